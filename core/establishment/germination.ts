@@ -1,0 +1,48 @@
+import type { Grass, ThermalModel } from '../grass/grasses'
+
+/**
+ * Hourly germination rate, °C above base that count: nothing below the base, rising to the optimum, falling to nothing
+ * at the ceiling.
+ * @param tempC temperature at the seed
+ * @source three cardinal temperatures (Garcia-Huidobro, Monteith & Squire 1982 form), from memory
+ */
+export function germinationRateC(tempC: number, { baseC, optimumC, ceilingC }: ThermalModel): number {
+  if (tempC <= baseC || tempC >= ceilingC) return 0
+  if (tempC <= optimumC) return tempC - baseC
+  return ((optimumC - baseC) * (ceilingC - tempC)) / (ceilingC - optimumC)
+}
+
+/** Standard normal quantiles used for the early, middle and late seed. */
+const Z: Record<string, number> = { '0.05': -1.6448536, '0.5': 0, '0.6': 0.2533471, '0.95': 1.6448536 }
+
+/** Shares of the stand for which the thermal time is asked. */
+export type EmergedShare = 0.05 | 0.5 | 0.6 | 0.95
+
+/** @returns thermal time, °C·d, by which the share of those that will emerge has emerged */
+export const thermalTimeTo = (share: EmergedShare, grass: Grass): number =>
+  grass.thermal.medianCd * Math.exp(grass.thermal.spread * Z[String(share)]!)
+
+/**
+ * Days to emergence at a steady, moist soil.
+ * @returns d, or undefined where the seed never comes up at that temperature
+ */
+export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedShare = 0.5): number | undefined {
+  const rateC = germinationRateC(tempC, grass.thermal)
+  return rateC > 0 ? thermalTimeTo(share, grass) / rateC : undefined
+}
+
+/**
+ * Thermal time of germination collected on each day.
+ * @param seedbedHourlyC 24 values a day at seed depth, °C
+ * @returns °C·d, one a day
+ */
+export function dailyGerminationCd(seedbedHourlyC: ArrayLike<number>, grass: Grass): Float64Array {
+  const days = Math.floor(seedbedHourlyC.length / 24)
+  const out = new Float64Array(days)
+  for (let d = 0; d < days; d++) {
+    let sum = 0
+    for (let h = d * 24; h < d * 24 + 24; h++) sum += germinationRateC(seedbedHourlyC[h]!, grass.thermal)
+    out[d] = sum / 24
+  }
+  return out
+}

@@ -1,0 +1,61 @@
+/**
+ * A calendar date without a time zone, `YYYY-MM-DD`. The one date type of the product: agronomy counts whole days at
+ * the lawn, so no instant, offset or clock enters here.
+ */
+export type Day = string & { readonly __day: unique symbol }
+
+const MS_PER_DAY = 86_400_000
+const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
+const MONTHS = [
+  'January', 'February', 'March', 'April', 'May', 'June',
+  'July', 'August', 'September', 'October', 'November', 'December',
+] as const
+
+/** True for a date that exists, between the years 1900 and 2199. */
+export function isDay(text: string): text is Day {
+  if (!/^(19|20|21)\d\d-\d\d-\d\d$/.test(text)) return false
+  const ms = Date.parse(`${text}T00:00:00Z`)
+  return Number.isFinite(ms) && new Date(ms).toISOString().startsWith(text)
+}
+
+/** @throws RangeError when the text is not a date that exists. */
+export function toDay(text: string): Day {
+  if (!isDay(text)) throw new RangeError(`"${text}" is not a date like 2026-09-24`)
+  return text
+}
+
+/** Days since 1 January 1970. */
+export const dayNumber = (day: Day): number => Math.round(Date.parse(`${day}T00:00:00Z`) / MS_PER_DAY)
+
+export const dayFromNumber = (n: number): Day => new Date(n * MS_PER_DAY).toISOString().slice(0, 10) as Day
+
+export const addDays = (day: Day, days: number): Day => dayFromNumber(dayNumber(day) + days)
+
+/** Whole days from the first to the second; negative when the second is earlier. */
+export const daysBetween = (from: Day, to: Day): number => dayNumber(to) - dayNumber(from)
+
+/** 1 on 1 January. */
+export const dayOfYear = (day: Day): number => daysBetween(`${day.slice(0, 4)}-01-01` as Day, day) + 1
+
+/** 0 in January. */
+export const monthIndex = (day: Day): number => Number(day.slice(5, 7)) - 1
+
+/** 0 on Sunday. */
+export const weekdayIndex = (day: Day): number => new Date(dayNumber(day) * MS_PER_DAY).getUTCDay()
+
+export const weekdayName = (day: Day): string => WEEKDAYS[weekdayIndex(day)]!
+
+export const monthName = (day: Day): string => MONTHS[monthIndex(day)]!
+
+/** "24 Sep", and the year too when it is not the year of `near`. */
+export function shortDay(day: Day, near?: Day): string {
+  const text = `${Number(day.slice(8))} ${monthName(day).slice(0, 3)}`
+  return near && near.slice(0, 4) !== day.slice(0, 4) ? `${text} ${day.slice(2, 4)}` : text
+}
+
+/** "Thu 24 Sep". */
+export const shortDayWithWeekday = (day: Day, near?: Day): string =>
+  `${weekdayName(day).slice(0, 3)} ${shortDay(day, near)}`
+
+/** "Thursday 24 September". */
+export const longDay = (day: Day): string => `${weekdayName(day)} ${Number(day.slice(8))} ${monthName(day)}`
