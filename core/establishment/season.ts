@@ -1,0 +1,134 @@
+import { addDays, daysBetween, type Day } from '../quantity/calendar'
+import { generateWeather } from '../climate/generator'
+import { dailyNormals, type Climate } from '../climate/normals'
+import { followSoil, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
+import { emptyRun, gaplessRun, joinRuns, runLength, sliceRun, type DailyWeather, type WeatherRun } from '../climate/weather'
+
+/** Days before today that every year carries, so that what is already sown can be followed. */
+export const DAYS_BEHIND = 120
+/** Days after today: a season to sow in and the time its seedlings need. */
+export const DAYS_AHEAD = 485
+/** Recent and forecast weather fade into the generated years over this many days. */
+const FADE_DAYS = 10
+/** A forecast's rain is believed for this long. @source own */
+const RAIN_FORECAST_DAYS = 5
+const SPIN_UP_DAYS = 365
+
+export interface SeasonInput {
+  today: Day
+  /** Observed days, any order, gaps allowed; what lies on or after today is not read. */
+  observed: readonly DailyWeather[]
+  forecast: readonly DailyWeather[]
+  climate: Climate
+  ground: Ground
+  years: number
+  seed: number
+}
+
+/** One way the season may go: the days behind as they were, the days ahead as they may be. */
+export interface SeasonYear {
+  weather: WeatherRun
+  soil: SoilCourse
+}
+
+export interface Season {
+  first: Day
+  today: Day
+  /** Index of today in every series. */
+  todayIndex: number
+  /** 1 where a day behind today has no observation and the normals stand in. */
+  filled: Uint8Array
+  years: SeasonYear[]
+}
+
+/** Departure of the last days from normal, K, which the next days still feel. */
+function recentAnomalyK(behind: WeatherRun, filled: Uint8Array, climate: Climate): number {
+  let sum = 0
+  let count = 0
+  for (let i = Math.max(0, runLength(behind) - 5); i < runLength(behind); i++) {
+    if (filled[i]) continue
+    const normal = dailyNormals(climate.normals, addDays(behind.first, i))
+    sum += (behind.tmaxC[i]! + behind.tminC[i]! - normal.tmaxC - normal.tminC) / 2
+    count++
+  }
+  return count ? sum / count : 0
+}
+
+/** Draws a generated year towards the forecast, or towards the recent departure where there is none. */
+function fadeIn(year: WeatherRun, input: SeasonInput, anomalyK: number): WeatherRun {
+  const faded = emptyRun(year.first, runLength(year))
+  faded.tmaxC.set(year.tmaxC)
+  faded.tminC.set(year.tminC)
+  faded.rainMm.set(year.rainMm)
+  const forecast = new Map(input.forecast.map((f) => [daysBetween(input.today, f.day), f]))
+  for (let d = 0; d < FADE_DAYS; d++) {
+    const weight = 1 - d / FADE_DAYS
+    const told = forecast.get(d)
+    const normal = dailyNormals(input.climate.normals, addDays(year.first, d))
+    const towardsMax = told ? told.tmaxC : normal.tmaxC + anomalyK
+    const towardsMin = told ? told.tminC : normal.tminC + anomalyK
+    faded.tmaxC[d] = weight * towardsMax + (1 - weight) * year.tmaxC[d]!
+    faded.tminC[d] = weight * towardsMin + (1 - weight) * year.tminC[d]!
+    if (told && d < RAIN_FORECAST_DAYS) faded.rainMm[d] = told.rainMm
+  }
+  return faded
+}
+
+const joinSeries = (a: Float64Array, b: Float64Array): Float64Array => {
+  const joined = new Float64Array(a.length + b.length)
+  joined.set(a)
+  joined.set(b, a.length)
+  return joined
+}
+
+/**
+ * The season of one piece of ground: soil temperature as it was, and as it may go in each of many weather years.
+ * @param input.years number of weather years, 1-200
+ * @returns one series a year, all beginning DAYS_BEHIND before today
+ * @source models.md §§2-4; the years come from a generator, so the spread ahead is the place's, not a forecast model's
+ */
+export function buildSeason(input: SeasonInput): Season {
+  if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200) throw new RangeError('Between 1 and 200 weather years.')
+  const historyDays = SPIN_UP_DAYS + DAYS_BEHIND
+  const historyFirst = addDays(input.today, -historyDays)
+  const { run: history, filled } = gaplessRun(input.observed, historyFirst, historyDays, input.climate)
+
+  const column = spunUpColumn(history, input.ground)
+  const historySoil = followSoil(column, surfaceHourlyC(history, input.ground))
+  const behind = sliceRun(history, SPIN_UP_DAYS, historyDays)
+  const behindSeed = historySoil.seedbedHourlyC.slice(SPIN_UP_DAYS * 24)
+  const behindProbe = historySoil.probeDailyC.slice(SPIN_UP_DAYS)
+  const anomalyK = recentAnomalyK(history, filled, input.climate)
+
+  const years = Array.from({ length: input.years }, (_, y): SeasonYear => {
+    const generated = generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1))
+    const ahead = fadeIn(generated, input, anomalyK)
+    const soil = followSoil(column.copy(), surfaceHourlyC(ahead, input.ground))
+    return {
+      weather: joinRuns(behind, ahead),
+      soil: {
+        seedbedHourlyC: joinSeries(behindSeed, soil.seedbedHourlyC),
+        probeDailyC: joinSeries(behindProbe, soil.probeDailyC),
+      },
+    }
+  })
+  return { first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years }
+}
+
+/** Mean of the five days that end with day i; shorter at the start of the series. */
+export function fiveDayMean(series: ArrayLike<number>, i: number): number {
+  const from = Math.max(0, i - 4)
+  let sum = 0
+  for (let k = from; k <= i; k++) sum += series[k]!
+  return sum / (i - from + 1)
+}
+
+/** @param share 0-1 @returns the value below which that share of the values lies, between neighbours linearly */
+export function quantile(values: readonly number[], share: number): number {
+  if (!values.length) throw new RangeError('No values to take a quantile of.')
+  const sorted = [...values].sort((a, b) => a - b)
+  const place = share * (sorted.length - 1)
+  const low = Math.floor(place)
+  const upper = sorted[Math.min(low + 1, sorted.length - 1)]!
+  return sorted[low]! + (upper - sorted[low]!) * (place - low)
+}

@@ -1,0 +1,111 @@
+import { growthBaseC, type Grass } from '../grass/grasses'
+import { dailyGerminationCd, thermalTimeTo } from './germination'
+import { fiveDayMean, type SeasonYear } from './season'
+
+export type Cause = 'cold' | 'heat' | 'frost' | 'washout'
+export type Covering = 'bare' | 'covered' | 'fleece'
+
+/** Soil at probe depth that the trade waits for, 5-day mean. @source trade (cool-season), mem (warm-season) */
+const LEAST_SOIL_C = { cool: 10, warm: 18 } as const
+/** A day's rain that takes seed along. @source own */
+const WASHOUT_MM: Record<Covering, number> = { bare: 25, covered: 38, fleece: 50 }
+const SLOPE_FACTOR = 0.7
+const STEEP_SHARE = 0.08
+const FROST_AIR_C = -4
+const FROST_SOIL_C = 5
+const WARM_END_SOIL_C = 15
+const HEAT_AIR_C = 30
+const HEAT_SOIL_C = 24
+/** Roots for a summer take twice as long as roots for a winter. */
+const HEAT_ROOTING = 2
+/** Seed lies loose until this many times its median thermal time. */
+const LOOSE_UNTIL = 1.3
+const NEVER = Number.POSITIVE_INFINITY
+
+export interface SeedbedRisk {
+  covering: Covering
+  slopeShare: number
+}
+
+/** What one weather year does to seed sown on each day of it. */
+export interface YearOutlook {
+  /** First cause of failure by sowing day, or null for a good stand. */
+  cause: (Cause | null)[]
+  /** Index of the day on which 5 %, 50 % and 95 % are up; Infinity when not within the series. */
+  up05: Float64Array
+  up50: Float64Array
+  up95: Float64Array
+}
+
+/** First index from `from` on whose running sum reaches the target. */
+function reaches(cumulative: Float64Array, from: number, target: number): number {
+  const goal = (from > 0 ? cumulative[from - 1]! : 0) + target
+  let low = from
+  let high = cumulative.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (cumulative[middle]! >= goal) high = middle
+    else low = middle + 1
+  }
+  return low < cumulative.length ? low : NEVER
+}
+
+function accumulate(days: number, daily: (i: number) => number): Float64Array {
+  const out = new Float64Array(days)
+  let sum = 0
+  for (let i = 0; i < days; i++) out[i] = sum += daily(i)
+  return out
+}
+
+/** For each day, the index of the next day on which it holds. */
+function nextDayWhen(days: number, holds: (i: number) => boolean): Float64Array {
+  const out = new Float64Array(days + 1).fill(NEVER)
+  for (let i = days - 1; i >= 0; i--) out[i] = holds(i) ? i : out[i + 1]!
+  return out
+}
+
+const after = (next: Float64Array, i: number): number => (Number.isFinite(i) ? next[Math.min(i, next.length - 1)]! : NEVER)
+
+/**
+ * Follows seed sown on every day of one weather year: when it comes up, and what spoils it first.
+ * @source models.md §8 without the moisture of the top layer: the client is taken to water as told
+ */
+export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: SeedbedRisk): YearOutlook {
+  const days = weather.tmaxC.length
+  const warm = grass.season === 'warm'
+  const baseC = growthBaseC(grass)
+  const germination = dailyGerminationCd(soil.seedbedHourlyC, grass)
+  const germinated = accumulate(days, (i) => germination[i]!)
+  const rooted = accumulate(days, (i) => Math.max(0, soil.probeDailyC[i]! - baseC))
+  const soil5 = Float64Array.from({ length: days }, (_, i) => fiveDayMean(soil.probeDailyC, i))
+  const washoutMm = WASHOUT_MM[risk.covering] * (risk.slopeShare > STEEP_SHARE ? SLOPE_FACTOR : 1)
+
+  const nextWash = nextDayWhen(days, (i) => weather.rainMm[i]! >= washoutMm)
+  const nextFrost = nextDayWhen(days, (i) =>
+    warm ? soil5[i]! < WARM_END_SOIL_C : soil5[i]! < FROST_SOIL_C || weather.tminC[i]! <= FROST_AIR_C,
+  )
+  const nextHeat = nextDayWhen(days, (i) => !warm && soil5[i]! > HEAT_SOIL_C && fiveDayMean(weather.tmaxC, i) > HEAT_AIR_C)
+
+  const up = (share: 0.05 | 0.5 | 0.6 | 0.95) => {
+    const target = thermalTimeTo(share, grass)
+    return Float64Array.from({ length: days }, (_, i) => reaches(germinated, i, target))
+  }
+  const [up05, up50, up60, up95] = [up(0.05), up(0.5), up(0.6), up(0.95)]
+
+  const judge = (sown: number): Cause | null => {
+    if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'
+    const half = up50[sown]!
+    if (up60[sown]! - sown > grass.emergenceLimitDays) return 'cold'
+    const loose = Math.min(days - 1, reaches(germinated, sown, LOOSE_UNTIL * grass.thermal.medianCd))
+    const washed = after(nextWash, sown)
+    const frost = after(nextFrost, half)
+    const heat = after(nextHeat, half)
+    const candidates: [number, Cause][] = []
+    if (washed <= loose) candidates.push([washed, 'washout'])
+    if (frost < reaches(rooted, half, grass.rootingCd)) candidates.push([frost, 'frost'])
+    if (heat < reaches(rooted, half, HEAT_ROOTING * grass.rootingCd)) candidates.push([heat, 'heat'])
+    if (!candidates.length) return null
+    return candidates.reduce((first, next) => (next[0] < first[0] ? next : first))[1]
+  }
+  return { cause: Array.from({ length: days }, (_, i) => judge(i)), up05, up50, up95 }
+}
