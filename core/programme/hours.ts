@@ -1,0 +1,36 @@
+import { figure } from '../quantity/figure'
+import type { Worked, WorkingLine } from '../quantity/working'
+
+/** m²/h a pass. @source own, editable planning figures, reference §6 */
+export const WORK_RATES_M2_PER_H = {
+  scalp: 900, dethatch: 600, core: 1400, broadcast: 2500, rake: 250, cover: 200, inspect: 2500,
+} as const
+
+const SET_UP_H = 0.25
+
+export interface Pass {
+  what: string
+  passes: number
+  rateM2PerH: number
+}
+
+/** Crew hours of an operation: its passes over the area, and setting up. @returns h */
+export function crewHours(title: string, areaM2: number, passes: readonly Pass[]): Worked {
+  const lines: WorkingLine[] = []
+  let value = SET_UP_H
+  for (const { what, passes: count, rateM2PerH } of passes) {
+    const hours = (areaM2 * count) / rateM2PerH
+    value += hours
+    lines.push(
+      { what: `${what}: area`, value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
+      { operator: '×', what: 'Passes', value: figure('count', count) },
+      { operator: '÷', what: 'Work rate', value: figure('areaRateM2PerH', rateM2PerH), source: { kind: 'own', text: 'a pass, one person' } },
+      { operator: '=', what, value: figure('hours', hours), subtotal: true },
+    )
+  }
+  lines.push(
+    { operator: '+', what: 'Set-up', value: figure('hours', SET_UP_H), source: { kind: 'own', text: '15 min a machine' } },
+    { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
+  )
+  return { value, working: { title, result: figure('hours', value), formula: 'Area × passes ÷ work rate, and set-up.', lines } }
+}
