@@ -1,0 +1,38 @@
+import type { Day } from '#core/quantity/calendar'
+import type { UnitSystem } from '#core/quantity/figure'
+import type { Outlook } from '#core/establishment/outlook'
+import type { DailyWeather } from '#core/climate/weather'
+
+/** Who is at work and what day it is. */
+export interface Context {
+  firm: { name: string; units: UnitSystem; currency: string }
+  today: Day
+  demo: boolean
+}
+
+export interface ProbeReading {
+  /** Local time, "2026-09-08T06:40". */
+  at: string
+  depthMm: number
+  tempC: number
+}
+
+/** The sill's data: the ground it is for, its station, and its season. */
+export interface SillData {
+  place: string
+  stationId: string
+  stationName: string
+  grassName: string
+  grassSeason: 'cool' | 'warm'
+  probe: ProbeReading[]
+  forecast: DailyWeather[]
+  /** Last day the station has observed; null for none. */
+  recordEnds: Day | null
+  /** How the weather years were made, in words. */
+  yearsFrom: string
+  outlook: Outlook
+}
+
+export interface ApiError {
+  error: { code: string; message: string; fields?: Record<string, string> }
+}

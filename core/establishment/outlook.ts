@@ -1,0 +1,161 @@
+import { usualWeekRainMm, type Normals } from '../climate/normals'
+import { germinationBand, type Grass } from '../grass/grasses'
+import { addDays, dayNumber, type Day } from '../quantity/calendar'
+import type { DatedWindow } from '../programme/decide'
+import { dayOfHeight, firstMowHeightMm } from './growth'
+import { quantile, type Season } from './season'
+import { judgeYear, type Cause, type SeedbedRisk, type YearOutlook } from './sowing'
+import { oddsByDay, sowingWindows, type DayOdds } from './window'
+
+/** What a screen shows ahead of today, days. */
+export const SHOWN_AHEAD = 150
+/** Days ahead in which a sowing day is looked for. */
+const SOWN_AHEAD = 365
+
+/** Everything the sill and the When step read about one piece of ground and one grass. */
+export interface Outlook {
+  first: Day
+  today: Day
+  todayIndex: number
+  years: number
+  /** Daily mean at probe depth, °C; behind today all five are the same modelled line. */
+  soilC: { p05: number[]; p25: number[]; median: number[]; p75: number[]; p95: number[] }
+  /** Days behind today without an observation. */
+  filled: boolean[]
+  /** Rain that fell, mm; null where not observed. */
+  rainMm: (number | null)[]
+  /** Usual rain of the week that begins on each day, mm. */
+  usualWeekRainMm: number[]
+  band: { lowC: number; highC: number }
+  /** Runs of days, as indices, with the median inside the band. */
+  insideBand: { from: number; to: number }[]
+  frost: FrostOdds | null
+  sowing: SowingDay[]
+  windows: DatedWindow[]
+  /** One letter a day and year: g good, h heat, w washout, f frost, c cold; for the years behind the counts. */
+  grain: string[]
+}
+
+export interface FrostOdds {
+  kind: 'first' | 'last'
+  /** Day by which it has come in 10, 50 and 90 % of the years. */
+  p10: Day
+  p50: Day
+  p90: Day
+}
+
+/** Seed sown on one day, in days after sowing; null where it does not happen in half of the years. */
+export interface SowingDay extends DayOdds {
+  up05: number | null
+  up50: number | null
+  up95: number | null
+  /** The same median in an early and a late year. */
+  up50Early: number | null
+  up50Late: number | null
+  mow: { early: number; middle: number; late: number } | null
+}
+
+const GRAIN: Record<Cause, string> = { heat: 'h', washout: 'w', frost: 'f', cold: 'c' }
+
+/** Nearest-rank quantile of waits of which some never end; null when it falls among those. */
+function waitQuantile(waits: readonly number[], share: number): number | null {
+  const wait = [...waits].sort((a, b) => a - b)[Math.round(share * (waits.length - 1))]!
+  return Number.isFinite(wait) ? wait : null
+}
+
+function insideRuns(values: readonly number[], lowC: number, highC: number): { from: number; to: number }[] {
+  const runs: { from: number; to: number }[] = []
+  values.forEach((value, i) => {
+    if (value < lowC || value > highC) return
+    const last = runs.at(-1)
+    if (last && i - last.to <= 3) last.to = i
+    else runs.push({ from: i, to: i })
+  })
+  return runs.filter(({ from, to }) => to - from >= 4)
+}
+
+const FROST_C = 0
+
+/** First frost ahead when nights are mild now, otherwise the last one of the coming half year. */
+function frostOdds(season: Season): FrostOdds | null {
+  const horizon = season.todayIndex + SHOWN_AHEAD
+  const recent = season.years[0]!.weather.tminC.slice(season.todayIndex - 14, season.todayIndex)
+  const mild = recent.reduce((sum, t) => sum + t, 0) / recent.length > 5
+  const days = season.years.map(({ weather }) => {
+    let found = Number.POSITIVE_INFINITY
+    for (let i = season.todayIndex; i < horizon; i++) {
+      if (weather.tminC[i]! > FROST_C) continue
+      found = i
+      if (mild) break
+    }
+    return found
+  })
+  const at = (share: number) => [...days].sort((a, b) => a - b)[Math.round(share * (days.length - 1))]!
+  const [p10, p50, p90] = [at(0.1), at(0.5), at(0.9)]
+  if (!Number.isFinite(p90)) return null
+  const day = (i: number) => addDays(season.first, i)
+  return { kind: mild ? 'first' : 'last', p10: day(p10), p50: day(p50), p90: day(p90) }
+}
+
+function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], odds: DayOdds, i: number, keptMm: number): SowingDay {
+  const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
+  const half = waits('up50')
+  const mow = years.map((year, y) => dayOfHeight(season.years[y]!, grass, year.up50[i]!, firstMowHeightMm(keptMm)) - i)
+  const [early, middle, late] = [waitQuantile(mow, 0.1), waitQuantile(mow, 0.5), waitQuantile(mow, 0.9)]
+  return {
+    ...odds,
+    up05: waitQuantile(waits('up05'), 0.5),
+    up50: waitQuantile(half, 0.5),
+    up95: waitQuantile(waits('up95'), 0.5),
+    up50Early: waitQuantile(half, 0.05),
+    up50Late: waitQuantile(half, 0.95),
+    mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
+  }
+}
+
+function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
+  const soilC: Outlook['soilC'] = { p05: [], p25: [], median: [], p75: [], p95: [] }
+  for (let i = 0; i < days; i++) {
+    const values = i < season.todayIndex ? [season.years[0]!.soil.probeDailyC[i]!] : season.years.map((year) => year.soil.probeDailyC[i]!)
+    const at = (share: number) => Math.round(quantile(values, share) * 100) / 100
+    soilC.p05.push(at(0.05))
+    soilC.p25.push(at(0.25))
+    soilC.median.push(at(0.5))
+    soilC.p75.push(at(0.75))
+    soilC.p95.push(at(0.95))
+  }
+  return soilC
+}
+
+/**
+ * Boils a season down to what is shown of it.
+ * @param keptMowingMm height the grass will be kept at, for the first mowing
+ */
+export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptMowingMm: number, normals: Normals): Outlook {
+  const years = season.years.map((year) => judgeYear(year, grass, risk))
+  const sowDays = season.todayIndex + SOWN_AHEAD
+  const odds = oddsByDay(years, sowDays)
+  const shown = season.todayIndex + SHOWN_AHEAD
+  const soilC = soilQuantiles(season, shown)
+  const band = germinationBand(grass)
+  const start = dayNumber(season.first)
+  const dated = (i: number) => addDays(season.first, i)
+  return {
+    first: season.first,
+    today: season.today,
+    todayIndex: season.todayIndex,
+    years: season.years.length,
+    soilC,
+    filled: Array.from(season.filled, Boolean),
+    rainMm: Array.from(season.filled, (filled, i) => (filled ? null : season.years[0]!.weather.rainMm[i]!)),
+    usualWeekRainMm: Array.from({ length: shown }, (_, i) => Math.round(usualWeekRainMm(normals, start + i))),
+    band: { lowC: band.lowC, highC: band.highC },
+    insideBand: insideRuns(soilC.median, band.lowC, band.highC),
+    frost: frostOdds(season),
+    sowing: odds.slice(0, shown).map((day, i) => sowingDay(season, grass, years, day, i, keptMowingMm)),
+    windows: sowingWindows(odds, years.length, season.todayIndex, sowDays - 1).map(({ from, to, best, bestGood }) => ({
+      from: dated(from), to: dated(to), best: dated(best), bestGood,
+    })),
+    grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
+  }
+}
