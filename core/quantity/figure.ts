@@ -34,6 +34,8 @@ interface Scale {
   digits: number
   /** Digits after the point at the most. */
   decimals: number
+  /** Trailing zeros say nothing on a tape. */
+  trim?: true
 }
 
 const times = (factor: number) => (value: number) => value * factor
@@ -41,8 +43,8 @@ const same = times(1)
 
 const US: Partial<Record<Quantity, Scale>> = {
   areaM2: { unit: 'ft²', from: times(1 / M2_PER_FT2), digits: 3, decimals: 0 },
-  depthMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2 },
-  waterMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2 },
+  depthMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2, trim: true },
+  waterMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2, trim: true },
   distanceM: { unit: 'ft', from: times(1 / M_PER_FOOT), digits: 3, decimals: 1 },
   rateGPerM2: { unit: 'lb/1,000 ft²', from: times(1 / G_PER_M2_PER_LB_PER_1000FT2), digits: 3, decimals: 2 },
   massKg: { unit: 'lb', from: times(1 / KG_PER_LB), digits: 3, decimals: 1 },
@@ -56,8 +58,8 @@ const US: Partial<Record<Quantity, Scale>> = {
 
 const METRIC: Record<Quantity, Scale> = {
   areaM2: { unit: 'm²', from: same, digits: 3, decimals: 0 },
-  depthMm: { unit: 'mm', from: same, digits: 2, decimals: 1 },
-  waterMm: { unit: 'mm', from: same, digits: 2, decimals: 1 },
+  depthMm: { unit: 'mm', from: same, digits: 2, decimals: 1, trim: true },
+  waterMm: { unit: 'mm', from: same, digits: 2, decimals: 1, trim: true },
   distanceM: { unit: 'm', from: same, digits: 3, decimals: 1 },
   rateGPerM2: { unit: 'g/m²', from: same, digits: 3, decimals: 1 },
   massKg: { unit: 'kg', from: same, digits: 3, decimals: 2 },
@@ -87,14 +89,14 @@ export const inUnits = (quantity: Quantity, value: number, system: UnitSystem): 
 export const unitOf = (quantity: Quantity, system: UnitSystem): string => scaleOf(quantity, system).unit
 
 /** Rounds to what the measurement bears: `digits` significant, and no more than `decimals` after the point. */
-export function rounded(value: number, digits: number, decimals: number): string {
+export function rounded(value: number, digits: number, decimals: number, trim = false): string {
   if (value === 0 || !Number.isFinite(value)) return '0'
   const magnitude = Math.floor(Math.log10(Math.abs(value)))
   const places = Math.min(decimals, Math.max(0, digits - 1 - magnitude))
   const step = 10 ** Math.max(0, magnitude - digits + 1)
   const whole = Math.round(value / step) * step
   return (places > 0 ? value : whole).toLocaleString('en-US', {
-    minimumFractionDigits: places,
+    minimumFractionDigits: trim ? 0 : places,
     maximumFractionDigits: places,
   })
 }
@@ -119,7 +121,7 @@ export function show(f: Figure, system: UnitSystem): Shown {
     return { value, unit: '' }
   }
   const tape = f.quantity === 'depthMm' && system === 'us' ? tapeInches(f.value) : undefined
-  return { value: tape ?? rounded(scale.from(f.value), f.digits ?? scale.digits, scale.decimals), unit: scale.unit }
+  return { value: tape ?? rounded(scale.from(f.value), f.digits ?? scale.digits, scale.decimals, scale.trim), unit: scale.unit }
 }
 
 /** "26.4 lb" */

@@ -1,0 +1,127 @@
+import { parse } from 'csv-parse/sync'
+import { WEATHER_LIMITS, type DailyWeather } from '#core/climate/weather'
+import { addDays, isDay, type Day } from '#core/quantity/calendar'
+import { celsius, MM_PER_INCH } from '#core/quantity/units'
+import type { Column, ImportPreview, Mapping, RejectedRow } from '#contract/station'
+
+/** A file that is not a table at all. */
+export class UnreadableFile extends Error {}
+
+interface Line {
+  cells: string[]
+  /** As an editor counts, the header being line 1. */
+  line: number
+}
+
+function readTable(csv: string): { header: string[]; lines: Line[] } {
+  let records: { record: string[]; info: { lines: number } }[]
+  try {
+    records = parse(csv, { bom: true, delimiter: [',', ';', '\t'], info: true, relax_column_count: true, skip_empty_lines: true, trim: true }) as never
+  } catch (error) {
+    throw new UnreadableFile(`The file could not be read as CSV: ${(error as Error).message}`)
+  }
+  const [first, ...rest] = records
+  if (!first || first.record.length < 2) throw new UnreadableFile('The first line has to name the columns: date, highest, lowest, rain.')
+  return { header: first.record, lines: rest.map(({ record, info }) => ({ cells: record, line: info.lines })) }
+}
+
+const PATTERNS: Record<Column, RegExp> = {
+  day: /^(date|day|datum|time|observation)/i,
+  tmax: /(t.?max|max.*temp|temp.*max|high|^tx)/i,
+  tmin: /(t.?min|min.*temp|temp.*min|low|^tn)/i,
+  rain: /(prcp|precip|rain|^rr|^pp)/i,
+}
+
+function guessMapping(header: readonly string[], lines: readonly Line[]): Mapping | null {
+  const find = (column: Column) => header.findIndex((name) => PATTERNS[column].test(name.trim()))
+  const columns = { day: find('day'), tmax: find('tmax'), tmin: find('tmin'), rain: find('rain') }
+  if (Object.values(columns).some((index) => index < 0)) return null
+  const named = (column: Column) => header[columns[column]]!.toLowerCase()
+  const highs = lines.slice(0, 4000).map(({ cells }) => Number(cells[columns.tmax])).filter(Number.isFinite).sort((a, b) => a - b)
+  const hot = (highs[Math.floor(highs.length * 0.95)] ?? 0) > 48
+  const fahrenheit = /(_f|°f|\(f\))/.test(named('tmax')) || (hot && !/(_c|°c|\(c\))/.test(named('tmax')))
+  return { columns, temperature: fahrenheit ? 'F' : 'C', rain: /(_in|\(in|inch)/.test(named('rain')) ? 'in' : 'mm', only: null }
+}
+
+/** Columns with a few repeated words: the station's name in a file that holds several. */
+function choicesOf(header: readonly string[], lines: readonly Line[]): ImportPreview['choices'] {
+  return header.flatMap((name, column) => {
+    if (!/(station|location|site|name|place|city)/i.test(name)) return []
+    const values = [...new Set(lines.map(({ cells }) => cells[column] ?? ''))]
+    return values.length > 1 && values.length <= 50 ? [{ column, values }] : []
+  })
+}
+
+/** Reads the head of a file and guesses which column is which; nothing is kept. */
+export function previewCsv(csv: string): ImportPreview {
+  const { header, lines } = readTable(csv)
+  return {
+    header, sample: lines.slice(0, 5).map(({ cells }) => cells), guess: guessMapping(header, lines),
+    choices: choicesOf(header, lines), rows: lines.length,
+  }
+}
+
+/** "2012-01-01", "2012/1/1", "20120101" or "1/31/2012" (month first, as US stations write). */
+function readDay(text: string): Day | undefined {
+  const iso = /^(\d{4})[-/](\d{1,2})[-/](\d{1,2})(?:[T ].*)?$/.exec(text) ?? /^(\d{4})(\d\d)(\d\d)$/.exec(text)
+  const us = /^(\d{1,2})\/(\d{1,2})\/(\d{4})$/.exec(text)
+  const parts = iso ? [iso[1], iso[2], iso[3]] : us ? [us[3], us[1], us[2]] : undefined
+  if (!parts) return undefined
+  const day = `${parts[0]}-${parts[1]!.padStart(2, '0')}-${parts[2]!.padStart(2, '0')}`
+  return isDay(day) ? day : undefined
+}
+
+const readNumber = (text: string | undefined): number | undefined =>
+  text !== undefined && /^[-+]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : undefined
+
+type Read = { weather: DailyWeather } | { reason: string }
+
+function readLine({ cells }: Line, mapping: Mapping, today: Day): Read {
+  const cell = (column: Column) => cells[mapping.columns[column]] ?? ''
+  const day = readDay(cell('day'))
+  if (!day) return { reason: `"${cell('day').slice(0, 30)}" is not a date` }
+  if (day > today) return { reason: `${day} has not happened yet` }
+  const [high, low, wet] = (['tmax', 'tmin', 'rain'] as const).map((column) => readNumber(cell(column)))
+  if (high === undefined) return { reason: `highest temperature "${cell('tmax').slice(0, 20)}" is not a number` }
+  if (low === undefined) return { reason: `lowest temperature "${cell('tmin').slice(0, 20)}" is not a number` }
+  if (wet === undefined) return { reason: `rain "${cell('rain').slice(0, 20)}" is not a number` }
+  const toC = (value: number) => (mapping.temperature === 'F' ? celsius(value) : value)
+  const weather = { day, tmaxC: toC(high), tminC: toC(low), rainMm: mapping.rain === 'in' ? wet * MM_PER_INCH : wet }
+  const { lowestC, highestC, mostRainMm } = WEATHER_LIMITS
+  if (weather.tminC > weather.tmaxC) return { reason: `lowest ${low} is above highest ${high}` }
+  if (weather.tmaxC > highestC || weather.tminC < lowestC) return { reason: `${high} / ${low} °${mapping.temperature} cannot be air` }
+  if (weather.rainMm < 0 || weather.rainMm > mostRainMm) return { reason: `${wet} ${mapping.rain} of rain cannot be a day's` }
+  return { weather }
+}
+
+export interface ReadCsv {
+  days: DailyWeather[]
+  rejected: RejectedRow[]
+}
+
+/**
+ * Reads the rows of a file by a mapping: good ones kept, bad ones listed by line with the reason.
+ * @throws UnreadableFile when it is not a table, or a mapped column is not in it
+ */
+export function readCsv(csv: string, mapping: Mapping, today: Day): ReadCsv {
+  const { header, lines } = readTable(csv)
+  const indices = Object.values(mapping.columns)
+  if (indices.some((index) => index >= header.length)) throw new UnreadableFile('A chosen column is not in this file.')
+  if (new Set(indices).size < indices.length) throw new UnreadableFile('The same column is chosen twice.')
+  const days = new Map<Day, DailyWeather>()
+  const rejected: RejectedRow[] = []
+  for (const line of lines) {
+    if (mapping.only && line.cells[mapping.only.column] !== mapping.only.value) continue
+    const read = readLine(line, mapping, today)
+    if ('reason' in read) rejected.push({ line: line.line, reason: read.reason })
+    else if (days.has(read.weather.day)) rejected.push({ line: line.line, reason: `${read.weather.day} is in the file already` })
+    else days.set(read.weather.day, read.weather)
+  }
+  return { days: [...days.values()], rejected }
+}
+
+/** The mapping of the open form in which the product's own devices deliver. */
+export const OPEN_FORM: Mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'C', rain: 'mm', only: null }
+
+/** Last day a device may deliver when it forecasts. */
+export const forecastLimit = (today: Day): Day => addDays(today, 15)
