@@ -1,6 +1,6 @@
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
-import type { Outlook } from '#core/establishment/outlook'
+import type { Glance, Outlook } from '#core/establishment/outlook'
 import type { DailyWeather } from '#core/climate/weather'
 
 /** Who is at work and what day it is. */
@@ -35,4 +35,10 @@ export interface SillData {
 
 export interface ApiError {
   error: { code: string; message: string; fields?: Record<string, string> }
+}
+
+/** A lawn's season in brief, for the list; null where its station cannot tell. */
+export interface LawnGlance {
+  id: string
+  glance: Glance | null
 }

@@ -5,7 +5,7 @@ import { isDay, type Day } from '#core/quantity/calendar'
 import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/programme/plan'
 import { OPERATION_CODES } from '#core/programme/operations'
-import { coverProblem } from '#core/site/survey'
+import { coverProblem, type Survey } from '#core/site/survey'
 
 export const daySchema = z.string().refine(isDay, 'A date such as 2026-09-24.').transform((text) => text as Day)
 export const idSchema = z.uuid()
@@ -112,4 +112,21 @@ export interface Lawn extends Look {
   id: string
   plan: Plan
   done: DoneOperation[]
+}
+
+/** What the survey still lacks, in the words of the form. */
+export function missingOf(lawn: Look): string[] {
+  const asked: [string, unknown][] = [
+    ['grass wanted', lawn.grass], ['share of grass worth keeping', lawn.desirableShare], ['share of weeds', lawn.weedShare],
+    ['share of bare soil', lawn.bareShare], ['thatch', lawn.thatchMm], ['mowing height', lawn.mowingHeightMm], ['sun', lawn.sun],
+  ]
+  return asked.filter(([, value]) => value === null).map(([words]) => words)
+}
+
+/** The survey as the plan reads it; undefined while something is missing. */
+export function surveyOf(lawn: Look): Survey | undefined {
+  const { grass, desirableShare, weedShare, bareShare, thatchMm, mowingHeightMm, sun, areaM2, texture, slopeShare } = lawn
+  if (grass === null || desirableShare === null || weedShare === null || bareShare === null) return undefined
+  if (thatchMm === null || mowingHeightMm === null || sun === null) return undefined
+  return { grass, desirableShare, weedShare, bareShare, thatchMm, mowingHeightMm, sun, areaM2, texture, slopeShare }
 }

@@ -42,15 +42,21 @@ export function soilDepthsM(): Float64Array {
   return depths
 }
 
+/** One column of soil and the elimination of its matrix, which never changes. Stepped by `stepColumn`. */
 export interface SoilColumn {
   readonly depthsM: Float64Array
   /** °C at each depth, now. */
   readonly tempC: Float64Array
-  /** Heat content above 0 °C, K·m; conserved when both ends are insulated. */
-  heat: () => number
-  /** One step of time. @param surfaceC the temperature of the surface at its end; without effect on an insulated top */
-  step: (surfaceC: number) => void
-  copy: () => SoilColumn
+  /** Thickness that each node stands for, m. */
+  readonly widthM: Float64Array
+  /** Half a step of conduction from the node above (up) and below (down), per K of difference. */
+  readonly up: Float64Array
+  readonly down: Float64Array
+  readonly carried: Float64Array
+  readonly pivot: Float64Array
+  readonly work: Float64Array
+  /** First node that is solved for: 1 under an imposed surface temperature, 0 under an insulated top. */
+  readonly first: 0 | 1
 }
 
 export interface SoilColumnOptions {
@@ -59,60 +65,60 @@ export interface SoilColumnOptions {
   stepS?: number
   /** A top without exchange, for the conservation check; otherwise the surface temperature is imposed. */
   insulatedTop?: boolean
-  depthsM?: Float64Array
 }
 
 /** @returns a column with no flux through its bottom, ready to be stepped */
 export function soilColumn(options: SoilColumnOptions): SoilColumn {
-  const { diffusivityM2PerS, initialC, stepS = 3600, insulatedTop = false, depthsM = soilDepthsM() } = options
+  const { diffusivityM2PerS, initialC, stepS = 3600, insulatedTop = false } = options
   if (!(diffusivityM2PerS > 0)) throw new RangeError('Thermal diffusivity has to be above zero.')
+  const depthsM = soilDepthsM()
   const n = depthsM.length
-  const temp = typeof initialC === 'number' ? new Float64Array(n).fill(initialC) : Float64Array.from(initialC)
+  const tempC = typeof initialC === 'number' ? new Float64Array(n).fill(initialC) : Float64Array.from(initialC)
   const first = insulatedTop ? 0 : 1
-
-  // Half a step of conduction from the node above (up) and below (down), per K of difference.
-  const up = new Float64Array(n)
-  const down = new Float64Array(n)
-  const width = new Float64Array(n)
+  const [up, down, widthM, carried, pivot] = [0, 0, 0, 0, 0].map(() => new Float64Array(n)) as Float64Array[] as [
+    Float64Array, Float64Array, Float64Array, Float64Array, Float64Array,
+  ]
   for (let i = 0; i < n; i++) {
     const above = i > 0 ? depthsM[i]! - depthsM[i - 1]! : 0
     const below = i < n - 1 ? depthsM[i + 1]! - depthsM[i]! : 0
-    width[i] = (above + below) / 2
-    if (above) up[i] = (diffusivityM2PerS * stepS) / (2 * above * width[i]!)
-    if (below) down[i] = (diffusivityM2PerS * stepS) / (2 * below * width[i]!)
+    widthM[i] = (above + below) / 2
+    if (above) up[i] = (diffusivityM2PerS * stepS) / (2 * above * widthM[i]!)
+    if (below) down[i] = (diffusivityM2PerS * stepS) / (2 * below * widthM[i]!)
   }
-
-  // The matrix never changes, so its elimination is done once.
-  const carried = new Float64Array(n)
-  const pivot = new Float64Array(n)
   for (let i = first; i < n; i++) {
     pivot[i] = 1 / (1 + up[i]! + down[i]! - (i > first ? up[i]! * carried[i - 1]! : 0))
     carried[i] = down[i]! * pivot[i]!
   }
-  const work = new Float64Array(n)
-
-  const step = (surfaceC: number): void => {
-    let previous = temp[0]!
-    for (let i = first; i < n; i++) {
-      const here = temp[i]!
-      const above = i > 0 ? (i === first ? temp[i - 1]! : previous) : here
-      const below = i < n - 1 ? temp[i + 1]! : here
-      let known = here + up[i]! * (above - here) + down[i]! * (below - here)
-      if (i > first) known += up[i]! * work[i - 1]!
-      else if (i > 0) known += up[i]! * surfaceC
-      work[i] = known * pivot[i]!
-      previous = here
-    }
-    temp[n - 1] = work[n - 1]!
-    for (let i = n - 2; i >= first; i--) temp[i] = work[i]! + carried[i]! * temp[i + 1]!
-    if (!insulatedTop) temp[0] = surfaceC
-  }
-
-  return {
-    depthsM,
-    tempC: temp,
-    heat: () => temp.reduce((sum, t, i) => sum + t * width[i]!, 0),
-    step,
-    copy: () => soilColumn({ ...options, depthsM, initialC: temp }),
-  }
+  return { depthsM, tempC, widthM, up, down, carried, pivot, work: new Float64Array(n), first }
 }
+
+/**
+ * One step of time. This is the hot loop of the product: millions of nodes for each season.
+ * @param surfaceC temperature of the surface at the end of the step; without effect on an insulated top
+ */
+export function stepColumn(column: SoilColumn, surfaceC: number): void {
+  const { tempC, up, down, carried, pivot, work, first } = column
+  const last = tempC.length - 1
+  // Under an imposed surface the old and the new surface both pull at the first node; insulated, `up` is zero there.
+  let above = tempC[0]!
+  let solvedAbove = first ? surfaceC : 0
+  for (let i = first; i <= last; i++) {
+    const here = tempC[i]!
+    const below = i < last ? tempC[i + 1]! : here
+    solvedAbove = (here + up[i]! * (above - here + solvedAbove) + down[i]! * (below - here)) * pivot[i]!
+    work[i] = solvedAbove
+    above = here
+  }
+  let solved = work[last]!
+  tempC[last] = solved
+  for (let i = last - 1; i >= first; i--) tempC[i] = solved = work[i]! + carried[i]! * solved
+  if (first) tempC[0] = surfaceC
+}
+
+/** A second column in the same state. */
+export const copyColumn = (column: SoilColumn): SoilColumn => ({
+  ...column, tempC: column.tempC.slice(), work: new Float64Array(column.work.length),
+})
+
+/** Heat content above 0 °C, K·m; conserved when both ends are insulated. */
+export const heatContent = ({ tempC, widthM }: SoilColumn): number => tempC.reduce((sum, t, i) => sum + t * widthM[i]!, 0)

@@ -1,6 +1,6 @@
 import { dayNumber, dayOfYear, dayFromNumber } from '../quantity/calendar'
 import { extraterrestrialRadiationMJ, solarRadiationMJ } from './radiation'
-import { PROBE_DEPTH_M, SEED_DEPTH_M, soilColumn, thermalDiffusivityM2PerS, type SoilColumn, type Texture } from './soil'
+import { PROBE_DEPTH_M, SEED_DEPTH_M, soilColumn, stepColumn, thermalDiffusivityM2PerS, type SoilColumn, type Texture } from './soil'
 import { runLength, type WeatherRun } from './weather'
 
 export type GroundCover = 'bare' | 'thin turf' | 'dense turf' | 'dark organic cover'
@@ -63,7 +63,7 @@ export function followSoil(column: SoilColumn, surfaceC: Float64Array): SoilCour
   for (let d = 0; d < days; d++) {
     let sum = 0
     for (let i = d * 24; i < d * 24 + 24; i++) {
-      column.step(surfaceC[i]!)
+      stepColumn(column, surfaceC[i]!)
       seedbedHourlyC[i] = column.tempC[seedNode]!
       sum += column.tempC[probeNode]!
     }
@@ -79,6 +79,6 @@ export function spunUpColumn(run: WeatherRun, ground: Ground): SoilColumn {
   const surface = surfaceHourlyC(run, ground).subarray(0, Math.min(runLength(run), SPIN_UP_DAYS) * 24)
   const mean = surface.reduce((sum, t) => sum + t, 0) / surface.length
   const column = soilColumn({ diffusivityM2PerS: thermalDiffusivityM2PerS(ground.texture), initialC: mean })
-  for (const tempC of surface) column.step(tempC)
+  for (const tempC of surface) stepColumn(column, tempC)
   return column
 }

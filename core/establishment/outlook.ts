@@ -153,9 +153,33 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
     insideBand: insideRuns(soilC.median, band.lowC, band.highC),
     frost: frostOdds(season),
     sowing: odds.slice(0, shown).map((day, i) => sowingDay(season, grass, years, day, i, keptMowingMm)),
-    windows: sowingWindows(odds, years.length, season.todayIndex, sowDays - 1).map(({ from, to, best, bestGood }) => ({
-      from: dated(from), to: dated(to), best: dated(best), bestGood,
-    })),
+    windows: sowingWindows(odds, years.length, season.todayIndex, sowDays - 1)
+      // A window cut by the end of what was computed is not known yet.
+      .filter(({ to }) => to < sowDays - 1)
+      .map(({ from, to, best, bestGood }) => ({
+        from: dated(from), to: dated(to), best: dated(best), bestGood,
+      })),
     grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
   }
 }
+
+/** What a plan needs to know of its season; small enough to come with a list. */
+export interface Glance {
+  years: number
+  windows: DatedWindow[]
+  band: { lowC: number; highC: number }
+  /** The sowing day asked for; null when it lies outside of what is shown. */
+  sowing: { good: number; mow: SowingDay['mow']; soilC: number } | null
+}
+
+export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
+  const i = sowOn ? indexOf(outlook, sowOn) : -1
+  const day = outlook.sowing[i]
+  return {
+    years: outlook.years, windows: outlook.windows, band: outlook.band,
+    sowing: day ? { good: day.good, mow: day.mow, soilC: outlook.soilC.median[i]! } : null,
+  }
+}
+
+/** Index of a date in an outlook's series; may lie outside of them. */
+export const indexOf = (outlook: Outlook, day: Day): number => dayNumber(day) - dayNumber(outlook.first)

@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type Day } from '../quantity/calendar'
 import { generateWeather } from '../climate/generator'
 import { dailyNormals, type Climate } from '../climate/normals'
+import { copyColumn } from '../climate/soil'
 import { followSoil, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
 import { emptyRun, gaplessRun, joinRuns, runLength, sliceRun, type DailyWeather, type WeatherRun } from '../climate/weather'
 
@@ -103,7 +104,7 @@ export function buildSeason(input: SeasonInput): Season {
   const years = Array.from({ length: input.years }, (_, y): SeasonYear => {
     const generated = generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1))
     const ahead = fadeIn(generated, input, anomalyK)
-    const soil = followSoil(column.copy(), surfaceHourlyC(ahead, input.ground))
+    const soil = followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground))
     return {
       weather: joinRuns(behind, ahead),
       soil: {

@@ -12,7 +12,7 @@ create table firms (
 
 -- The one clock. No stands_at: the machine's own time.
 create table clock (
-  only boolean primary key default true check (only),
+  single boolean primary key default true check (single),
   stands_at timestamptz
 );
 insert into clock default values;
@@ -27,7 +27,9 @@ create table stations (
   coastal boolean not null default false,
   home boolean not null default false,
   -- Path from which a device delivers its days in the open CSV form.
-  feed_path text,
+  feed_path text check (feed_path ~ '^/standin/[a-z-]+$'),
+  -- Monthly means where they are known: tmaxC, tminC, rainMm, wetDays, twelve each.
+  normals jsonb,
   created_at timestamptz not null default now(),
   unique (firm_id, id),
   unique (firm_id, name)

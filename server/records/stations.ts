@@ -1,4 +1,5 @@
 import type { Day } from '#core/quantity/calendar'
+import type { Normals } from '#core/climate/normals'
 import type { DailyWeather } from '#core/climate/weather'
 import type { ProbeReading } from '#contract/context'
 import type { NewStation, Station } from '#contract/station'
@@ -6,10 +7,11 @@ import { database, inTransaction } from './db'
 
 export interface StationRecord extends Station {
   feedPath: string | null
+  normals: Normals | null
 }
 
 const SELECT = `
-  select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.coastal, s.home, s.feed_path as "feedPath",
+  select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.coastal, s.home, s.feed_path as "feedPath", s.normals,
     w.days::integer as days, w.first_day as "firstDay", w.last_day as "lastDay"
   from stations s
   cross join lateral (

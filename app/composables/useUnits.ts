@@ -1,0 +1,18 @@
+import { inUnits, show, showOther, showText, unitOf, type Figure, type Quantity } from '#core/quantity/figure'
+import { parseArea, parseQuantity, type Parsed } from '#core/quantity/parse'
+
+/** Numbers as this firm reads and types them. */
+export function useUnits() {
+  const context = useContextStore()
+  const system = computed(() => context.units)
+  return {
+    system,
+    shown: (figure: Figure) => show(figure, system.value),
+    text: (figure: Figure) => showText(figure, system.value),
+    other: (figure: Figure) => showOther(figure, system.value),
+    number: (quantity: Quantity, value: number) => inUnits(quantity, value, system.value),
+    unit: (quantity: Quantity) => unitOf(quantity, system.value),
+    parse: (quantity: Quantity, typed: string): Parsed => parseQuantity(quantity, typed, system.value),
+    parseArea: (typed: string): Parsed => parseArea(typed, system.value),
+  }
+}

@@ -1,0 +1,68 @@
+import { defineStore } from 'pinia'
+import type { LawnGlance } from '#contract/context'
+import type { Lawn, Look, NewLawn, PlanInput } from '#contract/lawn'
+import type { Day } from '#core/quantity/calendar'
+import type { OperationCode } from '#core/programme/operations'
+import type { Glance } from '#core/establishment/outlook'
+import { problemOf, type Problem } from '~/utils/api'
+
+/** The firm's lawns as last heard from the server; every save answers with the lawn as it now stands. */
+export const useLawnsStore = defineStore('lawns', () => {
+  const lawns = ref<Lawn[]>([])
+  const glances = ref<Record<string, Glance | null>>({})
+  const problem = ref<Problem>()
+  const request = useRequestFetch()
+
+  function keep(lawn: Lawn): Lawn {
+    const i = lawns.value.findIndex(({ id }) => id === lawn.id)
+    if (i < 0) lawns.value.push(lawn)
+    else lawns.value[i] = lawn
+    return lawn
+  }
+
+  async function loadAll(): Promise<void> {
+    try {
+      lawns.value = await request<Lawn[]>('/api/lawns')
+      problem.value = undefined
+    } catch (error) {
+      problem.value = problemOf(error)
+    }
+  }
+
+  async function loadGlances(): Promise<void> {
+    try {
+      const list = await request<LawnGlance[]>('/api/glances')
+      glances.value = Object.fromEntries(list.map(({ id, glance }) => [id, glance]))
+    } catch (error) {
+      problem.value = problemOf(error)
+    }
+  }
+
+  async function load(id: string): Promise<void> {
+    try {
+      keep(await request<Lawn>(`/api/lawns/${id}`))
+      problem.value = undefined
+    } catch (error) {
+      problem.value = problemOf(error)
+    }
+  }
+
+  const put = async (path: string, body: object): Promise<Lawn> => keep(await $fetch<Lawn>(path, { method: 'PUT', body }))
+
+  const add = async (lawn: NewLawn): Promise<Lawn> => keep(await $fetch<Lawn>('/api/lawns', { method: 'POST', body: lawn }))
+  const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}`, look)
+  const savePlan = (id: string, plan: PlanInput) => put(`/api/lawns/${id}/plan`, plan)
+  const markDone = (id: string, code: OperationCode, doneOn: Day) => put(`/api/lawns/${id}/operations/${code}`, { doneOn })
+
+  async function undoDone(id: string, code: OperationCode): Promise<void> {
+    keep(await $fetch<Lawn>(`/api/lawns/${id}/operations/${code}`, { method: 'DELETE' }))
+  }
+
+  async function remove(id: string): Promise<void> {
+    await $fetch(`/api/lawns/${id}`, { method: 'DELETE' })
+    lawns.value = lawns.value.filter((lawn) => lawn.id !== id)
+  }
+
+  const byId = (id: string) => lawns.value.find((lawn) => lawn.id === id)
+  return { lawns, glances, problem, loadAll, loadGlances, load, add, saveLook, savePlan, markDone, undoDone, remove, byId }
+})

@@ -1,0 +1,29 @@
+import { defineStore } from 'pinia'
+import type { SillData } from '#contract/context'
+import { problemOf, type Problem } from '~/utils/api'
+
+/** The season on the ledge: of the lawn in view, or of the home station. */
+export const useSillStore = defineStore('sill', () => {
+  const data = ref<SillData>()
+  /** Lawn it is of; null for the home station. */
+  const lawnId = ref<string | null>()
+  const problem = ref<Problem>()
+  const request = useRequestFetch()
+  let asked = 0
+
+  async function show(id: string | null): Promise<void> {
+    const turn = ++asked
+    try {
+      const answer = await request<SillData>(id ? `/api/lawns/${id}/sill` : '/api/sill')
+      // A later question may have been answered first.
+      if (turn !== asked) return
+      data.value = answer
+      lawnId.value = id
+      problem.value = undefined
+    } catch (error) {
+      if (turn === asked) problem.value = problemOf(error)
+    }
+  }
+
+  return { data, lawnId, problem, show }
+})

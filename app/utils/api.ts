@@ -1,0 +1,30 @@
+import type { ApiError } from '#contract/context'
+
+/** What went wrong, in words for the screen. */
+export interface Problem {
+  code: string
+  message: string
+  fields: Record<string, string>
+}
+
+const isApiError = (data: unknown): data is ApiError =>
+  typeof data === 'object' && data !== null && typeof (data as ApiError).error?.message === 'string'
+
+/** Any failure as a problem that can be shown; nothing is lost on the screen meanwhile. */
+export function problemOf(error: unknown): Problem {
+  const data = (error as { data?: unknown }).data
+  if (isApiError(data)) return { code: data.error.code, message: data.error.message, fields: data.error.fields ?? {} }
+  return { code: 'unreachable', message: 'The server does not answer. What you entered is still here. Try again in a minute.', fields: {} }
+}
+
+export type Saved = { ok: true } | { ok: false; problem: Problem }
+
+/** Runs a save and tells how it went instead of throwing. */
+export async function saving(work: () => Promise<unknown>): Promise<Saved> {
+  try {
+    await work()
+    return { ok: true }
+  } catch (error) {
+    return { ok: false, problem: problemOf(error) }
+  }
+}

@@ -1,0 +1,17 @@
+import { z } from 'zod'
+import type { DailyWeather } from '#core/climate/weather'
+import type { ProbeReading } from './context'
+import { daySchema } from './lawn'
+
+/** The open CSV form: what a weather station and a soil probe deliver. */
+export const DAILY_HEADER = 'date,tmax_c,tmin_c,precipitation_mm'
+export const PROBE_HEADER = 'time,depth_mm,temp_c'
+
+export const dailyCsv = (days: readonly DailyWeather[]): string =>
+  [DAILY_HEADER, ...days.map((d) => `${d.day},${d.tmaxC},${d.tminC},${d.rainMm}`), ''].join('\n')
+
+export const probeCsv = (readings: readonly ProbeReading[]): string =>
+  [PROBE_HEADER, ...readings.map((r) => `${r.at},${r.depthMm},${r.tempC}`), ''].join('\n')
+
+export const spanSchema = z.object({ from: daySchema, to: daySchema })
+export const issuedSchema = z.object({ on: daySchema })

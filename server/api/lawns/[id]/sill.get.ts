@@ -1,0 +1,12 @@
+import { stationsOf } from '../../../records/stations'
+import { answer, Refusal } from '../../../utils/answer'
+import { lawnAsked } from '../../../utils/lawnAsked'
+import { localFetch } from '../../../utils/localFetch'
+import { sillData, stationOf, subjectOf } from '../../../weather/sill'
+
+export default answer(async (event, work) => {
+  const lawn = await lawnAsked(event, work)
+  const station = stationOf(lawn, await stationsOf(work.firm.id))
+  if (!station) throw new Refusal(409, 'weather', 'No weather station yet. Add one under Weather and import its days.')
+  return sillData(work, station, subjectOf(lawn, station), localFetch)
+})

@@ -1,0 +1,31 @@
+import { fileURLToPath } from 'node:url'
+import Postgrator from 'postgrator'
+import { database } from './db'
+
+const FOLDER = fileURLToPath(new URL('../migrations', import.meta.url))
+/** Two servers that start together migrate one after the other. */
+const LOCK = 7_204_511
+
+/**
+ * Brings the schema up to date, forward only, each migration whole or not at all.
+ * @returns the version it stands at
+ */
+export async function migrate(): Promise<number> {
+  const client = await database().connect()
+  try {
+    await client.query('select pg_advisory_lock($1)', [LOCK])
+    const postgrator = new Postgrator({
+      migrationPattern: `${FOLDER}/*.sql`,
+      driver: 'pg',
+      schemaTable: 'migrations',
+      execQuery: (query) => client.query(query),
+      // A migration of several statements is one implicit transaction of the simple protocol.
+      execSqlScript: async (script) => { await client.query(script) },
+    })
+    await postgrator.migrate()
+    return await postgrator.getDatabaseVersion()
+  } finally {
+    await client.query('select pg_advisory_unlock($1)', [LOCK]).catch(() => undefined)
+    client.release()
+  }
+}

@@ -1,0 +1,5 @@
+import { dailyCsv, issuedSchema } from '#contract/feed'
+import { csvAnswer } from '../../../utils/csvAnswer'
+import { standinForecast } from '../../../weather/standin'
+
+export default csvAnswer(issuedSchema, ({ on }) => dailyCsv(standinForecast(on)))

@@ -1,0 +1,44 @@
+import { addDays, type Day } from '#core/quantity/calendar'
+import type { ProbeReading } from '#contract/context'
+import { keepForecast, keepReadings, keepWeather, type StationRecord } from '../records/stations'
+import { forecastLimit, OPEN_FORM, readCsv } from './csv'
+
+/** How a device is asked: a path in, CSV out. */
+export type Fetch = (path: string) => Promise<string>
+
+/** Days a device is asked back for when nothing of it is kept yet: a spin-up year and a season. */
+const FIRST_DAYS = 500
+
+function readProbe(csv: string): ProbeReading[] {
+  return csv.trim().split('\n').slice(1).flatMap((line) => {
+    const [at, depth, temp] = line.split(',')
+    const reading = { at: at ?? '', depthMm: Number(depth), tempC: Number(temp) }
+    return /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(reading.at) && Number.isFinite(reading.depthMm) && Number.isFinite(reading.tempC) ? [reading] : []
+  })
+}
+
+/**
+ * Brings what a device has delivered since it was last asked: days up to yesterday, today's forecast, readings up to
+ * today. Asking twice changes nothing. A silent device leaves what is kept as it is.
+ * @returns false when the device did not answer
+ */
+export async function collect(firmId: string, station: StationRecord, today: Day, fetch: Fetch): Promise<boolean> {
+  if (!station.feedPath) return true
+  const yesterday = addDays(today, -1)
+  if (station.lastDay && station.lastDay >= yesterday) return true
+  const from = station.lastDay ? addDays(station.lastDay, 1) : addDays(today, -FIRST_DAYS)
+  try {
+    const [days, forecast, probe] = await Promise.all([
+      fetch(`${station.feedPath}/daily.csv?from=${from}&to=${yesterday}`),
+      fetch(`${station.feedPath}/forecast.csv?on=${today}`),
+      fetch(`${station.feedPath}/probe.csv?from=${from}&to=${today}`),
+    ])
+    await keepForecast(firmId, station.id, today, readCsv(forecast, OPEN_FORM, forecastLimit(today)).days)
+    await keepReadings(firmId, station.id, readProbe(probe))
+    await keepWeather(firmId, station.id, readCsv(days, OPEN_FORM, yesterday).days)
+    return true
+  } catch (error) {
+    console.error(JSON.stringify({ level: 'warn', message: 'station did not deliver', station: station.id, reason: (error as Error).message }))
+    return false
+  }
+}

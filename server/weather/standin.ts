@@ -1,0 +1,68 @@
+import { climateFromNormals } from '#core/climate/normals'
+import { generateWeather } from '#core/climate/generator'
+import { seededRandom } from '#core/climate/random'
+import { followSoil, spunUpColumn, surfaceHourlyC, type Ground } from '#core/climate/soilCourse'
+import type { DailyWeather, WeatherRun } from '#core/climate/weather'
+import { addDays, dayNumber, daysBetween, toDay, type Day } from '#core/quantity/calendar'
+import type { ProbeReading } from '#contract/context'
+import { PELLMOOR } from '../../demo/pellmoor'
+
+/**
+ * A weather station and a soil probe that exist only here. They deliver the same days to everyone who asks, in the open
+ * CSV form that real devices can speak too.
+ */
+const FIRST = toDay('2024-06-01')
+const LAST = toDay('2029-12-31')
+const FORECAST_DAYS = 10
+/** Local offset and noise of the probe, K: what the model cannot know. */
+const PROBE_OFFSET_K = 0.5
+const PROBE_NOISE_K = 0.25
+const GROUND: Ground = { latDeg: PELLMOOR.latDeg, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }
+
+let truth: { weather: WeatherRun; probeDailyC: Float64Array } | undefined
+
+function simulated() {
+  if (!truth) {
+    const weather = generateWeather(climateFromNormals(PELLMOOR.normals), FIRST, daysBetween(FIRST, LAST), PELLMOOR.seed)
+    const { probeDailyC } = followSoil(spunUpColumn(weather, GROUND), surfaceHourlyC(weather, GROUND))
+    truth = { weather, probeDailyC }
+  }
+  return truth
+}
+
+const toTenth = (value: number) => Math.round(value * 10) / 10
+
+function dayAt(run: WeatherRun, day: Day): DailyWeather | undefined {
+  const i = daysBetween(run.first, day)
+  if (i < 0 || i >= run.tmaxC.length) return undefined
+  return { day, tmaxC: toTenth(run.tmaxC[i]!), tminC: toTenth(run.tminC[i]!), rainMm: toTenth(run.rainMm[i]!) }
+}
+
+function* daysFrom(from: Day, to: Day): Generator<Day> {
+  for (let day = from; day <= to; day = addDays(day, 1)) yield day
+}
+
+export function standinDays(from: Day, to: Day): DailyWeather[] {
+  return [...daysFrom(from, to)].flatMap((day) => dayAt(simulated().weather, day) ?? [])
+}
+
+/** Ten days as a forecaster would see them: the truth, blurred the more the farther ahead. */
+export function standinForecast(issuedOn: Day): DailyWeather[] {
+  const random = seededRandom(dayNumber(issuedOn))
+  return Array.from({ length: FORECAST_DAYS }, (_, lead): DailyWeather | undefined => {
+    const day = dayAt(simulated().weather, addDays(issuedOn, lead))
+    const [shift, wetter] = [random.normal() * 0.35 * lead, Math.exp(random.normal() * 0.12 * lead)]
+    return day && { day: day.day, tmaxC: toTenth(day.tmaxC + shift), tminC: toTenth(day.tminC + shift), rainMm: toTenth(day.rainMm * wetter) }
+  }).filter((day) => day !== undefined)
+}
+
+/** One reading a morning at 50 mm. */
+export function standinReadings(from: Day, to: Day): ProbeReading[] {
+  const { weather, probeDailyC } = simulated()
+  return [...daysFrom(from, to)].flatMap((day) => {
+    const model = probeDailyC[daysBetween(weather.first, day)]
+    if (model === undefined) return []
+    const noise = seededRandom(dayNumber(day) * 31).normal() * PROBE_NOISE_K
+    return [{ at: `${day}T06:40`, depthMm: 50, tempC: toTenth(model + PROBE_OFFSET_K + noise) }]
+  })
+}
