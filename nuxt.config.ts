@@ -10,6 +10,8 @@ export default defineNuxtConfig({
   ssr: true,
   devtools: { enabled: false },
   telemetry: false,
+  components: [{ path: '~/components', pathPrefix: false }],
+  imports: { dirs: ['stores'], presets: [{ from: '@vueuse/core', imports: ['useEventListener', 'useElementSize'] }] },
   ui: { fonts: false, colorMode: false },
   icon: { provider: 'none', clientBundle: { scan: true } },
   typescript: {

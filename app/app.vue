@@ -1,3 +1,7 @@
 <template>
-  <UApp><NuxtPage /></UApp>
+  <UApp>
+    <NuxtLayout>
+      <NuxtPage />
+    </NuxtLayout>
+  </UApp>
 </template>

@@ -1,1 +1,7 @@
-<template><p>x</p></template>
+<script setup lang="ts">
+await navigateTo('/lawns', { replace: true })
+</script>
+
+<template>
+  <NuxtLink to="/lawns">Lawns</NuxtLink>
+</template>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import type { Lawn } from '#contract/lawn'
+import { grassByCode } from '#core/grass/grasses'
+import { pickBags } from '#core/materials/bags'
+import { feedNeed, parseAnalysis } from '#core/materials/feed'
+import { overseedRate, seedNeed, seedsPerCm2 } from '#core/materials/seed'
+import { layerVolume } from '#core/materials/volume'
+import { depthGate, PLAN_RATE } from '#core/programme/briefs'
+import { cubicYards, figure } from '#core/quantity/figure'
+import { surveyOf } from '#contract/lawn'
+import { saving } from '~/utils/api'
+import { settingsOf } from '~/utils/planOf'
+
+/** What goes on the van: seed, starter and cover, with the settings that made them. */
+const props = defineProps<{ id: string; lawn: Lawn }>()
+const store = useLawnsStore()
+const sill = useSillStore()
+const context = useContextStore()
+const { text, shown, other, system, parse } = useUnits()
+const { form, read, materials } = useBringForm(props.lawn)
+const message = ref('')
+const busy = ref(false)
+
+const grass = computed(() => grassByCode(props.lawn.grass ?? 'TF'))
+const settings = computed(() => read.value.settings ?? settingsOf(props.lawn))
+const errors = computed(() => read.value.errors)
+const opened = JSON.stringify(form)
+const changed = computed(() => JSON.stringify(form) !== opened)
+
+const seed = computed(() => seedNeed(props.lawn.areaM2, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE))
+const usual = computed(() => overseedRate(grass.value))
+const density = computed(() => seedsPerCm2(settings.value.seedRateGPerM2, grass.value))
+const crowded = computed(() => density.value > 2 * grass.value.enoughSeedsPerCm2[1])
+const bags = computed(() => {
+  try {
+    return { pick: pickBags(seed.value.product.value, settings.value.bags), problem: '' }
+  } catch (error) {
+    return { pick: undefined, problem: (error as Error).message }
+  }
+})
+const feed = computed(() => {
+  const analysis = parseAnalysis(settings.value.starterAnalysis)
+  return analysis && feedNeed(props.lawn.areaM2, settings.value.starterNGPerM2, analysis)
+})
+const cover = computed(() => (settings.value.coverMm > 0 ? layerVolume('Cover', props.lawn.areaM2, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
+const depth = computed(() => {
+  const survey = surveyOf(props.lawn)
+  return survey && depthGate({ survey, grass: grass.value, settings: settings.value })
+})
+const bulk = computed(() => (cover.value ? (system.value === 'us' ? `${cubicYards(cover.value.value).toFixed(1)} yd³` : `${Math.round(cover.value.value * 1000).toLocaleString('en-US')} L`) : ''))
+const money = (minor: number) => text({ quantity: 'money', value: minor, currency: context.currency })
+
+function addBag(): void {
+  if (form.bags.length < 4) form.bags.push({ size: system.value === 'us' ? '10 lb' : '5 kg', price: '' })
+}
+async function save(): Promise<void> {
+  if (!read.value.settings || busy.value) return
+  busy.value = true
+  message.value = ''
+  const plan = { ...props.lawn.plan, settings: read.value.settings }
+  const saved = await saving(() => store.savePlan(props.id, plan))
+  if (saved.ok) await sill.show(props.id)
+  else message.value = saved.problem.message
+  busy.value = false
+}
+const barWidth = (size: string) => {
+  const parsed = parse('massKg', size)
+  return parsed.ok ? parsed.value : 1
+}
+</script>
+
+<template>
+  <form class="bring" novalidate @submit.prevent="save">
+    <section class="slip">
+      <div class="stub">
+        <h2>Seed</h2>
+        <span class="hero"><WorkedNumber :worked="seed.product" bare /> <i class="unit">{{ shown(seed.product.working.result).unit }}</i></span>
+        <span class="small">{{ other(seed.product.working.result) }}, {{ grass.name }}<br>{{ text(seed.productRate.working.result) }} of product<br>two passes of <WorkedNumber :worked="seed.pass" /></span>
+      </div>
+      <div class="fields">
+        <UFormField label="Live seed" name="rate" :error="errors.rate"><UInput v-model="form.rate" /></UFormField>
+        <UFormField label="Purity on the label" name="purity" :error="errors.purity"><UInput v-model="form.purity" /></UFormField>
+        <UFormField label="Germination" name="germination" :error="errors.germination"><UInput v-model="form.germination" /></UFormField>
+        <UFormField label="Coating" name="coating" :error="errors.coating"><UInput v-model="form.coating" /></UFormField>
+        <label class="wide check"><input v-model="form.purityOfBareSeed" type="checkbox"> The label states purity of the bare seed, so the coating comes on top</label>
+        <div class="wide">
+          <GateLine v-if="settings.lot.germinationShare < 0.85" :gate="{ state: 'risk', text: ['germination under 85%: an old lot, or a poor one'], source: { kind: 'trade', text: 'good lot' } }" />
+          <GateLine :gate="{ state: crowded ? 'risk' : 'met', text: [figure('seedsPerCm2', density), ` of live seed; ${grass.enoughSeedsPerCm2.map((n) => text(figure('seedsPerCm2', n)).split(' ')[0]).join(' to ')} make a full new stand`, crowded ? ', and more than twice that only competes' : ''] }" />
+          <span class="small">Usual for overseeding: <WorkedNumber :worked="usual" />.</span>
+        </div>
+      </div>
+      <div class="load">
+        <b>Bags</b>
+        <div v-for="(bag, i) in form.bags" :key="i" class="bag">
+          <UFormField :name="`bag${i}`" :error="errors[`bags.${i}.massKg`]"><UInput v-model="bag.size" :aria-label="`Bag size ${i + 1}`" /></UFormField>
+          <UFormField :name="`price${i}`" :error="errors[`bags.${i}.priceMinor`]"><UInput v-model="bag.price" placeholder="price" :aria-label="`Price of bag ${i + 1}`" /></UFormField>
+          <b class="num count" :aria-label="`${bags.pick?.counts[i] ?? 0} to load`">× {{ bags.pick?.counts[i] ?? 0 }}</b>
+          <UButton v-if="form.bags.length > 1" variant="outline" size="xs" :aria-label="`Take bag size ${i + 1} off`" icon="i-lucide-x" @click="form.bags.splice(i, 1)" />
+        </div>
+        <UButton v-if="form.bags.length < 4" variant="outline" size="sm" @click="addBag">Add a size</UButton>
+        <div v-if="bags.pick" class="bar" role="img" :aria-label="`${text(seed.product.working.result)} used, ${text(figure('massKg', bags.pick.leftOverKg))} left over`">
+          <template v-for="(bag, i) in form.bags" :key="i"><i v-for="n in Math.min(6, bags.pick.counts[i] ?? 0)" :key="n" :style="{ flexGrow: barWidth(bag.size) }" /></template>
+          <u :style="{ width: `${(100 * seed.product.value) / bags.pick.totalKg}%` }" />
+        </div>
+        <span v-if="bags.pick" class="small"><b>{{ text(seed.product.working.result) }}</b> used, <b>{{ text(figure('massKg', bags.pick.leftOverKg)) }}</b> left over<template v-if="bags.pick.priceMinor !== null">, <b>{{ money(bags.pick.priceMinor) }}</b></template>. {{ bags.pick.priceMinor === null ? 'Least left over; with all prices, the cheapest.' : 'The cheapest that covers it.' }}</span>
+        <span v-else class="text-clay-500">{{ bags.problem }}</span>
+      </div>
+    </section>
+    <section class="slip">
+      <div class="stub">
+        <h2>Starter</h2>
+        <span v-if="feed" class="hero"><WorkedNumber :worked="feed.product" bare /> <i class="unit">{{ shown(feed.product.working.result).unit }}</i></span>
+        <span v-if="feed" class="small">{{ other(feed.product.working.result) }} of {{ settings.starterAnalysis }}<br>{{ text(figure('rateGPerM2', feed.productRateGPerM2)) }}</span>
+      </div>
+      <div class="fields">
+        <UFormField label="Analysis, N-P-K" name="analysis" :error="errors.analysis"><UInput v-model="form.analysis" /></UFormField>
+        <UFormField label="Nitrogen wanted" name="nitrogen" :error="errors.nitrogen"><UInput v-model="form.nitrogen" /></UFormField>
+        <p class="wide caution">Phosphorus and potassium only where the soil test asks for them and local law allows. Sweep granules off paving and keep them from water.</p>
+      </div>
+      <div v-if="feed" class="load">
+        <table class="ledger">
+          <thead><tr><th scope="col">Gives</th><th scope="col" class="right">{{ system === 'us' ? 'lb/1,000 ft²' : 'g/m²' }}</th></tr></thead>
+          <tbody>
+            <tr><td>N</td><td class="right num">{{ shown(figure('rateGPerM2', settings.starterNGPerM2)).value }}</td></tr>
+            <tr><td>P₂O₅, as P</td><td class="right num">{{ shown(figure('rateGPerM2', feed.p2o5GPerM2)).value }}, {{ shown(figure('rateGPerM2', feed.pGPerM2)).value }}</td></tr>
+            <tr><td>K₂O, as K</td><td class="right num">{{ shown(figure('rateGPerM2', feed.k2oGPerM2)).value }}, {{ shown(figure('rateGPerM2', feed.kGPerM2)).value }}</td></tr>
+          </tbody>
+        </table>
+      </div>
+    </section>
+    <section class="slip">
+      <div class="stub">
+        <h2>Cover</h2>
+        <template v-if="cover">
+          <span class="hero"><WorkedNumber :worked="cover" bare /> <i class="unit">{{ shown(cover.working.result).unit }}</i></span>
+          <span class="small">{{ bulk }} loose {{ settings.coverMaterial }}<br>{{ text(figure('depthMm', settings.coverMm)) }} over {{ text(figure('areaM2', lawn.areaM2)) }}</span>
+        </template>
+        <span v-else class="small">none: three to seven waterings a day, and somebody there to give them</span>
+      </div>
+      <div class="fields">
+        <UFormField label="Cover with" name="material"><USelect v-model="form.material" :items="materials" aria-label="Cover with" /></UFormField>
+        <UFormField label="Depth of cover" name="cover" :error="errors.cover" help="0 for none"><UInput v-model="form.cover" /></UFormField>
+        <UFormField label="Rake in to" name="rake" :error="errors.rake"><UInput v-model="form.rake" /></UFormField>
+        <UFormField label="Scalp down to" name="scalp" :error="errors.scalp"><UInput v-model="form.scalp" /></UFormField>
+      </div>
+      <div class="load"><GateLine v-if="depth" :gate="depth" with-source /><p class="caution">Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.</p></div>
+    </section>
+    <div class="foot">
+      <UButton type="submit" color="primary" :disabled="!read.settings || !changed" :loading="busy">Keep these settings</UButton>
+      <span class="small">{{ Object.keys(errors).length ? 'The numbers stand as last kept until the fields marked are right.' : changed ? 'Numbers above follow what you typed; not kept yet.' : 'Kept.' }}</span>
+    </div>
+    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.bring { display: grid; gap: 6px; }
+.slip { display: grid; grid-template-columns: 190px minmax(0, 1fr) 320px; background: var(--lime); border: 1px solid var(--rule-2); }
+.stub { padding: 12px 14px; display: grid; gap: 5px; align-content: start; border-right: 1.5px dashed var(--rule-2); }
+.hero { font: 650 26px/1.1 "Besley Variable", serif; }
+.fields { padding: 12px 16px; display: grid; grid-template-columns: repeat(auto-fill, minmax(140px, 1fr)); gap: 8px 14px; align-content: start; }
+.wide { grid-column: 1 / -1; }
+.check { display: flex; gap: 8px; align-items: center; }
+.check input { width: 18px; height: 18px; accent-color: var(--ink); }
+.load { padding: 12px 14px; border-left: 1px solid var(--rule); display: grid; gap: 7px; align-content: start; }
+.bag { display: grid; grid-template-columns: 1fr 1fr auto auto; gap: 8px; align-items: center; }
+.count { font-size: 16px; min-width: 34px; }
+.bar { position: relative; height: 26px; border: 2px solid var(--ink); display: flex; overflow: hidden; }
+.bar i { flex: 1; border-right: 2px solid var(--ink); z-index: 1; }
+.bar i:last-of-type { border: 0; }
+.bar u { position: absolute; inset: 2px auto 2px 2px; background: var(--moss); }
+.foot { display: flex; gap: 14px; align-items: center; }
+@media (max-width: 1000px) { .slip { grid-template-columns: 1fr; } .stub { border-right: 0; border-bottom: 1.5px dashed var(--rule-2); } .load { border-left: 0; border-top: 1px solid var(--rule); } .foot { flex-direction: column; align-items: stretch; } }
+</style>

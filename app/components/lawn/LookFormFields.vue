@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import type { Lawn } from '#contract/lawn'
+import type { Station } from '#contract/station'
+import { missingOf } from '#contract/lawn'
+import { TEXTURES } from '#core/climate/soil'
+import { GRASSES } from '#core/grass/grasses'
+import { SUN_WORDS } from '#core/site/survey'
+import { saving } from '~/utils/api'
+import { NEAREST } from '~/composables/useLookForm'
+
+/** The survey, short form, in the order in which it can be walked. */
+const props = defineProps<{ id: string; lawn: Lawn; stations: Station[] }>()
+const store = useLawnsStore()
+const sill = useSillStore()
+const { form, errors, read, tell, fillBare, addApplication } = useLookForm(props.lawn)
+const { text, parseArea } = useUnits()
+const message = ref('')
+const busy = ref(false)
+const confirming = ref(false)
+
+const grassItems = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
+const sunItems = Object.entries(SUN_WORDS).map(([value, label]) => ({ value, label }))
+const textureItems = TEXTURES.map((texture) => ({ label: texture, value: texture }))
+const stationItems = computed(() => [{ label: 'the nearest', value: NEAREST }, ...props.stations.map(({ id, name, days }) => ({ label: `${name}, ${days} days`, value: id }))])
+const missing = computed(() => missingOf(props.lawn))
+const areaRead = computed(() => {
+  const parsed = parseArea(form.area)
+  return parsed.ok ? `Read as ${text({ quantity: 'areaM2', value: parsed.value })}` : 'As typed, or sides: 40x16 m + 6x3 m'
+})
+
+async function save(): Promise<void> {
+  if (busy.value) return
+  message.value = ''
+  const look = read(props.lawn.version)
+  if (!look) {
+    message.value = 'Nothing is saved yet: the fields marked need another look.'
+    return
+  }
+  busy.value = true
+  const saved = await saving(() => store.saveLook(props.id, look))
+  if (saved.ok) {
+    await sill.show(props.id)
+    const left = store.byId(props.id)
+    if (left && !missingOf(left).length) await navigateTo(`/lawns/${props.id}/decide`)
+  } else {
+    message.value = saved.problem.message
+    tell(saved.problem.fields)
+  }
+  busy.value = false
+}
+
+async function remove(): Promise<void> {
+  const gone = await saving(() => store.remove(props.id))
+  if (gone.ok) await navigateTo('/lawns')
+  else message.value = gone.problem.message
+}
+</script>
+
+<template>
+  <form class="look" novalidate @submit.prevent="save">
+    <section>
+      <h2>Where</h2>
+      <div class="field-row">
+        <UFormField label="Client or lawn" name="client" :error="errors.client"><UInput v-model="form.client" maxlength="80" /></UFormField>
+        <UFormField label="Address" name="address" :error="errors.address"><UInput v-model="form.address" maxlength="160" /></UFormField>
+        <UFormField label="Latitude" name="lat" :error="errors.lat" help="south is negative"><UInput v-model="form.lat" inputmode="decimal" /></UFormField>
+        <UFormField label="Longitude" name="lon" :error="errors.lon" help="west is negative"><UInput v-model="form.lon" inputmode="decimal" /></UFormField>
+        <UFormField label="Weather from" name="station"><USelect v-model="form.stationId" :items="stationItems" aria-label="Weather from" /></UFormField>
+      </div>
+    </section>
+    <section>
+      <h2>How large, how lit</h2>
+      <div class="field-row">
+        <UFormField label="Area" name="area" :error="errors.area" :help="areaRead"><UInput v-model="form.area" maxlength="80" /></UFormField>
+        <UFormField label="Sun on the grass" name="sun" :error="errors.sun"><USelect v-model="form.sun" :items="sunItems" placeholder="choose" aria-label="Sun on the grass" /></UFormField>
+        <UFormField label="Slope, %" name="slope" :error="errors.slope" help="rise over run"><UInput v-model="form.slope" inputmode="decimal" /></UFormField>
+        <UFormField label="Soil by feel" name="texture"><USelect v-model="form.texture" :items="textureItems" aria-label="Soil by feel" /></UFormField>
+      </div>
+    </section>
+    <section>
+      <h2>What grows</h2>
+      <div class="field-row">
+        <UFormField label="Grows there now" name="growsNow" :error="errors.growsNow"><UInput v-model="form.growsNow" maxlength="120" /></UFormField>
+        <UFormField label="Grass wanted" name="grass" :error="errors.grass"><USelect v-model="form.grass" :items="grassItems" placeholder="choose" aria-label="Grass wanted" /></UFormField>
+        <UFormField label="Grass worth keeping, %" name="desirable" :error="errors.desirable"><UInput v-model="form.desirable" inputmode="decimal" @blur="fillBare" /></UFormField>
+        <UFormField label="Weeds, %" name="weeds" :error="errors.weeds"><UInput v-model="form.weeds" inputmode="decimal" @blur="fillBare" /></UFormField>
+        <UFormField label="Bare soil, %" name="bare" :error="errors.bare"><UInput v-model="form.bare" inputmode="decimal" /></UFormField>
+      </div>
+      <CoverBar :grass="form.desirable" :weeds="form.weeds" :bare="form.bare" />
+    </section>
+    <section>
+      <h2>Thatch and height</h2>
+      <div class="field-row">
+        <UFormField label="Thatch" name="thatch" :error="errors.thatch" help="brown layer of a plug: ½ in, 12 mm"><UInput v-model="form.thatch" placeholder="1/2 in" /></UFormField>
+        <UFormField label="Mown at now" name="height" :error="errors.height" help="present mowing height"><UInput v-model="form.height" placeholder="3 in" /></UFormField>
+      </div>
+    </section>
+    <PutOnBefore v-model="form.applications" :errors="errors" @add="addApplication" />
+    <div class="foot">
+      <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">Save the survey</UButton>
+      <span v-if="missing.length" class="small">Still missing: {{ missing.join(', ') }}. Save what you have; the rest can wait.</span>
+      <span v-else class="small">Everything the plan needs is here.</span>
+      <span class="delete">
+        <template v-if="confirming">
+          <span>Delete {{ lawn.client }} with its plan and records?</span>
+          <UButton color="error" variant="outline" @click="remove">Delete the lawn</UButton>
+          <UButton variant="outline" @click="confirming = false">Keep it</UButton>
+        </template>
+        <UButton v-else variant="outline" @click="confirming = true">Delete lawn</UButton>
+      </span>
+    </div>
+    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.look { display: grid; gap: 16px; max-width: 1168px; }
+section h2 { padding-bottom: 3px; margin-bottom: 9px; border-bottom: 1.5px solid var(--ink); }
+.foot { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; }
+.delete { margin-left: auto; display: flex; gap: 10px; align-items: center; }
+@media (max-width: 700px) { .foot { flex-direction: column; align-items: stretch; } .delete { margin: 0; flex-wrap: wrap; } }
+</style>

@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { use } from 'echarts/core'
+import { LineChart } from 'echarts/charts'
+import { AriaComponent, GridComponent, MarkPointComponent } from 'echarts/components'
+import { SVGRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+
+use([LineChart, GridComponent, MarkPointComponent, AriaComponent, SVGRenderer])
+defineProps<{ option: object }>()
+</script>
+
+<template>
+  <VChart :option="option" autoresize aria-hidden="true" />
+</template>

@@ -1,0 +1,13 @@
+<script setup lang="ts">
+import type { Worked } from '#core/quantity/working'
+
+/** A computed number: a dotted underline, and its working behind it. */
+const props = defineProps<{ worked: Worked; bare?: boolean }>()
+const working = useWorkingStore()
+const { shown } = useUnits()
+const value = computed(() => shown(props.worked.working.result))
+</script>
+
+<template>
+  <button class="opens" type="button" :aria-label="`${value.value} ${value.unit}, ${worked.working.title}: open the working`" @click.stop="working.show(worked.working)">{{ value.value }}<template v-if="!bare && value.unit">&nbsp;{{ value.unit }}</template></button>
+</template>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import { COLUMNS, MOST_CSV_CHARACTERS, type Column, type ImportPreview, type ImportResult, type Mapping, type Station } from '#contract/station'
+import { saving } from '~/utils/api'
+
+/** A daily file: chosen, looked into, columns confirmed, good rows kept and bad ones told. */
+const props = defineProps<{ stations: Station[] }>()
+const emit = defineEmits<{ imported: [] }>()
+const station = defineModel<string>('station', { required: true })
+const WORDS: Record<Column, string> = { day: 'Date', tmax: 'Highest', tmin: 'Lowest', rain: 'Rain' }
+
+const csv = ref('')
+const fileName = ref('')
+const preview = ref<ImportPreview>()
+const result = ref<ImportResult>()
+const message = ref('')
+const busy = ref(false)
+const columns = reactive<Record<Column, string>>({ day: '', tmax: '', tmin: '', rain: '' })
+const units = reactive<{ temperature: Mapping['temperature']; rain: Mapping['rain'] }>({ temperature: 'C', rain: 'mm' })
+const ALL = 'all rows'
+const only = ref(ALL)
+watchEffect(() => { if (!props.stations.some(({ id }) => id === station.value)) station.value = props.stations[0]?.id ?? '' })
+
+const stationItems = computed(() => props.stations.map(({ id, name }) => ({ label: name, value: id })))
+const columnItems = computed(() => (preview.value?.header ?? []).map((name, i) => ({ label: name || `column ${i + 1}`, value: String(i) })))
+const choice = computed(() => preview.value?.choices[0])
+const ready = computed(() => COLUMNS.every((column) => columns[column] !== '') && (!choice.value || only.value !== ALL))
+const ask = <T>(mapping: Mapping | null) => $fetch<T>(`/api/stations/${station.value}/import`, { method: 'POST', body: { csv: csv.value, mapping } })
+
+async function choose(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  ;[preview.value, result.value, message.value] = [undefined, undefined, '']
+  if (file.size > MOST_CSV_CHARACTERS) {
+    message.value = 'The file is larger than 4 MB. Split it by years.'
+    return
+  }
+  fileName.value = file.name
+  csv.value = await file.text()
+  busy.value = true
+  const looked = await saving(async () => { preview.value = await ask<ImportPreview>(null) })
+  busy.value = false
+  if (!looked.ok) message.value = looked.problem.fields.csv ?? looked.problem.message
+  const guess = preview.value?.guess
+  only.value = ALL
+  for (const column of COLUMNS) columns[column] = guess ? String(guess.columns[column]) : ''
+  if (guess) Object.assign(units, { temperature: guess.temperature, rain: guess.rain })
+}
+
+async function keep(): Promise<void> {
+  if (!ready.value || busy.value) return
+  busy.value = true
+  message.value = ''
+  const mapping: Mapping = {
+    ...units,
+    columns: { day: Number(columns.day), tmax: Number(columns.tmax), tmin: Number(columns.tmin), rain: Number(columns.rain) },
+    only: choice.value ? { column: choice.value.column, value: only.value } : null,
+  }
+  const kept = await saving(async () => { result.value = await ask<ImportResult>(mapping) })
+  busy.value = false
+  if (kept.ok) emit('imported')
+  else message.value = kept.problem.fields.csv ?? kept.problem.message
+}
+</script>
+
+<template>
+  <section class="panel import" aria-label="Import days">
+    <h2>Import days</h2>
+    <div class="row">
+      <UFormField label="Into" name="into"><USelect v-model="station" :items="stationItems" aria-label="Into station" class="w-56" /></UFormField>
+      <UFormField label="Daily file, CSV" name="file"><input type="file" accept=".csv,.txt,text/csv" aria-label="Daily file" class="file" @change="choose"></UFormField>
+    </div>
+    <p v-if="busy && !preview" role="status">Looking into the file</p>
+    <template v-if="preview">
+      <p class="small">{{ fileName }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b> rows. {{ preview.guess ? 'Columns guessed from their names; check them.' : 'The columns could not be guessed: choose them.' }}</p>
+      <div class="row">
+        <UFormField v-for="column in COLUMNS" :key="column" :label="WORDS[column]" :name="column"><USelect v-model="columns[column]" :items="columnItems" :aria-label="`${WORDS[column]} column`" placeholder="choose" class="w-36" /></UFormField>
+        <UFormField label="Temperature in" name="temperature"><USelect v-model="units.temperature" :items="[{ label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature in" class="w-24" /></UFormField>
+        <UFormField label="Rain in" name="rain-unit"><USelect v-model="units.rain" :items="['mm', 'in']" aria-label="Rain in" class="w-24" /></UFormField>
+        <UFormField v-if="choice" label="Only rows of" name="only"><USelect v-model="only" :items="[{ label: 'choose the place', value: ALL }, ...choice.values]" aria-label="Only rows of" class="w-44" /></UFormField>
+      </div>
+      <div class="sample">
+        <table class="ledger">
+          <thead><tr><th v-for="(name, i) in preview.header" :key="i" scope="col">{{ name }}</th></tr></thead>
+          <tbody><tr v-for="(row, i) in preview.sample" :key="i"><td v-for="(cell, j) in row" :key="j">{{ cell }}</td></tr></tbody>
+        </table>
+      </div>
+      <UButton color="primary" :disabled="!ready" :loading="busy" @click="keep">Keep the good rows</UButton>
+    </template>
+    <div v-if="result" class="result" role="status">
+      <p class="verdict">{{ result.added.toLocaleString('en-US') }} days added, {{ result.changed }} changed, {{ result.unchanged.toLocaleString('en-US') }} as before.</p>
+      <template v-if="result.rejectedCount">
+        <p><b class="text-clay-500">{{ result.rejectedCount }} rows left out</b><template v-if="result.rejectedCount > result.rejected.length">, the first {{ result.rejected.length }} of them:</template></p>
+        <ol><li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li></ol>
+      </template>
+    </div>
+    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+  </section>
+</template>
+
+<style scoped>
+.import { padding: 14px 16px; display: grid; gap: 12px; justify-items: start; }
+.row { display: flex; gap: 14px; flex-wrap: wrap; align-items: flex-end; }
+.file { border: 1px solid var(--ink-3); padding: 6px 8px; background: var(--lime); min-height: 36px; }
+.sample { overflow-x: auto; max-width: 100%; font-size: 12px; }
+.result ol { max-height: 180px; overflow-y: auto; font-size: 12.5px; padding-left: 4px; }
+</style>

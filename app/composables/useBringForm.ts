@@ -1,0 +1,57 @@
+import { settingsSchema, type Lawn } from '#contract/lawn'
+import { COVER_MATERIALS, type PlanSettings } from '#core/programme/plan'
+import { figure, showText, type Quantity } from '#core/quantity/figure'
+import { settingsOf } from '~/utils/planOf'
+
+const FIELDS = {
+  rate: ['rateGPerM2', 'seedRateGPerM2'], purity: ['share', 'lot.purityShare'], germination: ['share', 'lot.germinationShare'],
+  coating: ['share', 'lot.coatingShare'], nitrogen: ['rateGPerM2', 'starterNGPerM2'], cover: ['depthMm', 'coverMm'], rake: ['depthMm', 'rakeMm'],
+  scalp: ['depthMm', 'scalpToMm'],
+} as const satisfies Record<string, readonly [Quantity, string]>
+type Field = keyof typeof FIELDS
+
+/** The plan's own settings as typed; good ones move the numbers at once. */
+export function useBringForm(lawn: Lawn) {
+  const { system, parse } = useUnits()
+  const settings = settingsOf(lawn)
+  const typed = (quantity: Quantity, value: number) => showText(figure(quantity, value, 3), system.value)
+  const money = (minor: number | null) => (minor === null ? '' : (minor / 100).toFixed(2))
+
+  const form = reactive({
+    rate: typed('rateGPerM2', settings.seedRateGPerM2), purity: typed('share', settings.lot.purityShare), germination: typed('share', settings.lot.germinationShare),
+    coating: typed('share', settings.lot.coatingShare), purityOfBareSeed: settings.lot.purityOfBareSeed,
+    analysis: settings.starterAnalysis, nitrogen: typed('rateGPerM2', settings.starterNGPerM2),
+    cover: typed('depthMm', settings.coverMm), material: settings.coverMaterial, rake: typed('depthMm', settings.rakeMm), scalp: typed('depthMm', settings.scalpToMm),
+    bags: settings.bags.map(({ massKg, priceMinor }) => ({ size: typed('massKg', massKg), price: money(priceMinor) })),
+  })
+
+  /** Everything typed, read and judged together: what holds, and what does not by field. */
+  const read = computed<{ settings?: PlanSettings; errors: Record<string, string> }>(() => {
+    const errors: Record<string, string> = {}
+    const value = (field: Field) => {
+      const parsed = parse(FIELDS[field][0], form[field])
+      if (!parsed.ok) errors[field] = parsed.message
+      return parsed.ok ? parsed.value : 0
+    }
+    const bags = form.bags.map(({ size, price }, i) => {
+      const mass = parse('massKg', size)
+      if (!mass.ok) errors[`bags.${i}.massKg`] = mass.message
+      const cleaned = price.replace(/[$,\s]/g, '')
+      if (cleaned && !/^\d+(\.\d{1,2})?$/.test(cleaned)) errors[`bags.${i}.priceMinor`] = 'A price such as 165.00.'
+      return { massKg: mass.ok ? mass.value : 0, priceMinor: cleaned ? Math.round(Number(cleaned) * 100) : null }
+    })
+    const candidate = {
+      seedRateGPerM2: value('rate'), starterAnalysis: form.analysis.trim(), starterNGPerM2: value('nitrogen'), coverMaterial: form.material,
+      coverMm: value('cover'), rakeMm: value('rake'), scalpToMm: value('scalp'), bags,
+      lot: { purityShare: value('purity'), germinationShare: value('germination'), coatingShare: value('coating'), purityOfBareSeed: form.purityOfBareSeed },
+    }
+    const parsed = settingsSchema.safeParse(candidate)
+    for (const { path, message } of parsed.success ? [] : parsed.error.issues) {
+      const joined = path.join('.')
+      const field = (Object.keys(FIELDS) as Field[]).find((name) => FIELDS[name][1] === joined)
+      errors[field ?? (joined === 'starterAnalysis' ? 'analysis' : joined)] ??= message
+    }
+    return parsed.success && !Object.keys(errors).length ? { settings: parsed.data, errors } : { errors }
+  })
+  return { form, read, materials: [...COVER_MATERIALS] }
+}

@@ -1,0 +1,29 @@
+import { glanceOf, type Glance } from '#core/establishment/outlook'
+import type { Lawn } from '#contract/lawn'
+import type { Day } from '#core/quantity/calendar'
+import { decisionOf, sequenceOf, settingsOf } from '~/utils/planOf'
+
+/** The lawn of the page with its season, decision, settings and sequence, all following what is edited. */
+export function useLawn() {
+  const route = useRoute()
+  const store = useLawnsStore()
+  const sill = useSillStore()
+  const context = useContextStore()
+  const id = String(route.params.id)
+
+  const lawn = computed<Lawn | undefined>(() => store.byId(id))
+  const outlook = computed(() => (sill.lawnId === id ? sill.data?.outlook : undefined))
+  const glance = computed<Glance | undefined>(() => outlook.value && glanceOf(outlook.value, lawn.value?.plan.sowOn ?? null))
+  const settings = computed(() => lawn.value && settingsOf(lawn.value))
+  const decision = computed(() => (lawn.value && glance.value ? decisionOf(lawn.value, glance.value, context.today) : undefined))
+  const forecast = computed(() => (sill.lawnId === id ? sill.data?.forecast ?? [] : []))
+  const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.today, forecast.value))
+
+  /** The sequence as it would be from another sowing day. */
+  function sequenceFrom(sowOn: Day) {
+    if (!lawn.value || !outlook.value) return undefined
+    const trial: Lawn = { ...lawn.value, plan: { ...lawn.value.plan, programme: 'overseed', sowOn } }
+    return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.today, forecast.value)
+  }
+  return { id, lawn, outlook, glance, settings, decision, sequence, sequenceFrom, forecast }
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import type { Day } from '#core/quantity/calendar'
+import { figure } from '#core/quantity/figure'
+import { seedNeed } from '#core/materials/seed'
+import { PLAN_RATE } from '#core/programme/briefs'
+import { stepsOf } from '~/utils/lawnState'
+import { hangersOf } from '~/utils/hangers'
+import type { Hanger } from '~/utils/sillScale'
+
+const { id, lawn, settings, sequence, sequenceFrom } = useLawn()
+const store = useLawnsStore()
+const sill = useSillStore()
+const context = useContextStore()
+const { text, other } = useUnits()
+const route = useRoute()
+await useAsyncData(`lawn-${id}`, async () => {
+  await store.load(id)
+  if (store.byId(id)) await sill.show(id)
+  return true
+})
+if (store.problem?.code === 'not_found') throw createError({ statusCode: 404, fatal: true })
+
+const hangers = useState<Hanger[]>('hangers')
+/** A sowing day that is being tried in When; what hangs from the sill moves with it. */
+const trial = useState<Day | null>('trial-day', () => null)
+watchEffect(() => {
+  if (lawn.value) hangers.value = hangersOf(trial.value ? sequenceFrom(trial.value) : sequence.value, lawn.value.client)
+})
+const steps = computed(() => {
+  if (!lawn.value || !settings.value) return []
+  const seed = seedNeed(lawn.value.areaM2, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE).product.value
+  return stepsOf(lawn.value, context.today, text(figure('areaM2', lawn.value.areaM2)), `${text(figure('massKg', seed))} of seed`, sequence.value)
+})
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return
+  const here = steps.value.findIndex(({ code }) => route.path.endsWith(`/${code}`))
+  const next = event.key === ']' ? here + 1 : event.key === '[' ? here - 1 : -1
+  const step = steps.value[next]
+  if (step) void navigateTo(`/lawns/${id}/${step.code}`)
+})
+const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
+</script>
+
+<template>
+  <div v-if="lawn && area">
+    <header class="head">
+      <h1>{{ lawn.client }}</h1>
+      <span class="about">{{ lawn.address }}<template v-if="lawn.address">. </template><b>{{ text(area) }}</b> ({{ other(area) }})<template v-if="lawn.growsNow">, {{ lawn.growsNow }}</template></span>
+    </header>
+    <nav class="steps" aria-label="Steps of this lawn">
+      <NuxtLink v-for="step in steps" :key="step.code" :to="`/lawns/${id}/${step.code}`" class="step" active-class="here">
+        <b><UIcon v-if="step.state === 'settled'" name="i-lucide-check" class="tick" aria-label="settled" />{{ step.name }}</b>
+        <span>{{ step.says }}</span>
+      </NuxtLink>
+    </nav>
+    <p v-if="sill.problem" class="problem" role="alert">{{ sill.problem.message }} <UButton variant="outline" class="ml-3" @click="sill.show(id)">Try again</UButton></p>
+    <NuxtPage />
+  </div>
+  <p v-else-if="store.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.load(id)">Try again</UButton></p>
+</template>
+
+<style scoped>
+.head { display: flex; align-items: baseline; gap: 14px; flex-wrap: wrap; padding-bottom: 7px; border-bottom: 1.5px solid var(--ink); }
+.about { color: var(--ink-2); }
+.about b { color: var(--ink); }
+.steps { display: grid; grid-template-columns: repeat(5, 1fr); margin-bottom: 12px; }
+.step { padding: 6px 8px 4px 0; display: flex; flex-direction: column; border-top: 4px solid transparent; margin-top: -2px; }
+.step b { font-weight: 650; display: flex; align-items: center; gap: 4px; }
+.step span { font-size: 12.5px; color: var(--ink-2); font-stretch: 90%; }
+.step:hover b { text-decoration: underline; }
+.here { border-top-color: var(--moss); }
+.tick { color: var(--moss); width: 15px; height: 15px; }
+@media (max-width: 700px) {
+  .steps { grid-template-columns: repeat(5, auto); overflow-x: auto; gap: 14px; }
+  .step { min-height: 54px; padding-right: 0; white-space: nowrap; }
+  .step span { font-size: 13px; }
+}
+@media print { .steps { display: none; } }
+</style>

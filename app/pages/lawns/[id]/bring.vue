@@ -1,0 +1,16 @@
+<script setup lang="ts">
+const { id, lawn, sequence } = useLawn()
+</script>
+
+<template>
+  <BringLoad v-if="lawn && sequence" :id="id" :key="`${lawn.id}-${lawn.plan.version}`" :lawn="lawn" />
+  <section v-else-if="lawn" class="panel empty">
+    <p class="verdict">Nothing to load yet.</p>
+    <p>Seed, starter and cover follow from the plan and its sowing day.</p>
+    <UButton color="primary" :to="`/lawns/${id}/${lawn.plan.programme ? 'when' : 'decide'}`">{{ lawn.plan.programme ? 'Choose the day' : 'Go to Decide' }}</UButton>
+  </section>
+</template>
+
+<style scoped>
+.empty { padding: 20px; display: grid; gap: 8px; justify-items: start; }
+</style>

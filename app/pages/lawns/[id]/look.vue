@@ -1,0 +1,11 @@
+<script setup lang="ts">
+import type { Station } from '#contract/station'
+
+const { id, lawn } = useLawn()
+const request = useRequestFetch()
+const { data: stations } = await useAsyncData('stations', () => request<Station[]>('/api/stations').catch(() => []))
+</script>
+
+<template>
+  <LookFormFields v-if="lawn" :id="id" :key="`${lawn.id}-${lawn.version}`" :lawn="lawn" :stations="stations ?? []" />
+</template>

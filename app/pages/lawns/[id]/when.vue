@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { addDays, daysBetween, longDay, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import { indexOf } from '#core/establishment/outlook'
+import { emergenceWorked } from '#core/establishment/emergenceWorking'
+import { barrierUntil } from '#core/programme/decide'
+import { grassByCode } from '#core/grass/grasses'
+import { saving } from '~/utils/api'
+import { settingsOf } from '~/utils/planOf'
+
+const { id, lawn, outlook, decision, sequenceFrom } = useLawn()
+const store = useLawnsStore()
+const sill = useSillStore()
+const context = useContextStore()
+const trial = useState<Day | null>('trial-day', () => null)
+const message = ref('')
+const busy = ref(false)
+
+const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow')?.doneOn)
+/** The best day of the first window that is still open, clear of every label interval. */
+const suggested = computed<Day>(() => {
+  const { clear } = barrierUntil(lawn.value?.applications ?? [], context.today)
+  const window = outlook.value?.windows.find(({ to }) => to >= clear)
+  if (!window) return addDays(context.today, 14)
+  return window.best < clear ? clear : window.best
+})
+const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
+watch(day, (value) => { trial.value = value === lawn.value?.plan.sowOn ? null : value }, { immediate: true })
+onUnmounted(() => { trial.value = null })
+
+const years = computed(() => outlook.value?.years ?? 30)
+const at = (d: Day) => outlook.value?.sowing[indexOf(outlook.value, d)]
+const chosen = computed(() => at(day.value))
+const compare = computed(() => [-14, -7, 0, 7, 14].map((step) => addDays(day.value, step)).flatMap((d) => (at(d) && d >= context.today ? [{ day: d, ...at(d)! }] : [])))
+
+const because = computed(() => {
+  const [sooner, later] = [at(addDays(day.value, -7)), at(addDays(day.value, 7))]
+  const words = { heat: 'heat spoils', washout: 'rain washes out', frost: 'frost takes', cold: 'cold stops' } as const
+  const worst = (odds: NonNullable<typeof sooner>) => (Object.keys(words) as (keyof typeof words)[]).sort((a, b) => odds.causes[b] - odds.causes[a])[0]!
+  const tell = (lead: string, odds: typeof sooner) => {
+    if (!odds || !chosen.value) return ''
+    if (odds.good >= chosen.value.good) return `${lead} is as good.`
+    const cause = worst(odds)
+    return `${lead}, ${words[cause]} ${odds.causes[cause]} years instead of ${chosen.value.causes[cause]}.`
+  }
+  return [day.value > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
+})
+const half = computed(() => lawn.value?.grass && chosen.value ? emergenceWorked(grassByCode(lawn.value.grass), day.value, chosen.value, years.value) : undefined)
+const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
+const preview = computed(() => sequenceFrom(day.value))
+const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === 'sow')?.gates ?? [])
+const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
+const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
+
+async function keep(): Promise<void> {
+  if (busy.value || !lawn.value) return
+  busy.value = true
+  message.value = ''
+  const plan = { ...lawn.value.plan, sowOn: day.value, settings: settingsOf(lawn.value) }
+  const saved = await saving(() => store.savePlan(id, plan))
+  if (saved.ok) {
+    await sill.show(id)
+    await navigateTo(`/lawns/${id}/do`)
+  } else message.value = saved.problem.message
+  busy.value = false
+}
+</script>
+
+<template>
+  <div v-if="lawn && outlook" class="when">
+    <section v-if="!lawn.plan.programme" class="panel ask">
+      <p class="verdict">Nothing is decided yet.</p>
+      <p>{{ decision ? decision.verdict : 'Finish the survey first.' }} The odds below are for {{ lawn.grass ? grassByCode(lawn.grass).name : 'tall fescue' }}.</p>
+      <UButton color="primary" :to="`/lawns/${id}/decide`">Go to Decide</UButton>
+    </section>
+    <div class="left">
+      <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" />
+      <p class="small from">
+        Weather years drawn from {{ sill.data?.yearsFrom }}. Constants of germination and rooting are ours; the client is taken to water as told.
+        <template v-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
+          <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
+          <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
+        </template>
+      </p>
+    </div>
+    <aside>
+      <p class="verdict">{{ sownOn ? `Sown on ${longDay(day)}.` : `Sow on ${longDay(day)}.` }} Of {{ years }} simulated years, {{ chosen?.good ?? 0 }} {{ sownOn ? 'make' : 'made' }} a good stand.</p>
+      <p class="small">{{ because }}</p>
+      <p v-if="inside" class="small">Soil at 2 in (50 mm) stays in the germination band <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b>, {{ inside.to - inside.from + 1 }} days.</p>
+      <table class="ledger facts">
+        <tbody>
+          <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
+          <tr><td>Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
+          <tr><td>95% up</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
+          <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
+        </tbody>
+      </table>
+      <table class="ledger">
+        <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th scope="col" class="right">Washed</th><th scope="col" class="right">Heat</th><th scope="col" class="right">Frost</th><th scope="col" class="right">Cold</th></tr></thead>
+        <tbody>
+          <tr v-for="row in compare" :key="row.day" :class="{ chosen: row.day === day }">
+            <td><button v-if="!sownOn" type="button" class="pick" @click="day = row.day">{{ shortDayWithWeekday(row.day) }}</button><template v-else>{{ shortDayWithWeekday(row.day) }}</template></td>
+            <td class="right"><b class="num">{{ row.good }}</b></td><td class="right">{{ row.causes.washout }}</td><td class="right">{{ row.causes.heat }}</td><td class="right">{{ row.causes.frost }}</td><td class="right">{{ row.causes.cold }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <div v-if="!sownOn" class="gates"><GateLine v-for="(gate, i) in sowGates" :key="i" :gate="gate" /></div>
+      <p v-for="trouble in preview?.troubles ?? []" :key="trouble" class="caution">{{ trouble }}</p>
+      <p v-if="message" class="problem" role="alert">{{ message }}</p>
+      <div v-if="lawn.plan.programme && !sownOn" class="actions">
+        <UButton color="primary" :loading="busy" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move sowing to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
+        <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">Best day, {{ shortDay(suggested) }}</UButton>
+      </div>
+    </aside>
+  </div>
+  <div v-else class="panel waiting">Working out 30 weather years for this ground.</div>
+</template>
+
+<style scoped>
+.when { display: grid; grid-template-columns: minmax(0, 1fr) 326px; gap: 14px 26px; }
+.ask { grid-column: 1 / -1; padding: 10px 16px; display: flex; gap: 16px; align-items: center; flex-wrap: wrap; }
+.from { margin: 8px 0 0 40px; max-width: 720px; }
+aside { display: grid; gap: 8px; align-content: start; }
+aside .verdict { font-size: 21px; }
+.facts td { padding: 4px 8px; }
+.chosen { background: var(--straw-tint); outline: 1px solid var(--ink); font-weight: 600; }
+.pick { cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
+.actions { display: flex; gap: 8px; flex-wrap: wrap; }
+.waiting { padding: 24px; font-size: 15px; }
+@media (max-width: 900px) { .when { grid-template-columns: minmax(0, 1fr); } aside { order: -1; } .ask { order: -2; } .pick { min-height: 40px; } }
+</style>

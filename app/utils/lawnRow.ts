@@ -1,0 +1,78 @@
+import type { Lawn } from '#contract/lawn'
+import { missingOf } from '#contract/lawn'
+import { grassByCode } from '#core/grass/grasses'
+import { seedNeed } from '#core/materials/seed'
+import { PLAN_RATE } from '#core/programme/briefs'
+import { shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import { figure, showText, type UnitSystem } from '#core/quantity/figure'
+import type { Gate } from '#core/quantity/judgement'
+import type { Glance } from '#core/establishment/outlook'
+import type { Sequence } from '#core/programme/sequence'
+import { currentStep, stepsOf, type Step } from './lawnState'
+import { decisionOf, sequenceOf, settingsOf } from './planOf'
+
+export type LawnGroup = 'to survey' | 'to decide' | 'to sow' | 'growing' | 'not now' | 'finished'
+export const LAWN_GROUPS = ['to survey', 'to decide', 'to sow', 'growing', 'not now', 'finished'] as const satisfies readonly LawnGroup[]
+
+/** What the list says of one lawn. */
+export interface LawnRowView {
+  lawn: Lawn
+  grass: string
+  sequence: Sequence | undefined
+  steps: Step[]
+  here: Step
+  group: LawnGroup
+  programme: string
+  rate: string
+  sow: string
+  odds: string
+  next: string
+  what: string
+  /** Sorts the list: the next date, or the end of the alphabet. */
+  sortBy: string
+  gate: Gate | undefined
+}
+
+function groupOf(lawn: Lawn, sequence: Sequence | undefined, refused: boolean): LawnGroup {
+  if (missingOf(lawn).length) return 'to survey'
+  if (!sequence) return refused ? 'not now' : 'to decide'
+  if (!sequence.next) return 'finished'
+  return sequence.slips.some(({ operation, done }) => operation.code === 'sow' && done) ? 'growing' : 'to sow'
+}
+
+const WEIGHT = { hold: 0, risk: 1, waiting: 2, met: 3 } as const
+
+function seedRate(lawn: Lawn, units: UnitSystem): string {
+  const settings = settingsOf(lawn)
+  return `${showText(figure('rateGPerM2', seedNeed(lawn.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE).productRate.value), units)}`
+}
+
+/** Everything a row of the list shows, from the lawn and its season in brief. */
+export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, today: Day, units: UnitSystem): LawnRowView {
+  const sequence = sequenceOf(lawn, glance, today, [])
+  const decision = glance ? decisionOf(lawn, glance, today) : undefined
+  const refused = decision?.programme === 'not now' && !lawn.plan.programme
+  const area = showText(figure('areaM2', lawn.areaM2), units)
+  const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, units) : '', sequence)
+  const next = sequence?.next
+  const missing = missingOf(lawn)
+  const gate: Gate | undefined = missing.length
+    ? { state: 'waiting', text: [`${missing.length} answers, ${missing[0]} is next`] }
+    : refused
+      ? { state: 'hold', text: [decision.verdict.replace(/^Not now: /, '')] }
+      : sequence?.troubles[0]
+        ? { state: 'risk', text: [sequence.troubles[0]] }
+        : next && [...next.gates].sort((a, b) => WEIGHT[a.state] - WEIGHT[b.state])[0]
+  return {
+    lawn, sequence, steps, here: currentStep(steps), group: groupOf(lawn, sequence, refused),
+    grass: lawn.grass ? grassByCode(lawn.grass).name : 'not chosen',
+    programme: lawn.plan.programme ? 'Overseed' : refused ? 'Not now' : 'Not decided',
+    rate: lawn.plan.programme ? seedRate(lawn, units) : '',
+    sow: lawn.plan.sowOn ? shortDayWithWeekday(lawn.plan.sowOn, today) : 'no day yet',
+    odds: lawn.plan.sowOn && glance?.sowing ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.window ? `next ${shortDay(decision.earliest, today)}` : '',
+    next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : '',
+    what: next ? next.operation.name : sequence ? 'all done' : currentStep(steps).name,
+    sortBy: next ? next.from : missing.length ? '0' : '9999',
+    gate,
+  }
+}

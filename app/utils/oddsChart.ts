@@ -1,0 +1,68 @@
+import type { SowingDay } from '#core/establishment/outlook'
+import type { Cause } from '#core/establishment/sowing'
+
+/** One layer of the stacked chart: a cause of failure, or the good years. */
+interface Layer {
+  name: string
+  colour: string
+  text: string
+  decal?: object
+  years: number[]
+}
+
+const line = (rotation: number, dashArrayX: number | [number, number], dashArrayY: number | [number, number], colour: string) => ({
+  symbol: 'rect', color: colour, dashArrayX, dashArrayY, rotation,
+})
+
+const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
+  heat: { name: 'Heat before roots', colour: '#f2dccb', text: '#9a3e1b', decal: line(-Math.PI / 4, [1, 0], [1, 8], '#cf8f73') },
+  washout: { name: 'Washed out', colour: '#fbfbf5', text: '#172019', decal: { symbol: 'circle', color: '#172019', symbolSize: 0.55, dashArrayX: [[5, 5], [0, 5, 5, 0]], dashArrayY: [5, 0] } },
+  frost: { name: 'Frost before roots', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 6], '#6d9ab8') },
+  cold: { name: 'Too cold to sprout', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 3], '#6d9ab8') },
+}
+
+/** Order of the layers over the good years. */
+const STACKED = ['washout', 'heat', 'frost', 'cold'] as const satisfies readonly Cause[]
+
+/** Where a layer is thickest, if thick enough to carry its name: day and height of the middle. */
+function labelPlace(layers: readonly Layer[], at: number, years: number): { day: number; height: number } | undefined {
+  const { years: own } = layers[at]!
+  let day = 0
+  own.forEach((count, i) => {
+    const room = Math.min(i, own.length - 1 - i)
+    const bestRoom = Math.min(day, own.length - 1 - day)
+    if (count > own[day]! || (count === own[day]! && room > bestRoom)) day = i
+  })
+  if (own[day]! < years * 0.22) return undefined
+  const below = layers.slice(0, at).reduce((sum, layer) => sum + layer.years[day]!, 0)
+  return { day, height: below + own[day]! / 2 }
+}
+
+/** Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest. */
+export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number }): object {
+  const layers: Layer[] = [
+    { name: 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
+    ...STACKED.map((cause) => ({ ...LOOK[cause], years: days.map(({ causes }) => causes[cause]) })),
+  ]
+  const series = layers.map((layer, i) => {
+    const place = labelPlace(layers, i, years)
+    return {
+      type: 'line', name: layer.name, stack: 'years', step: 'middle', symbol: 'none', data: layer.years, silent: true,
+      lineStyle: { width: i === 0 ? 2.5 : 0, color: '#3c6326' },
+      itemStyle: { color: layer.colour, ...(layer.decal ? { decal: layer.decal } : {}) },
+      areaStyle: { color: layer.colour, opacity: 1 },
+      ...(place ? { markPoint: {
+        silent: true, symbol: 'rect', symbolSize: [Math.round(layer.name.length * 6.6) + 12, 18], itemStyle: { color: i === 0 ? '#dce5c6' : '#fbfbf5', decal: { symbol: 'none' } },
+        data: [{ coord: [place.day, place.height], label: { formatter: layer.name, color: layer.text, fontWeight: 650, fontSize: 12, fontFamily: 'Archivo Variable' } }],
+      } } : {}),
+    }
+  })
+  const axisText = { color: '#434c41', fontSize: 12, fontFamily: 'Archivo Variable' }
+  return {
+    animation: false,
+    grid: { left: grid.left, right: grid.right, top: 34, bottom: 24 },
+    xAxis: { type: 'category', data: labels, axisLabel: { ...axisText, interval: (i: number) => labels[i] !== '' }, axisTick: { show: false }, axisLine: { lineStyle: { color: '#172019' } } },
+    yAxis: { type: 'value', min: 0, max: years, interval: years / 5, axisLabel: axisText, splitLine: { lineStyle: { color: '#172019', opacity: 0.14 } } },
+    series,
+  }
+}
