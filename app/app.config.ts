@@ -1,5 +1,7 @@
 /** Nuxt UI in the product's own clothes: square, ink, no shadow. */
-const FIELD = 'rounded-none bg-lime ring-1 ring-ink-3 text-[13px] max-sm:text-[16px] max-sm:min-h-12 focus-visible:ring-2 focus-visible:ring-frost-500'
+const FIELD = 'rounded-none ring-1 text-[13px] max-sm:text-[16px] max-sm:min-h-12 focus-visible:ring-2 focus-visible:ring-frost-500'
+
+const GROUND = 'bg-lime text-ink-500 ring-ink-3'
 
 export default defineAppConfig({
   ui: {
@@ -11,9 +13,9 @@ export default defineAppConfig({
         { color: 'primary', variant: 'outline', class: 'bg-lime text-ink-500 ring-1 ring-ink-500 hover:bg-straw-tint' },
       ],
     },
-    input: { slots: { root: 'w-full', base: FIELD } },
-    textarea: { slots: { root: 'w-full', base: FIELD } },
-    select: { slots: { base: `${FIELD} w-full`, content: 'rounded-none ring-1 ring-ink-500 shadow-none bg-lime' } },
+    input: { slots: { root: 'w-full', base: FIELD }, variants: { variant: { outline: GROUND } } },
+    textarea: { slots: { root: 'w-full', base: FIELD }, variants: { variant: { outline: GROUND } } },
+    select: { variants: { variant: { outline: GROUND } }, slots: { base: `${FIELD} w-full`, content: 'rounded-none ring-1 ring-ink-500 shadow-none bg-lime' } },
     formField: { slots: { label: 'font-semibold text-ink-500', help: 'text-[12px] text-ink-2 mt-1', error: 'mt-1 text-[12.5px] text-clay-500 font-semibold' } },
     modal: { slots: { overlay: 'bg-loam-900/60', content: 'rounded-none ring-2 ring-ink-500 shadow-none bg-lime' } },
   },

@@ -36,7 +36,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
       { ingredient: 'isoxaben', appliedOn: toDay('2026-05-02'), waitDays: 122 },
       { ingredient: '2,4-D, dicamba, MCPP or triclopyr', appliedOn: toDay('2026-08-20'), waitDays: 28 },
     ],
-    sowOn: toDay('2026-09-24'),
+    sowOn: toDay('2026-09-18'),
     settings: { lot: { purityShare: 0.98, germinationShare: 0.9, coatingShare: 0, purityOfBareSeed: false }, scalpToMm: 38.1 },
   },
   {
@@ -47,17 +47,17 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Halloran', address: 'the slope, 9 Lark Bank', ...ft2(2260), growsNow: 'tall fescue, slope 16%', northDeg: 0.02,
     survey: { grass: 'TF', ...cover(61, 27), thatchMm: 10, mowingHeightMm: 76.2, sun: 'full', texture: 'clay loam', slopeShare: 0.16 },
-    applications: [{ ingredient: 'dithiopyr', appliedOn: toDay('2026-03-14'), waitDays: 122 }], sowOn: toDay('2026-09-22'),
+    applications: [{ ingredient: 'dithiopyr', appliedOn: toDay('2026-03-14'), waitDays: 122 }], sowOn: toDay('2026-09-19'),
   },
   {
     client: 'Ashgrove Nursery', address: 'office lawn, Ash Lane', ...ft2(5240), growsNow: 'tall fescue, 28% weeds', northDeg: -0.02,
     survey: { grass: 'TF', ...cover(64, 28), thatchMm: 14, mowingHeightMm: 76.2, sun: 'full', texture: 'loam', slopeShare: 0 },
-    applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-03-02'), waitDays: 182 }], sowOn: toDay('2026-09-25'),
+    applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-03-02'), waitDays: 182 }], sowOn: toDay('2026-09-21'),
   },
   {
     client: 'Fen Cottage', address: 'orchard, Fen Road', ...ft2(7430), growsNow: 'fine fescue, thin, mossy', northDeg: -0.04,
     survey: { grass: 'CHF', ...cover(52, 30), thatchMm: 20, mowingHeightMm: 60, sun: 'part', texture: 'clay', slopeShare: 0.03 },
-    applications: [], sowOn: toDay('2026-10-01'),
+    applications: [], sowOn: toDay('2026-09-16'),
   },
   {
     client: 'Tanner’s Mews', address: 'court, Tanner’s Mews', ...ft2(1940), growsNow: 'bare in the shade', northDeg: 0,
@@ -73,7 +73,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Linden Row', address: 'almshouses, front', ...ft2(4120), growsNow: 'fescue and bluegrass', northDeg: 0.015,
     survey: { grass: 'TF', ...cover(66, 24), thatchMm: 15, mowingHeightMm: 76.2, sun: 'full', texture: 'sandy loam', slopeShare: 0 },
-    applications: [{ ingredient: 'isoxaben', appliedOn: toDay('2026-04-11'), waitDays: 122 }], sowOn: toDay('2026-09-17'), done: [['scalp', -10]],
+    applications: [{ ingredient: 'isoxaben', appliedOn: toDay('2026-04-11'), waitDays: 122 }], sowOn: toDay('2026-09-17'), done: [['scalp', -9]],
     settings: { seedRateGPerM2: 4 * G_PER_M2_PER_LB_PER_1000FT2 },
   },
   {

@@ -1,6 +1,7 @@
 import { settingsSchema, type Lawn } from '#contract/lawn'
 import { COVER_MATERIALS, type PlanSettings } from '#core/programme/plan'
 import { figure, showText, type Quantity } from '#core/quantity/figure'
+import { keptField } from '~/utils/keptField'
 import { settingsOf } from '~/utils/planOf'
 
 const FIELDS = {
@@ -25,11 +26,18 @@ export function useBringForm(lawn: Lawn) {
     bags: settings.bags.map(({ massKg, priceMinor }) => ({ size: typed('massKg', massKg), price: money(priceMinor) })),
   })
 
+  const exact: Record<Field, number> = {
+    rate: settings.seedRateGPerM2, purity: settings.lot.purityShare, germination: settings.lot.germinationShare, coating: settings.lot.coatingShare,
+    nitrogen: settings.starterNGPerM2, cover: settings.coverMm, rake: settings.rakeMm, scalp: settings.scalpToMm,
+  }
+  const kept = Object.fromEntries((Object.keys(FIELDS) as Field[]).map((field) => [field, keptField(exact[field], form[field])])) as Record<Field, ReturnType<typeof keptField<number>>>
+  const keptBags = new Map(settings.bags.map(({ massKg }) => [typed('massKg', massKg), massKg]))
+
   /** Everything typed, read and judged together: what holds, and what does not by field. */
   const read = computed<{ settings?: PlanSettings; errors: Record<string, string> }>(() => {
     const errors: Record<string, string> = {}
     const value = (field: Field) => {
-      const parsed = parse(FIELDS[field][0], form[field])
+      const parsed = kept[field](form[field], (text) => parse(FIELDS[field][0], text))
       if (!parsed.ok) errors[field] = parsed.message
       return parsed.ok ? parsed.value : 0
     }
@@ -38,7 +46,7 @@ export function useBringForm(lawn: Lawn) {
       if (!mass.ok) errors[`bags.${i}.massKg`] = mass.message
       const cleaned = price.replace(/[$,\s]/g, '')
       if (cleaned && !/^\d+(\.\d{1,2})?$/.test(cleaned)) errors[`bags.${i}.priceMinor`] = 'A price such as 165.00.'
-      return { massKg: mass.ok ? mass.value : 0, priceMinor: cleaned ? Math.round(Number(cleaned) * 100) : null }
+      return { massKg: keptBags.get(size) ?? (mass.ok ? mass.value : 0), priceMinor: cleaned ? Math.round(Number(cleaned) * 100) : null }
     })
     const candidate = {
       seedRateGPerM2: value('rate'), starterAnalysis: form.analysis.trim(), starterNGPerM2: value('nitrogen'), coverMaterial: form.material,

@@ -1,6 +1,10 @@
 import { lookSchema, type Lawn, type Look } from '#contract/lawn'
+import type { Texture } from '#core/climate/soil'
+import type { Sun } from '#core/climate/soilCourse'
+import type { GrassCode } from '#core/grass/grasses'
 import { usualWaitDays } from '#core/programme/intervals'
 import { isDay, type Day } from '#core/quantity/calendar'
+import { keptField } from '~/utils/keptField'
 import { figure, showText, type Quantity } from '#core/quantity/figure'
 
 /** A survey as typed: every field keeps the technician's own words until they are saved. */
@@ -12,14 +16,14 @@ export interface LookForm {
   stationId: string
   area: string
   growsNow: string
-  grass: string
+  grass: GrassCode | undefined
   desirable: string
   weeds: string
   bare: string
   thatch: string
   height: string
-  sun: string
-  texture: string
+  sun: Sun | undefined
+  texture: Texture
   slope: string
   applications: { ingredient: string; appliedOn: string; waitDays: string }[]
 }
@@ -36,19 +40,25 @@ export function useLookForm(lawn: Lawn) {
   const percent = (share: number | null) => (share === null ? '' : `${Math.round(share * 1000) / 10}`)
   const length = (mm: number | null) => (mm === null ? '' : showText(figure('depthMm', mm, 3), system.value))
 
+  const degreesText = (deg: number) => String(Math.round(deg * 1e5) / 1e5)
+
   const form = reactive<LookForm>({
-    client: lawn.client, address: lawn.address, lat: String(lawn.latDeg), lon: String(lawn.lonDeg), stationId: lawn.stationId ?? NEAREST,
-    area: lawn.areaTyped || showText(figure('areaM2', lawn.areaM2, 5), system.value), growsNow: lawn.growsNow, grass: lawn.grass ?? '',
+    client: lawn.client, address: lawn.address, lat: degreesText(lawn.latDeg), lon: degreesText(lawn.lonDeg), stationId: lawn.stationId ?? NEAREST,
+    area: lawn.areaTyped || showText(figure('areaM2', lawn.areaM2, 5), system.value), growsNow: lawn.growsNow, grass: lawn.grass ?? undefined,
     desirable: percent(lawn.desirableShare), weeds: percent(lawn.weedShare), bare: percent(lawn.bareShare),
-    thatch: length(lawn.thatchMm), height: length(lawn.mowingHeightMm), sun: lawn.sun ?? '', texture: lawn.texture,
+    thatch: length(lawn.thatchMm), height: length(lawn.mowingHeightMm), sun: lawn.sun ?? undefined, texture: lawn.texture,
     slope: percent(lawn.slopeShare),
     applications: lawn.applications.map(({ ingredient, appliedOn, waitDays }) => ({ ingredient, appliedOn, waitDays: String(waitDays) })),
   })
   const errors = ref<Record<string, string>>({})
+  const kept = {
+    desirable: keptField(lawn.desirableShare, form.desirable), weeds: keptField(lawn.weedShare, form.weeds), bare: keptField(lawn.bareShare, form.bare),
+    thatch: keptField(lawn.thatchMm, form.thatch), height: keptField(lawn.mowingHeightMm, form.height), slope: keptField(lawn.slopeShare, form.slope),
+  }
 
-  function measured(quantity: Quantity, field: 'desirable' | 'weeds' | 'bare' | 'thatch' | 'height' | 'slope'): number | null {
+  function measured(quantity: Quantity, field: keyof typeof kept): number | null {
     if (!form[field].trim()) return null
-    const parsed = parse(quantity, form[field])
+    const parsed = kept[field](form[field], (text) => parse(quantity, text))
     if (parsed.ok) return parsed.value
     errors.value[field] = parsed.message
     return null
@@ -76,10 +86,10 @@ export function useLookForm(lawn: Lawn) {
     const look = {
       version, client: form.client, address: form.address, latDeg: degrees('lat'), lonDeg: degrees('lon'),
       stationId: form.stationId === NEAREST ? null : form.stationId,
-      areaM2: area.ok ? area.value : 1, areaTyped: form.area.trim(), growsNow: form.growsNow, grass: form.grass || null,
+      areaM2: area.ok ? area.value : 1, areaTyped: form.area.trim(), growsNow: form.growsNow, grass: form.grass ?? null,
       desirableShare: measured('share', 'desirable'), weedShare: measured('share', 'weeds'), bareShare: measured('share', 'bare'),
       thatchMm: measured('depthMm', 'thatch'), mowingHeightMm: measured('depthMm', 'height'),
-      sun: form.sun || null, texture: form.texture, slopeShare: measured('share', 'slope') ?? 0, applications: applications(),
+      sun: form.sun ?? null, texture: form.texture, slopeShare: measured('share', 'slope') ?? 0, applications: applications(),
     }
     const parsed = lookSchema.safeParse(look)
     if (!parsed.success) tell(Object.fromEntries(parsed.error.issues.map(({ path, message }) => [path.join('.'), message])))

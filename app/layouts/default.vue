@@ -9,6 +9,14 @@ await useAsyncData('context', async () => {
   return true
 })
 const route = useRoute()
+const sill = useSillStore()
+/** The ledge shows the lawn in view, and the home station everywhere else. */
+const inView = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
+await useAsyncData('sill', async () => {
+  if (sill.lawnId !== inView.value) await sill.show(inView.value)
+  return true
+})
+watch(inView, (id) => sill.show(id))
 watch(() => route.fullPath, () => working.close())
 </script>
 

@@ -6,10 +6,6 @@ const request = useRequestFetch()
 const sill = useSillStore()
 const context = useContextStore()
 const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => request<Station[]>('/api/stations'))
-await useAsyncData('weather-sill', async () => {
-  if (sill.lawnId !== null) await sill.show(null)
-  return true
-})
 useState<unknown[]>('hangers').value = []
 const chosen = ref('')
 const importable = computed(() => (stations.value ?? []).filter(({ kind }) => kind === 'imported'))

@@ -1,3 +1,4 @@
+import type { ECBasicOption } from 'echarts/types/dist/shared'
 import type { SowingDay } from '#core/establishment/outlook'
 import type { Cause } from '#core/establishment/sowing'
 
@@ -39,7 +40,7 @@ function labelPlace(layers: readonly Layer[], at: number, years: number): { day:
 }
 
 /** Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest. */
-export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number }): object {
+export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number }): ECBasicOption {
   const layers: Layer[] = [
     { name: 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
     ...STACKED.map((cause) => ({ ...LOOK[cause], years: days.map(({ causes }) => causes[cause]) })),

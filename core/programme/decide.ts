@@ -50,7 +50,7 @@ export function barrierUntil(applications: readonly Application[], today: Day): 
 }
 
 function stateOfStand({ desirableShare }: Survey): Gate {
-  const share = figure('share', desirableShare)
+  const share = figure('share', desirableShare, 2)
   if (desirableShare >= THRESHOLDS.overseed) {
     return { state: 'met', text: [share, ' is grass worth keeping; half is enough to overseed.'], source: { kind: 'mem', text: 'desirable grass from 50%' } }
   }

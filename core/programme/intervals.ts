@@ -1,5 +1,3 @@
-import type { Source } from '../quantity/working'
-
 /** What to ask the label about: a usual wait from application to sowing, days, to be checked against the label. */
 export interface UsualInterval {
   ingredient: string
@@ -11,6 +9,7 @@ export interface UsualInterval {
 const MONTH = 30.4
 const months = (low: number, high: number): [number, number] => [Math.round(low * MONTH), Math.round(high * MONTH)]
 
+/** @source handbook knowledge, from memory; the label in hand always wins */
 export const USUAL_INTERVALS: readonly UsualInterval[] = [
   { ingredient: 'prodiamine', kind: 'pre-emergent', days: months(4, 10) },
   { ingredient: 'dithiopyr', kind: 'pre-emergent', days: months(3, 4) },
@@ -27,8 +26,6 @@ export const USUAL_INTERVALS: readonly UsualInterval[] = [
   { ingredient: 'pronamide', kind: 'weed killer', days: months(3, 6) },
   { ingredient: 'glyphosate', kind: 'non-selective', days: [3, 7] },
 ]
-
-export const INTERVAL_SOURCE: Source = { kind: 'mem', text: 'usual interval, check the label: the label in hand wins' }
 
 /** The cautious end of the usual wait, days; undefined for an ingredient that is not in the table. */
 export const usualWaitDays = (ingredient: string): number | undefined =>

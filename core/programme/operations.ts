@@ -64,8 +64,6 @@ export const OPERATIONS: readonly Operation[] = [
   },
 ]
 
-export const operationByCode = (code: OperationCode): Operation => OPERATIONS.find((operation) => operation.code === code)!
-
 /** Lags of an overseeding. @source reference §12, own unless said; first mow is added from the computed growth */
 export const OVERSEED_LAGS: readonly Lag[] = [
   { from: 'scalp', to: 'sow', leastDays: 0, mostDays: 7, why: 'scalped ground does not lie open longer than 7 days' },

@@ -19,7 +19,7 @@ const busy = ref(false)
 const confirming = ref(false)
 
 const grassItems = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
-const sunItems = Object.entries(SUN_WORDS).map(([value, label]) => ({ value, label }))
+const sunItems = (['full', 'part', 'dense'] as const).map((value) => ({ value, label: SUN_WORDS[value] }))
 const textureItems = TEXTURES.map((texture) => ({ label: texture, value: texture }))
 const stationItems = computed(() => [{ label: 'the nearest', value: NEAREST }, ...props.stations.map(({ id, name, days }) => ({ label: `${name}, ${days} days`, value: id }))])
 const missing = computed(() => missingOf(props.lawn))

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { addDays, daysBetween, shortDay, shortDayWithWeekday, weekdayIndex, type Day } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
 import type { Outlook } from '#core/establishment/outlook'
 import { indexOf } from '#core/establishment/outlook'
 import { oddsChart } from '~/utils/oddsChart'

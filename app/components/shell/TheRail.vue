@@ -3,11 +3,12 @@ const PLACES = [
   { to: '/lawns', name: 'Lawns', icon: 'i-lucide-land-plot' },
   { to: '/weather', name: 'Weather', icon: 'i-lucide-cloud-sun-rain' },
 ] as const
+const route = useRoute()
 </script>
 
 <template>
   <nav class="rail" aria-label="Places">
-    <NuxtLink v-for="place in PLACES" :key="place.to" :to="place.to" class="place" active-class="here">
+    <NuxtLink v-for="place in PLACES" :key="place.to" :to="place.to" class="place" :class="{ here: route.path.startsWith(place.to) }" :aria-current="route.path.startsWith(place.to) ? 'page' : undefined">
       <UIcon :name="place.icon" class="icon" aria-hidden="true" />
       {{ place.name }}
     </NuxtLink>

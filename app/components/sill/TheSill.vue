@@ -76,6 +76,12 @@ const frost = computed(() => {
   return drops.map((d, i) => ({ ...d, label: drops[i + 1] && drops[i + 1]!.x - d.x < 40 ? '' : d.label }))
 })
 const months = computed(() => (scale.value ? monthTicks(scale.value).filter(({ day }) => !frost.value.some((f) => Math.abs(f.x - scale.value!.x(day)) < 30 || (f.share === 90 && scale.value!.x(day) > f.x - 30 && scale.value!.x(day) < f.x + 150))) : []))
+/** A month's name gives way to the tag of today. */
+function monthX(day: Day): number {
+  const x = scale.value!.x(day) + 5
+  const tag = scale.value!.x(data.value!.outlook.today)
+  return wide.value && x > tag - 60 && x < tag + 36 ? tag + 38 : x
+}
 const window_ = computed(() => data.value?.outlook.windows.find((w) => scale.value && w.from < scale.value.to))
 const degrees = (tempC: number) => Math.round(number('tempC', tempC))
 
@@ -111,7 +117,7 @@ function step(days: number): void {
       <rect v-for="(u, i) in rain.usual" :key="`u${i}`" :x="u.x" :y="lipY - u.height" :width="u.width" :height="u.height" fill="#bfb197" opacity="0.16" />
       <g v-for="m in months" :key="m.day">
         <line :x1="scale.x(m.day)" :x2="scale.x(m.day)" y1="4" :y2="lipY" stroke="#43382a" />
-        <text v-if="scale.x(m.day) > scale.left + 10" :x="scale.x(m.day) + 5" y="15" class="faint">{{ m.label }}</text>
+        <text v-if="scale.x(m.day) > scale.left + 10" :x="monthX(m.day)" y="15" class="faint">{{ m.label }}</text>
       </g>
       <rect :x="scale.left" :y="scale.y(data.outlook.band.highC)" :width="scale.right - scale.left" :height="scale.y(data.outlook.band.lowC) - scale.y(data.outlook.band.highC)" fill="#e4bf52" opacity="0.09" />
       <line v-for="edge in [data.outlook.band.highC, data.outlook.band.lowC]" :key="edge" :x1="scale.left" :x2="scale.right" :y1="scale.y(edge)" :y2="scale.y(edge)" stroke="#e4bf52" opacity="0.5" stroke-dasharray="1 4" />
@@ -155,7 +161,7 @@ function step(days: number): void {
     </svg>
     <div v-else class="waiting">{{ sill.problem?.message ?? 'Working out the season' }}</div>
     <div v-if="data && scale" class="needle" :style="{ left: `${scale.x(data.outlook.today) - 6}px`, top: `${lipY + 6}px` }" aria-hidden="true" />
-    <SillHangers v-if="scale" :hangers="props.hangers" :scale="scale" :wide="wide" />
+    <ClientOnly><SillHangers v-if="scale" :hangers="props.hangers" :scale="scale" :wide="wide" /></ClientOnly>
   </header>
 </template>
 

@@ -37,11 +37,15 @@ async function choose(event: Event): Promise<void> {
   fileName.value = file.name
   csv.value = await file.text()
   busy.value = true
-  const looked = await saving(async () => { preview.value = await ask<ImportPreview>(null) })
+  const looked = await saving(async () => { show(await ask<ImportPreview>(null)) })
   busy.value = false
   if (!looked.ok) message.value = looked.problem.fields.csv ?? looked.problem.message
-  const guess = preview.value?.guess
+}
+
+function show(looked: ImportPreview): void {
+  preview.value = looked
   only.value = ALL
+  const { guess } = looked
   for (const column of COLUMNS) columns[column] = guess ? String(guess.columns[column]) : ''
   if (guess) Object.assign(units, { temperature: guess.temperature, rain: guess.rain })
 }

@@ -15,7 +15,6 @@ const { text, other } = useUnits()
 const route = useRoute()
 await useAsyncData(`lawn-${id}`, async () => {
   await store.load(id)
-  if (store.byId(id)) await sill.show(id)
   return true
 })
 if (store.problem?.code === 'not_found') throw createError({ statusCode: 404, fatal: true })

@@ -5,11 +5,10 @@ import type { Hanger } from '~/utils/sillScale'
 import { hangersOf } from '~/utils/hangers'
 
 const store = useLawnsStore()
-const sill = useSillStore()
 const context = useContextStore()
 const { text } = useUnits()
 await useAsyncData('lawns', async () => {
-  await Promise.all([store.loadAll(), sill.lawnId === null ? undefined : sill.show(null)])
+  await store.loadAll()
   return true
 })
 onMounted(() => store.loadGlances())
@@ -84,7 +83,7 @@ kbd { border: 1px solid var(--rule-2); padding: 0 6px; font-size: 12px; }
 .switch button[aria-pressed='true'] { background: var(--ink); color: #fbfbf5; }
 .check { display: flex; gap: 7px; align-items: center; cursor: pointer; }
 .check input { width: 17px; height: 17px; accent-color: var(--ink); }
-.list { display: grid; grid-template-columns: minmax(150px, 1.2fr) 66px minmax(110px, 1fr) 88px minmax(98px, auto) minmax(180px, 1.25fr) 98px minmax(190px, 1.6fr); column-gap: 14px; }
+.list { display: grid; grid-template-columns: minmax(150px, 1.2fr) 66px minmax(110px, 1fr) 96px minmax(98px, auto) minmax(180px, 1.25fr) 98px minmax(190px, 1.6fr); column-gap: 14px; }
 .row-head { display: grid; grid-template-columns: subgrid; grid-column: 1 / -1; padding: 6px 10px 4px; border-bottom: 1.5px solid var(--ink); font-size: 12.5px; color: var(--ink-2); }
 .row-head span:nth-child(2) { text-align: right; }
 .empty { padding: 28px 8px; font-size: 15px; }

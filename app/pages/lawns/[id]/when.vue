@@ -122,6 +122,7 @@ async function keep(): Promise<void> {
 aside { display: grid; gap: 8px; align-content: start; }
 aside .verdict { font-size: 21px; }
 .facts td { padding: 4px 8px; }
+.ledger td, .ledger th { white-space: nowrap; padding-left: 6px; padding-right: 6px; }
 .chosen { background: var(--straw-tint); outline: 1px solid var(--ink); font-weight: 600; }
 .pick { cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
 .actions { display: flex; gap: 8px; flex-wrap: wrap; }

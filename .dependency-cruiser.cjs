@@ -1,0 +1,20 @@
+/** One direction of imports: app and server → contract → core; core → nothing. SQL only in server/records. */
+const inside = (folder) => ({ path: `^${folder}/` })
+
+module.exports = {
+  forbidden: [
+    { name: 'core-imports-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { pathNot: '^core/' } },
+    { name: 'contract-knows-only-core', severity: 'error', from: { path: '^contract/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server|demo|bin)/' } },
+    { name: 'app-not-server', severity: 'error', from: inside('app'), to: { path: '^(server|demo|bin)/' } },
+    { name: 'server-not-app', severity: 'error', from: inside('server'), to: inside('app') },
+    { name: 'sql-only-in-records', severity: 'error', from: { pathNot: '^server/records/|\\.test\\.ts$|^e2e/' }, to: { path: 'node_modules/pg/' } },
+    { name: 'no-circles', severity: 'error', from: { pathNot: 'node_modules' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.tools.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.nuxt/' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+}

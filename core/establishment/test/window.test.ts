@@ -1,0 +1,109 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { ATLANTA, ATLANTA_LAT, COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
+import { climateFromNormals, mirrored, type Normals } from '../../climate/normals'
+import { grassByCode, type GrassCode } from '../../grass/grasses'
+import { addDays, dayOfYear, daysBetween, toDay, type Day } from '../../quantity/calendar'
+import { buildSeason, DAYS_BEHIND, type Season } from '../season'
+import { judgeYear, type SeedbedRisk } from '../sowing'
+import { oddsByDay, sowingWindows, type SowingWindow } from '../window'
+import { summarise } from '../outlook'
+
+const YEARS = 80
+const COVERED: SeedbedRisk = { covering: 'covered', slopeShare: 0 }
+
+const seasonOf = (normals: Normals, latDeg: number, today: Day, years = YEARS, seed = 5): Season =>
+  buildSeason({ today, observed: [], forecast: [], climate: climateFromNormals(normals), ground: { latDeg, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }, years, seed })
+
+interface Dated extends SowingWindow { first: Day; last: Day; top: Day; share: number }
+function windowsOf(season: Season, code: GrassCode, risk = COVERED): Dated[] {
+  const odds = oddsByDay(season.years.map((year) => judgeYear(year, grassByCode(code), risk)), DAYS_BEHIND + 365)
+  return sowingWindows(odds, season.years.length, DAYS_BEHIND, DAYS_BEHIND + 364).map((w) => ({
+    ...w, first: addDays(season.first, w.from), last: addDays(season.first, w.to), top: addDays(season.first, w.best), share: w.bestGood / season.years.length,
+  }))
+}
+
+// An independent calculation with 80 years of the Columbus normals (models.md §8) gave autumn windows PRG 12-22 Sep,
+// TF 10-18 Sep, KBG 25 Aug-4 Sep, and best shares for TF of 0.86 in autumn and 0.56 in spring. It draws other random
+// years, so dates are held to a fortnight and shares to 0.1.
+describe('Columbus, Ohio', () => {
+  let autumn: Season
+  let spring: Season
+  beforeAll(() => {
+    autumn = seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'))
+    spring = seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-01-15'))
+  })
+
+  test.each([['PRG', '2026-09-17'], ['TF', '2026-09-14'], ['KBG', '2026-08-30']] as const)('%s is best sown within a fortnight of %s', (code, middle) => {
+    const [window] = windowsOf(autumn, code)
+    const centre = addDays(window!.first, Math.round(daysBetween(window!.first, window!.last) / 2))
+    expect(Math.abs(daysBetween(toDay(middle), centre))).toBeLessThanOrEqual(14)
+  })
+
+  test('windows of tall fescue and bluegrass lie between mid August and the end of September', () => {
+    // Extension practice, from memory: mid August to mid September in the upper Midwest.
+    for (const code of ['TF', 'KBG'] as const) {
+      const [window] = windowsOf(autumn, code)
+      expect(window!.first <= '2026-09-30' && window!.last >= '2026-08-15').toBe(true)
+    }
+  })
+
+  test('bluegrass has to be in before ryegrass', () => {
+    expect(windowsOf(autumn, 'KBG')[0]!.last < windowsOf(autumn, 'PRG')[0]!.last).toBe(true)
+  })
+
+  test('tall fescue makes a stand in autumn as often as the independent calculation says, and less often in spring', () => {
+    const [inAutumn] = windowsOf(autumn, 'TF')
+    expect(Math.abs(inAutumn!.share - 0.86)).toBeLessThan(0.1)
+    const inSpring = oddsByDay(spring.years.map((year) => judgeYear(year, grassByCode('TF'), COVERED)), DAYS_BEHIND + 170)
+    const best = Math.max(...inSpring.slice(DAYS_BEHIND).map(({ good }) => good)) / YEARS
+    expect(Math.abs(best - 0.56)).toBeLessThan(0.1)
+    expect(best).toBeLessThan(inAutumn!.share)
+  })
+
+  test('on the other side of the equator every date moves by half a year, within 5 days', () => {
+    const south = seasonOf(mirrored(COLUMBUS), -COLUMBUS_LAT, toDay('2026-12-30'))
+    const [here] = windowsOf(autumn, 'TF')
+    const [there] = windowsOf(south, 'TF')
+    const halfYear = (a: Day, b: Day) => Math.abs(((dayOfYear(b) - dayOfYear(a) + 365) % 365) - 182)
+    // Other months have other lengths, and other days are drawn: the middle of the window is compared.
+    expect(halfYear(addDays(here!.first, here!.to - here!.from >> 1), addDays(there!.first, there!.to - there!.from >> 1))).toBeLessThanOrEqual(5)
+  })
+
+  test('bare seedbeds on a slope are never washed out less often than covered level ones', () => {
+    for (const year of autumn.years.slice(0, 10)) {
+      const washed = (risk: SeedbedRisk) => judgeYear(year, grassByCode('TF'), risk).cause.filter((cause) => cause === 'washout').length
+      expect(washed({ covering: 'bare', slopeShare: 0.1 })).toBeGreaterThanOrEqual(washed(COVERED))
+    }
+  })
+})
+
+describe('Atlanta', () => {
+  const season = seasonOf(ATLANTA, ATLANTA_LAT, toDay('2026-04-01'), 30)
+  test('bermuda is sown between May and July', () => {
+    // Extension practice, from memory: late May to July.
+    const [window] = windowsOf(season, 'BER')
+    expect(window!.top >= '2026-05-01' && window!.top <= '2026-07-31').toBe(true)
+  })
+
+  test('a colder soil never brings seed up sooner', () => {
+    const [year] = season.years
+    const colder = { ...year!, soil: { ...year!.soil, seedbedHourlyC: year!.soil.seedbedHourlyC.map((t) => Math.min(t, 24) - 2) } }
+    const mild = { ...year!, soil: { ...year!.soil, seedbedHourlyC: year!.soil.seedbedHourlyC.map((t) => Math.min(t, 24)) } }
+    const [slow, quick] = [colder, mild].map((y) => judgeYear(y, grassByCode('TF'), COVERED).up50)
+    slow!.forEach((day, i) => expect(day).toBeGreaterThanOrEqual(quick![i]!))
+  })
+
+  test('the summary tells the same odds, and names a window only where half of the years are good', () => {
+    const outlook = summarise(season, grassByCode('TF'), COVERED, 75, ATLANTA)
+    expect(outlook.sowing.every(({ good, causes }) => good + causes.cold + causes.frost + causes.heat + causes.washout === 30)).toBe(true)
+    expect(outlook.windows.every(({ bestGood }) => bestGood >= 13)).toBe(true)
+    expect(outlook.soilC.median).toHaveLength(DAYS_BEHIND + 150)
+  })
+})
+
+test('the same seed gives the same season, and impossible numbers of years are refused', () => {
+  const probe = (seed: number) => Array.from(seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'), 2, seed).years[1]!.soil.probeDailyC)
+  expect(probe(1)).toEqual(probe(1))
+  expect(probe(1)).not.toEqual(probe(2))
+  expect(() => seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'), 0)).toThrow(RangeError)
+})

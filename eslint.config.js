@@ -1,0 +1,33 @@
+import vue from 'eslint-plugin-vue'
+import ts from 'typescript-eslint'
+import vueParser from 'vue-eslint-parser'
+
+export default ts.config(
+  { ignores: ['.nuxt/**', '.output/**', '.data/**', 'node_modules/**', 'test-results/**'] },
+  ...ts.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parser: vueParser, parserOptions: { parser: ts.parser, extraFileExtensions: ['.vue'], sourceType: 'module' } },
+  },
+  {
+    rules: {
+      // An index that the loop has just bounded may be asserted; every other one goes through noUncheckedIndexedAccess.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'max-lines': ['error', { max: 300, skipBlankLines: true, skipComments: true }],
+      'vue/max-attributes-per-line': 'off',
+      'vue/singleline-html-element-content-newline': 'off',
+      'vue/html-self-closing': 'off',
+      'vue/multi-word-component-names': 'off',
+      'vue/first-attribute-linebreak': 'off',
+      'vue/html-closing-bracket-newline': 'off',
+      'vue/html-indent': 'off',
+      eqeqeq: ['error', 'always'],
+      'no-console': ['error', { allow: ['error', 'log'] }],
+    },
+  },
+  {
+    files: ['core/**/*.ts'],
+    rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'], 'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }] },
+  },
+)
