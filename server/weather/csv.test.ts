@@ -1,0 +1,115 @@
+import { readFileSync } from 'node:fs'
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { climateFromRecord } from '#core/climate/normals'
+import { toDay } from '#core/quantity/calendar'
+import { dailyCsv } from '#contract/feed'
+import { OPEN_FORM, previewCsv, readCsv, UnreadableFile } from './csv'
+import { standinDays, standinForecast, standinReadings } from './standin'
+
+const TODAY = toDay('2026-09-08')
+// Daily observations of Seattle and New York, 2012-2015, US NOAA, as shipped by the npm package vega-datasets.
+const REAL = readFileSync(new URL('../../node_modules/vega-datasets/data/weather.csv', import.meta.url), 'utf8')
+
+describe('the real observations of Seattle', () => {
+  const preview = previewCsv(REAL)
+
+  test('are recognised by their columns, with both places offered', () => {
+    expect(preview.guess).toMatchObject({ columns: { day: 1, rain: 2, tmax: 3, tmin: 4 }, temperature: 'C', rain: 'mm' })
+    expect(preview.choices[0]?.values).toEqual(expect.arrayContaining(['Seattle', 'New York']))
+  })
+
+  test('are read as four years without a gap, and make a climate as mild and wet-wintered as the place is', () => {
+    const { days, rejected } = readCsv(REAL, { ...preview.guess!, only: { column: 0, value: 'Seattle' } }, TODAY)
+    expect(rejected).toEqual([])
+    expect(days).toHaveLength(1461)
+    // Published 1991-2020 normals of Seattle-Tacoma, from memory: July max 26 °C, January min 3 °C, rain 990 mm a year.
+    const { normals } = climateFromRecord(days)!
+    expect(Math.abs(normals.tmaxC[6]! - 26)).toBeLessThan(2)
+    expect(Math.abs(normals.tminC[0]! - 3)).toBeLessThan(2)
+    expect(Math.abs(normals.rainMm.reduce((sum, mm) => sum + mm, 0) / 990 - 1)).toBeLessThan(0.25)
+  })
+
+  test('of both places at once are refused row by row, since a day cannot be twice', () => {
+    const { days, rejected } = readCsv(REAL, preview.guess!, TODAY)
+    expect(days.length + rejected.length).toBe(preview.rows)
+    expect(rejected[0]?.reason).toContain('in the file already')
+  })
+})
+
+describe('a station file', () => {
+  const rows = (...lines: string[]) => `date,high (F),low (F),rain (in)\n${lines.join('\n')}\n`
+
+  test('in °F and inches is read into °C and mm', () => {
+    const csv = rows('2026-08-01,86,59,1.5', '8/2/2026,50,32,0')
+    const { days, rejected } = readCsv(csv, previewCsv(csv).guess!, TODAY)
+    expect(rejected).toEqual([])
+    expect(days[0]!.tmaxC).toBeCloseTo(30, 9)
+    expect(days[0]!.tminC).toBeCloseTo(15, 9)
+    expect(days[0]!.rainMm).toBeCloseTo(38.1, 9)
+    expect(days[1]!.day).toBe('2026-08-02')
+  })
+
+  test.each([
+    ['2026-02-30,80,60,0', 'not a date'],
+    ['2026-09-09,80,60,0', 'not happened yet'],
+    ['2026-08-01,,60,0', 'highest temperature'],
+    ['2026-08-01,80,M,0', 'lowest temperature'],
+    ['2026-08-01,80,60,T', 'rain'],
+    ['2026-08-01,60,80,0', 'above highest'],
+    ['2026-08-01,800,60,0', 'cannot be air'],
+    ['2026-08-01,80,60,-1', "cannot be a day's"],
+    ['2026-08-01', 'highest temperature'],
+  ])('lists "%s" by line with the reason and keeps the rest', (bad, reason) => {
+    const csv = rows('2026-07-30,80,60,0', bad, '2026-07-31,81,61,0.1')
+    const { days, rejected } = readCsv(csv, previewCsv(csv).guess!, TODAY)
+    expect(days).toHaveLength(2)
+    expect(rejected).toHaveLength(1)
+    expect(rejected[0]!.line).toBe(3)
+    expect(rejected[0]!.reason).toContain(reason)
+  })
+
+  test('that is not a table, or maps a column twice, is refused whole', () => {
+    expect(() => previewCsv('nothing here')).toThrow(UnreadableFile)
+    expect(() => previewCsv('"a,b\n1,2')).toThrow(UnreadableFile)
+    expect(() => readCsv(rows(), { ...OPEN_FORM, columns: { day: 0, tmax: 1, tmin: 1, rain: 3 } }, TODAY)).toThrow(/twice/)
+    expect(() => readCsv('date,tmax\n', OPEN_FORM, TODAY)).toThrow(/not in this file/)
+  })
+
+  test('whatever it holds, every row is either kept within limits or told', () => {
+    fc.assert(fc.property(fc.array(fc.array(fc.oneof(fc.string({ maxLength: 8 }), fc.integer().map(String)), { minLength: 4, maxLength: 4 }), { maxLength: 8 }), (table) => {
+      const csv = ['date,tmax_c,tmin_c,precipitation_mm', ...table.map((row) => row.map((cell) => `"${cell.replace(/"/g, '""')}"`).join(','))].join('\n')
+      const { days, rejected } = readCsv(csv, OPEN_FORM, TODAY)
+      expect(days.length + rejected.length).toBeLessThanOrEqual(table.length)
+      for (const { tmaxC, tminC, rainMm } of days) expect(tmaxC <= 60 && tminC >= -70 && tminC <= tmaxC && rainMm >= 0).toBe(true)
+    }))
+  })
+})
+
+describe('the stand-in station', () => {
+  test('delivers the same days whoever asks, in a form that reads back to the same numbers', () => {
+    const days = standinDays(toDay('2026-08-01'), toDay('2026-09-07'))
+    expect(days).toHaveLength(38)
+    expect(standinDays(toDay('2026-08-15'), toDay('2026-08-15'))[0]).toEqual(days[14])
+    expect(readCsv(dailyCsv(days), OPEN_FORM, TODAY)).toEqual({ days, rejected: [] })
+  })
+
+  test('forecasts ten days that are right today and blur with distance', () => {
+    const truth = standinDays(TODAY, toDay('2026-12-31'))
+    const off = (lead: number) => {
+      const errors = Array.from({ length: 60 }, (_, i) => {
+        const issued = truth[i]!.day
+        return Math.abs(standinForecast(issued)[lead]!.tmaxC - truth[i + lead]!.tmaxC)
+      })
+      return errors.reduce((sum, error) => sum + error, 0) / errors.length
+    }
+    expect(standinForecast(TODAY)).toHaveLength(10)
+    expect(off(0)).toBeLessThan(0.06)
+    expect(off(8)).toBeGreaterThan(off(2))
+  })
+
+  test('reads its probe once a morning at 50 mm', () => {
+    const readings = standinReadings(toDay('2026-09-06'), TODAY)
+    expect(readings.map(({ at, depthMm }) => [at, depthMm])).toEqual([['2026-09-06T06:40', 50], ['2026-09-07T06:40', 50], ['2026-09-08T06:40', 50]])
+  })
+})
