@@ -13,7 +13,8 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['stores'], presets: [{ from: '@vueuse/core', imports: ['useEventListener', 'useElementSize'] }] },
   ui: { fonts: false, colorMode: false },
-  icon: { provider: 'none', clientBundle: { scan: true } },
+  // As SVG: in CSS mode server and browser count component ids differently and labels lose their fields.
+  icon: { provider: 'none', mode: 'svg', clientBundle: { scan: true } },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },

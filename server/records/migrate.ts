@@ -29,3 +29,13 @@ export async function migrate(): Promise<number> {
     client.release()
   }
 }
+
+/** Empties the demo's database. @throws Error when a firm in it is not the demo's */
+export async function wipe(): Promise<void> {
+  const { rows: tables } = await database().query(`select from information_schema.tables where table_schema = 'public' and table_name = 'firms'`)
+  if (tables.length) {
+    const { rows: real } = await database().query('select name from firms where not demo')
+    if (real.length) throw new Error('This database holds a firm that is not the demo. Nothing was deleted.')
+  }
+  await database().query('drop schema public cascade; create schema public')
+}

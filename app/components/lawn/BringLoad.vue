@@ -78,10 +78,10 @@ const barWidth = (size: string) => {
         <span class="small">{{ other(seed.product.working.result) }}, {{ grass.name }}<br>{{ text(seed.productRate.working.result) }} of product<br>two passes of <WorkedNumber :worked="seed.pass" /></span>
       </div>
       <div class="fields">
-        <UFormField label="Live seed" name="rate" :error="errors.rate"><UInput v-model="form.rate" /></UFormField>
-        <UFormField label="Purity on the label" name="purity" :error="errors.purity"><UInput v-model="form.purity" /></UFormField>
-        <UFormField label="Germination" name="germination" :error="errors.germination"><UInput v-model="form.germination" /></UFormField>
-        <UFormField label="Coating" name="coating" :error="errors.coating"><UInput v-model="form.coating" /></UFormField>
+        <UFormField label="Live seed" name="rate" :error="errors.rate"><UInput id="field-rate" v-model="form.rate" /></UFormField>
+        <UFormField label="Purity on the label" name="purity" :error="errors.purity"><UInput id="field-purity" v-model="form.purity" /></UFormField>
+        <UFormField label="Germination" name="germination" :error="errors.germination"><UInput id="field-germination" v-model="form.germination" /></UFormField>
+        <UFormField label="Coating" name="coating" :error="errors.coating"><UInput id="field-coating" v-model="form.coating" /></UFormField>
         <label class="wide check"><input v-model="form.purityOfBareSeed" type="checkbox"> The label states purity of the bare seed, so the coating comes on top</label>
         <div class="wide">
           <GateLine v-if="settings.lot.germinationShare < 0.85" :gate="{ state: 'risk', text: ['germination under 85%: an old lot, or a poor one'], source: { kind: 'trade', text: 'good lot' } }" />
@@ -92,8 +92,8 @@ const barWidth = (size: string) => {
       <div class="load">
         <b>Bags</b>
         <div v-for="(bag, i) in form.bags" :key="i" class="bag">
-          <UFormField :name="`bag${i}`" :error="errors[`bags.${i}.massKg`]"><UInput v-model="bag.size" :aria-label="`Bag size ${i + 1}`" /></UFormField>
-          <UFormField :name="`price${i}`" :error="errors[`bags.${i}.priceMinor`]"><UInput v-model="bag.price" placeholder="price" :aria-label="`Price of bag ${i + 1}`" /></UFormField>
+          <UFormField :name="`bag${i}`" :error="errors[`bags.${i}.massKg`]"><UInput :id="`field-bag${i}`" v-model="bag.size" :aria-label="`Bag size ${i + 1}`" /></UFormField>
+          <UFormField :name="`price${i}`" :error="errors[`bags.${i}.priceMinor`]"><UInput :id="`field-price${i}`" v-model="bag.price" placeholder="price" :aria-label="`Price of bag ${i + 1}`" /></UFormField>
           <b class="num count" :aria-label="`${bags.pick?.counts[i] ?? 0} to load`">× {{ bags.pick?.counts[i] ?? 0 }}</b>
           <UButton v-if="form.bags.length > 1" variant="outline" size="xs" :aria-label="`Take bag size ${i + 1} off`" icon="i-lucide-x" @click="form.bags.splice(i, 1)" />
         </div>
@@ -113,8 +113,8 @@ const barWidth = (size: string) => {
         <span v-if="feed" class="small">{{ other(feed.product.working.result) }} of {{ settings.starterAnalysis }}<br>{{ text(figure('rateGPerM2', feed.productRateGPerM2)) }}</span>
       </div>
       <div class="fields">
-        <UFormField label="Analysis, N-P-K" name="analysis" :error="errors.analysis"><UInput v-model="form.analysis" /></UFormField>
-        <UFormField label="Nitrogen wanted" name="nitrogen" :error="errors.nitrogen"><UInput v-model="form.nitrogen" /></UFormField>
+        <UFormField label="Analysis, N-P-K" name="analysis" :error="errors.analysis"><UInput id="field-analysis" v-model="form.analysis" /></UFormField>
+        <UFormField label="Nitrogen wanted" name="nitrogen" :error="errors.nitrogen"><UInput id="field-nitrogen" v-model="form.nitrogen" /></UFormField>
         <p class="wide caution">Phosphorus and potassium only where the soil test asks for them and local law allows. Sweep granules off paving and keep them from water.</p>
       </div>
       <div v-if="feed" class="load">
@@ -138,10 +138,10 @@ const barWidth = (size: string) => {
         <span v-else class="small">none: three to seven waterings a day, and somebody there to give them</span>
       </div>
       <div class="fields">
-        <UFormField label="Cover with" name="material"><USelect v-model="form.material" :items="materials" aria-label="Cover with" /></UFormField>
-        <UFormField label="Depth of cover" name="cover" :error="errors.cover" help="0 for none"><UInput v-model="form.cover" /></UFormField>
-        <UFormField label="Rake in to" name="rake" :error="errors.rake"><UInput v-model="form.rake" /></UFormField>
-        <UFormField label="Scalp down to" name="scalp" :error="errors.scalp"><UInput v-model="form.scalp" /></UFormField>
+        <UFormField label="Cover with" name="material"><USelect id="field-material" v-model="form.material" :items="materials" aria-label="Cover with" /></UFormField>
+        <UFormField label="Depth of cover" name="cover" :error="errors.cover" help="0 for none"><UInput id="field-cover" v-model="form.cover" /></UFormField>
+        <UFormField label="Rake in to" name="rake" :error="errors.rake"><UInput id="field-rake" v-model="form.rake" /></UFormField>
+        <UFormField label="Scalp down to" name="scalp" :error="errors.scalp"><UInput id="field-scalp" v-model="form.scalp" /></UFormField>
       </div>
       <div class="load"><GateLine v-if="depth" :gate="depth" with-source /><p class="caution">Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.</p></div>
     </section>

@@ -61,38 +61,38 @@ async function remove(): Promise<void> {
     <section>
       <h2>Where</h2>
       <div class="field-row">
-        <UFormField label="Client or lawn" name="client" :error="errors.client"><UInput v-model="form.client" maxlength="80" /></UFormField>
-        <UFormField label="Address" name="address" :error="errors.address"><UInput v-model="form.address" maxlength="160" /></UFormField>
-        <UFormField label="Latitude" name="lat" :error="errors.lat" help="south is negative"><UInput v-model="form.lat" inputmode="decimal" /></UFormField>
-        <UFormField label="Longitude" name="lon" :error="errors.lon" help="west is negative"><UInput v-model="form.lon" inputmode="decimal" /></UFormField>
-        <UFormField label="Weather from" name="station"><USelect v-model="form.stationId" :items="stationItems" aria-label="Weather from" /></UFormField>
+        <UFormField label="Client or lawn" name="client" :error="errors.client"><UInput id="field-client" v-model="form.client" maxlength="80" /></UFormField>
+        <UFormField label="Address" name="address" :error="errors.address"><UInput id="field-address" v-model="form.address" maxlength="160" /></UFormField>
+        <UFormField label="Latitude" name="lat" :error="errors.lat" help="south is negative"><UInput id="field-lat" v-model="form.lat" inputmode="decimal" /></UFormField>
+        <UFormField label="Longitude" name="lon" :error="errors.lon" help="west is negative"><UInput id="field-lon" v-model="form.lon" inputmode="decimal" /></UFormField>
+        <UFormField label="Weather from" name="station"><USelect id="field-station" v-model="form.stationId" :items="stationItems" aria-label="Weather from" /></UFormField>
       </div>
     </section>
     <section>
       <h2>How large, how lit</h2>
       <div class="field-row">
-        <UFormField label="Area" name="area" :error="errors.area" :help="areaRead"><UInput v-model="form.area" maxlength="80" /></UFormField>
-        <UFormField label="Sun on the grass" name="sun" :error="errors.sun"><USelect v-model="form.sun" :items="sunItems" placeholder="choose" aria-label="Sun on the grass" /></UFormField>
-        <UFormField label="Slope, %" name="slope" :error="errors.slope" help="rise over run"><UInput v-model="form.slope" inputmode="decimal" /></UFormField>
-        <UFormField label="Soil by feel" name="texture"><USelect v-model="form.texture" :items="textureItems" aria-label="Soil by feel" /></UFormField>
+        <UFormField label="Area" name="area" :error="errors.area" :help="areaRead"><UInput id="field-area" v-model="form.area" maxlength="80" /></UFormField>
+        <UFormField label="Sun on the grass" name="sun" :error="errors.sun"><USelect id="field-sun" v-model="form.sun" :items="sunItems" placeholder="choose" aria-label="Sun on the grass" /></UFormField>
+        <UFormField label="Slope, %" name="slope" :error="errors.slope" help="rise over run"><UInput id="field-slope" v-model="form.slope" inputmode="decimal" /></UFormField>
+        <UFormField label="Soil by feel" name="texture"><USelect id="field-texture" v-model="form.texture" :items="textureItems" aria-label="Soil by feel" /></UFormField>
       </div>
     </section>
     <section>
       <h2>What grows</h2>
       <div class="field-row">
-        <UFormField label="Grows there now" name="growsNow" :error="errors.growsNow"><UInput v-model="form.growsNow" maxlength="120" /></UFormField>
-        <UFormField label="Grass wanted" name="grass" :error="errors.grass"><USelect v-model="form.grass" :items="grassItems" placeholder="choose" aria-label="Grass wanted" /></UFormField>
-        <UFormField label="Grass worth keeping, %" name="desirable" :error="errors.desirable"><UInput v-model="form.desirable" inputmode="decimal" @blur="fillBare" /></UFormField>
-        <UFormField label="Weeds, %" name="weeds" :error="errors.weeds"><UInput v-model="form.weeds" inputmode="decimal" @blur="fillBare" /></UFormField>
-        <UFormField label="Bare soil, %" name="bare" :error="errors.bare"><UInput v-model="form.bare" inputmode="decimal" /></UFormField>
+        <UFormField label="Grows there now" name="growsNow" :error="errors.growsNow"><UInput id="field-growsNow" v-model="form.growsNow" maxlength="120" /></UFormField>
+        <UFormField label="Grass wanted" name="grass" :error="errors.grass"><USelect id="field-grass" v-model="form.grass" :items="grassItems" placeholder="choose" aria-label="Grass wanted" /></UFormField>
+        <UFormField label="Grass worth keeping, %" name="desirable" :error="errors.desirable"><UInput id="field-desirable" v-model="form.desirable" inputmode="decimal" @blur="fillBare" /></UFormField>
+        <UFormField label="Weeds, %" name="weeds" :error="errors.weeds"><UInput id="field-weeds" v-model="form.weeds" inputmode="decimal" @blur="fillBare" /></UFormField>
+        <UFormField label="Bare soil, %" name="bare" :error="errors.bare"><UInput id="field-bare" v-model="form.bare" inputmode="decimal" /></UFormField>
       </div>
       <CoverBar :grass="form.desirable" :weeds="form.weeds" :bare="form.bare" />
     </section>
     <section>
       <h2>Thatch and height</h2>
       <div class="field-row">
-        <UFormField label="Thatch" name="thatch" :error="errors.thatch" help="brown layer of a plug: ½ in, 12 mm"><UInput v-model="form.thatch" placeholder="1/2 in" /></UFormField>
-        <UFormField label="Mown at now" name="height" :error="errors.height" help="present mowing height"><UInput v-model="form.height" placeholder="3 in" /></UFormField>
+        <UFormField label="Thatch" name="thatch" :error="errors.thatch" help="brown layer of a plug: ½ in, 12 mm"><UInput id="field-thatch" v-model="form.thatch" placeholder="1/2 in" /></UFormField>
+        <UFormField label="Mown at now" name="height" :error="errors.height" help="present mowing height"><UInput id="field-height" v-model="form.height" placeholder="3 in" /></UFormField>
       </div>
     </section>
     <PutOnBefore v-model="form.applications" :errors="errors" @add="addApplication" />

@@ -29,8 +29,8 @@ function until(row: LookForm['applications'][number]): string {
     <h2>Put on before <span class="small">pre-emergents and weed killers of the last year; the wait is read off the label</span></h2>
     <div v-for="(row, i) in rows" :key="i" class="line">
       <b>{{ row.ingredient }}</b>
-      <UFormField label="put on" :name="`on${i}`" :error="errors[`applications.${i}.appliedOn`]"><UInput v-model="row.appliedOn" type="date" :max="context.today" /></UFormField>
-      <UFormField label="wait by label, days" :name="`wait${i}`" :error="errors[`applications.${i}.waitDays`]"><UInput v-model="row.waitDays" inputmode="numeric" /></UFormField>
+      <UFormField label="put on" :name="`on${i}`" :error="errors[`applications.${i}.appliedOn`]"><UInput :id="`field-on${i}`" v-model="row.appliedOn" type="date" :max="context.today" /></UFormField>
+      <UFormField label="wait by label, days" :name="`wait${i}`" :error="errors[`applications.${i}.waitDays`]"><UInput :id="`field-wait${i}`" v-model="row.waitDays" inputmode="numeric" /></UFormField>
       <span class="until"><GateGlyph v-if="until(row)" :state="until(row).startsWith('No') ? 'hold' : 'met'" /> {{ until(row) }}</span>
       <UButton variant="outline" :aria-label="`Take ${row.ingredient} off the list`" @click="rows.splice(i, 1)">Remove</UButton>
     </div>

@@ -30,10 +30,10 @@ async function add(): Promise<void> {
 <template>
   <form class="add" novalidate @submit.prevent="add">
     <h3><UIcon name="i-lucide-plus" class="size-5" aria-hidden="true" /> Add a lawn</h3>
-    <UFormField name="client" :error="errors.client" class="grow"><UInput v-model="form.client" aria-label="Client or lawn" placeholder="client or lawn" maxlength="80" autocomplete="off" /></UFormField>
-    <UFormField name="address" :error="errors.address" class="grow"><UInput v-model="form.address" aria-label="Street or place" placeholder="street or place" maxlength="160" autocomplete="off" /></UFormField>
-    <UFormField name="area" :error="errors.areaM2" class="grow"><UInput v-model="form.area" aria-label="Area" placeholder="area: 6,590 sq ft, 40x16 m" maxlength="80" autocomplete="off" /></UFormField>
-    <UFormField name="growsNow" :error="errors.growsNow" class="grow"><UInput v-model="form.growsNow" aria-label="What grows there now" placeholder="what grows there now" maxlength="120" autocomplete="off" /></UFormField>
+    <UFormField name="client" :error="errors.client" class="grow"><UInput id="field-client" v-model="form.client" aria-label="Client or lawn" placeholder="client or lawn" maxlength="80" autocomplete="off" /></UFormField>
+    <UFormField name="address" :error="errors.address" class="grow"><UInput id="field-address" v-model="form.address" aria-label="Street or place" placeholder="street or place" maxlength="160" autocomplete="off" /></UFormField>
+    <UFormField name="area" :error="errors.areaM2" class="grow"><UInput id="field-area" v-model="form.area" aria-label="Area" placeholder="area: 6,590 sq ft, 40x16 m" maxlength="80" autocomplete="off" /></UFormField>
+    <UFormField name="growsNow" :error="errors.growsNow" class="grow"><UInput id="field-growsNow" v-model="form.growsNow" aria-label="What grows there now" placeholder="what grows there now" maxlength="120" autocomplete="off" /></UFormField>
     <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">Add, then survey</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>

@@ -70,17 +70,17 @@ async function keep(): Promise<void> {
   <section class="panel import" aria-label="Import days">
     <h2>Import days</h2>
     <div class="row">
-      <UFormField label="Into" name="into"><USelect v-model="station" :items="stationItems" aria-label="Into station" class="w-56" /></UFormField>
-      <UFormField label="Daily file, CSV" name="file"><input type="file" accept=".csv,.txt,text/csv" aria-label="Daily file" class="file" @change="choose"></UFormField>
+      <UFormField label="Into" name="into"><USelect id="field-into" v-model="station" :items="stationItems" aria-label="Into station" class="w-56" /></UFormField>
+      <UFormField label="Daily file, CSV" name="file"><input id="field-file" type="file" accept=".csv,.txt,text/csv" aria-label="Daily file" class="file" @change="choose"></UFormField>
     </div>
     <p v-if="busy && !preview" role="status">Looking into the file</p>
     <template v-if="preview">
       <p class="small">{{ fileName }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b> rows. {{ preview.guess ? 'Columns guessed from their names; check them.' : 'The columns could not be guessed: choose them.' }}</p>
       <div class="row">
-        <UFormField v-for="column in COLUMNS" :key="column" :label="WORDS[column]" :name="column"><USelect v-model="columns[column]" :items="columnItems" :aria-label="`${WORDS[column]} column`" placeholder="choose" class="w-36" /></UFormField>
-        <UFormField label="Temperature in" name="temperature"><USelect v-model="units.temperature" :items="[{ label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature in" class="w-24" /></UFormField>
-        <UFormField label="Rain in" name="rain-unit"><USelect v-model="units.rain" :items="['mm', 'in']" aria-label="Rain in" class="w-24" /></UFormField>
-        <UFormField v-if="choice" label="Only rows of" name="only"><USelect v-model="only" :items="[{ label: 'choose the place', value: ALL }, ...choice.values]" aria-label="Only rows of" class="w-44" /></UFormField>
+        <UFormField v-for="column in COLUMNS" :key="column" :label="WORDS[column]" :name="column"><USelect :id="`field-${column}`" v-model="columns[column]" :items="columnItems" :aria-label="`${WORDS[column]} column`" placeholder="choose" class="w-36" /></UFormField>
+        <UFormField label="Temperature in" name="temperature"><USelect id="field-temperature" v-model="units.temperature" :items="[{ label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature in" class="w-24" /></UFormField>
+        <UFormField label="Rain in" name="rain-unit"><USelect id="field-rain-unit" v-model="units.rain" :items="['mm', 'in']" aria-label="Rain in" class="w-24" /></UFormField>
+        <UFormField v-if="choice" label="Only rows of" name="only"><USelect id="field-only" v-model="only" :items="[{ label: 'choose the place', value: ALL }, ...choice.values]" aria-label="Only rows of" class="w-44" /></UFormField>
       </div>
       <div class="sample">
         <table class="ledger">

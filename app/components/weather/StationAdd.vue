@@ -32,10 +32,10 @@ async function add(): Promise<void> {
 <template>
   <form class="panel" novalidate @submit.prevent="add">
     <h2>Add a station</h2>
-    <UFormField label="Name" name="station-name" :error="errors.name"><UInput v-model="form.name" maxlength="80" /></UFormField>
+    <UFormField label="Name" name="station-name" :error="errors.name"><UInput id="field-station-name" v-model="form.name" maxlength="80" /></UFormField>
     <div class="pair">
-      <UFormField label="Latitude" name="station-lat" :error="errors.latDeg" help="south is negative"><UInput v-model="form.lat" inputmode="decimal" /></UFormField>
-      <UFormField label="Longitude" name="station-lon" :error="errors.lonDeg" help="west is negative"><UInput v-model="form.lon" inputmode="decimal" /></UFormField>
+      <UFormField label="Latitude" name="station-lat" :error="errors.latDeg" help="south is negative"><UInput id="field-station-lat" v-model="form.lat" inputmode="decimal" /></UFormField>
+      <UFormField label="Longitude" name="station-lon" :error="errors.lonDeg" help="west is negative"><UInput id="field-station-lon" v-model="form.lon" inputmode="decimal" /></UFormField>
     </div>
     <label class="check"><input v-model="form.coastal" type="checkbox"> Near a coast: more sun for the same range of temperature</label>
     <UButton type="submit" color="primary" :loading="busy">Add the station</UButton>

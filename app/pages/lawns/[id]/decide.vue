@@ -58,7 +58,7 @@ function overrule(): void {
           </div>
           <p v-else-if="decision.binding" class="caution">A label interval is not overruled. If the label in hand says otherwise, correct the wait in Look.</p>
           <div v-else class="actions">
-            <UFormField label="Plan it all the same, because" name="note" :error="noteError" class="note"><UInput v-model="note" maxlength="400" placeholder="the ash gets lifted in October" /></UFormField>
+            <UFormField label="Plan it all the same, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" /></UFormField>
             <UButton variant="outline" :loading="busy" @click="overrule">Overrule with this note</UButton>
           </div>
         </template>

@@ -1,0 +1,20 @@
+// Adds up what the runners reported and closes with the one line that counts.
+import { existsSync, readFileSync } from 'node:fs'
+
+const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
+const unit = read('test-results/unit.json')
+const browser = read('test-results/e2e.json')
+let passed = 0
+let failed = Number(process.argv[2] ?? 0)
+
+if (unit) {
+  passed += unit.numPassedTests
+  failed += unit.numFailedTests + (unit.numFailedTestSuites && !unit.numFailedTests ? unit.numFailedTestSuites : 0)
+} else failed += 1
+if (browser) {
+  passed += browser.stats.expected
+  failed += browser.stats.unexpected + browser.stats.flaky + (browser.stats.expected + browser.stats.unexpected === 0 ? 1 : 0)
+} else failed += 1
+
+console.log(`tests: ${passed} passed, ${failed} failed`)
+process.exitCode = failed > 0 || passed === 0 ? 1 : 0

@@ -1,0 +1,147 @@
+import { fileURLToPath } from 'node:url'
+import { expect, test, type Page } from '@playwright/test'
+
+// Daily observations of Seattle, 2012-2015, US NOAA, from the npm package vega-datasets.
+const REAL_WEATHER = fileURLToPath(new URL('../node_modules/vega-datasets/data/weather.csv', import.meta.url))
+
+async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByLabel(label, { exact: true }).click()
+  await page.getByRole('option', { name: option }).click()
+}
+
+/** Server-rendered fields take typing before Vue listens; wait until it does. */
+async function ready(page: Page): Promise<void> {
+  await page.waitForLoadState('networkidle')
+}
+
+test('a newcomer takes a lawn from its area to the first operation done', async ({ page }) => {
+  await page.goto('/lawns')
+  await ready(page)
+  await page.getByLabel('Client or lawn').fill('Harrow End')
+  await page.getByLabel('Street or place').fill('2 Sluice Lane')
+  await page.getByLabel('Area', { exact: true }).fill('40x16 m')
+  await page.getByLabel('What grows there now').fill('thin ryegrass')
+  await page.getByRole('button', { name: 'Add, then survey' }).click()
+  await expect(page.getByRole('heading', { name: 'Harrow End' })).toBeVisible()
+  await expect(page.locator('.about')).toContainText('6,890 ft²')
+  const lawnUrl = page.url().replace(/\/look$/, '')
+
+  await page.getByRole('link', { name: 'Weather' }).click()
+  await page.getByLabel('Name').fill('Field station')
+  await page.getByLabel('Latitude').fill('47.6')
+  await page.getByLabel('Longitude').fill('-122.3')
+  await page.getByRole('button', { name: 'Add the station' }).click()
+  await page.getByLabel('Daily file', { exact: true }).setInputFiles(REAL_WEATHER)
+  await expect(page.getByText('Columns guessed')).toBeVisible()
+  await choose(page, 'Only rows of', 'Seattle')
+  await page.getByRole('button', { name: 'Keep the good rows' }).click()
+  await expect(page.getByRole('status')).toContainText('1,461 days added')
+  await page.getByRole('button', { name: 'Keep the good rows' }).click()
+  await expect(page.getByRole('status')).toContainText('0 days added, 0 changed, 1,461 as before')
+
+  await page.goto(`${lawnUrl}/look`)
+  await ready(page)
+  await page.getByLabel('Latitude').fill('47.6')
+  await page.getByLabel('Longitude').fill('-122.3')
+  await choose(page, 'Weather from', /Field station/)
+  await choose(page, 'Sun on the grass', /full sun/)
+  await choose(page, 'Grass wanted', 'perennial ryegrass')
+  await page.getByLabel('Grass worth keeping').fill('60')
+  await page.getByLabel('Weeds, %').fill('30')
+  await page.getByLabel('Weeds, %').blur()
+  await expect(page.getByLabel('Bare soil, %')).toHaveValue('10')
+  await page.getByLabel('Thatch', { exact: true }).fill('5/8 in')
+  await page.getByLabel('Mown at now').fill('2 1/2 in')
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+
+  await expect(page.locator('.verdict').first()).toContainText('Overseed')
+  await page.getByRole('button', { name: 'Plan the overseeding' }).click()
+  await expect(page.getByText(/The record ends/)).toBeVisible()
+  const slider = page.getByRole('slider', { name: 'Sowing day' })
+  const before = await slider.getAttribute('aria-valuetext')
+  await slider.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(slider).not.toHaveAttribute('aria-valuetext', before!)
+  await page.keyboard.press('ArrowLeft')
+  await expect(slider).toHaveAttribute('aria-valuetext', before!)
+  const day = before!.split(',')[0]!
+  await page.getByRole('button', { name: /^Keep / }).click()
+
+  await expect(page.getByRole('button', { name: 'Mark sown' })).toBeVisible()
+  await expect(page.locator('.steps')).toContainText(day)
+  await page.getByRole('button', { name: 'Mark scalped' }).click()
+  await page.getByLabel('Day on which it was scalped').fill('2026-09-08')
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(page.getByRole('button', { name: 'Undo scalped' })).toBeVisible()
+
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'Undo scalped' })).toBeVisible()
+  await expect(page.locator('.steps')).toContainText('1 of 10 done')
+  await expect(page.locator('.steps')).toContainText(day)
+  await page.goto(`${lawnUrl}/look`)
+  await expect(page.getByLabel('Area', { exact: true })).toHaveValue('40x16 m')
+  await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('⅝ in')
+  await page.goto('/lawns')
+  await expect(page.getByRole('row', { name: /Harrow End/ })).toContainText(day.slice(4))
+})
+
+test('what cannot be is told at its field, and what was typed stays', async ({ page }) => {
+  await page.goto('/lawns')
+  await ready(page)
+  await page.getByLabel('Client or lawn').fill('Nowhere')
+  await page.getByLabel('Area', { exact: true }).fill('rather large')
+  await page.getByRole('button', { name: 'Add, then survey' }).click()
+  await expect(page.getByText(/Not understood/)).toBeVisible()
+  await expect(page.getByLabel('Area', { exact: true })).toHaveValue('rather large')
+  await expect(page.getByLabel('Client or lawn')).toHaveValue('Nowhere')
+
+  await page.getByRole('row', { name: /Odell/ }).click()
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: /Look/ }).click()
+  await page.getByLabel('Bare soil, %').fill('60')
+  await page.getByLabel('Thatch', { exact: true }).fill('a lot')
+  await page.getByLabel('Latitude').fill('91')
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(page.getByText('add to 151%')).toBeVisible()
+  await expect(page.getByText('Between −66 and 66 degrees.')).toBeVisible()
+  await expect(page.getByText(/A number and a unit/)).toBeVisible()
+  await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('a lot')
+  await page.reload()
+  await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('0.7 in')
+})
+
+test('a file that is no table, and bad rows, are told; good rows are kept', async ({ page }) => {
+  await page.goto('/weather')
+  await ready(page)
+  await page.getByLabel('Name').fill('Yard gauge')
+  await page.getByLabel('Latitude').fill('37')
+  await page.getByLabel('Longitude').fill('-79')
+  await page.getByRole('button', { name: 'Add the station' }).click()
+  const file = (text: string) => ({ name: 'yard.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const input = page.getByLabel('Daily file', { exact: true })
+  await input.setInputFiles(file('hello'))
+  await expect(page.getByRole('alert')).toContainText('name the columns')
+  await input.setInputFiles(file('date,tmax (F),tmin (F),rain (in)\n2026-08-01,88,66,0.2\n2026-08-02,66,88,0\nyesterday,80,60,0\n'))
+  await choose(page, 'Into station', 'Yard gauge')
+  await page.getByRole('button', { name: 'Keep the good rows' }).click()
+  await expect(page.getByRole('status')).toContainText('1 days added')
+  await expect(page.getByRole('status')).toContainText('Line 3: lowest 88 is above highest 66')
+  await expect(page.getByRole('status')).toContainText('Line 4: "yesterday" is not a date')
+})
+
+test('two people at one lawn: the second is told, and keeps what they typed', async ({ page, context }) => {
+  await page.goto('/lawns')
+  const href = await page.getByRole('row', { name: /Pike & Daughter/ }).getAttribute('href')
+  const look = href!.replace(/\/\w+$/, '/look')
+  const other = await context.newPage()
+  for (const each of [page, other]) {
+    await each.goto(look)
+    await ready(each)
+  }
+  await page.getByLabel('Address').fill('verge, 43 Market Street')
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(page.locator('.about')).toContainText('43 Market Street')
+  await other.getByLabel('Address').fill('verge, 39 Market Street')
+  await other.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(other.getByRole('alert')).toContainText('Somebody saved this a moment ago')
+  await expect(other.getByLabel('Address')).toHaveValue('verge, 39 Market Street')
+})

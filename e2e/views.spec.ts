@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type APIRequestContext } from '@playwright/test'
+import type { Lawn } from '#contract/lawn'
+
+async function lawnNamed(request: APIRequestContext, client: string): Promise<Lawn> {
+  const lawns = (await (await request.get('/api/lawns')).json()) as Lawn[]
+  return lawns.find((lawn) => lawn.client === client)!
+}
+
+for (const view of ['look', 'decide', 'when', 'do', 'bring']) {
+  test(`the ${view} view has no barrier a machine can find, wide or narrow`, async ({ page, request }) => {
+    const lawn = await lawnNamed(request, 'Odell')
+    for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+      await page.setViewportSize(viewport)
+      await page.goto(`/lawns/${lawn.id}/${view}`, { waitUntil: 'networkidle' })
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+      expect(overflow).toBeLessThanOrEqual(0)
+    }
+  })
+}
+
+for (const path of ['/lawns', '/weather']) {
+  test(`${path} has no barrier a machine can find`, async ({ page }) => {
+    await page.goto(path, { waitUntil: 'networkidle' })
+    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+  })
+}
+
+test('a number opens its working and gives the keyboard back', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Odell')
+  await page.goto(`/lawns/${lawn.id}/do`, { waitUntil: 'networkidle' })
+  const number = page.getByRole('button', { name: /Seed to load: open the working/ })
+  await number.focus()
+  await page.keyboard.press('Enter')
+  const working = page.getByRole('dialog', { name: 'Working' })
+  await expect(working).toContainText('Purity')
+  await expect(working).toContainText('label of the lot')
+  await page.keyboard.press('Escape')
+  await expect(working).toBeHidden()
+  await expect(number).toBeFocused()
+})
+
+test('brackets walk the steps, and the soil of a day is read by arrow keys', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Odell')
+  await page.goto(`/lawns/${lawn.id}/decide`, { waitUntil: 'networkidle' })
+  await page.keyboard.press(']')
+  await expect(page).toHaveURL(/\/when$/)
+  await page.keyboard.press('[')
+  await expect(page).toHaveURL(/\/decide$/)
+  await page.locator('.plot[role=img]').focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.locator('.sill .tag').last()).toContainText('Wed 9 Sep')
+})
+
+test('an active barrier says not now, until when, and offers no way round the label', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Sedge End')
+  await page.goto(`/lawns/${lawn.id}/decide`, { waitUntil: 'networkidle' })
+  await expect(page.locator('.verdict')).toContainText('Not now: barrier until 4 Nov')
+  await expect(page.getByRole('button', { name: /Plan the overseeding|Overrule/ })).toHaveCount(0)
+  await expect(page.getByText('A label interval is not overruled')).toBeVisible()
+})
+
+test('outside every window it says not now, and a note overrules it', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Yew Walk')
+  await page.goto(`/lawns/${lawn.id}/decide`, { waitUntil: 'networkidle' })
+  await expect(page.locator('.verdict')).toContainText('Not now: dense shade')
+  await page.getByRole('button', { name: 'Overrule with this note' }).click()
+  await expect(page.getByText('Say why in a few words')).toBeVisible()
+  await page.getByLabel('Plan it all the same, because').fill('The yews are lifted in October.')
+  await page.getByRole('button', { name: 'Overrule with this note' }).click()
+  await expect(page).toHaveURL(/\/when$/)
+  await page.getByRole('link', { name: /Decide/ }).click()
+  await expect(page.getByText('The yews are lifted in October.')).toBeVisible()
+})
+
+test('a better label loads less seed at once, and keeps it', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Ashgrove Nursery')
+  await page.goto(`/lawns/${lawn.id}/bring`, { waitUntil: 'networkidle' })
+  const load = page.getByRole('button', { name: /Seed to load: open the working/ })
+  const before = parseFloat((await load.textContent())!)
+  await page.getByLabel('Germination', { exact: true }).fill('95%')
+  await expect.poll(async () => parseFloat((await load.textContent())!)).toBeLessThan(before)
+  await page.getByLabel('Purity on the label').fill('lots')
+  await expect(page.getByRole('button', { name: 'Keep these settings' })).toBeDisabled()
+  await page.getByLabel('Purity on the label').fill('98%')
+  await page.getByRole('button', { name: 'Keep these settings' }).click()
+  await expect(page.getByText('Kept.')).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Germination', { exact: true })).toHaveValue('95.0%')
+})
+
+test('the server answers errors in one shape', async ({ request }) => {
+  const missing = await request.get('/api/lawns/00000000-0000-4000-8000-000000000000')
+  expect([missing.status(), (await missing.json()).error.code]).toEqual([404, 'not_found'])
+  expect((await request.get('/api/lawns/nonsense')).status()).toBe(404)
+  const invalid = await request.post('/api/lawns', { data: { client: '', areaM2: -5 } })
+  expect(invalid.status()).toBe(422)
+  expect(Object.keys((await invalid.json()).error.fields)).toEqual(expect.arrayContaining(['client', 'areaM2']))
+  const lawn = await lawnNamed(request, 'Odell')
+  const tomorrow = await request.put(`/api/lawns/${lawn.id}/operations/scalp`, { data: { doneOn: '2026-09-09' } })
+  expect([tomorrow.status(), (await tomorrow.json()).error.fields.doneOn]).toEqual([422, 'Not after today, 8 Sep.'])
+  expect((await request.put(`/api/lawns/${lawn.id}/operations/burn`, { data: { doneOn: '2026-09-08' } })).status()).toBe(404)
+  const csv = await request.get('/standin/pellmoor-ridge/daily.csv?from=2026-09-01&to=2026-09-03')
+  expect((await csv.text()).trim().split('\n')).toHaveLength(4)
+  expect((await request.get('/standin/pellmoor-ridge/daily.csv?from=monday')).status()).toBe(422)
+})

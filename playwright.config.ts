@@ -1,0 +1,19 @@
+import { defineConfig } from '@playwright/test'
+
+/** Debian's Chromium against a built server; bin/test starts both and says where the server is. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 45_000,
+  workers: 1,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3000',
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-US',
+    actionTimeout: 8_000,
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+})
