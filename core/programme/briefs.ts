@@ -89,12 +89,12 @@ function coreHoles(survey: Survey): Worked {
   return {
     value,
     working: {
-      title: 'Holes over the lawn', result: figure('count', Math.round(value / 100) * 100), formula: 'A square grid of the spacing.',
+      title: 'Holes over the lawn', result: figure('count', Math.round(value / 1000) * 1000), formula: 'A square grid of the spacing.',
       lines: [
         { what: 'Spacing of the finished grid', value: figure('depthMm', CORE_SPACING_MM), source: { kind: 'trade', text: '3 to 4 in (75 to 100 mm)' } },
         { operator: '=', what: 'Holes on a square metre', value: figure('count', Math.round(perM2)), subtotal: true },
         { operator: '×', what: 'Area', value: figure('areaM2', survey.areaM2), source: { kind: 'user', text: 'Look' } },
-        { operator: '=', what: 'Holes', value: figure('count', Math.round(value / 100) * 100), subtotal: true },
+        { operator: '=', what: 'Holes', value: figure('count', Math.round(value / 1000) * 1000), subtotal: true },
       ],
       fieldCheck: 'Count in a square foot: about 16 for a 3 in grid.',
     },

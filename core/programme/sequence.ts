@@ -114,7 +114,7 @@ function sowingGates(input: SequenceInput): Gate[] {
   }
   if (input.soil) {
     const { expectedC, lowC, highC } = input.soil
-    const expected = figure('tempC', Math.round(expectedC * 5) / 5, 3)
+    const expected = figure('tempC', expectedC, 2)
     gates.push(
       expectedC < lowC ? { state: 'risk', text: ['soil about ', expected, ', colder than ', figure('tempC', lowC, 2)] }
       : expectedC > highC + 5 ? { state: 'risk', text: ['soil about ', expected, ', warmer than ', figure('tempC', highC, 2)] }

@@ -163,6 +163,7 @@ const barWidth = (size: string) => {
 .check { display: flex; gap: 8px; align-items: center; }
 .check input { width: 18px; height: 18px; accent-color: var(--ink); }
 .load { padding: 12px 14px; border-left: 1px solid var(--rule); display: grid; gap: 7px; align-content: start; }
+.load > button { justify-self: start; }
 .bag { display: grid; grid-template-columns: 1fr 1fr auto auto; gap: 8px; align-items: center; }
 .count { font-size: 16px; min-width: 34px; }
 .bar { position: relative; height: 26px; border: 2px solid var(--ink); display: flex; overflow: hidden; }

@@ -38,7 +38,7 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
 .gate :deep(.gate) { overflow: hidden; max-height: 36px; }
 @media (max-width: 1000px) {
   .row { display: grid; grid-template-columns: 1fr auto; gap: 2px 12px; padding: 10px 4px; min-height: 60px; }
-  .grass, .programme, .row .steps, .area i { display: none; }
+  .row > .grass, .row > .programme, .row > .steps, .row .area i { display: none; }
   .row .gate { grid-column: 1 / -1; }
   .next { text-align: right; }
   .name { order: 1; } .next { order: 2; } .sow { order: 3; flex-direction: row !important; gap: 8px; align-items: baseline; } .area { order: 4; } .gate { order: 5; }

@@ -46,7 +46,7 @@ function openWorking(): void {
         <path d="M2 25.5H40" stroke="#e9e0ce" stroke-width="3" />
         <g stroke="#8c7c64" stroke-width="2" stroke-linecap="round"><path d="M12 31v5M21 31v10M30 31v6" /></g>
       </svg>
-      <span>Upper<br>Sill</span>
+      <span>Upper <br>Sill</span>
     </NuxtLink>
     <div v-if="sill.data && nowC !== undefined" class="soil">
       <div class="place">Soil now, {{ sill.data.place }}</div>
@@ -73,7 +73,7 @@ function openWorking(): void {
   .mark { flex-direction: row; width: auto; border: 0; padding: 6px 12px; gap: 8px; }
   .mark svg { width: 34px; height: 36px; }
   .mark br { display: none; }
-  .mark span { font-size: 18px; word-spacing: 3px; }
+  .mark span { font-size: 18px; }
   .soil { border: 0; margin: 0; width: auto; text-align: right; padding: 4px 14px 0; }
   .now { font-size: 26px; }
   .other, .note { display: none; }

@@ -73,6 +73,7 @@ async function keep(): Promise<void> {
       <UFormField label="Into" name="into"><USelect id="field-into" v-model="station" :items="stationItems" aria-label="Into station" class="w-56" /></UFormField>
       <UFormField label="Daily file, CSV" name="file"><input id="field-file" type="file" accept=".csv,.txt,text/csv" aria-label="Daily file" class="file" @change="choose"></UFormField>
     </div>
+    <p v-if="!preview" class="small">One row a day with date, highest, lowest and rain: °C or °F, mm or inches, comma, semicolon or tab. Good rows are kept, bad ones are listed by line; the same file again changes nothing. A year at least makes weather years of its own.</p>
     <p v-if="busy && !preview" role="status">Looking into the file</p>
     <template v-if="preview">
       <p class="small">{{ fileName }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b> rows. {{ preview.guess ? 'Columns guessed from their names; check them.' : 'The columns could not be guessed: choose them.' }}</p>
@@ -104,7 +105,9 @@ async function keep(): Promise<void> {
 <style scoped>
 .import { padding: 14px 16px; display: grid; gap: 12px; justify-items: start; }
 .row { display: flex; gap: 14px; flex-wrap: wrap; align-items: flex-end; }
-.file { border: 1px solid var(--ink-3); padding: 6px 8px; background: var(--lime); min-height: 36px; }
+.file { border: 1px solid var(--ink-3); padding: 6px 8px; background: var(--lime); height: 32px; font-size: 13px; }
+.file::file-selector-button { font-weight: 650; padding-right: 10px; }
+@media (max-width: 700px) { .file { height: 52px; } }
 .sample { overflow-x: auto; max-width: 100%; font-size: 12px; }
 .result ol { max-height: 180px; overflow-y: auto; font-size: 12.5px; padding-left: 4px; }
 </style>
