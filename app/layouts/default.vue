@@ -28,7 +28,7 @@ watch(() => route.fullPath, () => working.close())
       <main class="page">
         <p v-if="context.problem" class="problem" role="alert">
           <b>{{ context.problem.message }}</b>
-          <UButton color="primary" variant="outline" class="ml-4" @click="context.load()">Try again</UButton>
+          <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })">Try again</UButton>
         </p>
         <slot />
         <footer v-if="context.context?.demo" class="demo small">Demo: {{ context.context.firm.name }}, an invented firm. Its clock stands at {{ context.today }}; its station is simulated.</footer>

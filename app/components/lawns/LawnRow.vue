@@ -13,7 +13,7 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
 <template>
   <NuxtLink :to="to" class="row" :class="{ selected, held: row.gate?.state === 'hold', past: row.group === 'not now' || row.group === 'finished' }" role="row" @focus="$emit('focus')" @pointerenter="$emit('focus')">
     <span class="name" role="cell"><b class="num">{{ row.lawn.client }}</b><i>{{ row.lawn.address }}</i></span>
-    <span class="area" role="cell"><b class="num">{{ shown(area).value }}</b><i>{{ other(area) }}</i></span>
+    <span class="area" role="cell"><b class="num">{{ shown(area).value }}<span class="phone"> {{ shown(area).unit }}</span></b><i>{{ other(area) }}</i></span>
     <span class="grass" role="cell"><b class="plain">{{ row.grass }}</b><i>{{ row.lawn.growsNow }}</i></span>
     <span class="programme" role="cell"><b>{{ row.programme }}</b><i>{{ row.rate }}</i></span>
     <span class="sow" role="cell"><b :class="{ num: row.lawn.plan.sowOn, plain: !row.lawn.plan.sowOn }">{{ row.sow }}</b><i>{{ row.odds }}</i></span>
@@ -31,6 +31,7 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
 .row b.num { font-size: 15.5px; line-height: 1.3; }
 .row b.plain { font-weight: 400; }
 .area { text-align: right; }
+.phone { display: none; }
 .row .steps { flex-direction: row; align-items: center; gap: 10px; padding-top: 4px; }
 .past { background: var(--chalk); }
 .held { background: var(--lime); border-left: 2px solid var(--ink); }
@@ -41,6 +42,7 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
   .row > .grass, .row > .programme, .row > .steps, .row .area i { display: none; }
   .row .gate { grid-column: 1 / -1; }
   .next { text-align: right; }
+  .phone { display: inline; }
   .name { order: 1; } .next { order: 2; } .sow { order: 3; flex-direction: row !important; gap: 8px; align-items: baseline; } .area { order: 4; } .gate { order: 5; }
   .row i { font-size: 13px; }
 }

@@ -6,7 +6,7 @@ import { hangersOf } from '~/utils/hangers'
 
 const store = useLawnsStore()
 const context = useContextStore()
-const { text } = useUnits()
+const { text, unit } = useUnits()
 await useAsyncData('lawns', async () => {
   await store.loadAll()
   return true
@@ -60,9 +60,9 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <label class="check"><input v-model="onlyHeld" type="checkbox"> Only held or at risk <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></label>
       <span class="small right">Sort by <button class="opens" type="button" @click="sortBy = sortBy === 'date' ? 'name' : 'date'">{{ sortBy === 'date' ? 'next date' : 'name' }}</button></span>
     </div>
-    <p v-if="store.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.loadAll().then(store.loadGlances)">Try again</UButton></p>
+    <p v-if="store.problem && !context.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.loadAll().then(store.loadGlances)">Try again</UButton></p>
     <div v-if="shown.length" class="list" role="table" aria-label="Lawns" @pointerleave="cursor = undefined">
-      <div class="row-head" role="row"><span v-for="h in ['Lawn', 'Area', 'Grass wanted', 'Programme', 'Sow', 'Look to Bring', 'Next', 'Waits for']" :key="h" role="columnheader">{{ h }}</span></div>
+      <div class="row-head" role="row"><span v-for="h in ['Lawn', `Area, ${unit('areaM2')}`, 'Grass wanted', 'Programme', 'Sow', 'Look to Bring', 'Next', 'Waits for']" :key="h" role="columnheader">{{ h }}</span></div>
       <LawnRow v-for="row in shown" :key="row.lawn.id" :row="row" :selected="cursor === row.lawn.id" @focus="cursor = row.lawn.id" />
     </div>
     <p v-else-if="store.lawns.length" class="empty">No lawn fits. <button class="opens" type="button" @click="(search = ''), (group = 'all'), (onlyHeld = false)">Show all {{ store.lawns.length }}</button></p>
