@@ -11,7 +11,7 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   telemetry: false,
   components: [{ path: '~/components', pathPrefix: false }],
-  imports: { dirs: ['stores'], presets: [{ from: '@vueuse/core', imports: ['useEventListener', 'useElementSize'] }] },
+  imports: { dirs: ['stores'] },
   ui: { fonts: false, colorMode: false },
   // As SVG: in CSS mode server and browser count component ids differently and labels lose their fields.
   icon: { provider: 'none', mode: 'svg', clientBundle: { scan: true } },

@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test'
 /** Debian's Chromium against a built server; bin/test starts both and says where the server is. */
 export default defineConfig({
   testDir: 'e2e',
+  outputDir: 'test-results/browser',
   timeout: 45_000,
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],

@@ -6,8 +6,7 @@ const OS = ['android', 'darwin', 'freebsd', 'win32', 'linux', 'openharmony', 'op
 const CPU = ['arm64', 'x64', 'ia32', 'ppc64', 'riscv64', 's390x', 'loong64', 'mips64el', 'arm', 'wasm32']
 
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'))
-const packages = lock.packages
-for (const [path, entry] of Object.entries(packages)) if (entry.extraneous) delete packages[path]
+const packages = Object.fromEntries(Object.entries(lock.packages).filter(([, entry]) => !entry.extraneous))
 
 /** Where Node would find a package from the folder of another, nearest first. */
 function* placesFrom(path, name) {

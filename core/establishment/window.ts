@@ -1,7 +1,5 @@
 import type { Cause, YearOutlook } from './sowing'
 
-export const CAUSES = ['heat', 'washout', 'frost', 'cold'] as const satisfies readonly Cause[]
-
 /** Of all weather years, how many made a good stand when sown on a day, and what spoilt the others first. */
 export interface DayOdds {
   good: number

@@ -77,7 +77,7 @@ export function spansOf(
   const possible = distance.every((row, i) => row[i]! >= 0)
   const spans = new Map(names.map((name) => {
     const i = index.get(name)!
-    return [name, { earliest: -distance[i]![0]!, latest: distance[0]![i]! }]
+    return [name, { earliest: 0 - distance[i]![0]!, latest: distance[0]![i]! }]
   }))
   return { spans, conflicts, possible }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { addDays, daysBetween, shortDay, shortDayWithWeekday, weekdayIndex, type Day } from '#core/quantity/calendar'
 import type { Outlook } from '#core/establishment/outlook'
 import { indexOf } from '#core/establishment/outlook'

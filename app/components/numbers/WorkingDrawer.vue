@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { SOURCE_KIND_WORDS } from '#core/quantity/working'
 
 /** The ledger behind a number: result first, then the sum, then a check to be made on the ground. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { figure } from '#core/quantity/figure'
 import { addDays, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
 import { indexOf } from '#core/establishment/outlook'

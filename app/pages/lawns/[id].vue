@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import type { Day } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
 import { seedNeed } from '#core/materials/seed'

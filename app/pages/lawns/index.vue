@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
 import { figure } from '#core/quantity/figure'
 import { LAWN_GROUPS, lawnRow, type LawnGroup } from '~/utils/lawnRow'
 import type { Hanger } from '~/utils/sillScale'
