@@ -131,6 +131,7 @@ export function decide(input: DecideInput): Decision {
     programme: 'not now', reasons, earliest: nextDay ?? clear, binding: barrier.state === 'hold',
     verdict: `Not now: ${because}.`,
     because: sun.state === 'hold' ? 'Ask again when more light reaches the ground.' : nextDay ? `Next possible sowing day ${shortDay(nextDay, input.today)}.` : 'No later window was found in the year ahead.',
-    ...(later ? { window: later } : {}),
+    // No window waits for ground that gets too little light.
+    ...(later && sun.state !== 'hold' ? { window: later } : {}),
   }
 }

@@ -57,6 +57,7 @@ header button { min-width: 32px; min-height: 32px; display: grid; place-items: c
 .body { padding: 12px 14px; }
 .top { display: flex; gap: 14px; align-items: center; padding-bottom: 10px; border-bottom: 1.5px solid var(--ink); }
 .hero { font-size: 36px; line-height: 1; white-space: nowrap; }
+.hero .unit { margin-left: 4px; }
 table { width: 100%; border-collapse: collapse; }
 td { padding: 5px 4px; border-bottom: 1px solid var(--rule); vertical-align: top; font-size: 12.5px; line-height: 1.3; }
 td .small { font-size: 12px; }
