@@ -1,0 +1,65 @@
+import { describe, expect, test } from 'vitest'
+import type { Lawn } from '#contract/lawn'
+import type { Glance } from '#core/establishment/outlook'
+import { defaultSettings } from '#core/programme/plan'
+import { grassByCode } from '#core/grass/grasses'
+import { addDays, toDay } from '#core/quantity/calendar'
+import { hangersOf } from '../hangers'
+import { keptField } from '../keptField'
+import { lawnRow } from '../lawnRow'
+import { sequenceOf } from '../planOf'
+import { labelled, type Hanger } from '../sillScale'
+
+const TODAY = toDay('2026-09-08')
+const lawn: Lawn = {
+  id: 'a', version: 1, client: 'Odell', address: '', latDeg: 37, lonDeg: -79, stationId: null, areaM2: 612, areaTyped: '', growsNow: '', grass: 'TF',
+  desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', texture: 'loam', slopeShare: 0, applications: [],
+  plan: { version: 1, programme: 'overseed', overruleNote: null, sowOn: toDay('2026-09-18'), settings: defaultSettings(grassByCode('TF'), 0.56) }, done: [],
+}
+const glance: Glance = {
+  years: 30, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, soilC: 20 },
+  windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
+}
+const undecided: Lawn = { ...lawn, plan: { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null } }
+const row = (each: Lawn, brief: Glance | null = glance) => lawnRow(each, brief, TODAY, 'us')
+
+describe('a row of the list', () => {
+  test('tells where the lawn stands', () => {
+    expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Scalp' })
+    expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
+    expect(row({ ...undecided, thatchMm: null })).toMatchObject({ group: 'to survey' })
+    expect(row({ ...lawn, done: [{ code: 'sow', doneOn: toDay('2026-09-07') }] }).group).toBe('growing')
+  })
+
+  test('says not now with its reason, and only while nothing is planned', () => {
+    const barred = { ...undecided, applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-08-01'), waitDays: 200 }] }
+    expect(row(barred)).toMatchObject({ group: 'not now', gate: { state: 'hold' } })
+    expect(row({ ...undecided, sun: 'dense' })).toMatchObject({ group: 'not now', odds: '' })
+  })
+
+  test('stands without its season while that is still being worked out', () => {
+    expect(row(lawn, null)).toMatchObject({ group: 'to sow', odds: '' })
+  })
+})
+
+test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
+  const sequence = sequenceOf(lawn, glance, TODAY, [])
+  expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({ label: 'Sow', day: '2026-09-18' })
+  expect(hangersOf(sequence, 'Odell', true)).toMatchObject([{ label: 'Odell', mark: 'sow' }])
+  expect(hangersOf(undefined, 'Odell')).toEqual([])
+})
+
+test('labels on the ledge never lie on each other, and no more are kept than fit', () => {
+  const hangers: Hanger[] = Array.from({ length: 12 }, (_, i) => ({ key: `${i}`, day: addDays(TODAY, i), mark: 'sow', label: `Lawn ${i}`, done: false }))
+  const x = (day: string) => hangers.findIndex((h) => h.day === day) * 30
+  const kept = labelled(hangers, x, 500, 3)
+  expect(kept.size).toBeGreaterThan(0)
+  expect(kept.size).toBeLessThanOrEqual(3)
+})
+
+test('a rounded field that nobody typed over gives back the exact value', () => {
+  const field = keptField(17.78, '0.7 in')
+  const parse = () => ({ ok: true as const, value: 1 })
+  expect(field('0.7 in', parse)).toEqual({ ok: true, value: 17.78 })
+  expect(field('0.8 in', parse)).toEqual({ ok: true, value: 1 })
+})

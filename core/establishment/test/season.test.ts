@@ -1,0 +1,161 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { climateFromNormals, dailyNormals, mirrored, type Normals } from '../../climate/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
+import { surfaceHourlyC, type Ground } from '../../climate/soilCourse'
+import { gaplessRun, type DailyWeather } from '../../climate/weather'
+import { GRASSES, grassByCode } from '../../grass/grasses'
+import { addDays, dayNumber, toDay, type Day } from '../../quantity/calendar'
+import { emergenceWorked } from '../emergenceWorking'
+import { dayOfHeight, firstCutMm, firstMowHeightMm, thermalTimeToHeight } from '../growth'
+import { glanceOf, indexOf, summarise, type Outlook } from '../outlook'
+import { buildSeason, DAYS_BEHIND, fiveDayMean, quantile } from '../season'
+import { judgeYear } from '../sowing'
+
+const GROUND: Ground = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }
+const TODAY = toDay('2026-09-08')
+const COVERED = { covering: 'covered', slopeShare: 0 } as const
+const climate = climateFromNormals(COLUMBUS)
+
+function record(from: Day, days: number, shiftK: number): DailyWeather[] {
+  return Array.from({ length: days }, (_, i) => {
+    const day = addDays(from, i)
+    const { tmaxC, tminC } = dailyNormals(COLUMBUS, day)
+    return { day, tmaxC: tmaxC + shiftK, tminC: tminC + shiftK, rainMm: 3 }
+  })
+}
+const season = (change: Partial<Parameters<typeof buildSeason>[0]> = {}) =>
+  buildSeason({ today: TODAY, observed: [], forecast: [], climate, ground: GROUND, years: 20, seed: 3, ...change })
+
+describe('the days behind', () => {
+  test('stand as observed; a gap takes the normals, no rain, and is marked', () => {
+    const observed = record(toDay('2026-08-01'), 10, 5)
+    const { run, filled } = gaplessRun(observed, toDay('2026-07-30'), 14, climate)
+    expect(Array.from(filled)).toEqual([1, 1, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 1, 1])
+    expect(run.tmaxC[2]).toBe(observed[0]!.tmaxC)
+    expect(run.tmaxC[0]).toBeCloseTo(dailyNormals(COLUMBUS, toDay('2026-07-30')).tmaxC, 9)
+    expect(run.rainMm[13]).toBe(0)
+  })
+
+  test('are the same in every year, and a warm month leaves the soil of today warmer', () => {
+    const [warm, cool] = [4, -4].map((shift) => season({ observed: record(addDays(TODAY, -60), 60, shift) }))
+    for (const year of warm!.years) expect(year.soil.probeDailyC[DAYS_BEHIND - 1]).toBe(warm!.years[0]!.soil.probeDailyC[DAYS_BEHIND - 1])
+    const soil = (each: typeof warm) => each!.years[0]!.soil.probeDailyC[DAYS_BEHIND - 1]!
+    expect(soil(warm) - soil(cool)).toBeGreaterThan(5)
+    expect(soil(warm) - soil(cool)).toBeLessThan(8)
+  })
+})
+
+describe('the days ahead', () => {
+  test('begin with the forecast and part from it over ten days', () => {
+    const forecast = Array.from({ length: 10 }, (_, i) => ({ day: addDays(TODAY, i), tmaxC: 31, tminC: 19, rainMm: i === 1 ? 20 : 0 }))
+    const { years } = season({ forecast })
+    const spread = (lead: number) => {
+      const values = years.map(({ weather }) => weather.tmaxC[DAYS_BEHIND + lead]!)
+      return Math.max(...values) - Math.min(...values)
+    }
+    expect(years[0]!.weather.tmaxC[DAYS_BEHIND]).toBe(31)
+    expect(spread(0)).toBe(0)
+    expect(spread(2)).toBeLessThan(spread(8))
+    for (const { weather } of years) expect(weather.rainMm[DAYS_BEHIND + 1]).toBe(20)
+  })
+})
+
+test('more sun warms the ground, shade and dense turf keep it cooler', () => {
+  const { run } = gaplessRun([], toDay('2026-07-01'), 5, climate)
+  const noon = (change: Partial<Ground>) => surfaceHourlyC(run, { ...GROUND, ...change })[12]!
+  expect(noon({ cover: 'bare' })).toBeGreaterThan(noon({ cover: 'dark organic cover' }))
+  expect(noon({ cover: 'dark organic cover' })).toBeGreaterThan(noon({}))
+  expect(noon({})).toBeGreaterThan(noon({ cover: 'dense turf' }))
+  expect(noon({})).toBeGreaterThan(noon({ sun: 'dense' }))
+})
+
+describe('the outlook', () => {
+  let outlook: Outlook
+  beforeAll(() => { outlook = summarise(season({ years: 30 }), grassByCode('TF'), COVERED, 75, COLUMBUS) })
+
+  test('spreads with distance and never crosses its own quantiles', () => {
+    const { p05, p25, median, p75, p95 } = outlook.soilC
+    median.forEach((middle, i) => expect(p05[i]! <= p25[i]! && p25[i]! <= middle && middle <= p75[i]! && p75[i]! <= p95[i]!).toBe(true))
+    const width = (lead: number) => p95[outlook.todayIndex + lead]! - p05[outlook.todayIndex + lead]!
+    expect(width(60)).toBeGreaterThan(width(1))
+  })
+
+  test('sees the first frost of Columbus in October or early November', () => {
+    // Published median first 0 °C of the normals is about mid October at the station; from memory.
+    expect(outlook.frost!.kind).toBe('first')
+    expect(outlook.frost!.p10 <= outlook.frost!.p50 && outlook.frost!.p50 <= outlook.frost!.p90).toBe(true)
+    expect(outlook.frost!.p50 >= '2026-10-01' && outlook.frost!.p50 <= '2026-11-10').toBe(true)
+  })
+
+  test('lights the band while the median soil is inside it', () => {
+    for (const { from, to } of outlook.insideBand) {
+      expect(outlook.soilC.median[from]).toBeGreaterThanOrEqual(10)
+      expect(outlook.soilC.median[to]).toBeLessThanOrEqual(18.3)
+    }
+    expect(outlook.insideBand.length).toBeGreaterThan(0)
+  })
+
+  test('brings the first mow of a quick grass three to six weeks after sowing', () => {
+    // Common practice, no source: 3-6 weeks for quick mixtures.
+    const day = outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!
+    expect(day.mow!.middle).toBeGreaterThanOrEqual(21)
+    expect(day.mow!.middle).toBeLessThanOrEqual(42)
+    expect(day.up05! <= day.up50! && day.up50! <= day.up95!).toBe(true)
+    expect(day.up50Early! <= day.up50! && day.up50! <= day.up50Late!).toBe(true)
+  })
+
+  test('is brief for the list, and empty for a day it does not hold', () => {
+    expect(glanceOf(outlook, toDay('2026-09-12')).sowing?.good).toBe(outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!.good)
+    expect(glanceOf(outlook, toDay('2030-01-01')).sowing).toBeNull()
+    expect(glanceOf(outlook, null).sowing).toBeNull()
+  })
+
+  test('opens the working of its emergence with the constants of the grass', () => {
+    const day = outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!
+    const { working, value } = emergenceWorked(grassByCode('TF'), toDay('2026-09-12'), day, 30)!
+    expect(value).toBe(day.up50)
+    expect(working.lines.map(({ value: line }) => line.value)).toEqual(expect.arrayContaining([4, 24, 35, 122]))
+    expect(emergenceWorked(grassByCode('TF'), TODAY, { ...day, up50: null }, 30)).toBeUndefined()
+  })
+})
+
+test('frost is looked for from mild nights forward, and from cold ones until the last', () => {
+  const spring = summarise(season({ today: toDay('2026-03-20') }), grassByCode('TF'), COVERED, 75, COLUMBUS)
+  expect(spring.frost?.kind).toBe('last')
+  const south: Normals = mirrored(COLUMBUS)
+  const autumn = buildSeason({ today: toDay('2026-03-20'), observed: [], forecast: [], climate: climateFromNormals(south), ground: { ...GROUND, latDeg: -COLUMBUS_LAT }, years: 10, seed: 3 })
+  expect(summarise(autumn, grassByCode('TF'), COVERED, 75, south).frost?.kind).toBe('first')
+})
+
+describe('growth', () => {
+  test('passes through the table of every grass, and never shrinks', () => {
+    for (const grass of GRASSES) {
+      const [to25, to50] = grass.growthCd
+      expect(thermalTimeToHeight(grass, 25)).toBeCloseTo(to25, 9)
+      expect(thermalTimeToHeight(grass, 50)).toBeCloseTo(to50, 9)
+      for (let mm = 1; mm < 100; mm++) expect(thermalTimeToHeight(grass, mm + 1)).toBeGreaterThan(thermalTimeToHeight(grass, mm))
+    }
+  })
+
+  test('first mow at half again the kept height, 90 mm at the most, and never more than a third off', () => {
+    expect(firstMowHeightMm(50)).toBe(75)
+    expect(firstMowHeightMm(75)).toBe(90)
+    expect(firstCutMm(90, 75)).toBe(75)
+    expect(firstCutMm(90, 40)).toBe(60)
+  })
+
+  test('is not reached by seed that never emerged', () => {
+    const [year] = season({ years: 1 }).years
+    expect(dayOfHeight(year!, grassByCode('TF'), Number.POSITIVE_INFINITY, 50)).toBe(Number.POSITIVE_INFINITY)
+    const bermuda = judgeYear(year!, grassByCode('BER'), COVERED)
+    expect(bermuda.cause[DAYS_BEHIND + (dayNumber(toDay('2026-12-15')) - dayNumber(TODAY))]).toBe('cold')
+  })
+})
+
+test('quantiles lie between neighbours, and five days are averaged', () => {
+  expect(quantile([3, 1, 2], 0.5)).toBe(2)
+  expect(quantile([0, 10], 0.25)).toBe(2.5)
+  expect(() => quantile([], 0.5)).toThrow(RangeError)
+  expect(fiveDayMean([1, 2, 3, 4, 5, 6], 5)).toBe(4)
+  expect(fiveDayMean([1, 3], 1)).toBe(2)
+})
