@@ -7,7 +7,7 @@ module.exports = {
     { name: 'contract-knows-only-core', severity: 'error', from: { path: '^contract/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server|demo|bin)/' } },
     { name: 'app-not-server', severity: 'error', from: inside('app'), to: { path: '^(server|demo|bin)/' } },
     { name: 'server-not-app', severity: 'error', from: inside('server'), to: inside('app') },
-    { name: 'sql-only-in-records', severity: 'error', from: { pathNot: '^server/records/|\\.test\\.ts$|^e2e/' }, to: { path: 'node_modules/pg/' } },
+    { name: 'sql-only-in-records', severity: 'error', from: { pathNot: '^server/(records|test)/|\\.test\\.ts$|^e2e/' }, to: { path: 'node_modules/pg/' } },
     { name: 'no-circles', severity: 'error', from: { pathNot: 'node_modules' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
   ],
   options: {

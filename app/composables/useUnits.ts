@@ -1,5 +1,6 @@
 import { inUnits, show, showOther, showText, unitOf, type Figure, type Quantity } from '#core/quantity/figure'
-import { parseArea, parseQuantity, type Parsed } from '#core/quantity/parse'
+import { parseQuantity, type Parsed } from '#core/quantity/parse'
+import { parseArea } from '#core/site/typedArea'
 
 /** Numbers as this firm reads and types them. */
 export function useUnits() {

@@ -46,6 +46,8 @@ export interface FrostOdds {
 
 /** Seed sown on one day, in days after sowing; null where it does not happen in half of the years. */
 export interface SowingDay extends DayOdds {
+  /** Mean of the day at seed depth (5 mm), middle of the years, °C. */
+  seedbedC: number
   up05: number | null
   up50: number | null
   up95: number | null
@@ -97,6 +99,12 @@ function frostOdds(season: Season): FrostOdds | null {
   return { kind: mild ? 'first' : 'last', p10: day(p10), p50: day(p50), p90: day(p90) }
 }
 
+function dayMean(hourly: Float64Array, day: number): number {
+  let sum = 0
+  for (let h = day * 24; h < day * 24 + 24; h++) sum += hourly[h]!
+  return sum / 24
+}
+
 function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], odds: DayOdds, i: number, keptMm: number): SowingDay {
   const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
   const half = waits('up50')
@@ -104,6 +112,7 @@ function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], 
   const [early, middle, late] = [waitQuantile(mow, 0.1), waitQuantile(mow, 0.5), waitQuantile(mow, 0.9)]
   return {
     ...odds,
+    seedbedC: Math.round(quantile(season.years.map(({ soil }) => dayMean(soil.seedbedHourlyC, i)), 0.5) * 100) / 100,
     up05: waitQuantile(waits('up05'), 0.5),
     up50: waitQuantile(half, 0.5),
     up95: waitQuantile(waits('up95'), 0.5),

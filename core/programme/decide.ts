@@ -49,6 +49,12 @@ export function barrierUntil(applications: readonly Application[], today: Day): 
   return by ? { clear, by } : { clear }
 }
 
+/** What the label forbids of a sowing day; undefined where it forbids nothing. The label is the law: no note overrules it. */
+export function labelForbids(applications: readonly Application[], sowOn: Day): string | undefined {
+  const { clear, by } = barrierUntil(applications, sowOn)
+  return by && `The label of ${by.ingredient} keeps seed off until ${shortDay(clear, sowOn)}. Choose that day or a later one, or correct the wait in Look.`
+}
+
 function stateOfStand({ desirableShare }: Survey): Gate {
   const share = figure('share', desirableShare, 2)
   if (desirableShare >= THRESHOLDS.overseed) {

@@ -131,12 +131,24 @@ function sowingGates(input: SequenceInput): Gate[] {
   return gates
 }
 
-function troublesOf(input: SequenceInput, spans: Spans): string[] {
+/** Cuts need two days between them; said when those left before the last of them are too few. */
+function squeezedCuts({ survey, settings, today, done }: SequenceInput, days: ReadonlyMap<string, number>): string | undefined {
+  const last = days.get('scalp')
+  if (last === undefined || done.has('scalp')) return undefined
+  const { heightsMm, spanDays } = scalpSteps(survey.mowingHeightMm, settings.scalpToMm)
+  const left = last - dayNumber(today)
+  if (left < 0 || left >= spanDays) return undefined
+  return `${heightsMm.length} cuts two days apart take ${spanDays} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Sow later, or cut closer together on dry grass.`
+}
+
+function troublesOf(input: SequenceInput, spans: Spans, slipDays: ReadonlyMap<string, number>): string[] {
   const troubles = spans.conflicts.map(({ lag, days }) =>
     days < 0
       ? `${lag.from === 'sow' ? 'Done before sowing' : 'Done out of order'}: ${lag.why}. Check the day it was marked done.`
-      : `${days} days lie between ${lag.from} and ${lag.to}: ${lag.why}. Bring the sowing day nearer, or go over it again.`,
+      : `${days} ${days === 1 ? 'day lies' : 'days lie'} between ${lag.from} and ${lag.to}: ${lag.why}. Bring the sowing day nearer, or go over it again.`,
   )
+  const squeezed = squeezedCuts(input, slipDays)
+  if (squeezed) troubles.push(squeezed)
   if (!spans.possible) troubles.push('The days left do not hold the whole sequence. Move the sowing day later.')
   const sown = input.done.has('sow')
   if (!sown && input.sowOn < input.today) troubles.push(`The sowing day, ${shortDay(input.sowOn)}, has passed. Move it, or mark it sown.`)
@@ -177,7 +189,7 @@ export function buildSequence(input: SequenceInput): Sequence {
   return {
     slips,
     crewHours: slips.reduce((sum, slip) => sum + slip.hours.value, 0),
-    troubles: troublesOf(input, base),
+    troubles: troublesOf(input, base, days),
     ...(next ? { next } : {}),
   }
 }

@@ -17,7 +17,8 @@ const LENGTHS_MM: Record<string, Converter> = {
   yd: times(M_PER_YARD * 1000),
 }
 
-const inMetres = Object.fromEntries(Object.entries(LENGTHS_MM).map(([unit, toMm]) => [unit, (v: number) => toMm(v) / 1000]))
+/** Length units to metres. */
+export const inMetres: Record<string, Converter> = Object.fromEntries(Object.entries(LENGTHS_MM).map(([unit, toMm]) => [unit, (v: number) => toMm(v) / 1000]))
 
 const UNITS: Partial<Record<Quantity, Record<string, Converter>>> = {
   areaM2: {
@@ -49,7 +50,8 @@ const GLYPHS: Record<string, string> = {
 
 const NUMBER = String.raw`-?(?:\d{1,3}(?:,\d{3})+|\d+)?(?:\.\d+)?`
 
-function plain(text: string): string {
+/** The one spelling that everything typed is read in. */
+export function plain(text: string): string {
   return text
     .trim()
     .toLowerCase()
@@ -76,10 +78,11 @@ function readNumber(text: string): number | undefined {
   return Number(text.replace(/,/g, ''))
 }
 
-const finite = (value: number): Parsed =>
+export const finite = (value: number): Parsed =>
   Number.isFinite(value) ? { ok: true, value } : { ok: false, message: 'That number is too large.' }
 
-function splitUnit(text: string): { number: number; unit: string } | undefined {
+/** "1 1/2 in" → 1.5 and "in"; undefined when there is no number in front. */
+export function splitUnit(text: string): { number: number; unit: string } | undefined {
   const parts = /^([-\d.,/\s]*\d)\s*(.*)$/.exec(text.replace(/^\./, '0.'))
   if (!parts) return undefined
   const number = readNumber(parts[1]!.trim())
@@ -107,31 +110,4 @@ export function parseQuantity(quantity: Quantity, typed: string, system: UnitSys
   if (!unit) return finite(split.number)
   const convert = UNITS[quantity]?.[unit]
   return convert ? finite(convert(split.number)) : refuse(quantity, text, system)
-}
-
-function parseRectangle(text: string, system: UnitSystem): number | undefined {
-  const sides = text.split(/\s*x\s*/)
-  if (sides.length !== 2) return undefined
-  const [first, second] = sides.map((side) => splitUnit(side))
-  if (!first || !second) return undefined
-  const lastUnit = second.unit || first.unit || (system === 'us' ? 'ft' : 'm')
-  const [a, b] = [first, second].map(({ number, unit }) => inMetres[unit || lastUnit]?.(number))
-  return a === undefined || b === undefined || a <= 0 || b <= 0 ? undefined : a * b
-}
-
-/**
- * An area as typed: one figure ("6,590 sq ft") or taped rectangles, added up or cut out ("40x16 m + 6x3 m - 2x2 m").
- * @returns m²
- */
-export function parseArea(typed: string, system: UnitSystem): Parsed {
-  const text = plain(typed)
-  if (!/\dx|\d\s*[a-z'"]*\s*x/.test(text)) return parseQuantity('areaM2', typed, system)
-  let totalM2 = 0
-  const parts = text.split(/\s*([+-])\s*/)
-  for (let i = 0; i < parts.length; i += 2) {
-    const areaM2 = parseRectangle(parts[i]!, system)
-    if (areaM2 === undefined) return { ok: false, message: 'Not understood. Sides such as 40x16 m, or 60x40 ft + 20x10 ft.' }
-    totalM2 += parts[i - 1] === '-' ? -areaM2 : areaM2
-  }
-  return totalM2 > 0 ? finite(totalM2) : { ok: false, message: 'What is cut out is larger than the lawn.' }
 }

@@ -23,31 +23,3 @@ export function triangleM2(aM: number, bM: number, cM: number): number {
   if (z - (x - y) <= 0) throw new RangeError('These three sides do not close to a triangle.')
   return Math.sqrt(product) / 4
 }
-
-/** Two parallel sides and the distance between them. @returns m² */
-export function trapezoidM2(firstM: number, secondM: number, apartM: number): number {
-  positive(firstM, secondM, apartM)
-  return ((firstM + secondM) / 2) * apartM
-}
-
-/** @returns m² */
-export function circleM2(diameterM: number): number {
-  positive(diameterM)
-  return (Math.PI / 4) * diameterM ** 2
-}
-
-/**
- * Offset method for an irregular lawn: widths at right angles to a base line, at equal spacing.
- * @returns m² by the trapezoidal rule and, when the number of intervals is even, by Simpson's
- */
-export function offsetsM2(offsetsM: readonly number[], spacingM: number): { trapezoidal: number; simpson?: number } {
-  positive(spacingM)
-  if (offsetsM.length < 2) throw new RangeError('The offset method needs two offsets at least.')
-  if (offsetsM.some((m) => !Number.isFinite(m) || m < 0)) throw new RangeError('An offset cannot be negative.')
-  const last = offsetsM.length - 1
-  const weighted = (weight: (i: number) => number) => offsetsM.reduce((sum, m, i) => sum + m * weight(i), 0)
-  const end = (i: number) => i === 0 || i === last
-  const trapezoidal = spacingM * weighted((i) => (end(i) ? 0.5 : 1))
-  if (last % 2) return { trapezoidal }
-  return { trapezoidal, simpson: (spacingM / 3) * weighted((i) => (end(i) ? 1 : i % 2 ? 4 : 2)) }
-}

@@ -87,7 +87,7 @@ export async function donesOf(client: Queryable, firmId: string, lawnIds: readon
   return byLawn
 }
 
-/** Marking twice, as a double click does, keeps one mark with the later date. */
+/** Marking twice, as a double click does, keeps one mark; marking again corrects its date. */
 export async function markDone(firmId: string, lawnId: string, code: OperationCode, doneOn: Day): Promise<void> {
   await database().query(
     `insert into operations_done (firm_id, lawn_id, code, done_on) values ($1, $2, $3, $4)

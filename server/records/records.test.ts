@@ -1,9 +1,10 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import { beforeEach, describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
 import type { Lawn } from '#contract/lawn'
-import { closeDatabase, database } from './db'
+import { useTestDatabase } from '../test/database'
+import { database } from './db'
 import { todayOf } from './firms'
 import { addLawn, lawnById, lawnsOf, removeLawn, saveLook } from './lawns'
 import { migrate } from './migrate'
@@ -13,7 +14,6 @@ import { collect } from '../weather/collect'
 import { dailyCsv, probeCsv } from '#contract/feed'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 
-// Against a PostgreSQL of its own; bin/test starts one and sets TEST_DATABASE_URL.
 const NEW_LAWN = { client: 'Odell', address: '4 Quarry Rise', areaM2: 612, areaTyped: '6,590 sq ft', growsNow: 'thin tall fescue' }
 const PLACE = { latDeg: 37, lonDeg: -79, coastal: false }
 let ours: string
@@ -24,14 +24,7 @@ async function newFirm(name: string): Promise<string> {
   return rows[0]!.id
 }
 
-beforeAll(async () => {
-  const url = process.env.TEST_DATABASE_URL
-  if (!url) throw new Error('TEST_DATABASE_URL is not set. Run bin/test.')
-  process.env.DATABASE_URL = url
-  await database().query('drop schema public cascade; create schema public')
-  await migrate()
-})
-afterAll(closeDatabase)
+useTestDatabase()
 beforeEach(async () => {
   await database().query('delete from firms')
   ours = await newFirm('Ours')

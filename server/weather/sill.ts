@@ -78,10 +78,11 @@ function remembered<T>(store: Map<string, T>, most: number, key: string, compute
 const near = (a: { latDeg: number; lonDeg: number }, b: { latDeg: number; lonDeg: number }) =>
   (a.latDeg - b.latDeg) ** 2 + ((a.lonDeg - b.lonDeg) * Math.cos((a.latDeg * Math.PI) / 180)) ** 2
 
-/** The station a lawn reads: the one chosen, else the nearest. */
+/** The station a lawn reads: the one chosen, else the nearest that has days, or delivers them by itself. */
 export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): StationRecord | undefined {
   const chosen = stations.find((station) => station.id === lawn.stationId)
-  return chosen ?? [...stations].sort((a, b) => near(a, lawn) - near(b, lawn))[0]
+  const telling = stations.filter(({ days, feedPath }) => days > 0 || feedPath)
+  return chosen ?? telling.sort((a, b) => near(a, lawn) - near(b, lawn))[0]
 }
 
 /** Everything the sill shows of one subject, from one station. */

@@ -25,7 +25,7 @@ const stationItems = computed(() => [{ label: 'the nearest', value: NEAREST }, .
 const missing = computed(() => missingOf(props.lawn))
 const areaRead = computed(() => {
   const parsed = parseArea(form.area)
-  return parsed.ok ? `Read as ${text({ quantity: 'areaM2', value: parsed.value })}` : 'As typed, or sides: 40x16 m + 6x3 m'
+  return parsed.ok ? `Read as ${text({ quantity: 'areaM2', value: parsed.value })}` : parsed.message
 })
 
 async function save(): Promise<void> {

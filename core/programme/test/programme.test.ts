@@ -4,7 +4,7 @@ import { grassByCode } from '../../grass/grasses'
 import { addDays, daysBetween, toDay, type Day } from '../../quantity/calendar'
 import type { Survey } from '../../site/survey'
 import { coverProblem } from '../../site/survey'
-import { decide, type DatedWindow } from '../decide'
+import { decide, labelForbids, type DatedWindow } from '../decide'
 import { spansOf, type Lag } from '../network'
 import { OVERSEED_LAGS, type OperationCode } from '../operations'
 import { defaultSettings } from '../plan'
@@ -168,4 +168,21 @@ describe('sequence', () => {
       }, present)
     }))
   })
+})
+
+test('cuts that no longer fit two days apart are said, not squeezed in silence', () => {
+  const settings = { ...defaultSettings(grassByCode('TF'), 0.56), scalpToMm: 25 }
+  const soon = buildSequence(input({ settings, sowOn: addDays(TODAY, 4) }))
+  expect(soon.troubles.join(' ')).toContain('3 cuts two days apart take 4 days; 1 is left')
+  expect(buildSequence(input({ settings, sowOn: addDays(TODAY, 7) })).troubles).toEqual([])
+  expect(buildSequence(input({ settings, sowOn: addDays(TODAY, 4), done: new Map([['scalp', TODAY]]) })).troubles).toEqual([])
+})
+
+test('the label forbids each day of its wait and none after it', () => {
+  const applications = [{ ingredient: 'prodiamine', appliedOn: toDay('2026-05-04'), waitDays: 184 }]
+  fc.assert(fc.property(fc.integer({ min: 0, max: 400 }), (after) => {
+    const day = addDays(toDay('2026-05-04'), after)
+    expect(labelForbids(applications, day) === undefined).toBe(after >= 184)
+  }))
+  expect(labelForbids([], TODAY)).toBeUndefined()
 })

@@ -2,7 +2,8 @@ import { all, create } from 'mathjs'
 import { describe, expect, test } from 'vitest'
 import fc from 'fast-check'
 import { inUnits, show, showText, figure, tapeInches, type Quantity } from '../figure'
-import { parseArea, parseQuantity } from '../parse'
+import { parseArea } from '../../site/typedArea'
+import { parseQuantity } from '../parse'
 import {
   celsius, fahrenheit, G_PER_LB, G_PER_M2_PER_LB_PER_1000FT2, K_PER_K2O, KG_PER_OZ, L_PER_US_GAL, M2_PER_ACRE, M2_PER_FT2,
   M3_PER_YD3, MM_PER_INCH, P_PER_P2O5,

@@ -2,8 +2,9 @@
 import { addDays, daysBetween, longDay, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
-import { barrierUntil } from '#core/programme/decide'
+import { barrierUntil, labelForbids } from '#core/programme/decide'
 import { grassByCode } from '#core/grass/grasses'
+import { figure } from '#core/quantity/figure'
 import { saving } from '~/utils/api'
 import { settingsOf } from '~/utils/planOf'
 
@@ -27,6 +28,7 @@ const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
 watch(day, (value) => { trial.value = value === lawn.value?.plan.sowOn ? null : value }, { immediate: true })
 onUnmounted(() => { trial.value = null })
 
+const { text } = useUnits()
 const years = computed(() => outlook.value?.years ?? 30)
 const at = (d: Day) => outlook.value?.sowing[indexOf(outlook.value, d)]
 const chosen = computed(() => at(day.value))
@@ -48,6 +50,7 @@ const half = computed(() => lawn.value?.grass && chosen.value ? emergenceWorked(
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 const preview = computed(() => sequenceFrom(day.value))
 const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === 'sow')?.gates ?? [])
+const forbidden = computed(() => (lawn.value ? labelForbids(lawn.value.applications, day.value) : undefined))
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
@@ -76,7 +79,8 @@ async function keep(): Promise<void> {
       <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" />
       <p class="small from">
         Weather years drawn from {{ sill.data?.yearsFrom }}. Constants of germination and rooting are ours; the client is taken to water as told.
-        <template v-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
+        <template v-if="sill.data && !sill.data.recordEnds"><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess. <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template>
+        <template v-else-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
           <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
           <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
         </template>
@@ -88,6 +92,7 @@ async function keep(): Promise<void> {
       <p v-if="inside" class="small">Soil at 2 in (50 mm) stays in the germination band <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b>, {{ inside.to - inside.from + 1 }} days.</p>
       <table class="ledger facts">
         <tbody>
+          <tr v-if="chosen"><td>Soil at the seed, at 2 in (50 mm)</td><td class="right num">{{ text(figure('tempC', chosen.seedbedC, 2)) }}, {{ text(figure('tempC', outlook.soilC.median[indexOf(outlook, day)]!, 2)) }}</td></tr>
           <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
           <tr><td>Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
           <tr><td>95% up</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
@@ -105,9 +110,10 @@ async function keep(): Promise<void> {
       </table>
       <div v-if="!sownOn" class="gates"><GateLine v-for="(gate, i) in sowGates" :key="i" :gate="gate" /></div>
       <p v-for="trouble in preview?.troubles ?? []" :key="trouble" class="caution">{{ trouble }}</p>
+      <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <div v-if="lawn.plan.programme && !sownOn" class="actions">
-        <UButton color="primary" :loading="busy" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move sowing to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
+        <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move sowing to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
         <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">Best day, {{ shortDay(suggested) }}</UButton>
       </div>
     </aside>

@@ -1,0 +1,236 @@
+import { createApp, createRouter, toWebHandler } from 'h3'
+import { beforeEach, describe, expect, test, vi } from 'vitest'
+import { defaultSettings } from '#core/programme/plan'
+import { grassByCode } from '#core/grass/grasses'
+import { addDays, toDay } from '#core/quantity/calendar'
+import type { LawnGlance, SillData } from '#contract/context'
+import type { Lawn } from '#contract/lawn'
+import { dailyCsv, probeCsv } from '#contract/feed'
+import type { ImportPreview, ImportResult, Station } from '#contract/station'
+import { PELLMOOR } from '../../demo/pellmoor'
+import contextGet from '../api/context.get'
+import glancesGet from '../api/glances.get'
+import homeSillGet from '../api/sill.get'
+import lawnsGet from '../api/lawns/index.get'
+import lawnsPost from '../api/lawns/index.post'
+import lawnDelete from '../api/lawns/[id]/index.delete'
+import lawnGet from '../api/lawns/[id]/index.get'
+import lawnPut from '../api/lawns/[id]/index.put'
+import donePut from '../api/lawns/[id]/operations/[code].put'
+import doneDelete from '../api/lawns/[id]/operations/[code].delete'
+import planPut from '../api/lawns/[id]/plan.put'
+import sillGet from '../api/lawns/[id]/sill.get'
+import stationsGet from '../api/stations/index.get'
+import stationsPost from '../api/stations/index.post'
+import importPost from '../api/stations/[id]/import.post'
+import { closeDatabase, database } from '../records/db'
+import { addLawn } from '../records/lawns'
+import { keepWeather } from '../records/stations'
+import { standinDays, standinForecast, standinReadings } from '../weather/standin'
+import { useTestDatabase } from './database'
+
+useTestDatabase()
+
+const router = createRouter()
+  .get('/api/context', contextGet).get('/api/glances', glancesGet).get('/api/sill', homeSillGet)
+  .get('/api/lawns', lawnsGet).post('/api/lawns', lawnsPost)
+  .get('/api/lawns/:id', lawnGet).put('/api/lawns/:id', lawnPut).delete('/api/lawns/:id', lawnDelete)
+  .get('/api/lawns/:id/sill', sillGet).put('/api/lawns/:id/plan', planPut)
+  .put('/api/lawns/:id/operations/:code', donePut).delete('/api/lawns/:id/operations/:code', doneDelete)
+  .get('/api/stations', stationsGet).post('/api/stations', stationsPost).post('/api/stations/:id/import', importPost)
+const serve = toWebHandler(createApp().use(router))
+
+interface Answer<T> { status: number; body: T & { error: { code: string; message: string; fields?: Record<string, string> } } }
+async function call<T = unknown>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
+  const response = await serve(new Request(`http://sill.test${path}`, {
+    method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+  }))
+  return { status: response.status, body: (await response.json()) as Answer<T>['body'] }
+}
+
+/** The stand-in devices, asked as the server asks them. */
+vi.stubGlobal('$fetch', async (path: string) => {
+  const query = new URL(path, 'http://stand.in').searchParams
+  const day = (name: string) => toDay(query.get(name) ?? '')
+  if (path.includes('forecast')) return dailyCsv(standinForecast(day('on')))
+  return path.includes('daily') ? dailyCsv(standinDays(day('from'), day('to'))) : probeCsv(standinReadings(day('from'), day('to')))
+})
+
+const TODAY = toDay('2026-09-08')
+const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
+let firmId: string
+const newFirm = async (name: string, createdAt: string) =>
+  (await database().query<{ id: string }>('insert into firms (name, created_at) values ($1, $2) returning id', [name, createdAt])).rows[0]!.id
+const ridge = (firm: string) => database().query(
+  `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, 'Ridge', 'simulated', $2, $3, true, $4, $5)`,
+  [firm, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
+)
+
+beforeEach(async () => {
+  await database().query('delete from firms')
+  await database().query(`update clock set stands_at = '2026-09-08T12:00:00Z'`)
+  firmId = await newFirm('Ours', '2026-01-01')
+})
+
+async function surveyed(change: Partial<Lawn> = {}): Promise<Lawn> {
+  const { body } = await call<Lawn>('POST', '/api/lawns', NEW_LAWN)
+  const look = { grass: 'TF', desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', ...change }
+  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, { ...body, ...look })
+  expect(saved.status).toBe(200)
+  return saved.body
+}
+const plan = (lawn: Lawn, sowOn: string) => ({ ...lawn.plan, programme: 'overseed', sowOn, settings: defaultSettings(grassByCode('TF'), 0.56) })
+
+describe('another firm’s lawn', () => {
+  test('is not there, whatever is asked of it', async () => {
+    const theirs = await addLawn(await newFirm('Theirs', '2026-02-02'), NEW_LAWN)
+    const path = `/api/lawns/${theirs.id}`
+    const asked = [
+      await call('GET', path), await call('PUT', path, theirs), await call('DELETE', path), await call('GET', `${path}/sill`),
+      await call('PUT', `${path}/plan`, theirs.plan), await call('PUT', `${path}/operations/scalp`, { doneOn: TODAY }), await call('DELETE', `${path}/operations/scalp`),
+    ]
+    expect(asked.map(({ status, body }) => [status, body.error.code])).toEqual(asked.map(() => [404, 'not_found']))
+    expect((await call<Lawn[]>('GET', '/api/lawns')).body).toEqual([])
+  })
+})
+
+describe('saving', () => {
+  test('answers with the lawn as it now stands, and refuses a stale version without changing anything', async () => {
+    const lawn = await surveyed()
+    const first = await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: '1 Sluice Lane' })
+    expect(first.body).toMatchObject({ address: '1 Sluice Lane', version: lawn.version + 1 })
+    const second = await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: '2 Sluice Lane' })
+    expect([second.status, second.body.error.code]).toEqual([409, 'conflict'])
+    expect((await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.address).toBe('1 Sluice Lane')
+  })
+
+  test('names each field that is wrong', async () => {
+    const lawn = await surveyed()
+    const { status, body } = await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, bareShare: 0.5, thatchMm: -3, latDeg: 'north' })
+    expect(status).toBe(422)
+    expect(Object.keys(body.error.fields!)).toEqual(expect.arrayContaining(['thatchMm', 'latDeg']))
+  })
+
+  test('without a body, or with one that is no JSON, is refused in the same shape', async () => {
+    expect((await call('POST', '/api/lawns')).status).toBe(422)
+    const response = await serve(new Request('http://sill.test/api/lawns', { method: 'POST', body: '{"client":', headers: { 'content-type': 'application/json' } }))
+    expect([response.status, ((await response.json()) as { error: { code: string } }).error.code]).toEqual([422, 'invalid'])
+  })
+
+  test('removes a lawn once', async () => {
+    const lawn = await surveyed()
+    expect((await call('DELETE', `/api/lawns/${lawn.id}`)).body).toEqual({ removed: true })
+    expect((await call('DELETE', `/api/lawns/${lawn.id}`)).status).toBe(404)
+  })
+})
+
+describe('a plan', () => {
+  const applications = [{ ingredient: 'prodiamine', appliedOn: toDay('2026-05-04'), waitDays: 184 }]
+
+  test('is not dated inside the wait of a label, by whatever client it is asked', async () => {
+    const lawn = await surveyed({ applications })
+    const early = await call('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-03'))
+    expect([early.status, early.body.error.code]).toEqual([422, 'label'])
+    expect(early.body.error.fields!.sowOn).toContain('4 Nov')
+    expect((await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-04'))).body.plan.sowOn).toBe('2026-11-04')
+  })
+
+  test('that stood before the wait was written down can still be changed otherwise', async () => {
+    const lawn = await surveyed()
+    const planned = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-09-18'))).body
+    const barred = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...planned, applications })).body
+    const settings = { ...barred.plan.settings!, coverMm: 4 }
+    expect((await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, settings })).body.plan.settings!.coverMm).toBe(4)
+    expect((await call('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, version: 2, sowOn: '2026-09-19' })).status).toBe(422)
+  })
+
+  test('takes work done up to today, not after and not from another age', async () => {
+    const lawn = await surveyed()
+    const mark = (doneOn: string) => call<Lawn>('PUT', `/api/lawns/${lawn.id}/operations/scalp`, { doneOn })
+    expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
+    expect((await mark('2020-09-01')).status).toBe(422)
+    expect((await mark('not a day')).status).toBe(422)
+    expect((await mark('2026-09-08')).body.done).toEqual([{ code: 'scalp', doneOn: '2026-09-08' }])
+    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/operations/scalp`)).body.done).toEqual([])
+  })
+})
+
+describe('the season', () => {
+  test('is asked for in words where there is no station', async () => {
+    const { status, body } = await call('GET', '/api/sill')
+    expect([status, body.error.code]).toEqual([409, 'weather'])
+    expect(body.error.message).toContain('Add one under Weather')
+  })
+
+  test('of the home station and of a lawn comes with forecast and probe, and in brief for the list', async () => {
+    await ridge(firmId)
+    const home = (await call<SillData>('GET', '/api/sill')).body
+    expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: 'tall fescue' })
+    expect(home.forecast).toHaveLength(10)
+    expect(home.probe.at(-1)!.at).toBe('2026-09-08T06:40')
+    const lawn = await surveyed({ sun: 'part' })
+    const own = (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
+    expect(own.place).toBe('Odell')
+    // Shade: the same weather over less sun leaves the soil cooler.
+    expect(own.outlook.soilC.median[own.outlook.todayIndex]!).toBeLessThan(home.outlook.soilC.median[home.outlook.todayIndex]!)
+    const [brief] = (await call<LawnGlance[]>('GET', '/api/glances')).body
+    expect(brief).toMatchObject({ id: lawn.id, glance: { years: 30, windows: own.outlook.windows } })
+    expect((await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
+  })
+
+  test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
+    await ridge(firmId)
+    const lawn = await surveyed()
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: lawn.latDeg, lonDeg: lawn.lonDeg, coastal: false })
+    const reads = async () => (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
+    expect((await reads()).stationName).toBe('Ridge')
+    await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })
+    expect(await reads()).toMatchObject({ stationName: 'Yard', recordEnds: null, yearsFrom: 'normals of Ridge, since Yard has under a year' })
+  })
+
+  test('of a short record without normals anywhere says how much is wanted', async () => {
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })
+    await keepWeather(firmId, station.id, Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })))
+    const { status, body } = await call('GET', '/api/sill')
+    expect(status).toBe(409)
+    expect(body.error.message).toContain('Yard has 40 days')
+  })
+})
+
+describe('a file for a station', () => {
+  const CSV = 'date,tmax_c,tmin_c,precipitation_mm\n2026-08-01,28,15,0\n2026-08-02,29,16,4\nsoon,1,2,3\n'
+
+  test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })
+    const path = `/api/stations/${station.id}/import`
+    const { body: preview } = await call<ImportPreview>('POST', path, { csv: CSV, mapping: null })
+    expect(preview).toMatchObject({ rows: 3, guess: { temperature: 'C', rain: 'mm' } })
+    expect((await call<Station[]>('GET', '/api/stations')).body[0]!.days).toBe(0)
+    const keep = () => call<ImportResult>('POST', path, { csv: CSV, mapping: preview.guess })
+    expect((await keep()).body).toMatchObject({ added: 2, rejectedCount: 1, rejected: [{ line: 4 }] })
+    expect((await keep()).body).toMatchObject({ added: 0, changed: 0, unchanged: 2 })
+  })
+
+  test('is refused for a simulated station, another firm’s, a file that is no table and a name taken', async () => {
+    await ridge(firmId)
+    const [home] = (await call<Station[]>('GET', '/api/stations')).body
+    expect((await call('POST', `/api/stations/${home!.id}/import`, { csv: CSV, mapping: null })).status).toBe(409)
+    expect((await call('POST', '/api/stations/00000000-0000-4000-8000-000000000000/import', { csv: CSV, mapping: null })).status).toBe(404)
+    const { body: yard } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })
+    expect((await call('POST', `/api/stations/${yard.id}/import`, { csv: 'hello', mapping: null })).body.error.fields!.csv).toContain('columns')
+    expect((await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })).status).toBe(409)
+  })
+})
+
+test('a database without a firm, and one that does not answer, are each said in words', async () => {
+  expect((await call('GET', '/api/context')).body).toMatchObject({ firm: { name: 'Ours' }, today: TODAY })
+  await database().query('delete from firms')
+  expect((await call('GET', '/api/context')).body.error.code).toBe('no_firm')
+  const url = process.env.DATABASE_URL!
+  await closeDatabase()
+  process.env.DATABASE_URL = 'postgres://nobody:x@127.0.0.1:9/none'
+  const { status, body } = await call('GET', '/api/lawns')
+  expect([status, body.error.code]).toEqual([503, 'database'])
+  await closeDatabase()
+  process.env.DATABASE_URL = url
+})
