@@ -180,7 +180,7 @@ describe('the season', () => {
 
   test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
     await ridge(firmId)
-    const lawn = await surveyed()
+    const lawn = await surveyed({ latDeg: PELLMOOR.latDeg + 1 })
     const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: lawn.latDeg, lonDeg: lawn.lonDeg, coastal: false })
     const reads = async () => (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect((await reads()).stationName).toBe('Ridge')
