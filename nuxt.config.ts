@@ -4,7 +4,7 @@ const here = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
-  modules: ['@nuxt/ui', '@pinia/nuxt'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
   css: ['~/assets/css/main.css'],
   alias: { '#core': here('./core'), '#contract': here('./contract') },
   ssr: true,
@@ -13,8 +13,41 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['stores'] },
   ui: { fonts: false, colorMode: false },
-  // As SVG: in CSS mode server and browser count component ids differently and labels lose their fields.
   icon: { provider: 'none', mode: 'svg', clientBundle: { scan: true } },
+  // The session is read on the server; pages ask /api/context for who is at work.
+  auth: { loadStrategy: 'none' },
+  runtimeConfig: {
+    // NUXT_SESSION_PASSWORD seals the cookie; NUXT_SESSION_COOKIE_SECURE=false only on loopback without TLS.
+    session: { name: 'upper-sill', maxAge: 30 * 24 * 3600, password: '', cookie: { sameSite: 'lax', httpOnly: true, secure: true } },
+  },
+  security: {
+    // Headers only: limits and origins are judged by the server's own code, with its own words.
+    rateLimiter: false, requestSizeLimiter: false, xssValidator: false, corsHandler: false, allowedMethodsRestricter: false,
+    nonce: true, sri: false,
+    headers: {
+      contentSecurityPolicy: {
+        'default-src': ["'none'"],
+        'script-src': ["'nonce-{{nonce}}'", "'strict-dynamic'"],
+        'script-src-attr': ["'none'"],
+        // Places and widths on the ledge are style attributes; style cannot run.
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:', 'blob:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'worker-src': ["'self'"],
+        'manifest-src': ["'self'"],
+        'object-src': ["'none'"],
+        'base-uri': ["'none'"],
+        'form-action': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        // TLS is the proxy's; the demo on loopback has none.
+        'upgrade-insecure-requests': false,
+      },
+      crossOriginEmbedderPolicy: 'require-corp',
+      referrerPolicy: 'same-origin',
+      xFrameOptions: 'DENY',
+    },
+  },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },

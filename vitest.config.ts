@@ -2,7 +2,8 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const here = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
-const alias = { '#core': here('./core'), '#contract': here('./contract'), '#server': here('./server'), '~': here('./app') }
+const alias = { '#core': here('./core'), '#contract': here('./contract'), '#server': here('./server'), '#imports': here('./server/test/nitroImports.ts'), '~': here('./app') }
+const slow = { fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 }
 
 export default defineConfig({
   resolve: { alias },
@@ -11,8 +12,15 @@ export default defineConfig({
       { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts'] } },
       {
         resolve: { alias },
-        test: { name: 'database', include: ['server/**/*.test.ts'], fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 },
+        test: {
+          name: 'database', include: ['server/**/*.test.ts'], exclude: ['server/test/running/**'],
+          // Its own imports are Nitro's, so it is read with our aliases.
+          server: { deps: { inline: ['nuxt-auth-utils'] } },
+          ...slow,
+        },
       },
+      // Built servers as processes of their own: what two of them, a lost database or a kill do. Wants `nuxt build` first.
+      { resolve: { alias }, test: { name: 'running', include: ['server/test/running/**/*.test.ts'], ...slow } },
     ],
   },
 })

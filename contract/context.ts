@@ -1,13 +1,14 @@
+import type { FirmSettings, Role } from './firm'
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
 import type { Glance, Outlook } from '#core/establishment/outlook'
 import type { DailyWeather } from '#core/climate/weather'
 
-/** Who is at work and what day it is. */
+/** Who is at work, for which firm, and what day it is. */
 export interface Context {
-  firm: { name: string; units: UnitSystem; currency: string }
+  firm: FirmSettings & { demo: boolean }
+  person: { id: string; name: string; email: string; role: Role; units: UnitSystem | null }
   today: Day
-  demo: boolean
 }
 
 export interface ProbeReading {
@@ -34,7 +35,13 @@ export interface SillData {
 }
 
 export interface ApiError {
-  error: { code: string; message: string; fields?: Record<string, string> }
+  error: {
+    code: string
+    message: string
+    fields?: Record<string, string>
+    /** What somebody else has saved meanwhile, where that is why. */
+    theirs?: unknown
+  }
 }
 
 /** A lawn's season in brief, for the list; null where its station cannot tell. */

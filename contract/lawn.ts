@@ -3,7 +3,7 @@ import { TEXTURES } from '#core/climate/soil'
 import { GRASS_CODES } from '#core/grass/grasses'
 import { isDay, type Day } from '#core/quantity/calendar'
 import { parseAnalysis } from '#core/materials/feed'
-import { COVER_MATERIALS } from '#core/programme/plan'
+import { COVER_MATERIALS, type PlanSettings } from '#core/programme/plan'
 import { OPERATION_CODES } from '#core/programme/operations'
 import { coverProblem, type Survey } from '#core/site/survey'
 
@@ -25,6 +25,8 @@ const areaM2 = between(1, 200_000, 'Between 10 ft² (1 m²) and 50 acres (20 ha)
 
 /** What a lawn begins with: the dashed row under the list. */
 export const newLawnSchema = z.object({
+  /** Made by the browser, so that asking twice adds once. */
+  id: idSchema,
   client: required(80),
   address: text(160),
   areaM2,
@@ -93,6 +95,12 @@ export const planSchema = z.object({
   settings: settingsSchema.nullable(),
 })
 
+/** Prices are the owner's: the bag sizes at which a plan puts another price than it had. */
+export function pricesChanged(before: PlanSettings | null, after: PlanSettings | null): number[] {
+  const had = new Map(before?.bags.map(({ massKg, priceMinor }) => [massKg, priceMinor]))
+  return (after?.bags ?? []).filter(({ massKg, priceMinor }) => priceMinor !== (had.get(massKg) ?? null)).map(({ massKg }) => massKg)
+}
+
 export const doneSchema = z.object({ doneOn: daySchema })
 export const operationCodeSchema = z.enum(OPERATION_CODES)
 
@@ -105,10 +113,16 @@ export interface DoneOperation {
   doneOn: Day
 }
 
-export type Plan = PlanInput
+/** Who saved last, and when; null where nobody has. */
+export interface Saved {
+  savedAt: string | null
+  savedBy: string | null
+}
+
+export type Plan = PlanInput & Saved
 
 /** A lawn as the browser knows it. */
-export interface Lawn extends Look {
+export interface Lawn extends Look, Saved {
   id: string
   plan: Plan
   done: DoneOperation[]

@@ -24,6 +24,13 @@ export const mappingSchema = z.object({
   only: z.object({ column: columnIndex, value: z.string().max(120) }).nullable(),
 })
 
+/** A soil temperature read by hand, at local time. */
+export const readingSchema = z.object({
+  at: z.string().regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.').refine((at) => Number.isFinite(Date.parse(`${at}:00Z`)), 'A day and a time that exist.'),
+  depthMm: z.number('Between 0 and 20 in (500 mm).').min(0, 'Between 0 and 20 in (500 mm).').max(500, 'Between 0 and 20 in (500 mm).'),
+  tempC: z.number('Between −4 and 140 °F (−20 and 60 °C).').min(-20, 'Between −4 and 140 °F (−20 and 60 °C).').max(60, 'Between −4 and 140 °F (−20 and 60 °C).'),
+})
+
 export const importSchema = z.object({
   csv: z.string().min(1, 'The file is empty.').max(MOST_CSV_CHARACTERS, 'The file is larger than 4 MB. Split it by years.'),
   mapping: mappingSchema.nullable(),

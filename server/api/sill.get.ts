@@ -1,7 +1,8 @@
 import type { GrassCode } from '#core/grass/grasses'
 import { lawnsOf } from '../records/lawns'
 import { stationsOf } from '../records/stations'
-import { answer, Refusal } from '../utils/answer'
+import { answer } from '../utils/answer'
+import { Refusal } from '../utils/refusal'
 import { localFetch } from '../utils/localFetch'
 import { homeSubject, sillData } from '../weather/sill'
 

@@ -3,17 +3,33 @@ import pg from 'pg'
 // Dates stay dates: a day at the lawn has no time zone to be shifted by.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text)
 pg.types.setTypeParser(pg.types.builtins.TIMESTAMP, (text) => text.replace(' ', 'T').slice(0, 16))
+// An instant leaves as it crosses to the browser.
+const asDate = pg.types.getTypeParser<Date>(pg.types.builtins.TIMESTAMPTZ)
+pg.types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => asDate(text).toISOString())
+
+/** The role the server works in: it owns nothing, so row locks hold for it. */
+const WORK_ROLE = 'upper_sill_work'
+const SLOWEST_STATEMENT_MS = 15_000
+const LONGEST_LOCK_MS = 8_000
 
 let pool: pg.Pool | undefined
 
 export type Queryable = Pick<pg.PoolClient, 'query'>
 
-/** The pool of this process; one for all requests. @throws Error when DATABASE_URL is not set */
+/** @throws Error when DATABASE_URL is not set */
+export function databaseUrl(): string {
+  const url = process.env.DATABASE_URL
+  if (!url) throw new Error('DATABASE_URL is not set: it says where the database is.')
+  return url
+}
+
+/** The pool of this process; one for all requests. Rows of firms show through `inFirm` only. */
 export function database(): pg.Pool {
   if (!pool) {
-    const connectionString = process.env.DATABASE_URL
-    if (!connectionString) throw new Error('DATABASE_URL is not set: it says where the database is.')
-    pool = new pg.Pool({ connectionString, max: 10, connectionTimeoutMillis: 4000 })
+    pool = new pg.Pool({
+      connectionString: databaseUrl(), max: 10, connectionTimeoutMillis: 4_000, query_timeout: SLOWEST_STATEMENT_MS + 2_000, keepAlive: true,
+      options: `-c role=${WORK_ROLE} -c statement_timeout=${SLOWEST_STATEMENT_MS} -c lock_timeout=${LONGEST_LOCK_MS} -c idle_in_transaction_session_timeout=30000`,
+    })
     // A connection that dies while idle must not take the server with it; the next query opens another.
     pool.on('error', () => undefined)
   }
@@ -21,22 +37,58 @@ export function database(): pg.Pool {
 }
 
 export async function closeDatabase(): Promise<void> {
-  await pool?.end()
+  const closing = pool
   pool = undefined
+  await closing?.end()
 }
 
-/** Runs everything or nothing. */
-export async function inTransaction<T>(work: (client: Queryable) => Promise<T>): Promise<T> {
+/** The connection went while the end of a transaction was under way: it may have been kept or not. */
+export class Uncertain extends Error {}
+
+async function inTransaction<T>(begin: string, work: (client: Queryable) => Promise<T>): Promise<T> {
   const client = await database().connect()
+  // Without a listener an error of a connection in use would end the process.
+  const ignore = () => undefined
+  client.on('error', ignore)
+  let broken: Error | undefined
+  let ending = false
   try {
-    await client.query('begin')
+    await client.query(begin)
     const result = await work(client)
+    ending = true
     await client.query('commit')
     return result
   } catch (error) {
-    await client.query('rollback').catch(() => undefined)
+    await client.query('rollback').catch((failed: Error) => { broken = failed })
+    if (ending && broken) throw new Uncertain((error as Error).message, { cause: error })
     throw error
   } finally {
-    client.release()
+    client.off('error', ignore)
+    client.release(broken)
+  }
+}
+
+const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i
+
+/**
+ * Runs everything or nothing, seeing this firm's rows and no other's.
+ * @throws RangeError when the id is none
+ * @throws Uncertain when the connection was lost during the commit
+ */
+export function inFirm<T>(firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
+  if (!UUID.test(firmId)) throw new RangeError('Not the id of a firm.')
+  return inTransaction(`begin; set local sill.firm = '${firmId}'`, work)
+}
+
+/** A connection with the owner's rights, for migrations and tools; never for requests. */
+export async function asOwner<T>(work: (client: Queryable) => Promise<T>): Promise<T> {
+  const client = new pg.Client({ connectionString: databaseUrl(), connectionTimeoutMillis: 4_000 })
+  await client.connect()
+  // The server may close the connection under a running statement; the statement's own error tells.
+  client.on('error', () => undefined)
+  try {
+    return await work(client)
+  } finally {
+    await client.end().catch(() => undefined)
   }
 }

@@ -1,6 +1,8 @@
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
-import { database } from './db'
+import type { FirmSettings, Licence, Role } from '#contract/firm'
+import type { Schools } from '#core/programme/schools'
+import { database, inFirm } from './db'
 
 export interface Firm {
   id: string
@@ -9,20 +11,110 @@ export interface Firm {
   currency: string
   timeZone: string
   demo: boolean
+  schools: Partial<Schools>
+  workingDays: number[]
+  licences: Licence[]
+  version: number
 }
 
-/** The firm at work. Until people sign in there is one: the oldest. */
-export async function firmAtWork(): Promise<Firm | undefined> {
-  const { rows } = await database().query<Firm>(
-    `select id, name, units, currency, time_zone as "timeZone", demo from firms order by created_at, id limit 1`,
-  )
+export interface Person {
+  id: string
+  name: string
+  email: string
+  role: Role
+  /** Null: the firm's. */
+  units: UnitSystem | null
+}
+
+/** Who is at work, for which firm, on which day. */
+export interface AtWork {
+  firm: Firm
+  person: Person
+  today: Day
+}
+
+/** What is written under: the firm whose row it becomes, and who wrote it. */
+export interface Author {
+  firmId: string
+  personId: string
+}
+
+export const authorOf = ({ firm, person }: AtWork): Author => ({ firmId: firm.id, personId: person.id })
+
+/** What a session claims; sealed, so it was true once. */
+export interface Claim {
+  firmId: string
+  personId: string
+  sessionNumber: number
+}
+
+const FIRM = `
+  f.id, f.name, f.units, f.currency, f.time_zone as "timeZone", f.demo, f.schools, f.working_days as "workingDays", f.licences, f.version`
+
+/** The person of a session at work today; undefined once signed out everywhere, or no longer of the firm. */
+export async function atWork({ firmId, personId, sessionNumber }: Claim): Promise<AtWork | undefined> {
+  return inFirm(firmId, async (client) => {
+    const { rows } = await client.query<Firm & { person: Person; today: Day }>(
+      `select ${FIRM}, (coalesce(f.clock_stands_at, now()) at time zone f.time_zone)::date as today,
+         json_build_object('id', p.id, 'name', p.name, 'email', p.email, 'role', p.role, 'units', p.units) as person
+       from firms f join people p on p.firm_id = f.id
+       where f.id = $1 and p.id = $2 and p.session_number = $3 and p.active`, [firmId, personId, sessionNumber],
+    )
+    const row = rows[0]
+    if (!row) return undefined
+    const { person, today, ...firm } = row
+    return { firm, person, today }
+  })
+}
+
+/** A new firm with its owner. @returns undefined when the address signs somebody in already */
+export async function foundFirm(
+  firm: { id: string; name: string; units: UnitSystem; currency: string; timeZone: string },
+  owner: { name: string; email: string; passwordHash: string },
+): Promise<Claim | undefined> {
+  return inFirm(firm.id, async (client) => {
+    await client.query(`insert into firms (id, name, units, currency, time_zone) values ($1, $2, $3, $4, $5)`, [firm.id, firm.name, firm.units, firm.currency, firm.timeZone])
+    const { rows } = await client.query<{ id: string }>(
+      `insert into people (firm_id, name, email, role, password_hash) values ($1, $2, $3, 'owner', $4) returning id`,
+      [firm.id, owner.name, owner.email, owner.passwordHash],
+    )
+    return { firmId: firm.id, personId: rows[0]!.id, sessionNumber: 1 }
+  }).catch((error: { code?: string }) => {
+    if (error.code === '23505') return undefined
+    throw error
+  })
+}
+
+/** @returns false when a newer version is there already, or the home station is not the firm's */
+export async function saveFirm(firmId: string, settings: FirmSettings): Promise<boolean> {
+  return inFirm(firmId, async (client) => {
+    const { rowCount } = await client.query(
+      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, version = version + 1
+       where id = $1 and version = $2`,
+      [firmId, settings.version, settings.name, settings.units, settings.currency, settings.timeZone, settings.schools, settings.workingDays, JSON.stringify(settings.licences)],
+    )
+    if (!rowCount) return false
+    if (settings.homeStationId) {
+      await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2 and exists (select from stations where firm_id = $1 and id = $2)`, [firmId, settings.homeStationId])
+      await client.query(`update stations set home = true where firm_id = $1 and id = $2`, [firmId, settings.homeStationId])
+    }
+    return true
+  })
+}
+
+/** Moves the demo's clock. @returns false for a firm that lives by the machine's time */
+export async function stepClock(firmId: string, days: number): Promise<boolean> {
+  return inFirm(firmId, async (client) => {
+    const { rowCount } = await client.query(
+      `update firms set clock_stands_at = ((clock_stands_at at time zone time_zone) + make_interval(days => $2)) at time zone time_zone
+       where id = $1 and demo and clock_stands_at is not null`, [firmId, days],
+    )
+    return rowCount === 1
+  })
+}
+
+/** Somebody of the demo, to be let in without a password; undefined where there is no demo. */
+export async function demoPerson(role: Role): Promise<Claim | undefined> {
+  const { rows } = await database().query<Claim>(`select firm_id as "firmId", id as "personId", session_number as "sessionNumber" from demo_person($1)`, [role])
   return rows[0]
-}
-
-/** Today in the firm's time zone, by the one clock. */
-export async function todayOf(firm: Pick<Firm, 'timeZone'>): Promise<Day> {
-  const { rows } = await database().query<{ today: Day }>(
-    `select (coalesce(stands_at, now()) at time zone $1)::date as today from clock`, [firm.timeZone],
-  )
-  return rows[0]!.today
 }

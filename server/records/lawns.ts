@@ -1,15 +1,17 @@
 import type { Application } from '#core/site/survey'
 import type { Lawn, Look, NewLawn } from '#contract/lawn'
-import { database, inTransaction, type Queryable } from './db'
+import { inFirm, type Queryable } from './db'
+import type { Author } from './firms'
 import { donesOf, plansOf, NO_PLAN } from './plans'
 
 type LawnRow = Omit<Lawn, 'plan' | 'done' | 'applications'>
 
 const COLUMNS = `
-  id, version, client, address, lat_deg as "latDeg", lon_deg as "lonDeg", station_id as "stationId", area_m2 as "areaM2",
-  area_typed as "areaTyped", grows_now as "growsNow", grass, desirable_share as "desirableShare",
-  weed_share as "weedShare", bare_share as "bareShare", thatch_mm as "thatchMm", mowing_height_mm as "mowingHeightMm",
-  sun, texture, slope_share as "slopeShare"`
+  l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.station_id as "stationId", l.area_m2 as "areaM2",
+  l.area_typed as "areaTyped", l.grows_now as "growsNow", l.grass, l.desirable_share as "desirableShare",
+  l.weed_share as "weedShare", l.bare_share as "bareShare", l.thatch_mm as "thatchMm", l.mowing_height_mm as "mowingHeightMm",
+  l.sun, l.texture, l.slope_share as "slopeShare", l.updated_at as "savedAt", p.name as "savedBy"`
+const FROM = 'from lawns l left join people p on p.firm_id = l.firm_id and p.id = l.updated_by'
 
 async function applicationsOf(client: Queryable, firmId: string, lawnIds: readonly string[]): Promise<Map<string, Application[]>> {
   const { rows } = await client.query<Application & { lawnId: string }>(
@@ -35,39 +37,47 @@ async function completed(client: Queryable, firmId: string, rows: LawnRow[]): Pr
 }
 
 export async function lawnsOf(firmId: string): Promise<Lawn[]> {
-  const { rows } = await database().query<LawnRow>(`select ${COLUMNS} from lawns where firm_id = $1 order by client, id`, [firmId])
-  return completed(database(), firmId, rows)
+  return inFirm(firmId, async (client) => {
+    const { rows } = await client.query<LawnRow>(`select ${COLUMNS} ${FROM} where l.firm_id = $1 order by l.client, l.id`, [firmId])
+    return completed(client, firmId, rows)
+  })
 }
 
-export async function lawnById(firmId: string, id: string, client: Queryable = database()): Promise<Lawn | undefined> {
-  const { rows } = await client.query<LawnRow>(`select ${COLUMNS} from lawns where firm_id = $1 and id = $2`, [firmId, id])
-  return (await completed(client, firmId, rows))[0]
+export async function lawnById(firmId: string, id: string): Promise<Lawn | undefined> {
+  return inFirm(firmId, async (client) => {
+    const { rows } = await client.query<LawnRow>(`select ${COLUMNS} ${FROM} where l.firm_id = $1 and l.id = $2`, [firmId, id])
+    return (await completed(client, firmId, rows))[0]
+  })
 }
 
-/** A new lawn stands where the firm's home station stands until its own place is entered. */
-export async function addLawn(firmId: string, lawn: NewLawn): Promise<Lawn> {
-  const { rows } = await database().query<{ id: string }>(
-    `insert into lawns (firm_id, client, address, area_m2, area_typed, grows_now, lat_deg, lon_deg)
-     select $1, $2, $3, $4, $5, $6, coalesce(max(lat_deg) filter (where home), max(lat_deg), 40),
+/**
+ * A new lawn stands where the firm's home station stands until its own place is entered. Asked twice under one id, as by
+ * a double click or after a lost answer, it is there once.
+ */
+export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefined> {
+  await inFirm(by.firmId, (client) => client.query(
+    `insert into lawns (firm_id, id, updated_by, client, address, area_m2, area_typed, grows_now, lat_deg, lon_deg)
+     select $1, $2, $3, $4, $5, $6, $7, $8, coalesce(max(lat_deg) filter (where home), max(lat_deg), 40),
             coalesce(max(lon_deg) filter (where home), max(lon_deg), 0)
-     from stations where firm_id = $1 returning id`,
-    [firmId, lawn.client, lawn.address, lawn.areaM2, lawn.areaTyped, lawn.growsNow],
-  )
-  return (await lawnById(firmId, rows[0]!.id))!
+     from stations where firm_id = $1
+     on conflict (id) do nothing`,
+    [by.firmId, lawn.id, by.personId, lawn.client, lawn.address, lawn.areaM2, lawn.areaTyped, lawn.growsNow],
+  ))
+  return lawnById(by.firmId, lawn.id)
 }
 
 /** @returns false when somebody saved a newer version in the meantime */
-export async function saveLook(firmId: string, id: string, look: Look): Promise<boolean> {
-  return inTransaction(async (client) => {
+export async function saveLook({ firmId, personId }: Author, id: string, look: Look): Promise<boolean> {
+  return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
       `update lawns set client = $4, address = $5, lat_deg = $6, lon_deg = $7, station_id = $8, area_m2 = $9, area_typed = $10,
          grows_now = $11, grass = $12, desirable_share = $13, weed_share = $14, bare_share = $15, thatch_mm = $16,
-         mowing_height_mm = $17, sun = $18, texture = $19, slope_share = $20, version = version + 1, updated_at = now()
+         mowing_height_mm = $17, sun = $18, texture = $19, slope_share = $20, updated_by = $21, version = version + 1, updated_at = now()
        where firm_id = $1 and id = $2 and version = $3`,
       [
         firmId, id, look.version, look.client, look.address, look.latDeg, look.lonDeg, look.stationId, look.areaM2,
         look.areaTyped, look.growsNow, look.grass, look.desirableShare, look.weedShare, look.bareShare, look.thatchMm,
-        look.mowingHeightMm, look.sun, look.texture, look.slopeShare,
+        look.mowingHeightMm, look.sun, look.texture, look.slopeShare, personId,
       ],
     )
     if (!rowCount) return false
@@ -83,6 +93,8 @@ export async function saveLook(firmId: string, id: string, look: Look): Promise<
 }
 
 export async function removeLawn(firmId: string, id: string): Promise<boolean> {
-  const { rowCount } = await database().query(`delete from lawns where firm_id = $1 and id = $2`, [firmId, id])
-  return rowCount === 1
+  return inFirm(firmId, async (client) => {
+    const { rowCount } = await client.query(`delete from lawns where firm_id = $1 and id = $2`, [firmId, id])
+    return rowCount === 1
+  })
 }

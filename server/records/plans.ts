@@ -2,10 +2,11 @@ import type { Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { PlanSettings } from '#core/programme/plan'
 import type { DoneOperation, Plan, PlanInput } from '#contract/lawn'
-import { database, type Queryable } from './db'
+import { inFirm, type Queryable } from './db'
+import type { Author } from './firms'
 
 /** A lawn that nothing is decided about. */
-export const NO_PLAN: Plan = { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null }
+export const NO_PLAN: Plan = { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null, savedAt: null, savedBy: null }
 
 interface PlanRow {
   lawnId: string
@@ -25,6 +26,8 @@ interface PlanRow {
   coverMm: number
   rakeMm: number
   scalpToMm: number
+  savedAt: string
+  savedBy: string | null
 }
 
 const planFrom = (row: PlanRow): Plan => ({
@@ -32,6 +35,8 @@ const planFrom = (row: PlanRow): Plan => ({
   programme: row.programme,
   overruleNote: row.overruleNote,
   sowOn: row.sowOn,
+  savedAt: row.savedAt,
+  savedBy: row.savedBy,
   settings: row.seedRate === null ? null : {
     seedRateGPerM2: row.seedRate,
     lot: { purityShare: row.purity, germinationShare: row.germination, coatingShare: row.coating, purityOfBareSeed: row.ofBareSeed },
@@ -42,39 +47,42 @@ const planFrom = (row: PlanRow): Plan => ({
 
 export async function plansOf(client: Queryable, firmId: string, lawnIds: readonly string[]): Promise<Map<string, Plan>> {
   const { rows } = await client.query<PlanRow>(
-    `select lawn_id as "lawnId", version, programme, overrule_note as "overruleNote", sow_on as "sowOn",
+    `select p.lawn_id as "lawnId", p.version, p.programme, overrule_note as "overruleNote", sow_on as "sowOn",
        seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
        purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
-       cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm"
-     from plans where firm_id = $1 and lawn_id = any($2)`, [firmId, lawnIds],
+       cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm",
+       p.updated_at as "savedAt", author.name as "savedBy"
+     from plans p left join people author on author.firm_id = p.firm_id and author.id = p.updated_by where p.firm_id = $1 and p.lawn_id = any($2)`, [firmId, lawnIds],
   )
   return new Map(rows.map((row) => [row.lawnId, planFrom(row)]))
 }
 
 /** Saves the first plan of a lawn or the next version of it. @returns false when a newer version is there already */
-export async function savePlan(firmId: string, lawnId: string, plan: PlanInput): Promise<boolean> {
+export async function savePlan({ firmId, personId }: Author, lawnId: string, plan: PlanInput): Promise<boolean> {
   const s = plan.settings
-  const { rowCount } = await database().query(
-    `insert into plans as p (lawn_id, firm_id, programme, overrule_note, sow_on, seed_rate_g_per_m2, purity_share,
-       germination_share, coating_share, purity_of_bare_seed, bags, starter_analysis, starter_n_g_per_m2, cover_material,
-       cover_mm, rake_mm, scalp_to_mm)
-     select $2, $1, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18
-     from lawns where firm_id = $1 and id = $2 and ($3 = 0 or exists (select from plans where lawn_id = $2))
-     on conflict (lawn_id) do update set programme = excluded.programme, overrule_note = excluded.overrule_note,
-       sow_on = excluded.sow_on, seed_rate_g_per_m2 = excluded.seed_rate_g_per_m2, purity_share = excluded.purity_share,
-       germination_share = excluded.germination_share, coating_share = excluded.coating_share,
-       purity_of_bare_seed = excluded.purity_of_bare_seed, bags = excluded.bags, starter_analysis = excluded.starter_analysis,
-       starter_n_g_per_m2 = excluded.starter_n_g_per_m2, cover_material = excluded.cover_material, cover_mm = excluded.cover_mm,
-       rake_mm = excluded.rake_mm, scalp_to_mm = excluded.scalp_to_mm, version = p.version + 1, updated_at = now()
-     where p.version = $3::integer`,
-    [
-      firmId, lawnId, plan.version, plan.programme, plan.overruleNote, plan.sowOn, s?.seedRateGPerM2 ?? null,
-      s?.lot.purityShare ?? null, s?.lot.germinationShare ?? null, s?.lot.coatingShare ?? null, s?.lot.purityOfBareSeed ?? null,
-      s ? JSON.stringify(s.bags) : null, s?.starterAnalysis ?? null, s?.starterNGPerM2 ?? null, s?.coverMaterial ?? null,
-      s?.coverMm ?? null, s?.rakeMm ?? null, s?.scalpToMm ?? null,
-    ],
-  )
-  return rowCount === 1
+  return inFirm(firmId, async (client) => {
+    const { rowCount } = await client.query(
+      `insert into plans as p (lawn_id, firm_id, programme, overrule_note, sow_on, seed_rate_g_per_m2, purity_share,
+         germination_share, coating_share, purity_of_bare_seed, bags, starter_analysis, starter_n_g_per_m2, cover_material,
+         cover_mm, rake_mm, scalp_to_mm, updated_by)
+       select $2, $1, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19
+       from lawns where firm_id = $1 and id = $2 and ($3 = 0 or exists (select from plans where lawn_id = $2))
+       on conflict (lawn_id) do update set programme = excluded.programme, overrule_note = excluded.overrule_note,
+         sow_on = excluded.sow_on, seed_rate_g_per_m2 = excluded.seed_rate_g_per_m2, purity_share = excluded.purity_share,
+         germination_share = excluded.germination_share, coating_share = excluded.coating_share,
+         purity_of_bare_seed = excluded.purity_of_bare_seed, bags = excluded.bags, starter_analysis = excluded.starter_analysis,
+         starter_n_g_per_m2 = excluded.starter_n_g_per_m2, cover_material = excluded.cover_material, cover_mm = excluded.cover_mm,
+         rake_mm = excluded.rake_mm, scalp_to_mm = excluded.scalp_to_mm, updated_by = excluded.updated_by, version = p.version + 1, updated_at = now()
+       where p.version = $3::integer`,
+      [
+        firmId, lawnId, plan.version, plan.programme, plan.overruleNote, plan.sowOn, s?.seedRateGPerM2 ?? null,
+        s?.lot.purityShare ?? null, s?.lot.germinationShare ?? null, s?.lot.coatingShare ?? null, s?.lot.purityOfBareSeed ?? null,
+        s ? JSON.stringify(s.bags) : null, s?.starterAnalysis ?? null, s?.starterNGPerM2 ?? null, s?.coverMaterial ?? null,
+        s?.coverMm ?? null, s?.rakeMm ?? null, s?.scalpToMm ?? null, personId,
+      ],
+    )
+    return rowCount === 1
+  })
 }
 
 export async function donesOf(client: Queryable, firmId: string, lawnIds: readonly string[]): Promise<Map<string, DoneOperation[]>> {
@@ -88,14 +96,14 @@ export async function donesOf(client: Queryable, firmId: string, lawnIds: readon
 }
 
 /** Marking twice, as a double click does, keeps one mark; marking again corrects its date. */
-export async function markDone(firmId: string, lawnId: string, code: OperationCode, doneOn: Day): Promise<void> {
-  await database().query(
-    `insert into operations_done (firm_id, lawn_id, code, done_on) values ($1, $2, $3, $4)
-     on conflict (lawn_id, code) do update set done_on = excluded.done_on, recorded_at = now()`,
-    [firmId, lawnId, code, doneOn],
-  )
+export async function markDone({ firmId, personId }: Author, lawnId: string, code: OperationCode, doneOn: Day): Promise<void> {
+  await inFirm(firmId, (client) => client.query(
+    `insert into operations_done (firm_id, lawn_id, code, done_on, recorded_by) values ($1, $2, $3, $4, $5)
+     on conflict (lawn_id, code) do update set done_on = excluded.done_on, recorded_by = excluded.recorded_by, recorded_at = now()`,
+    [firmId, lawnId, code, doneOn, personId],
+  ))
 }
 
 export async function undoDone(firmId: string, lawnId: string, code: OperationCode): Promise<void> {
-  await database().query(`delete from operations_done where firm_id = $1 and lawn_id = $2 and code = $3`, [firmId, lawnId, code])
+  await inFirm(firmId, (client) => client.query(`delete from operations_done where firm_id = $1 and lawn_id = $2 and code = $3`, [firmId, lawnId, code]))
 }

@@ -1,11 +1,11 @@
+import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
 import type { Lawn } from '#contract/lawn'
-import { useTestDatabase } from '../test/database'
-import { database } from './db'
-import { todayOf } from './firms'
+import { newFirm, owner, useTestDatabase } from '../test/database'
+import { atWork, stepClock, type Author } from './firms'
 import { addLawn, lawnById, lawnsOf, removeLawn, saveLook } from './lawns'
 import { migrate } from './migrate'
 import { markDone, savePlan, undoDone } from './plans'
@@ -16,17 +16,17 @@ import { standinDays, standinForecast, standinReadings } from '../weather/standi
 
 const NEW_LAWN = { client: 'Odell', address: '4 Quarry Rise', areaM2: 612, areaTyped: '6,590 sq ft', growsNow: 'thin tall fescue' }
 const PLACE = { latDeg: 37, lonDeg: -79, coastal: false }
-let ours: string
-let theirs: string
+let ours: Author
+let theirs: Author
 
-async function newFirm(name: string): Promise<string> {
-  const { rows } = await database().query<{ id: string }>('insert into firms (name) values ($1) returning id', [name])
-  return rows[0]!.id
+/** A lawn as its firm adds it, under an id of its own. */
+async function added(by: Author): Promise<Lawn> {
+  return (await addLawn(by, { id: randomUUID(), ...NEW_LAWN }))!
 }
 
 useTestDatabase()
 beforeEach(async () => {
-  await database().query('delete from firms')
+  await owner('delete from firms')
   ours = await newFirm('Ours')
   theirs = await newFirm('Theirs')
 })
@@ -40,79 +40,92 @@ test('migrating again changes nothing', async () => {
 
 describe('a lawn', () => {
   test('belongs to its firm: the other neither reads, changes, plans nor deletes it', async () => {
-    const lawn = await addLawn(ours, NEW_LAWN)
-    expect(await lawnById(theirs, lawn.id)).toBeUndefined()
-    expect(await lawnsOf(theirs)).toEqual([])
+    const lawn = await added(ours)
+    expect(await lawnById(theirs.firmId, lawn.id)).toBeUndefined()
+    expect(await lawnsOf(theirs.firmId)).toEqual([])
     expect(await saveLook(theirs, lawn.id, { ...lawn, client: 'Taken' })).toBe(false)
     expect(await savePlan(theirs, lawn.id, { ...lawn.plan, programme: 'overseed' })).toBe(false)
     await expect(markDone(theirs, lawn.id, 'scalp', toDay('2026-09-01'))).rejects.toMatchObject({ code: '23503' })
-    expect(await removeLawn(theirs, lawn.id)).toBe(false)
-    expect((await lawnById(ours, lawn.id))?.client).toBe('Odell')
+    expect(await removeLawn(theirs.firmId, lawn.id)).toBe(false)
+    expect((await lawnById(ours.firmId, lawn.id))?.client).toBe('Odell')
   })
 
   test('cannot read the weather of another firm’s station', async () => {
-    const station = await addStation(theirs, { name: 'Ridge', ...PLACE })
-    const lawn = await addLawn(ours, NEW_LAWN)
+    const station = await addStation(theirs.firmId, { name: 'Ridge', ...PLACE })
+    const lawn = await added(ours)
     await expect(saveLook(ours, lawn.id, { ...lawn, stationId: station!.id })).rejects.toMatchObject({ code: '23503' })
   })
 
   test('keeps its survey and what was put on it exactly', async () => {
-    const lawn = await addLawn(ours, NEW_LAWN)
+    const lawn = await added(ours)
     const applications = [{ ingredient: 'prodiamine', appliedOn: toDay('2026-03-02'), waitDays: 182 }]
     expect(await saveLook(ours, lawn.id, { ...survey(lawn), thatchMm: 17.78, applications })).toBe(true)
-    expect(await lawnById(ours, lawn.id)).toMatchObject({ grass: 'TF', thatchMm: 17.78, applications, version: lawn.version + 1 })
+    expect(await lawnById(ours.firmId, lawn.id)).toMatchObject({ grass: 'TF', thatchMm: 17.78, applications, version: lawn.version + 1 })
+  })
+
+  test('asked for twice under one id is there once, and not for another firm', async () => {
+    const id = randomUUID()
+    const [first, second] = await Promise.all([1, 2].map(() => addLawn(ours, { id, ...NEW_LAWN })))
+    expect([first!.id, second!.id]).toEqual([id, id])
+    expect(await addLawn(theirs, { id, ...NEW_LAWN })).toBeUndefined()
+    expect(await lawnsOf(ours.firmId)).toHaveLength(1)
+  })
+
+  test('tells who saved it last', async () => {
+    const lawn = await added(ours)
+    expect(lawn).toMatchObject({ savedBy: 'Somebody of Ours' })
+    expect(Math.abs(Date.now() - Date.parse(lawn.savedAt!))).toBeLessThan(60_000)
   })
 
   test('saved twice from the same version keeps the first and tells the second', async () => {
-    const lawn = await addLawn(ours, NEW_LAWN)
+    const lawn = await added(ours)
     const results = await Promise.all(['First', 'Second'].map((client) => saveLook(ours, lawn.id, { ...lawn, client })))
     expect(results.filter(Boolean)).toHaveLength(1)
   })
 
   test('refuses what cannot be, in the schema itself', async () => {
-    const lawn = survey(await addLawn(ours, NEW_LAWN))
+    const lawn = survey(await added(ours))
     await expect(saveLook(ours, lawn.id, { ...lawn, bareShare: 0.5 })).rejects.toMatchObject({ constraint: 'cover_adds_up' })
     await expect(saveLook(ours, lawn.id, { ...lawn, areaM2: -1 })).rejects.toMatchObject({ code: '23514' })
     await expect(saveLook(ours, lawn.id, { ...lawn, latDeg: 91 })).rejects.toMatchObject({ code: '23514' })
-    expect((await lawnById(ours, lawn.id))?.version).toBe(lawn.version)
+    expect((await lawnById(ours.firmId, lawn.id))?.version).toBe(lawn.version)
   })
 
   test('stands where the home station stands until its place is entered', async () => {
-    await addStation(ours, { name: 'Ridge', ...PLACE })
-    expect(await addLawn(ours, NEW_LAWN)).toMatchObject({ latDeg: 37, lonDeg: -79 })
+    await addStation(ours.firmId, { name: 'Ridge', ...PLACE })
+    expect(await added(ours)).toMatchObject({ latDeg: 37, lonDeg: -79 })
   })
 })
 
 describe('a plan', () => {
   test('keeps its settings, counts its versions and refuses a stale one', async () => {
-    const lawn = await addLawn(ours, NEW_LAWN)
+    const lawn = await added(ours)
     const settings = defaultSettings(grassByCode('TF'), 0.56)
     const plan = { ...lawn.plan, programme: 'overseed' as const, sowOn: toDay('2026-09-18'), settings }
     expect(await savePlan(ours, lawn.id, plan)).toBe(true)
     expect(await savePlan(ours, lawn.id, plan)).toBe(false)
-    const saved = (await lawnById(ours, lawn.id))!.plan
+    const saved = (await lawnById(ours.firmId, lawn.id))!.plan
     expect(saved).toMatchObject({ sowOn: '2026-09-18', settings, version: 1 })
     expect(await savePlan(ours, lawn.id, { ...saved, sowOn: toDay('2026-09-20') })).toBe(true)
-    expect((await lawnById(ours, lawn.id))!.plan).toMatchObject({ sowOn: '2026-09-20', version: 2 })
+    expect((await lawnById(ours.firmId, lawn.id))!.plan).toMatchObject({ sowOn: '2026-09-20', version: 2 })
   })
 
   test('marks an operation once however often it is clicked, and undoes it', async () => {
-    const lawn = await addLawn(ours, NEW_LAWN)
+    const lawn = await added(ours)
     await Promise.all([1, 2, 3].map(() => markDone(ours, lawn.id, 'scalp', toDay('2026-09-07'))))
-    expect((await lawnById(ours, lawn.id))!.done).toEqual([{ code: 'scalp', doneOn: '2026-09-07' }])
-    await undoDone(theirs, lawn.id, 'scalp')
-    expect((await lawnById(ours, lawn.id))!.done).toHaveLength(1)
-    await undoDone(ours, lawn.id, 'scalp')
-    expect((await lawnById(ours, lawn.id))!.done).toEqual([])
+    expect((await lawnById(ours.firmId, lawn.id))!.done).toEqual([{ code: 'scalp', doneOn: '2026-09-07' }])
+    await undoDone(theirs.firmId, lawn.id, 'scalp')
+    expect((await lawnById(ours.firmId, lawn.id))!.done).toHaveLength(1)
+    await undoDone(ours.firmId, lawn.id, 'scalp')
+    expect((await lawnById(ours.firmId, lawn.id))!.done).toEqual([])
   })
 
   test('goes with its lawn', async () => {
-    const lawn = await addLawn(ours, NEW_LAWN)
+    const lawn = await added(ours)
     await savePlan(ours, lawn.id, { ...lawn.plan, programme: 'overseed' })
     await markDone(ours, lawn.id, 'scalp', toDay('2026-09-07'))
-    expect(await removeLawn(ours, lawn.id)).toBe(true)
-    const { rows } = await database().query('select (select count(*) from plans) + (select count(*) from operations_done) as left')
-    expect(rows[0]).toEqual({ left: '0' })
+    expect(await removeLawn(ours.firmId, lawn.id)).toBe(true)
+    expect(await owner('select (select count(*) from plans) + (select count(*) from operations_done) as left')).toEqual([{ left: '0' }])
   })
 })
 
@@ -120,33 +133,33 @@ describe('a station', () => {
   const week = Array.from({ length: 7 }, (_, i) => ({ day: addDays(toDay('2026-08-01'), i), tmaxC: 28 + i, tminC: 15, rainMm: i }))
 
   test('keeps a day once: importing again adds nothing, a corrected day changes one', async () => {
-    const station = (await addStation(ours, { name: 'Ridge', ...PLACE }))!
-    expect(await keepWeather(ours, station.id, week)).toEqual({ added: 7, changed: 0 })
-    const stamp = await weatherStamp(ours, station.id)
-    expect(await keepWeather(ours, station.id, week)).toEqual({ added: 0, changed: 0 })
-    expect(await weatherStamp(ours, station.id)).toBe(stamp)
-    expect(await keepWeather(ours, station.id, [{ ...week[2]!, rainMm: 9.5 }])).toEqual({ added: 0, changed: 1 })
-    expect(await weatherStamp(ours, station.id)).not.toBe(stamp)
-    expect((await weatherOf(ours, station.id))[2]).toEqual({ ...week[2]!, rainMm: 9.5 })
-    expect(await weatherOf(theirs, station.id)).toEqual([])
+    const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
+    expect(await keepWeather(ours.firmId, station.id, week)).toEqual({ added: 7, changed: 0 })
+    const stamp = await weatherStamp(ours.firmId, station.id)
+    expect(await keepWeather(ours.firmId, station.id, week)).toEqual({ added: 0, changed: 0 })
+    expect(await weatherStamp(ours.firmId, station.id)).toBe(stamp)
+    expect(await keepWeather(ours.firmId, station.id, [{ ...week[2]!, rainMm: 9.5 }])).toEqual({ added: 0, changed: 1 })
+    expect(await weatherStamp(ours.firmId, station.id)).not.toBe(stamp)
+    expect((await weatherOf(ours.firmId, station.id))[2]).toEqual({ ...week[2]!, rainMm: 9.5 })
+    expect(await weatherOf(theirs.firmId, station.id)).toEqual([])
   })
 
   test('of the same name is refused, and only the first is home', async () => {
-    await addStation(ours, { name: 'Ridge', ...PLACE })
-    expect(await addStation(ours, { name: 'Ridge', ...PLACE })).toBeUndefined()
-    await addStation(ours, { name: 'Airfield', ...PLACE })
-    expect((await stationsOf(ours)).map(({ name, home }) => [name, home])).toEqual([['Ridge', true], ['Airfield', false]])
+    await addStation(ours.firmId, { name: 'Ridge', ...PLACE })
+    expect(await addStation(ours.firmId, { name: 'Ridge', ...PLACE })).toBeUndefined()
+    await addStation(ours.firmId, { name: 'Airfield', ...PLACE })
+    expect((await stationsOf(ours.firmId)).map(({ name, home }) => [name, home])).toEqual([['Ridge', true], ['Airfield', false]])
   })
 
   test('does not take a day whose lowest is above its highest', async () => {
-    const station = (await addStation(ours, { name: 'Ridge', ...PLACE }))!
-    await expect(keepWeather(ours, station.id, [...week, { day: toDay('2026-08-09'), tmaxC: 10, tminC: 20, rainMm: 0 }])).rejects.toMatchObject({ code: '23514' })
-    expect(await weatherOf(ours, station.id)).toEqual([])
+    const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
+    await expect(keepWeather(ours.firmId, station.id, [...week, { day: toDay('2026-08-09'), tmaxC: 10, tminC: 20, rainMm: 0 }])).rejects.toMatchObject({ code: '23514' })
+    expect(await weatherOf(ours.firmId, station.id)).toEqual([])
   })
 
   test('is asked only for what it has not delivered yet, and a silent one loses nothing', async () => {
-    const added = (await addStation(ours, { name: 'Ridge', ...PLACE }))!
-    await database().query(`update stations set kind = 'simulated', feed_path = '/standin/pellmoor-ridge' where id = $1`, [added.id])
+    const ridge = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
+    await owner(`update stations set kind = 'simulated', feed_path = '/standin/pellmoor-ridge' where id = $1`, [ridge.id])
     const asked: string[] = []
     const answer = async (path: string) => {
       asked.push(path)
@@ -156,22 +169,36 @@ describe('a station', () => {
       return path.includes('daily') ? dailyCsv(standinDays(toDay(from), toDay(to))) : probeCsv(standinReadings(toDay(from), toDay(to)))
     }
     const today = toDay('2026-09-08')
-    const station = async () => (await stationById(ours, added.id))!
-    expect(await collect(ours, await station(), today, () => Promise.reject(new Error('no line')))).toBe(false)
-    expect(await collect(ours, await station(), today, answer)).toBe(true)
+    const station = async () => (await stationById(ours.firmId, ridge.id))!
+    expect(await collect(ours.firmId, await station(), today, () => Promise.reject(new Error('no line')))).toBe(false)
+    expect(await collect(ours.firmId, await station(), today, answer)).toBe(true)
     expect(await station()).toMatchObject({ days: 500, lastDay: '2026-09-07' })
-    expect(await collect(ours, await station(), today, answer)).toBe(true)
+    expect(await collect(ours.firmId, await station(), today, answer)).toBe(true)
     expect(asked).toHaveLength(3)
-    await collect(ours, await station(), addDays(today, 2), answer)
+    await collect(ours.firmId, await station(), addDays(today, 2), answer)
     expect(asked[3]).toContain('from=2026-09-08&to=2026-09-09')
     expect((await station()).days).toBe(502)
   })
 })
 
-test('today is the clock’s, in the firm’s time zone', async () => {
-  await database().query(`update clock set stands_at = '2026-09-08T02:00:00Z'`)
-  expect(await todayOf({ timeZone: 'UTC' })).toBe('2026-09-08')
-  expect(await todayOf({ timeZone: 'America/New_York' })).toBe('2026-09-07')
-  await database().query('update clock set stands_at = null')
-  expect(await todayOf({ timeZone: 'UTC' })).toBe(new Date().toISOString().slice(0, 10))
+describe('today', () => {
+  const today = async () => (await atWork({ ...ours, sessionNumber: 1 }))!.today
+
+  test('is the demo’s clock in the firm’s time zone, and is stepped by days', async () => {
+    await owner(`update firms set demo = true, clock_stands_at = '2026-09-08T02:00:00Z' where id = $1`, [ours.firmId])
+    expect(await today()).toBe('2026-09-08')
+    await owner(`update firms set time_zone = 'America/New_York' where id = $1`, [ours.firmId])
+    expect(await today()).toBe('2026-09-07')
+    expect(await stepClock(ours.firmId, 7)).toBe(true)
+    expect(await today()).toBe('2026-09-14')
+    // Over the night the clocks go back a step is still whole days.
+    expect(await stepClock(ours.firmId, 60)).toBe(true)
+    expect(await today()).toBe('2026-11-13')
+  })
+
+  test('of a real firm is the machine’s and cannot be moved, in the schema itself', async () => {
+    expect(await stepClock(ours.firmId, 1)).toBe(false)
+    expect(await today()).toBe(new Date().toISOString().slice(0, 10))
+    await expect(owner(`update firms set clock_stands_at = now() where id = $1`, [ours.firmId])).rejects.toMatchObject({ constraint: 'only_the_demo_stands_still' })
+  })
 })

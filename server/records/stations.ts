@@ -3,7 +3,7 @@ import type { Normals } from '#core/climate/normals'
 import type { DailyWeather } from '#core/climate/weather'
 import type { ProbeReading } from '#contract/context'
 import type { NewStation, Station } from '#contract/station'
-import { database, inTransaction } from './db'
+import { inFirm } from './db'
 
 export interface StationRecord extends Station {
   feedPath: string | null
@@ -18,48 +18,52 @@ const SELECT = `
     select count(*) as days, min(day) as first_day, max(day) as last_day from weather_days where station_id = s.id and firm_id = s.firm_id
   ) w`
 
-export async function stationsOf(firmId: string): Promise<StationRecord[]> {
-  const { rows } = await database().query<StationRecord>(`${SELECT} where s.firm_id = $1 order by s.home desc, s.name`, [firmId])
+/** Rows of the firm, which is $1. */
+async function ask<Row extends object>(firmId: string, sql: string, ...values: unknown[]): Promise<Row[]> {
+  const { rows } = await inFirm(firmId, (client) => client.query<Row>(sql, [firmId, ...values]))
   return rows
 }
 
+export async function stationsOf(firmId: string): Promise<StationRecord[]> {
+  return ask<StationRecord>(firmId, `${SELECT} where s.firm_id = $1 order by s.home desc, s.name`)
+}
+
 export async function stationById(firmId: string, id: string): Promise<StationRecord | undefined> {
-  const { rows } = await database().query<StationRecord>(`${SELECT} where s.firm_id = $1 and s.id = $2`, [firmId, id])
-  return rows[0]
+  return (await ask<StationRecord>(firmId, `${SELECT} where s.firm_id = $1 and s.id = $2`, id))[0]
 }
 
 /** @returns undefined when the firm has a station of that name */
 export async function addStation(firmId: string, station: NewStation): Promise<StationRecord | undefined> {
-  const { rows } = await database().query<{ id: string }>(
+  const rows = await ask<{ id: string }>(
+    firmId,
     `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, home)
      values ($1, $2, 'imported', $3, $4, $5, not exists (select from stations where firm_id = $1 and home))
      on conflict (firm_id, name) do nothing returning id`,
-    [firmId, station.name, station.latDeg, station.lonDeg, station.coastal],
+    station.name, station.latDeg, station.lonDeg, station.coastal,
   )
   return rows[0] && stationById(firmId, rows[0].id)
 }
 
 /** Stamp that changes whenever a day of the station does; part of what a computed season is remembered under. */
 export async function weatherStamp(firmId: string, stationId: string): Promise<string> {
-  const { rows } = await database().query<{ stamp: string }>(
-    `select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp from weather_days where firm_id = $1 and station_id = $2`,
-    [firmId, stationId],
+  const rows = await ask<{ stamp: string }>(
+    firmId, `select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp from weather_days where firm_id = $1 and station_id = $2`, stationId,
   )
   return rows[0]!.stamp
 }
 
 export async function weatherOf(firmId: string, stationId: string): Promise<DailyWeather[]> {
-  const { rows } = await database().query<DailyWeather>(
+  return ask<DailyWeather>(
+    firmId,
     `select day, tmax_c as "tmaxC", tmin_c as "tminC", rain_mm as "rainMm" from weather_days
-     where firm_id = $1 and station_id = $2 order by day`, [firmId, stationId],
+     where firm_id = $1 and station_id = $2 order by day`, stationId,
   )
-  return rows
 }
 
 /** Keeps each day once. @returns how many are new and how many now read otherwise than before */
 export async function keepWeather(firmId: string, stationId: string, days: readonly DailyWeather[]): Promise<{ added: number; changed: number }> {
   if (!days.length) return { added: 0, changed: 0 }
-  return inTransaction(async (client) => {
+  return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{ added: boolean }>(
       `insert into weather_days as w (firm_id, station_id, day, tmax_c, tmin_c, rain_mm)
        select $1, $2, * from unnest($3::date[], $4::float8[], $5::float8[], $6::float8[])
@@ -75,38 +79,40 @@ export async function keepWeather(firmId: string, stationId: string, days: reado
 }
 
 export async function keepForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly DailyWeather[]): Promise<void> {
-  await database().query(
+  await ask(
+    firmId,
     `insert into forecast_days (firm_id, station_id, issued_on, day, tmax_c, tmin_c, rain_mm)
      select $1, $2, $3, * from unnest($4::date[], $5::float8[], $6::float8[], $7::float8[])
      on conflict (station_id, issued_on, day) do nothing`,
-    [firmId, stationId, issuedOn, days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm)],
+    stationId, issuedOn, days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm),
   )
 }
 
 /** The forecast issued today, in order of days; empty when none was. */
 export async function forecastOf(firmId: string, stationId: string, issuedOn: Day): Promise<DailyWeather[]> {
-  const { rows } = await database().query<DailyWeather>(
+  return ask<DailyWeather>(
+    firmId,
     `select day, tmax_c as "tmaxC", tmin_c as "tminC", rain_mm as "rainMm" from forecast_days
-     where firm_id = $1 and station_id = $2 and issued_on = $3 order by day`, [firmId, stationId, issuedOn],
+     where firm_id = $1 and station_id = $2 and issued_on = $3 order by day`, stationId, issuedOn,
   )
-  return rows
 }
 
 export async function keepReadings(firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> {
-  await database().query(
+  await ask(
+    firmId,
     `insert into probe_readings (firm_id, station_id, read_at, depth_mm, temp_c)
      select $1, $2, * from unnest($3::timestamp[], $4::float8[], $5::float8[])
      on conflict (station_id, depth_mm, read_at) do nothing`,
-    [firmId, stationId, readings.map((r) => r.at), readings.map((r) => r.depthMm), readings.map((r) => r.tempC)],
+    stationId, readings.map((r) => r.at), readings.map((r) => r.depthMm), readings.map((r) => r.tempC),
   )
 }
 
 /** Probe readings of a station between two days, both included, oldest first. */
 export async function readingsBetween(firmId: string, stationId: string, from: Day, to: Day): Promise<ProbeReading[]> {
-  const { rows } = await database().query<ProbeReading>(
+  return ask<ProbeReading>(
+    firmId,
     `select read_at as at, depth_mm as "depthMm", temp_c as "tempC" from probe_readings
      where firm_id = $1 and station_id = $2 and read_at >= $3::date and read_at < $4::date + 1 order by read_at`,
-    [firmId, stationId, from, to],
+    stationId, from, to,
   )
-  return rows
 }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll } from 'vitest'
 import pg from 'pg'
-import { closeDatabase, database } from '../records/db'
+import { asOwner, closeDatabase } from '../records/db'
+import type { Author } from '../records/firms'
 import { migrate } from '../records/migrate'
 
 const ONE_FILE_AT_A_TIME = 40_771
@@ -15,11 +16,25 @@ export function useTestDatabase(): void {
     turn = new pg.Client({ connectionString: url })
     await turn.connect()
     await turn.query('select pg_advisory_lock($1)', [ONE_FILE_AT_A_TIME])
-    await database().query('drop schema public cascade; create schema public')
+    await asOwner((client) => client.query('drop schema public cascade; create schema public'))
     await migrate()
   })
   afterAll(async () => {
     await closeDatabase()
     await turn.end()
   })
+}
+
+/** As the owner of the tables: what a test sets up around the row locks, or breaks on purpose. */
+export const owner = <Row extends pg.QueryResultRow>(sql: string, values: unknown[] = []): Promise<Row[]> =>
+  asOwner(async (client) => (await client.query<Row>(sql, values)).rows)
+
+/** A firm with one person in it. */
+export async function newFirm(name: string, role: 'owner' | 'technician' = 'owner', createdAt = '2026-01-01'): Promise<Author> {
+  const [firm] = await owner<{ id: string }>('insert into firms (name, created_at) values ($1, $2) returning id', [name, createdAt])
+  const [person] = await owner<{ id: string }>(
+    `insert into people (firm_id, name, email, role) values ($1, $2, $3, $4) returning id`,
+    [firm!.id, `Somebody of ${name}`, `${name.toLowerCase().replace(/\W/g, '')}-${firm!.id}@example.org`, role],
+  )
+  return { firmId: firm!.id, personId: person!.id }
 }

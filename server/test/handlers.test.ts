@@ -1,52 +1,25 @@
-import { createApp, createRouter, toWebHandler } from 'h3'
+import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
-import type { LawnGlance, SillData } from '#contract/context'
+import type { Context, LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import { dailyCsv, probeCsv } from '#contract/feed'
 import type { ImportPreview, ImportResult, Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
-import contextGet from '../api/context.get'
-import glancesGet from '../api/glances.get'
-import homeSillGet from '../api/sill.get'
-import lawnsGet from '../api/lawns/index.get'
-import lawnsPost from '../api/lawns/index.post'
-import lawnDelete from '../api/lawns/[id]/index.delete'
-import lawnGet from '../api/lawns/[id]/index.get'
-import lawnPut from '../api/lawns/[id]/index.put'
-import donePut from '../api/lawns/[id]/operations/[code].put'
-import doneDelete from '../api/lawns/[id]/operations/[code].delete'
-import planPut from '../api/lawns/[id]/plan.put'
-import sillGet from '../api/lawns/[id]/sill.get'
-import stationsGet from '../api/stations/index.get'
-import stationsPost from '../api/stations/index.post'
-import importPost from '../api/stations/[id]/import.post'
-import { closeDatabase, database } from '../records/db'
+import { closeDatabase } from '../records/db'
+import type { Author } from '../records/firms'
 import { addLawn } from '../records/lawns'
-import { keepWeather } from '../records/stations'
+import { addStation, keepWeather } from '../records/stations'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
-import { useTestDatabase } from './database'
+import { newFirm, owner, useTestDatabase } from './database'
+import { Browser, ROUTES } from './house'
 
 useTestDatabase()
 
-const router = createRouter()
-  .get('/api/context', contextGet).get('/api/glances', glancesGet).get('/api/sill', homeSillGet)
-  .get('/api/lawns', lawnsGet).post('/api/lawns', lawnsPost)
-  .get('/api/lawns/:id', lawnGet).put('/api/lawns/:id', lawnPut).delete('/api/lawns/:id', lawnDelete)
-  .get('/api/lawns/:id/sill', sillGet).put('/api/lawns/:id/plan', planPut)
-  .put('/api/lawns/:id/operations/:code', donePut).delete('/api/lawns/:id/operations/:code', doneDelete)
-  .get('/api/stations', stationsGet).post('/api/stations', stationsPost).post('/api/stations/:id/import', importPost)
-const serve = toWebHandler(createApp().use(router))
-
-interface Answer<T> { status: number; body: T & { error: { code: string; message: string; fields?: Record<string, string> } } }
-async function call<T = unknown>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
-  const response = await serve(new Request(`http://sill.test${path}`, {
-    method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  }))
-  return { status: response.status, body: (await response.json()) as Answer<T>['body'] }
-}
+let browser: Browser
+const call = <T = unknown>(method: string, path: string, body?: unknown) => browser.call<T>(method, path, body)
 
 /** The stand-in devices, asked as the server asks them. */
 vi.stubGlobal('$fetch', async (path: string) => {
@@ -59,21 +32,22 @@ vi.stubGlobal('$fetch', async (path: string) => {
 const TODAY = toDay('2026-09-08')
 const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
 let firmId: string
-const newFirm = async (name: string, createdAt: string) =>
-  (await database().query<{ id: string }>('insert into firms (name, created_at) values ($1, $2) returning id', [name, createdAt])).rows[0]!.id
-const ridge = (firm: string) => database().query(
+let us: Author
+const ridge = (firm: string) => owner(
   `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, 'Ridge', 'simulated', $2, $3, true, $4, $5)`,
   [firm, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
 )
 
 beforeEach(async () => {
-  await database().query('delete from firms')
-  await database().query(`update clock set stands_at = '2026-09-08T12:00:00Z'`)
-  firmId = await newFirm('Ours', '2026-01-01')
+  await owner('delete from firms')
+  us = await newFirm('Ours')
+  firmId = us.firmId
+  await owner(`update firms set demo = true, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [firmId])
+  browser = await new Browser().enter(us)
 })
 
 async function surveyed(change: Partial<Lawn> = {}): Promise<Lawn> {
-  const { body } = await call<Lawn>('POST', '/api/lawns', NEW_LAWN)
+  const { body } = await call<Lawn>('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN })
   const look = { grass: 'TF', desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', ...change }
   const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, { ...body, ...look })
   expect(saved.status).toBe(200)
@@ -81,16 +55,50 @@ async function surveyed(change: Partial<Lawn> = {}): Promise<Lawn> {
 }
 const plan = (lawn: Lawn, sowOn: string) => ({ ...lawn.plan, programme: 'overseed', sowOn, settings: defaultSettings(grassByCode('TF'), 0.56) })
 
-describe('another firm’s lawn', () => {
-  test('is not there, whatever is asked of it', async () => {
-    const theirs = await addLawn(await newFirm('Theirs', '2026-02-02'), NEW_LAWN)
-    const path = `/api/lawns/${theirs.id}`
-    const asked = [
-      await call('GET', path), await call('PUT', path, theirs), await call('DELETE', path), await call('GET', `${path}/sill`),
-      await call('PUT', `${path}/plan`, theirs.plan), await call('PUT', `${path}/operations/scalp`, { doneOn: TODAY }), await call('DELETE', `${path}/operations/scalp`),
-    ]
-    expect(asked.map(({ status, body }) => [status, body.error.code])).toEqual(asked.map(() => [404, 'not_found']))
-    expect((await call<Lawn[]>('GET', '/api/lawns')).body).toEqual([])
+describe('every route', () => {
+  /** What is sent where a body is judged before the thing is looked for. */
+  const BODIES: Record<string, object> = {
+    '/api/people/:id': { role: 'owner', active: true }, '/api/people/links': { kind: 'reset', personId: randomUUID() },
+    '/api/lawns/:id/operations/:code': { doneOn: TODAY },
+  }
+  const behindTheDoor = ROUTES.filter(({ path }) => !path.startsWith('/api/door/'))
+
+  test('is known: the walk below misses none', () => {
+    expect(ROUTES.length).toBeGreaterThan(25)
+    expect(ROUTES.map(({ path }) => path)).toEqual(expect.arrayContaining(['/api/context', '/api/lawns/:id/plan', '/api/people/links', '/api/firm']))
+  })
+
+  test.each(behindTheDoor)('$method $path is 401 for who is signed out', async ({ method, path }) => {
+    const { status, body } = await new Browser().call(method.toUpperCase(), path.replace(/:id/, randomUUID()).replace(/:code/, 'scalp'), method === 'get' || method === 'delete' ? undefined : {})
+    expect([status, body.error.code]).toEqual([401, 'signed_out'])
+  })
+
+  test.each(behindTheDoor.filter(({ path }) => path.includes(':id')))('$method $path is 404 for another firm’s id, and changes nothing there', async ({ method, path }) => {
+    const them = await newFirm('Theirs')
+    const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
+    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false }))!
+    const id = path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
+    const before = await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])
+    const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(':code', 'scalp'), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
+    expect([status, body.error.code]).toEqual([404, 'not_found'])
+    expect(await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])).toEqual(before)
+  })
+
+  test('shows of the firm’s lists nothing of another’s', async () => {
+    const them = await newFirm('Theirs')
+    await addLawn(them, { id: randomUUID(), ...NEW_LAWN })
+    await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false })
+    expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', '/api/glances')).body]).toEqual([[], [], []])
+    expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual(['Somebody of Ours'])
+  })
+
+  test('takes no settings that name another firm’s station', async () => {
+    const them = await newFirm('Theirs')
+    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false }))!
+    const { body } = await call<Context>('GET', '/api/context')
+    expect((await call('PUT', '/api/firm', { ...body.firm, homeStationId: station.id })).status).toBe(404)
+    const lawn = await surveyed()
+    expect((await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })).status).toBe(422)
   })
 })
 
@@ -101,6 +109,7 @@ describe('saving', () => {
     expect(first.body).toMatchObject({ address: '1 Sluice Lane', version: lawn.version + 1 })
     const second = await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: '2 Sluice Lane' })
     expect([second.status, second.body.error.code]).toEqual([409, 'conflict'])
+    expect(second.body.error.theirs).toMatchObject({ address: '1 Sluice Lane', savedBy: 'Somebody of Ours' })
     expect((await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.address).toBe('1 Sluice Lane')
   })
 
@@ -113,7 +122,7 @@ describe('saving', () => {
 
   test('without a body, or with one that is no JSON, is refused in the same shape', async () => {
     expect((await call('POST', '/api/lawns')).status).toBe(422)
-    const response = await serve(new Request('http://sill.test/api/lawns', { method: 'POST', body: '{"client":', headers: { 'content-type': 'application/json' } }))
+    const response = await browser.request('POST', '/api/lawns', { body: '{"client":', headers: { 'content-type': 'application/json' } })
     expect([response.status, ((await response.json()) as { error: { code: string } }).error.code]).toEqual([422, 'invalid'])
   })
 
@@ -222,10 +231,7 @@ describe('a file for a station', () => {
   })
 })
 
-test('a database without a firm, and one that does not answer, are each said in words', async () => {
-  expect((await call('GET', '/api/context')).body).toMatchObject({ firm: { name: 'Ours' }, today: TODAY })
-  await database().query('delete from firms')
-  expect((await call('GET', '/api/context')).body.error.code).toBe('no_firm')
+test('a database that does not answer is said in words, and is there again after', async () => {
   const url = process.env.DATABASE_URL!
   await closeDatabase()
   process.env.DATABASE_URL = 'postgres://nobody:x@127.0.0.1:9/none'
@@ -233,4 +239,5 @@ test('a database without a firm, and one that does not answer, are each said in 
   expect([status, body.error.code]).toEqual([503, 'database'])
   await closeDatabase()
   process.env.DATABASE_URL = url
+  expect((await call('GET', '/api/lawns')).status).toBe(200)
 })

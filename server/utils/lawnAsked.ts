@@ -1,7 +1,9 @@
 import type { H3Event } from 'h3'
 import { idSchema, type Lawn } from '#contract/lawn'
 import { lawnById } from '../records/lawns'
-import { notFound, paramOf, type AtWork } from './answer'
+import { paramOf } from './ask'
+import { notFound } from './refusal'
+import type { AtWork } from '../records/firms'
 
 /** The lawn named by the path, of the firm at work. @throws Refusal 404 for any other */
 export async function lawnAsked(event: H3Event, { firm }: AtWork): Promise<Lawn> {

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '#core/quantity/calendar'
 import type { ProbeReading } from '#contract/context'
 import { keepForecast, keepReadings, keepWeather, type StationRecord } from '../records/stations'
+import { log } from '../utils/log'
 import { forecastLimit, OPEN_FORM, readCsv } from './csv'
 
 /** How a device is asked: a path in, CSV out. */
@@ -38,7 +39,7 @@ export async function collect(firmId: string, station: StationRecord, today: Day
     await keepWeather(firmId, station.id, readCsv(days, OPEN_FORM, yesterday).days)
     return true
   } catch (error) {
-    console.error(JSON.stringify({ level: 'warn', message: 'station did not deliver', station: station.id, reason: (error as Error).message }))
+    log.warn({ station: station.id, reason: (error as Error).message }, 'station did not deliver')
     return false
   }
 }

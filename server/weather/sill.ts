@@ -9,7 +9,8 @@ import { addDays } from '#core/quantity/calendar'
 import type { SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import { forecastOf, readingsBetween, stationById, stationsOf, weatherOf, weatherStamp, type StationRecord } from '../records/stations'
-import { Refusal, type AtWork } from '../utils/answer'
+import { Refusal } from '../utils/refusal'
+import type { AtWork } from '../records/firms'
 import { collect, type Fetch } from './collect'
 
 /** Weather years behind every count on the screen. */

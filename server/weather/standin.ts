@@ -14,6 +14,8 @@ import { PELLMOOR } from '../../demo/pellmoor'
 const FIRST = toDay('2024-06-01')
 const LAST = toDay('2029-12-31')
 const FORECAST_DAYS = 10
+/** Beyond it the devices would have no forecast left to tell. */
+export const LAST_STANDIN_DAY = addDays(LAST, -FORECAST_DAYS)
 /** Local offset and noise of the probe, K: what the model cannot know. */
 const PROBE_OFFSET_K = 0.5
 const PROBE_NOISE_K = 0.25

@@ -1,5 +1,12 @@
 import { newLawnSchema } from '#contract/lawn'
+import { authorOf } from '../../records/firms'
 import { addLawn } from '../../records/lawns'
-import { answer, bodyOf } from '../../utils/answer'
+import { answer } from '../../utils/answer'
+import { bodyOf } from '../../utils/ask'
+import { Refusal } from '../../utils/refusal'
 
-export default answer(async (event, { firm }) => addLawn(firm.id, await bodyOf(event, newLawnSchema)))
+export default answer(async (event, work) => {
+  const lawn = await addLawn(authorOf(work), await bodyOf(event, newLawnSchema))
+  if (!lawn) throw new Refusal(409, 'taken', 'This could not be added. Add it again.')
+  return lawn
+})

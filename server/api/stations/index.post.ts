@@ -1,6 +1,8 @@
 import { newStationSchema, type Station } from '#contract/station'
 import { addStation } from '../../records/stations'
-import { answer, bodyOf, Refusal } from '../../utils/answer'
+import { answer } from '../../utils/answer'
+import { bodyOf } from '../../utils/ask'
+import { Refusal } from '../../utils/refusal'
 
 export default answer(async (event, { firm }): Promise<Station> => {
   const station = await addStation(firm.id, await bodyOf(event, newStationSchema))

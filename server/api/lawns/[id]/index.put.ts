@@ -1,11 +1,14 @@
 import { lookSchema } from '#contract/lawn'
+import { authorOf } from '../../../records/firms'
 import { saveLook } from '../../../records/lawns'
-import { answer, bodyOf, conflict } from '../../../utils/answer'
+import { answer } from '../../../utils/answer'
+import { bodyOf } from '../../../utils/ask'
+import { conflict } from '../../../utils/refusal'
 import { lawnAsked } from '../../../utils/lawnAsked'
 
 export default answer(async (event, work) => {
   const { id } = await lawnAsked(event, work)
-  const saved = await saveLook(work.firm.id, id, await bodyOf(event, lookSchema))
-  if (!saved) throw conflict()
+  const saved = await saveLook(authorOf(work), id, await bodyOf(event, lookSchema))
+  if (!saved) throw conflict(await lawnAsked(event, work))
   return lawnAsked(event, work)
 })

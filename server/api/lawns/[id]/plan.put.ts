@@ -1,15 +1,22 @@
-import { planSchema } from '#contract/lawn'
+import { planSchema, pricesChanged } from '#contract/lawn'
 import { labelForbids } from '#core/programme/decide'
+import { authorOf } from '../../../records/firms'
 import { savePlan } from '../../../records/plans'
-import { answer, bodyOf, conflict, Refusal } from '../../../utils/answer'
+import { answer } from '../../../utils/answer'
+import { bodyOf } from '../../../utils/ask'
+import { conflict, Refusal } from '../../../utils/refusal'
 import { lawnAsked } from '../../../utils/lawnAsked'
 
 export default answer(async (event, work) => {
   const { id, plan: before, applications } = await lawnAsked(event, work)
   const plan = await bodyOf(event, planSchema)
+  if (plan.version !== before.version) throw conflict(before)
   // A day that stood before the wait was written down is shown as held; it is a new day that is refused.
   const forbidden = plan.sowOn && plan.sowOn !== before.sowOn ? labelForbids(applications, plan.sowOn) : undefined
   if (forbidden) throw new Refusal(422, 'label', forbidden, { sowOn: forbidden })
-  if (!(await savePlan(work.firm.id, id, plan))) throw conflict()
+  if (work.person.role !== 'owner' && pricesChanged(before.settings, plan.settings).length) {
+    throw new Refusal(403, 'owner_only', 'Prices are put in by an owner of the firm. Nothing was saved.')
+  }
+  if (!(await savePlan(authorOf(work), id, plan))) throw conflict((await lawnAsked(event, work)).plan)
   return lawnAsked(event, work)
 })

@@ -1,5 +1,6 @@
 import { stationsOf } from '../../../records/stations'
-import { answer, Refusal } from '../../../utils/answer'
+import { answer } from '../../../utils/answer'
+import { Refusal } from '../../../utils/refusal'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { localFetch } from '../../../utils/localFetch'
 import { sillData, stationOf, subjectOf } from '../../../weather/sill'

@@ -1,6 +1,7 @@
 import { operationCodeSchema } from '#contract/lawn'
 import { undoDone } from '../../../../records/plans'
-import { answer, paramOf } from '../../../../utils/answer'
+import { answer } from '../../../../utils/answer'
+import { paramOf } from '../../../../utils/ask'
 import { lawnAsked } from '../../../../utils/lawnAsked'
 
 export default answer(async (event, work) => {

@@ -1,7 +1,10 @@
 import { doneSchema, operationCodeSchema } from '#contract/lawn'
 import { addDays, daysBetween, shortDay } from '#core/quantity/calendar'
+import { authorOf } from '../../../../records/firms'
 import { markDone } from '../../../../records/plans'
-import { answer, bodyOf, paramOf, Refusal } from '../../../../utils/answer'
+import { answer } from '../../../../utils/answer'
+import { bodyOf, paramOf } from '../../../../utils/ask'
+import { Refusal } from '../../../../utils/refusal'
 import { lawnAsked } from '../../../../utils/lawnAsked'
 
 /** Farther back than this is a slip of the finger, not a late entry. */
@@ -15,6 +18,6 @@ export default answer(async (event, work) => {
   if (daysBetween(doneOn, work.today) > MOST_DAYS_BACK) {
     throw new Refusal(422, 'invalid', 'That is too long ago.', { doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.` })
   }
-  await markDone(work.firm.id, lawn.id, code, doneOn)
+  await markDone(authorOf(work), lawn.id, code, doneOn)
   return lawnAsked(event, work)
 })

@@ -1,0 +1,87 @@
+import { z } from 'zod'
+import { SCHOOLS, DEFAULT_SCHOOLS, type Schools } from '#core/programme/schools'
+import { idSchema } from './lawn'
+
+export const ROLES = ['owner', 'technician'] as const
+export type Role = (typeof ROLES)[number]
+
+const name = z.string().trim().min(1, 'Enter a name.').max(80, 'At most 80 characters.')
+const email = z.string().trim().toLowerCase().max(200, 'At most 200 characters.').pipe(z.email('An e-mail address such as mara@example.org.'))
+/** Longer than this only makes hashing slow. */
+const password = z.string().min(10, 'At least 10 characters; three or four words do well.').max(200, 'At most 200 characters.')
+const units = z.enum(['us', 'metric'])
+
+const knows = (kind: 'timeZone' | 'currency', value: string): boolean => {
+  try {
+    new Intl.NumberFormat('en-US', kind === 'currency' ? { style: 'currency', currency: value } : {})
+    new Intl.DateTimeFormat('en-US', kind === 'timeZone' ? { timeZone: value } : {})
+    return true
+  } catch {
+    return false
+  }
+}
+const timeZone = z.string().max(60).refine((zone) => /^[A-Z]/.test(zone) && knows('timeZone', zone), 'A time zone such as America/New_York.')
+const currency = z.string().regex(/^[A-Z]{3}$/, 'Three letters such as USD.').refine((code) => knows('currency', code), 'Three letters such as USD.')
+
+export const signUpSchema = z.object({ firmName: name, units, currency, timeZone, name, email, password })
+export const signInSchema = z.object({ email: z.string().trim().max(200), password: z.string().max(200) })
+export const passwordChangeSchema = z.object({ current: z.string().max(200), password })
+
+/** The secret of an invitation or a reset; it travels behind the # of a link, so no log sees it. */
+const secret = z.string().regex(/^[\w-]{43}$/, 'This link is not whole. Copy all of it.')
+export const linkSchema = z.object({ secret })
+export const joinSchema = z.object({ secret, password, name: name.optional(), email: email.optional() })
+
+export const linkRequestSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('invitation'), role: z.enum(ROLES) }),
+  z.object({ kind: z.literal('reset'), personId: idSchema }),
+])
+export const personChangeSchema = z.object({ role: z.enum(ROLES), active: z.boolean() })
+export const ownUnitsSchema = z.object({ units: units.nullable() })
+export const clockStepSchema = z.object({ days: z.int().min(1, 'A day at least.').max(31, 'At most 31 days at once.') })
+
+const codesOf = <Q extends keyof Schools>(question: Q) => z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])
+export const schoolsSchema = z.object({
+  rate: codesOf('rate'), scalp: codesOf('scalp'), cover: codesOf('cover'), coverMaterial: codesOf('coverMaterial'), starter: codesOf('starter'),
+})
+
+const licenceSchema = z.object({ what: z.string().trim().min(1, 'What it is for.').max(60, 'At most 60 characters.'), number: z.string().trim().min(1, 'Its number.').max(40, 'At most 40 characters.') })
+export type Licence = z.infer<typeof licenceSchema>
+
+export const firmSettingsSchema = z.object({
+  version: z.int(),
+  name, units, currency, timeZone,
+  schools: schoolsSchema,
+  workingDays: z.array(z.int().min(0).max(6)).min(1, 'One working day at least.').max(7).transform((days) => [...new Set(days)].sort()),
+  licences: z.array(licenceSchema).max(12, 'At most 12 licences.'),
+  homeStationId: idSchema.nullable(),
+})
+export type FirmSettings = z.infer<typeof firmSettingsSchema>
+export type SignUp = z.infer<typeof signUpSchema>
+
+/** What the firm holds, with what it has not said yet filled by the usual. */
+export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
+
+export interface PersonListed {
+  id: string
+  name: string
+  email: string
+  role: Role
+  active: boolean
+}
+
+/** A link just made: told once, since only its hash is kept. */
+export interface LinkMade {
+  id: string
+  kind: 'invitation' | 'reset'
+  secret: string
+  expiresAt: string
+}
+
+/** What an open link is for. */
+export interface LinkShown {
+  kind: 'invitation' | 'reset'
+  firmName: string
+  role: Role | null
+  email: string | null
+}

@@ -1,0 +1,22 @@
+import { joinSchema } from '#contract/firm'
+import { useLink } from '../../records/people'
+import { answerAnyone } from '../../utils/answer'
+import { bodyOf } from '../../utils/ask'
+import { linkSpent, openLink } from '../../utils/links'
+import { hashPassword } from '../../utils/passwords'
+import { Refusal } from '../../utils/refusal'
+import { openSession } from '../../utils/session'
+
+/** Uses a link up: joins a firm, or sets a new password; signed in after. */
+export default answerAnyone(async (event) => {
+  const { secret, password, name, email } = await bodyOf(event, joinSchema)
+  const link = await openLink(event, secret)
+  if (link.kind === 'invitation' && !(name && email)) {
+    throw new Refusal(422, 'invalid', 'Some fields need another look.', { ...(name ? {} : { name: 'Enter a name.' }), ...(email ? {} : { email: 'Enter your e-mail address.' }) })
+  }
+  const used = await useLink(link, await hashPassword(password), name && email ? { name, email } : undefined)
+  if (used === 'used') throw linkSpent()
+  if (used === 'address taken') throw new Refusal(409, 'taken', 'This address signs in somebody already.', { email: 'This address signs in somebody already. Use another.' })
+  await openSession(event, used)
+  return { signedIn: true }
+})

@@ -1,0 +1,20 @@
+import { randomUUID } from 'node:crypto'
+import { signUpSchema } from '#contract/firm'
+import { foundFirm } from '../../records/firms'
+import { answerAnyone } from '../../utils/answer'
+import { bodyOf } from '../../utils/ask'
+import { addressOf, limited } from '../../utils/limits'
+import { hashPassword } from '../../utils/passwords'
+import { Refusal } from '../../utils/refusal'
+import { openSession } from '../../utils/session'
+import { signUpOpen } from '../../utils/settings'
+
+export default answerAnyone(async (event) => {
+  if (!signUpOpen()) throw new Refusal(403, 'no_sign_up', 'This server takes no new firms. Ask an owner of yours for an invitation.')
+  const { firmName, units, currency, timeZone, name, email, password } = await bodyOf(event, signUpSchema)
+  await limited('new firm, address', addressOf(event))
+  const claim = await foundFirm({ id: randomUUID(), name: firmName, units, currency, timeZone }, { name, email, passwordHash: await hashPassword(password) })
+  if (!claim) throw new Refusal(409, 'taken', 'This address signs in somebody already.', { email: 'This address signs in somebody already. Sign in with it, or use another.' })
+  await openSession(event, claim)
+  return { signedIn: true }
+})

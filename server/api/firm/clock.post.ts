@@ -1,0 +1,17 @@
+import { clockStepSchema } from '#contract/firm'
+import { stepClock } from '../../records/firms'
+import { answer } from '../../utils/answer'
+import { bodyOf } from '../../utils/ask'
+import { Refusal } from '../../utils/refusal'
+import { LAST_STANDIN_DAY } from '../../weather/standin'
+import { addDays } from '#core/quantity/calendar'
+
+/** Steps the demo's clock; its devices deliver the days it passes when they are next asked. */
+export default answer(async (event, { firm, today }) => {
+  const { days } = await bodyOf(event, clockStepSchema)
+  if (!firm.demo) throw new Refusal(409, 'not_demo', 'Only the demo has a clock that can be stepped.')
+  const day = addDays(today, days)
+  if (day > LAST_STANDIN_DAY) throw new Refusal(422, 'invalid', `The simulated station ends on ${LAST_STANDIN_DAY}. Begin again with bin/demo --fresh.`)
+  await stepClock(firm.id, days)
+  return { today: day }
+})
