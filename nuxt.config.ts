@@ -6,14 +6,19 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   modules: ['@nuxt/ui', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
   css: ['~/assets/css/main.css'],
-  alias: { '#core': here('./core'), '#contract': here('./contract') },
-  ssr: true,
+  alias: {
+    '#core': here('./core'), '#contract': here('./contract'),
+    // By a name of its own, so that tests run the same code without Nitro's imports.
+    '#session': here('./node_modules/nuxt-auth-utils/dist/runtime/server/utils/session'),
+  },
+  // Every page is behind the sign-in and lives by its arrows and drags: the server sends a shell and data, no drawn pages.
+  ssr: false,
   devtools: { enabled: false },
   telemetry: false,
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['stores'] },
   ui: { fonts: false, colorMode: false },
-  icon: { provider: 'none', mode: 'svg', clientBundle: { scan: true } },
+  icon: { provider: 'none', mode: 'svg', clientBundle: { scan: { globInclude: ['app/**/*.{vue,ts}'] } } },
   // The session is read on the server; pages ask /api/context for who is at work.
   auth: { loadStrategy: 'none' },
   runtimeConfig: {
@@ -46,6 +51,17 @@ export default defineNuxtConfig({
       crossOriginEmbedderPolicy: 'require-corp',
       referrerPolicy: 'same-origin',
       xFrameOptions: 'DENY',
+    },
+  },
+  hooks: {
+    'nitro:config'(config) {
+      Object.assign(config, { compressPublicAssets: { gzip: true, brotli: true } })
+      // Keys of sign-in providers that nobody uses here; they are read anew for every request.
+      for (const unused of ['oauth', 'webauthn', 'atproto']) Reflect.deleteProperty(config.runtimeConfig ?? {}, unused)
+    },
+    'build:manifest'(manifest) {
+      // Charts and other places load when they are opened, not ahead.
+      for (const item of Object.values(manifest)) item.prefetch = false
     },
   },
   typescript: {

@@ -17,6 +17,11 @@ export default defineAppConfig({
     textarea: { slots: { root: 'w-full', base: FIELD }, variants: { variant: { outline: GROUND } } },
     select: { variants: { variant: { outline: GROUND } }, slots: { base: `${FIELD} w-full`, content: 'rounded-none ring-1 ring-ink-500 shadow-none bg-lime' } },
     formField: { slots: { label: 'font-semibold text-ink-500', help: 'text-[12px] text-ink-2 mt-1', error: 'mt-1 text-[12.5px] text-clay-500 font-semibold' } },
-    modal: { slots: { overlay: 'bg-loam-900/60', content: 'rounded-none ring-2 ring-ink-500 shadow-none bg-lime' } },
+    modal: {
+      variants: {
+        overlay: { true: { overlay: 'bg-loam-900/60' } },
+        fullscreen: { false: { content: 'rounded-none ring-2 ring-ink-500 shadow-none bg-lime' } },
+      },
+    },
   },
 })

@@ -101,6 +101,14 @@ export function pricesChanged(before: PlanSettings | null, after: PlanSettings |
   return (after?.bags ?? []).filter(({ massKg, priceMinor }) => priceMinor !== (had.get(massKg) ?? null)).map(({ massKg }) => massKg)
 }
 
+/** A page of the list: what is asked for at once, by number or by name. */
+export const LIST_PAGE = 60
+const listPage = z.coerce.number().int().min(1).max(LIST_PAGE)
+export const lawnsAskedSchema = z.object({ first: listPage.optional() })
+export const glancesAskedSchema = z.object({
+  of: z.string().max(LIST_PAGE * 37).transform((ids) => ids.split(',').filter(Boolean)).pipe(z.array(idSchema).max(LIST_PAGE, `At most ${LIST_PAGE} lawns at once.`)),
+})
+
 export const doneSchema = z.object({ doneOn: daySchema })
 export const operationCodeSchema = z.enum(OPERATION_CODES)
 

@@ -1,8 +1,8 @@
+import { randomUUID } from 'node:crypto'
 import { addDays, daysBetween, toDay } from '#core/quantity/calendar'
 import { defaultSettings } from '#core/programme/plan'
 import { grassByCode } from '#core/grass/grasses'
-import { randomUUID } from 'node:crypto'
-import { asOwner, closeDatabase } from '#server/records/db'
+import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
 import { addLawn, lawnById, saveLook } from '#server/records/lawns'
 import { markDone, savePlan } from '#server/records/plans'
@@ -30,13 +30,26 @@ async function createFirm(): Promise<Author | undefined> {
       `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, $2, 'simulated', $3, $4, true, $5, $6)`,
       [firmId, PELLMOOR.name, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
     )
-    const { rows: people } = await client.query<{ id: string }>(
-      `insert into people (firm_id, name, email, role, created_at) values
-         ($1, 'Wenna Quillmarsh', 'wenna@quillmarsh.example', 'owner', now()),
-         ($1, 'Joss Tarn', 'joss@quillmarsh.example', 'technician', now() + interval '1 second') returning id`, [firmId],
-    )
+    const personId = await addPeople(client, firmId)
     await client.query('commit')
-    return { firmId, personId: people[1]!.id }
+    return { firmId, personId }
+  })
+}
+
+/** The owner and the technician. @returns the technician, who enters the demo */
+async function addPeople(client: Queryable, firmId: string): Promise<string> {
+  const { rows } = await client.query<{ id: string }>(
+    `insert into people (firm_id, name, email, role) values
+       ($1, 'Wenna Quillmarsh', 'wenna@quillmarsh.example', 'owner'), ($1, 'Joss Tarn', 'joss@quillmarsh.example', 'technician') returning id`, [firmId],
+  )
+  return rows[1]!.id
+}
+
+/** A demo of before people signed in is kept, and gets them. */
+async function peopleForOlderDemo(): Promise<void> {
+  await asOwner(async (client) => {
+    const { rows } = await client.query<{ id: string }>('select id from firms f where demo and not exists (select from people where firm_id = f.id)')
+    for (const { id } of rows) await addPeople(client, id)
   })
 }
 
@@ -64,6 +77,7 @@ if (by) {
   for (const lawn of DEMO_LAWNS) await load(by, lawn)
   console.log(`• Loaded the demo firm with ${DEMO_LAWNS.length} lawns; its clock stands at ${DEMO_DAY}.`)
 } else {
+  await peopleForOlderDemo()
   console.log('• The database has a firm already; the demo was not loaded again.')
 }
 await closeDatabase()

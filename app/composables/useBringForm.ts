@@ -1,6 +1,7 @@
 import { settingsSchema, type Lawn } from '#contract/lawn'
 import { COVER_MATERIALS, type PlanSettings } from '#core/programme/plan'
 import { figure, showText, type Quantity } from '#core/quantity/figure'
+import { parseMoney, typedMoney } from '#core/quantity/money'
 import { keptField } from '~/utils/keptField'
 import { settingsOf } from '~/utils/planOf'
 
@@ -14,9 +15,10 @@ type Field = keyof typeof FIELDS
 /** The plan's own settings as typed; good ones move the numbers at once. */
 export function useBringForm(lawn: Lawn) {
   const { system, parse } = useUnits()
-  const settings = settingsOf(lawn)
+  const context = useContextStore()
+  const settings = settingsOf(lawn, context.practice)
   const typed = (quantity: Quantity, value: number) => showText(figure(quantity, value, 3), system.value)
-  const money = (minor: number | null) => (minor === null ? '' : (minor / 100).toFixed(2))
+  const money = (minor: number | null) => (minor === null ? '' : typedMoney(minor, context.currency))
 
   const form = reactive({
     rate: typed('rateGPerM2', settings.seedRateGPerM2), purity: typed('share', settings.lot.purityShare), germination: typed('share', settings.lot.germinationShare),
@@ -44,9 +46,9 @@ export function useBringForm(lawn: Lawn) {
     const bags = form.bags.map(({ size, price }, i) => {
       const mass = parse('massKg', size)
       if (!mass.ok) errors[`bags.${i}.massKg`] = mass.message
-      const cleaned = price.replace(/[$,\s]/g, '')
-      if (cleaned && !/^\d+(\.\d{1,2})?$/.test(cleaned)) errors[`bags.${i}.priceMinor`] = 'A price such as 165.00.'
-      return { massKg: keptBags.get(size) ?? (mass.ok ? mass.value : 0), priceMinor: cleaned ? Math.round(Number(cleaned) * 100) : null }
+      const paid = price.trim() ? parseMoney(price, context.currency) : undefined
+      if (paid && !paid.ok) errors[`bags.${i}.priceMinor`] = paid.message
+      return { massKg: keptBags.get(size) ?? (mass.ok ? mass.value : 0), priceMinor: paid?.ok ? paid.value : null }
     })
     const candidate = {
       seedRateGPerM2: value('rate'), starterAnalysis: form.analysis.trim(), starterNGPerM2: value('nitrogen'), coverMaterial: form.material,

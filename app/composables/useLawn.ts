@@ -14,16 +14,16 @@ export function useLawn() {
   const lawn = computed<Lawn | undefined>(() => store.byId(id))
   const outlook = computed(() => (sill.lawnId === id ? sill.data?.outlook : undefined))
   const glance = computed<Glance | undefined>(() => outlook.value && glanceOf(outlook.value, lawn.value?.plan.sowOn ?? null))
-  const settings = computed(() => lawn.value && settingsOf(lawn.value))
-  const decision = computed(() => (lawn.value && glance.value ? decisionOf(lawn.value, glance.value, context.today) : undefined))
+  const settings = computed(() => lawn.value && settingsOf(lawn.value, context.practice))
+  const decision = computed(() => (lawn.value && glance.value ? decisionOf(lawn.value, glance.value, context.practice) : undefined))
   const forecast = computed(() => (sill.lawnId === id ? sill.data?.forecast ?? [] : []))
-  const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.today, forecast.value))
+  const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.practice, forecast.value))
 
   /** The sequence as it would be from another sowing day. */
   function sequenceFrom(sowOn: Day) {
     if (!lawn.value || !outlook.value) return undefined
     const trial: Lawn = { ...lawn.value, plan: { ...lawn.value.plan, programme: 'overseed', sowOn } }
-    return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.today, forecast.value)
+    return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.practice, forecast.value)
   }
   return { id, lawn, outlook, glance, settings, decision, sequence, sequenceFrom, forecast }
 }

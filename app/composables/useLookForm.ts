@@ -4,6 +4,7 @@ import type { Sun } from '#core/climate/soilCourse'
 import type { GrassCode } from '#core/grass/grasses'
 import { usualWaitDays } from '#core/programme/intervals'
 import { isDay, type Day } from '#core/quantity/calendar'
+import { parseDegrees } from '#core/site/typedPlace'
 import { keptField } from '~/utils/keptField'
 import { figure, showText, type Quantity } from '#core/quantity/figure'
 
@@ -65,9 +66,9 @@ export function useLookForm(lawn: Lawn) {
   }
 
   function degrees(field: 'lat' | 'lon'): number {
-    const value = form[field].trim() === '' ? Number.NaN : Number(form[field].replace('−', '-'))
-    if (!Number.isFinite(value)) errors.value[field] = 'Degrees with a point, such as 37.05; south and west negative.'
-    return Number.isFinite(value) ? value : 0
+    const parsed = parseDegrees(field === 'lat' ? 'latitude' : 'longitude', form[field])
+    if (!parsed.ok) errors.value[field] = parsed.message
+    return parsed.ok ? parsed.value : 0
   }
 
   function applications(): Look['applications'] {

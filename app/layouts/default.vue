@@ -1,13 +1,10 @@
 <script setup lang="ts">
 import type { Hanger } from '~/utils/sillScale'
+import { PLACES } from '~/utils/places'
 
 const context = useContextStore()
 const working = useWorkingStore()
 const hangers = useState<Hanger[]>('hangers', () => [])
-await useAsyncData('context', async () => {
-  await context.load()
-  return true
-})
 const route = useRoute()
 const sill = useSillStore()
 /** The ledge shows the lawn in view, and the home station everywhere else. */
@@ -18,23 +15,40 @@ await useAsyncData('sill', async () => {
 })
 watch(inView, (id) => sill.show(id))
 watch(() => route.fullPath, () => working.close())
+
+const keysOpen = ref(false)
+const noteOpen = ref(false)
+function openFocusedWorking(): void {
+  const focused = document.activeElement
+  const number = focused?.matches('.opens') ? focused : focused?.querySelector('.opens')
+  if (number instanceof HTMLElement) number.click()
+}
+useKeys({
+  ...Object.fromEntries(PLACES.map(({ key, to }) => [key, () => void navigateTo(to)])),
+  '?': () => { keysOpen.value = true },
+  'n': () => { noteOpen.value = sill.data !== undefined },
+  'w': openFocusedWorking,
+})
 </script>
 
 <template>
   <div class="house">
     <TheSill :hangers="hangers" />
     <div class="floor">
-      <TheRail />
+      <TheRail @keys="keysOpen = true" @note="noteOpen = sill.data !== undefined" />
       <main class="page">
-        <p v-if="context.problem" class="problem" role="alert">
+        <p v-if="context.problem && context.problem.code !== 'signed_out'" class="problem" role="alert">
           <b>{{ context.problem.message }}</b>
           <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })">Try again</UButton>
         </p>
         <slot />
-        <footer v-if="context.context?.demo" class="demo small">Demo: {{ context.context.firm.name }}, an invented firm. Its clock stands at {{ context.today }}; its station is simulated.</footer>
+        <DemoBar />
       </main>
     </div>
     <WorkingDrawer />
+    <KeyList v-model="keysOpen" />
+    <NoteReading v-model="noteOpen" />
+    <SignInAgain />
   </div>
 </template>
 
@@ -42,11 +56,12 @@ watch(() => route.fullPath, () => working.close())
 .house { min-height: 100vh; display: flex; flex-direction: column; }
 .floor { display: flex; flex: 1; margin-top: -26px; }
 .page { flex: 1; min-width: 0; padding: 26px 20px 12px; display: flex; flex-direction: column; background: transparent; }
+.page > :deep(*:nth-last-child(2)) { margin-bottom: 18px; }
 .floor > :first-child { margin-top: 2px; padding-top: 24px; }
-.demo { margin-top: auto; padding-top: 14px; color: var(--ink-3); }
 @media (max-width: 700px) {
   .floor { margin-top: 0; }
   .page { padding: 12px 16px 84px; }
   .floor > :first-child { margin-top: 0; padding-top: 0; }
 }
+@media print { .floor { margin-top: 0; } .page { padding: 0; } }
 </style>

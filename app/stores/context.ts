@@ -1,12 +1,16 @@
 import { defineStore } from 'pinia'
 import type { Context } from '#contract/context'
+import { DEFAULT_SCHOOLS } from '#core/programme/schools'
 import type { Day } from '#core/quantity/calendar'
 import { problemOf, type Problem } from '~/utils/api'
+import type { Practice } from '~/utils/planOf'
 
 /** Who is at work, in which units, on what day. */
 export const useContextStore = defineStore('context', () => {
   const context = ref<Context>()
   const problem = ref<Problem>()
+  /** The session ended while a page stands open: signing in again goes on where it was. */
+  const signInAgain = ref(false)
   const request = useRequestFetch()
 
   async function load(): Promise<void> {
@@ -18,8 +22,20 @@ export const useContextStore = defineStore('context', () => {
     }
   }
 
+  /** Moves the demo's clock. */
+  async function step(days: number): Promise<void> {
+    await $fetch('/api/firm/clock', { method: 'POST', body: { days } })
+    await load()
+  }
+
+  const firm = computed(() => context.value?.firm)
+  const person = computed(() => context.value?.person)
+  const isOwner = computed(() => person.value?.role === 'owner')
   const today = computed<Day>(() => context.value?.today ?? ('1970-01-01' as Day))
-  const units = computed(() => context.value?.firm.units ?? 'us')
-  const currency = computed(() => context.value?.firm.currency ?? 'USD')
-  return { context, problem, load, today, units, currency }
+  const units = computed(() => person.value?.units ?? firm.value?.units ?? 'us')
+  const currency = computed(() => firm.value?.currency ?? 'USD')
+  const practice = computed<Practice>(() => ({
+    today: today.value, schools: firm.value?.schools ?? DEFAULT_SCHOOLS, workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
+  }))
+  return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, practice }
 })

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { LawnGlance } from '#contract/context'
-import type { Lawn, Look, NewLawn, PlanInput } from '#contract/lawn'
+import { LIST_PAGE, type Lawn, type Look, type NewLawn, type PlanInput } from '#contract/lawn'
 import type { Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { Glance } from '#core/establishment/outlook'
@@ -22,17 +22,31 @@ export const useLawnsStore = defineStore('lawns', () => {
 
   async function loadAll(): Promise<void> {
     try {
-      lawns.value = await request<Lawn[]>('/api/lawns')
+      const first = await request<Lawn[]>('/api/lawns', { query: { first: LIST_PAGE } })
+      lawns.value = first
       problem.value = undefined
+      // A large book: the first screen stands while the rest is on its way.
+      if (first.length === LIST_PAGE) void loadRest()
     } catch (error) {
       problem.value = problemOf(error)
     }
   }
 
-  async function loadGlances(): Promise<void> {
+  async function loadRest(): Promise<void> {
     try {
-      const list = await request<LawnGlance[]>('/api/glances')
-      glances.value = Object.fromEntries(list.map(({ id, glance }) => [id, glance]))
+      lawns.value = await request<Lawn[]>('/api/lawns')
+    } catch (error) {
+      problem.value = problemOf(error)
+    }
+  }
+
+  /** The season of some lawns in brief, a page of the list at once. */
+  async function loadGlances(ids: readonly string[]): Promise<void> {
+    try {
+      for (let i = 0; i < ids.length; i += LIST_PAGE) {
+        const list = await request<LawnGlance[]>('/api/glances', { query: { of: ids.slice(i, i + LIST_PAGE).join(',') } })
+        glances.value = { ...glances.value, ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])) }
+      }
     } catch (error) {
       problem.value = problemOf(error)
     }

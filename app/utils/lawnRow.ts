@@ -3,13 +3,13 @@ import { missingOf } from '#contract/lawn'
 import { grassByCode } from '#core/grass/grasses'
 import { seedNeed } from '#core/materials/seed'
 import { PLAN_RATE } from '#core/programme/briefs'
-import { shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import { shortDay, shortDayWithWeekday } from '#core/quantity/calendar'
 import { figure, showText, type UnitSystem } from '#core/quantity/figure'
 import type { Gate } from '#core/quantity/judgement'
 import type { Glance } from '#core/establishment/outlook'
 import type { Sequence } from '#core/programme/sequence'
 import { currentStep, stepsOf, type Step } from './lawnState'
-import { decisionOf, sequenceOf, settingsOf } from './planOf'
+import { decisionOf, sequenceOf, settingsOf, type Practice } from './planOf'
 
 export type LawnGroup = 'to survey' | 'to decide' | 'to sow' | 'growing' | 'not now' | 'finished'
 export const LAWN_GROUPS = ['to survey', 'to decide', 'to sow', 'growing', 'not now', 'finished'] as const satisfies readonly LawnGroup[]
@@ -42,18 +42,19 @@ function groupOf(lawn: Lawn, sequence: Sequence | undefined, refused: boolean): 
 
 const WEIGHT = { hold: 0, risk: 1, waiting: 2, met: 3 } as const
 
-function seedRate(lawn: Lawn, units: UnitSystem): string {
-  const settings = settingsOf(lawn)
+function seedRate(lawn: Lawn, practice: Practice, units: UnitSystem): string {
+  const settings = settingsOf(lawn, practice)
   return `${showText(figure('rateGPerM2', seedNeed(lawn.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE).productRate.value), units)}`
 }
 
 /** Everything a row of the list shows, from the lawn and its season in brief. */
-export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, today: Day, units: UnitSystem): LawnRowView {
-  const sequence = sequenceOf(lawn, glance, today, [])
-  const decision = glance ? decisionOf(lawn, glance, today) : undefined
+export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, units: UnitSystem): LawnRowView {
+  const { today } = practice
+  const sequence = sequenceOf(lawn, glance, practice, [])
+  const decision = glance ? decisionOf(lawn, glance, practice) : undefined
   const refused = decision?.programme === 'not now' && !lawn.plan.programme
   const area = showText(figure('areaM2', lawn.areaM2), units)
-  const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, units) : '', sequence)
+  const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, practice, units) : '', sequence)
   const next = sequence?.next
   const missing = missingOf(lawn)
   const gate: Gate | undefined = missing.length
@@ -67,7 +68,7 @@ export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, today: Da
     lawn, sequence, steps, here: currentStep(steps), group: groupOf(lawn, sequence, refused),
     grass: lawn.grass ? grassByCode(lawn.grass).name : 'not chosen',
     programme: lawn.plan.programme ? 'Overseed' : refused ? 'Not now' : 'Not decided',
-    rate: lawn.plan.programme ? seedRate(lawn, units) : '',
+    rate: lawn.plan.programme ? seedRate(lawn, practice, units) : '',
     sow: lawn.plan.sowOn ? shortDayWithWeekday(lawn.plan.sowOn, today) : 'no day yet',
     odds: lawn.plan.sowOn && glance?.sowing ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.window ? `next ${shortDay(decision.earliest, today)}` : '',
     next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : '',

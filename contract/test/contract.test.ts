@@ -55,8 +55,8 @@ test('a plan refuses what cannot be sown or fed', () => {
 })
 
 test('a new lawn and a new station need a name and a place on the ground', () => {
-  expect(newLawnSchema.safeParse({ client: 'A', address: '', areaM2: 10, areaTyped: '', growsNow: '' }).success).toBe(true)
-  expect(newLawnSchema.safeParse({ client: '', address: '', areaM2: 10, areaTyped: '', growsNow: '' }).success).toBe(false)
+  expect(newLawnSchema.safeParse({ id: '3f2b8c1e-7d4a-4c55-9a6b-2f1f6c0d9e11', client: 'A', address: '', areaM2: 10, areaTyped: '', growsNow: '' }).success).toBe(true)
+  expect(newLawnSchema.safeParse({ id: '3f2b8c1e-7d4a-4c55-9a6b-2f1f6c0d9e11', client: '', address: '', areaM2: 10, areaTyped: '', growsNow: '' }).success).toBe(false)
   expect(newStationSchema.safeParse({ name: 'Ridge', latDeg: 37, lonDeg: -190, coastal: false }).success).toBe(false)
 })
 

@@ -1,5 +1,5 @@
 import { grassByCode } from '../grass/grasses'
-import { addDays, dayFromNumber, dayNumber, daysBetween, shortDay, type Day } from '../quantity/calendar'
+import { addDays, dayFromNumber, dayNumber, daysBetween, nearestWorkingDay, shortDay, weekdayIndex, weekdayName, type Day } from '../quantity/calendar'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Application, Survey } from '../site/survey'
@@ -34,6 +34,8 @@ export interface SequenceInput {
   /** Median modelled soil at probe depth on the sowing day, °C, and the band it should be in. */
   soil?: { expectedC: number; lowC: number; highC: number }
   forecast: readonly DailyWeather[]
+  /** Days of the week the firm works, 0 on Sunday; work moves off the others where it can. */
+  workingDays: readonly number[]
 }
 
 export interface Slip extends Brief {
@@ -90,7 +92,10 @@ function place(input: SequenceInput, operations: Operation[]): { days: Map<strin
     if (days.has(code)) continue
     const span = spansOf(names, lags, days, notBefore).spans.get(code)!
     const wanted = dayNumber(sow) + (code === 'mow' ? (input.firstMow?.middle ?? preferredDay) : preferredDay)
-    days.set(code, Math.max(span.earliest, Math.min(span.latest, wanted)))
+    const day = Math.max(span.earliest, Math.min(span.latest, wanted))
+    // A span without an end reaches farther than any search for a working day.
+    const [earliest, latest] = [Math.max(span.earliest, day - 7), Math.min(span.latest, day + 7)]
+    days.set(code, dayNumber(nearestWorkingDay(dayFromNumber(day), input.workingDays, dayFromNumber(earliest), dayFromNumber(latest))))
   }
   return { days, base }
 }
@@ -129,6 +134,17 @@ function sowingGates(input: SequenceInput): Gate[] {
     gates.push({ state: 'waiting', text: ['forecast of the four days after'] })
   }
   return gates
+}
+
+/** Said where work has to fall on a day the firm is off. */
+function dayOffGate({ workingDays }: SequenceInput, day: Day): Gate[] {
+  if (workingDays.includes(weekdayIndex(day))) return []
+  return [{ state: 'risk', text: [`${weekdayName(day)} is no working day of the firm`], source: { kind: 'user', text: 'Firm, working days' } }]
+}
+
+/** The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. */
+function firstCutDay({ workingDays }: SequenceInput, day: Day): Day {
+  return nearestWorkingDay(day, workingDays, addDays(day, -6), day)
 }
 
 /** Cuts need two days between them; said when those left before the last of them are too few. */
@@ -174,12 +190,12 @@ export function buildSequence(input: SequenceInput): Sequence {
     const span = base.spans.get(code)!
     const earliest = dayFromNumber(Math.min(span.earliest, days.get(code)!))
     const latest = dayFromNumber(Number.isFinite(span.latest) ? Math.max(span.latest, days.get(code)!) : days.get(code)! + 999)
-    const start = addDays(to, code === 'scalp' && !done ? -spanDays : 0)
+    const start = code === 'scalp' && !done ? firstCutDay(input, addDays(to, -spanDays)) : to
     return {
       ...brief, operation, number: i + 1,
       from: start < input.today && to >= input.today && !done ? input.today : start,
       to, earliest, latest,
-      gates: code === 'sow' ? [...sowingGates(input), ...brief.gates] : brief.gates,
+      gates: [...(done ? [] : dayOffGate(input, to)), ...(code === 'sow' ? sowingGates(input) : []), ...brief.gates],
       floatWords: done ? '' : floatWords(code, to, earliest, latest),
       overdue: !done && to < input.today,
       ...(done ? { done } : {}),

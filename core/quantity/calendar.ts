@@ -5,7 +5,7 @@
 export type Day = string & { readonly __day: unique symbol }
 
 const MS_PER_DAY = 86_400_000
-const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
+export const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
 const MONTHS = [
   'January', 'February', 'March', 'April', 'May', 'June',
   'July', 'August', 'September', 'October', 'November', 'December',
@@ -46,6 +46,19 @@ export const weekdayIndex = (day: Day): number => new Date(dayNumber(day) * MS_P
 export const weekdayName = (day: Day): string => WEEKDAYS[weekdayIndex(day)]!
 
 export const monthName = (day: Day): string => MONTHS[monthIndex(day)]!
+
+/**
+ * The working day nearest to a day, the later of two as near, within a span; the day itself where there is none.
+ * @param workingDays 0 on Sunday
+ */
+export function nearestWorkingDay(day: Day, workingDays: readonly number[], earliest: Day, latest: Day): Day {
+  for (let away = 0; away < 7; away++) {
+    for (const candidate of [addDays(day, away), addDays(day, -away)]) {
+      if (candidate >= earliest && candidate <= latest && workingDays.includes(weekdayIndex(candidate))) return candidate
+    }
+  }
+  return day
+}
 
 /** "24 Sep", and the year too when it is not the year of `near`. */
 export function shortDay(day: Day, near?: Day): string {

@@ -2,6 +2,7 @@ import {
   fahrenheit, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, L_PER_US_GAL, M2_PER_FT2, M3_PER_FT3, M3_PER_YD3, MM_PER_INCH,
   M_PER_FOOT,
 } from './units'
+import { showMoney } from './money'
 
 export type UnitSystem = 'us' | 'metric'
 
@@ -74,7 +75,7 @@ const METRIC: Record<Quantity, Scale> = {
   count: { unit: '', from: same, digits: 6, decimals: 0 },
   areaRateM2PerH: { unit: 'm²/h', from: same, digits: 3, decimals: 0 },
   seedsPerCm2: { unit: 'seeds/cm²', from: same, digits: 2, decimals: 1 },
-  money: { unit: '', from: times(0.01), digits: 12, decimals: 2 },
+  money: { unit: '', from: same, digits: 12, decimals: 0 },
 }
 
 const scaleOf = (quantity: Quantity, system: UnitSystem): Scale =>
@@ -117,8 +118,7 @@ export function tapeInches(depthMm: number): string | undefined {
 export function show(f: Figure, system: UnitSystem): Shown {
   const scale = scaleOf(f.quantity, system)
   if (f.quantity === 'money') {
-    const value = (f.value / 100).toLocaleString('en-US', { style: 'currency', currency: f.currency ?? 'USD' })
-    return { value, unit: '' }
+    return { value: showMoney(f.value, f.currency ?? 'USD'), unit: '' }
   }
   const tape = f.quantity === 'depthMm' && system === 'us' ? tapeInches(f.value) : undefined
   return { value: tape ?? rounded(scale.from(f.value), f.digits ?? scale.digits, scale.decimals, scale.trim), unit: scale.unit }

@@ -1,21 +1,24 @@
 import { setImmediate } from 'node:timers/promises'
 import { glanceOf } from '#core/establishment/outlook'
+import { glancesAskedSchema } from '#contract/lawn'
 import type { LawnGlance } from '#contract/context'
 import { lawnsOf } from '../records/lawns'
-import { stationsOf } from '../records/stations'
 import { answer } from '../utils/answer'
-import { Refusal } from '../utils/refusal'
+import { queryOf } from '../utils/ask'
 import { localFetch } from '../utils/localFetch'
+import { Refusal } from '../utils/refusal'
+import { freshStations } from '../weather/collect'
 import { sillData, stationOf, subjectOf } from '../weather/sill'
 
-/** The season of every surveyed lawn in brief. Long work: other requests get their turn between lawns. */
-export default answer(async (_event, work): Promise<LawnGlance[]> => {
-  const stations = await stationsOf(work.firm.id)
+/** The season of the lawns asked for in brief. Long work: other requests get their turn between lawns. */
+export default answer(async (event, work): Promise<LawnGlance[]> => {
+  const lawns = await lawnsOf(work.firm.id, { ids: queryOf(event, glancesAskedSchema).of })
+  const stations = await freshStations(work, localFetch)
   const glances: LawnGlance[] = []
-  for (const lawn of await lawnsOf(work.firm.id)) {
+  for (const lawn of lawns) {
     const station = stationOf(lawn, stations)
     if (!station || !lawn.grass) continue
-    const data = await sillData(work, station, subjectOf(lawn, station), localFetch).catch((error: unknown) => {
+    const data = await sillData(work, station, subjectOf(lawn, station)).catch((error: unknown) => {
       if (error instanceof Refusal) return undefined
       throw error
     })

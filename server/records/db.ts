@@ -4,7 +4,7 @@ import pg from 'pg'
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text)
 pg.types.setTypeParser(pg.types.builtins.TIMESTAMP, (text) => text.replace(' ', 'T').slice(0, 16))
 // An instant leaves as it crosses to the browser.
-const asDate = pg.types.getTypeParser<Date>(pg.types.builtins.TIMESTAMPTZ)
+const asDate = pg.types.getTypeParser(pg.types.builtins.TIMESTAMPTZ) as (text: string) => Date
 pg.types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => asDate(text).toISOString())
 
 /** The role the server works in: it owns nothing, so row locks hold for it. */

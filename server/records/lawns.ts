@@ -1,3 +1,4 @@
+import type { GrassCode } from '#core/grass/grasses'
 import type { Application } from '#core/site/survey'
 import type { Lawn, Look, NewLawn } from '#contract/lawn'
 import { inFirm, type Queryable } from './db'
@@ -36,9 +37,14 @@ async function completed(client: Queryable, firmId: string, rows: LawnRow[]): Pr
   }))
 }
 
-export async function lawnsOf(firmId: string): Promise<Lawn[]> {
+/** @param which only these, or only the first so many: those to survey before those to sow, by sowing day */
+export async function lawnsOf(firmId: string, which: { ids?: readonly string[]; first?: number } = {}): Promise<Lawn[]> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<LawnRow>(`select ${COLUMNS} ${FROM} where l.firm_id = $1 order by l.client, l.id`, [firmId])
+    const { rows } = await client.query<LawnRow>(
+      `select ${COLUMNS} ${FROM} left join plans on plans.firm_id = l.firm_id and plans.lawn_id = l.id
+       where l.firm_id = $1 and ($2::uuid[] is null or l.id = any($2))
+       order by l.sun is not null, plans.sow_on nulls last, l.client, l.id limit $3`, [firmId, which.ids ?? null, which.first ?? null],
+    )
     return completed(client, firmId, rows)
   })
 }
@@ -47,6 +53,16 @@ export async function lawnById(firmId: string, id: string): Promise<Lawn | undef
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<LawnRow>(`select ${COLUMNS} ${FROM} where l.firm_id = $1 and l.id = $2`, [firmId, id])
     return (await completed(client, firmId, rows))[0]
+  })
+}
+
+/** The grass that most lawns of the firm want; undefined while none wants any. */
+export async function commonGrass(firmId: string): Promise<GrassCode | undefined> {
+  return inFirm(firmId, async (client) => {
+    const { rows } = await client.query<{ grass: GrassCode }>(
+      `select grass from lawns where firm_id = $1 and grass is not null group by grass order by count(*) desc, grass limit 1`, [firmId],
+    )
+    return rows[0]?.grass
   })
 }
 

@@ -9,7 +9,7 @@ import { atWork, stepClock, type Author } from './firms'
 import { addLawn, lawnById, lawnsOf, removeLawn, saveLook } from './lawns'
 import { migrate } from './migrate'
 import { markDone, savePlan, undoDone } from './plans'
-import { addStation, keepWeather, stationById, stationsOf, weatherOf, weatherStamp } from './stations'
+import { addStation, keepWeather, stationById, stationsOf, weatherNow, weatherOf } from './stations'
 import { collect } from '../weather/collect'
 import { dailyCsv, probeCsv } from '#contract/feed'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
@@ -135,11 +135,12 @@ describe('a station', () => {
   test('keeps a day once: importing again adds nothing, a corrected day changes one', async () => {
     const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
     expect(await keepWeather(ours.firmId, station.id, week)).toEqual({ added: 7, changed: 0 })
-    const stamp = await weatherStamp(ours.firmId, station.id)
+    const weatherStamp = async () => (await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-08-01'))).stamp
+    const stamp = await weatherStamp()
     expect(await keepWeather(ours.firmId, station.id, week)).toEqual({ added: 0, changed: 0 })
-    expect(await weatherStamp(ours.firmId, station.id)).toBe(stamp)
+    expect(await weatherStamp()).toBe(stamp)
     expect(await keepWeather(ours.firmId, station.id, [{ ...week[2]!, rainMm: 9.5 }])).toEqual({ added: 0, changed: 1 })
-    expect(await weatherStamp(ours.firmId, station.id)).not.toBe(stamp)
+    expect(await weatherStamp()).not.toBe(stamp)
     expect((await weatherOf(ours.firmId, station.id))[2]).toEqual({ ...week[2]!, rainMm: 9.5 })
     expect(await weatherOf(theirs.firmId, station.id)).toEqual([])
   })

@@ -44,12 +44,30 @@ export async function addStation(firmId: string, station: NewStation): Promise<S
   return rows[0] && stationById(firmId, rows[0].id)
 }
 
-/** Stamp that changes whenever a day of the station does; part of what a computed season is remembered under. */
-export async function weatherStamp(firmId: string, stationId: string): Promise<string> {
-  const rows = await ask<{ stamp: string }>(
-    firmId, `select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp from weather_days where firm_id = $1 and station_id = $2`, stationId,
+/** What the ledge needs of a station besides its computed season, read at one moment. */
+export interface WeatherNow {
+  /** Changes whenever a day of the station does; part of what a computed season is remembered under. */
+  stamp: string
+  lastDay: Day | null
+  /** Issued today, in order of days; empty when none was. */
+  forecast: DailyWeather[]
+  /** Readings from a day up to today, oldest first. */
+  probe: ProbeReading[]
+}
+
+export async function weatherNow(firmId: string, stationId: string, today: Day, probeFrom: Day): Promise<WeatherNow> {
+  const [row] = await ask<WeatherNow>(
+    firmId,
+    `select w.stamp, w.last_day as "lastDay", f.forecast, p.probe from
+       (select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp, max(day) as last_day
+        from weather_days where firm_id = $1 and station_id = $2) w,
+       (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm) order by day), '[]') as forecast
+        from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3) f,
+       (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]') as probe
+        from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1) p`,
+    stationId, today, probeFrom,
   )
-  return rows[0]!.stamp
+  return row!
 }
 
 export async function weatherOf(firmId: string, stationId: string): Promise<DailyWeather[]> {
@@ -88,15 +106,6 @@ export async function keepForecast(firmId: string, stationId: string, issuedOn: 
   )
 }
 
-/** The forecast issued today, in order of days; empty when none was. */
-export async function forecastOf(firmId: string, stationId: string, issuedOn: Day): Promise<DailyWeather[]> {
-  return ask<DailyWeather>(
-    firmId,
-    `select day, tmax_c as "tmaxC", tmin_c as "tminC", rain_mm as "rainMm" from forecast_days
-     where firm_id = $1 and station_id = $2 and issued_on = $3 order by day`, stationId, issuedOn,
-  )
-}
-
 export async function keepReadings(firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> {
   await ask(
     firmId,
@@ -104,15 +113,5 @@ export async function keepReadings(firmId: string, stationId: string, readings: 
      select $1, $2, * from unnest($3::timestamp[], $4::float8[], $5::float8[])
      on conflict (station_id, depth_mm, read_at) do nothing`,
     stationId, readings.map((r) => r.at), readings.map((r) => r.depthMm), readings.map((r) => r.tempC),
-  )
-}
-
-/** Probe readings of a station between two days, both included, oldest first. */
-export async function readingsBetween(firmId: string, stationId: string, from: Day, to: Day): Promise<ProbeReading[]> {
-  return ask<ProbeReading>(
-    firmId,
-    `select read_at as at, depth_mm as "depthMm", temp_c as "tempC" from probe_readings
-     where firm_id = $1 and station_id = $2 and read_at >= $3::date and read_at < $4::date + 1 order by read_at`,
-    stationId, from, to,
   )
 }

@@ -86,9 +86,9 @@ describe('every route', () => {
 
   test('shows of the firm’s lists nothing of another’s', async () => {
     const them = await newFirm('Theirs')
-    await addLawn(them, { id: randomUUID(), ...NEW_LAWN })
+    const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
     await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false })
-    expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', '/api/glances')).body]).toEqual([[], [], []])
+    expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', `/api/glances?of=${lawn.id}`)).body]).toEqual([[], [], []])
     expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual(['Somebody of Ours'])
   })
 
@@ -182,7 +182,7 @@ describe('the season', () => {
     expect(own.place).toBe('Odell')
     // Shade: the same weather over less sun leaves the soil cooler.
     expect(own.outlook.soilC.median[own.outlook.todayIndex]!).toBeLessThan(home.outlook.soilC.median[home.outlook.todayIndex]!)
-    const [brief] = (await call<LawnGlance[]>('GET', '/api/glances')).body
+    const [brief] = (await call<LawnGlance[]>('GET', `/api/glances?of=${lawn.id}`)).body
     expect(brief).toMatchObject({ id: lawn.id, glance: { years: 30, windows: own.outlook.windows } })
     expect((await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
   })

@@ -1,3 +1,4 @@
+/// <reference types="vite/client" />
 import { createApp, createRouter, defineEventHandler, getRouterParam, toWebHandler, type EventHandler, type RouterMethod } from 'h3'
 import type { ApiError } from '#contract/context'
 import origin from '../middleware/origin'
@@ -41,7 +42,7 @@ export class Browser {
 
   async request(method: string, path: string, init: RequestInit = {}): Promise<Response> {
     const headers = new Headers({ host: 'sill.test', origin: HOST, ...(this.cookie ? { cookie: this.cookie } : {}) })
-    for (const [name, value] of new Headers(init.headers)) headers.set(name, value)
+    new Headers(init.headers).forEach((value, name) => headers.set(name, value))
     const response = await serve(new Request(`${HOST}${path}`, { ...init, method, headers }))
     const given = response.headers.getSetCookie().at(-1)
     if (given) this.cookie = given.split(';')[0]!

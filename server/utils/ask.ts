@@ -1,4 +1,4 @@
-import { getRequestHeader, getRequestWebStream, type H3Event } from 'h3'
+import { getQuery, getRequestHeader, getRequestWebStream, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { notFound, Refusal } from './refusal'
 
@@ -34,6 +34,9 @@ export async function bodyOf<T extends z.ZodType>(event: H3Event, schema: T, mos
   }
   return schema.parse(raw)
 }
+
+/** The question mark of a path, judged by its contract. */
+export const queryOf = <T extends z.ZodType>(event: H3Event, schema: T): z.output<T> => schema.parse(getQuery(event))
 
 /** A parameter of the path, judged by its contract; what cannot be one is simply not found. */
 export function paramOf<T extends z.ZodType>(event: H3Event, name: string, schema: T, what: string): z.output<T> {

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '#core/quantity/calendar'
 import type { ProbeReading } from '#contract/context'
-import { keepForecast, keepReadings, keepWeather, type StationRecord } from '../records/stations'
+import type { AtWork } from '../records/firms'
+import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { log } from '../utils/log'
 import { forecastLimit, OPEN_FORM, readCsv } from './csv'
 
@@ -42,4 +43,13 @@ export async function collect(firmId: string, station: StationRecord, today: Day
     log.warn({ station: station.id, reason: (error as Error).message }, 'station did not deliver')
     return false
   }
+}
+
+/** The firm's stations, the home one first, after what their devices have delivered up to today is kept. */
+export async function freshStations({ firm, today }: AtWork, fetch: Fetch): Promise<StationRecord[]> {
+  const stations = await stationsOf(firm.id)
+  const behind = stations.filter(({ feedPath, lastDay }) => feedPath && (!lastDay || lastDay < addDays(today, -1)))
+  if (!behind.length) return stations
+  for (const station of behind) await collect(firm.id, station, today, fetch)
+  return stationsOf(firm.id)
 }

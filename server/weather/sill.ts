@@ -1,4 +1,4 @@
-import { climateFromNormals, climateFromRecord, type Climate } from '#core/climate/normals'
+import { climateFromNormals, climateFromRecord, type Climate, type Normals } from '#core/climate/normals'
 import type { Ground } from '#core/climate/soilCourse'
 import type { DailyWeather } from '#core/climate/weather'
 import { buildSeason, DAYS_BEHIND, type Season } from '#core/establishment/season'
@@ -8,10 +8,9 @@ import { grassByCode, type Grass, type GrassCode } from '#core/grass/grasses'
 import { addDays } from '#core/quantity/calendar'
 import type { SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
-import { forecastOf, readingsBetween, stationById, stationsOf, weatherOf, weatherStamp, type StationRecord } from '../records/stations'
-import { Refusal } from '../utils/refusal'
+import { stationsOf, weatherNow, weatherOf, type StationRecord } from '../records/stations'
 import type { AtWork } from '../records/firms'
-import { collect, type Fetch } from './collect'
+import { Refusal } from '../utils/refusal'
 
 /** Weather years behind every count on the screen. */
 export const WEATHER_YEARS = 30
@@ -51,27 +50,43 @@ export function homeSubject(station: StationRecord, code: GrassCode): Subject {
   }
 }
 
+interface Lender {
+  name: string
+  normals: Normals
+}
+
+/** Whose normals stand in where a station has none of its own. */
+async function lendersOf(firmId: string, station: StationRecord): Promise<Lender | undefined> {
+  const all = station.normals ? [station] : await stationsOf(firmId)
+  const lender = all.find((other) => other.normals)
+  return lender && { name: lender.name, normals: lender.normals! }
+}
+
 /** Climate behind the weather years, with its origin in words. */
-function climateOf(station: StationRecord, record: readonly DailyWeather[], all: readonly StationRecord[]): { climate: Climate; from: string } {
-  if (station.normals) return { climate: climateFromNormals(station.normals), from: `normals of ${station.name}` }
+function climateOf(station: StationRecord, record: readonly DailyWeather[], lender: Lender | undefined): { climate: Climate; from: string } {
+  if (lender && lender.name === station.name) return { climate: climateFromNormals(lender.normals), from: `normals of ${station.name}` }
   const own = climateFromRecord(record)
   if (own) return { climate: own, from: `${(record.length / 365.25).toFixed(1)} years of ${station.name}` }
-  const lender = all.find((other) => other.normals)
-  if (lender) return { climate: climateFromNormals(lender.normals!), from: `normals of ${lender.name}, since ${station.name} has under a year` }
+  if (lender) return { climate: climateFromNormals(lender.normals), from: `normals of ${lender.name}, since ${station.name} has under a year` }
   throw new Refusal(409, 'weather', `${station.name} has ${record.length} days. Import a year at least: every month of the year with 20 days.`)
 }
 
 const MOST_OUTLOOKS = 200
 /** A season weighs some megabytes; its lawns differ little, so a few serve many. */
 const MOST_SEASONS = 8
-const outlooks = new Map<string, Outlook>()
-const seasons = new Map<string, Season>()
+const outlooks = new Map<string, Promise<{ outlook: Outlook; yearsFrom: string }>>()
+const seasons = new Map<string, Promise<{ season: Season; climate: Climate; from: string }>>()
 
-/** What is remembered depends on nothing but its key, so it is never stale; the longest unused goes first. */
-function remembered<T>(store: Map<string, T>, most: number, key: string, compute: () => T): T {
+/**
+ * What is remembered depends on nothing but its key, so it is never stale; the longest unused goes first. Asked for again
+ * while it is still worked out, it is worked out once.
+ */
+function remembered<T>(store: Map<string, Promise<T>>, most: number, key: string, compute: () => Promise<T>): Promise<T> {
   const value = store.get(key) ?? compute()
   store.delete(key)
   store.set(key, value)
+  // A failure is not remembered.
+  value.catch(() => { if (store.get(key) === value) store.delete(key) })
   if (store.size > most) store.delete(store.keys().next().value!)
   return value
 }
@@ -87,26 +102,22 @@ export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): Stati
 }
 
 /** Everything the sill shows of one subject, from one station. */
-export async function sillData({ firm, today }: AtWork, station: StationRecord, subject: Subject, fetch: Fetch): Promise<SillData> {
-  await collect(firm.id, station, today, fetch)
-  const fresh = (await stationById(firm.id, station.id)) ?? station
-  const forecast = await forecastOf(firm.id, station.id, today)
-  const stamp = await weatherStamp(firm.id, station.id)
-  const record = await weatherOf(firm.id, station.id)
-  const { climate, from } = climateOf(fresh, record, await stationsOf(firm.id))
+export async function sillData({ firm, today }: AtWork, station: StationRecord, subject: Subject): Promise<SillData> {
+  const { stamp, lastDay, forecast, probe } = await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND))
   const { grass, ground, risk, mowingMm } = subject
-  const weather = [station.id, stamp, today, forecast, from]
-  const outlook = remembered(outlooks, MOST_OUTLOOKS, JSON.stringify([weather, grass.code, ground, risk, mowingMm]), () => {
-    const season = remembered(seasons, MOST_SEASONS, JSON.stringify([weather, ground]), () => {
+  const normals = await lendersOf(firm.id, station)
+  const weather = [station.id, stamp, today, forecast, normals]
+  const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, JSON.stringify([weather, grass.code, ground, risk, mowingMm]), async () => {
+    const { season, from, climate } = await remembered(seasons, MOST_SEASONS, JSON.stringify([weather, ground]), async () => {
+      const record = await weatherOf(firm.id, station.id)
+      const { climate, from } = climateOf(station, record, normals)
       const observed = record.filter(({ day }) => day < today)
-      return buildSeason({ today, observed, forecast, climate, ground, years: WEATHER_YEARS, seed: SEED })
+      return { season: buildSeason({ today, observed, forecast, climate, ground, years: WEATHER_YEARS, seed: SEED }), climate, from }
     })
-    return summarise(season, grass, risk, mowingMm, climate.normals)
+    return { outlook: summarise(season, grass, risk, mowingMm, climate.normals), yearsFrom: from }
   })
   return {
     place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, grassSeason: grass.season,
-    probe: await readingsBetween(firm.id, station.id, addDays(today, -DAYS_BEHIND), today),
-    forecast, recordEnds: fresh.lastDay, yearsFrom: from, outlook,
+    probe, forecast, recordEnds: lastDay, yearsFrom, outlook,
   }
 }
-

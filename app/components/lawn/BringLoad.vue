@@ -8,21 +8,19 @@ import { layerVolume } from '#core/materials/volume'
 import { depthGate, PLAN_RATE } from '#core/programme/briefs'
 import { cubicYards, figure } from '#core/quantity/figure'
 import { surveyOf } from '#contract/lawn'
-import { saving } from '~/utils/api'
+import { fieldName, fieldText } from '~/utils/fieldWords'
 import { settingsOf } from '~/utils/planOf'
 
 /** What goes on the van: seed, starter and cover, with the settings that made them. */
 const props = defineProps<{ id: string; lawn: Lawn }>()
-const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
 const { text, shown, other, system, parse } = useUnits()
 const { form, read, materials } = useBringForm(props.lawn)
-const message = ref('')
-const busy = ref(false)
+const { busy, problem, clash, savePlan, settleClash } = usePlanSave(props.id)
 
 const grass = computed(() => grassByCode(props.lawn.grass ?? 'TF'))
-const settings = computed(() => read.value.settings ?? settingsOf(props.lawn))
+const settings = computed(() => read.value.settings ?? settingsOf(props.lawn, context.practice))
 const errors = computed(() => read.value.errors)
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
@@ -54,14 +52,10 @@ function addBag(): void {
   if (form.bags.length < 4) form.bags.push({ size: system.value === 'us' ? '10 lb' : '5 kg', price: '' })
 }
 async function save(): Promise<void> {
-  if (!read.value.settings || busy.value) return
-  busy.value = true
-  message.value = ''
-  const plan = { ...props.lawn.plan, settings: read.value.settings }
-  const saved = await saving(() => store.savePlan(props.id, plan))
-  if (saved.ok) await sill.show(props.id)
-  else message.value = saved.problem.message
-  busy.value = false
+  if (read.value.settings && await savePlan({ settings: read.value.settings })) await sill.show(props.id)
+}
+async function settled(takeTheirs: Set<string>): Promise<void> {
+  if (await settleClash(takeTheirs)) await sill.show(props.id)
 }
 const barWidth = (size: string) => {
   const parsed = parse('massKg', size)
@@ -71,6 +65,7 @@ const barWidth = (size: string) => {
 
 <template>
   <form class="bring" novalidate @submit.prevent="save">
+    <EditClash v-if="clash" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section class="slip">
       <div class="stub">
         <h2>Seed</h2>
@@ -93,7 +88,7 @@ const barWidth = (size: string) => {
         <b>Bags</b>
         <div v-for="(bag, i) in form.bags" :key="i" class="bag">
           <UFormField :name="`bag${i}`" :error="errors[`bags.${i}.massKg`]"><UInput :id="`field-bag${i}`" v-model="bag.size" :aria-label="`Bag size ${i + 1}`" /></UFormField>
-          <UFormField :name="`price${i}`" :error="errors[`bags.${i}.priceMinor`]"><UInput :id="`field-price${i}`" v-model="bag.price" placeholder="price" :aria-label="`Price of bag ${i + 1}`" /></UFormField>
+          <UFormField :name="`price${i}`" :error="errors[`bags.${i}.priceMinor`]"><UInput :id="`field-price${i}`" v-model="bag.price" placeholder="price" :readonly="!context.isOwner" :aria-label="`Price of bag ${i + 1}`" /></UFormField>
           <b class="num count" :aria-label="`${bags.pick?.counts[i] ?? 0} to load`">× {{ bags.pick?.counts[i] ?? 0 }}</b>
           <UButton v-if="form.bags.length > 1" variant="outline" size="xs" :aria-label="`Take bag size ${i + 1} off`" icon="i-lucide-x" @click="form.bags.splice(i, 1)" />
         </div>
@@ -104,6 +99,7 @@ const barWidth = (size: string) => {
         </div>
         <span v-if="bags.pick" class="small"><b>{{ text(seed.product.working.result) }}</b> used, <b>{{ text(figure('massKg', bags.pick.leftOverKg)) }}</b> left over<template v-if="bags.pick.priceMinor !== null">, <b>{{ money(bags.pick.priceMinor) }}</b></template>. {{ bags.pick.priceMinor === null ? 'Least left over; with all prices, the cheapest.' : 'The cheapest that covers it.' }}</span>
         <span v-else class="text-clay-500">{{ bags.problem }}</span>
+        <span v-if="!context.isOwner" class="small">Prices are put in by an owner.</span>
       </div>
     </section>
     <section class="slip">
@@ -149,7 +145,7 @@ const barWidth = (size: string) => {
       <UButton type="submit" color="primary" :disabled="!read.settings || !changed" :loading="busy">Keep these settings</UButton>
       <span class="small">{{ Object.keys(errors).length ? 'The numbers stand as last kept until the fields marked are right.' : changed ? 'Numbers above follow what you typed; not kept yet.' : 'Kept.' }}</span>
     </div>
-    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+    <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
   </form>
 </template>
 

@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import type { Lawn } from '#contract/lawn'
+import { lookSchema, type Lawn, type Look } from '#contract/lawn'
 import type { Station } from '#contract/station'
 import { missingOf } from '#contract/lawn'
 import { TEXTURES } from '#core/climate/soil'
 import { GRASSES } from '#core/grass/grasses'
 import { SUN_WORDS } from '#core/site/survey'
 import { saving } from '~/utils/api'
+import { fieldName, fieldText } from '~/utils/fieldWords'
+import type { Versioned } from '~/utils/edits'
 import { NEAREST } from '~/composables/useLookForm'
+
+/** What of a lawn is edited here, and nothing else of it. */
+const lookFields = (lawn: Look): Look => lookSchema.parse(lawn)
 
 /** The survey, short form, in the order in which it can be walked. */
 const props = defineProps<{ id: string; lawn: Lawn; stations: Station[] }>()
@@ -15,7 +20,8 @@ const sill = useSillStore()
 const { form, errors, read, tell, fillBare, addApplication } = useLookForm(props.lawn)
 const { text, parseArea } = useUnits()
 const message = ref('')
-const busy = ref(false)
+const { busy, problem, clash, save: saveMerging, settleClash } = useMergingSave<Look & Versioned>((look) => store.saveLook(props.id, look), lookFields, fieldName)
+const context = useContextStore()
 const confirming = ref(false)
 
 const grassItems = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
@@ -29,24 +35,26 @@ const areaRead = computed(() => {
 })
 
 async function save(): Promise<void> {
-  if (busy.value) return
   message.value = ''
   const look = read(props.lawn.version)
   if (!look) {
     message.value = 'Nothing is saved yet: the fields marked need another look.'
     return
   }
-  busy.value = true
-  const saved = await saving(() => store.saveLook(props.id, look))
-  if (saved.ok) {
-    await sill.show(props.id)
-    const left = store.byId(props.id)
-    if (left && !missingOf(left).length) await navigateTo(`/lawns/${props.id}/decide`)
-  } else {
-    message.value = saved.problem.message
-    tell(saved.problem.fields)
+  if (await saveMerging(props.lawn, look)) await goOn()
+  else if (problem.value) {
+    message.value = problem.value.message
+    tell(problem.value.fields)
   }
-  busy.value = false
+}
+async function settled(takeTheirs: Set<string>): Promise<void> {
+  if (await settleClash(takeTheirs)) await goOn()
+  else if (problem.value) message.value = problem.value.message
+}
+async function goOn(): Promise<void> {
+  await sill.show(props.id)
+  const left = store.byId(props.id)
+  if (left && !missingOf(left).length) await navigateTo(`/lawns/${props.id}/decide`)
 }
 
 async function remove(): Promise<void> {
@@ -58,6 +66,7 @@ async function remove(): Promise<void> {
 
 <template>
   <form class="look" novalidate @submit.prevent="save">
+    <EditClash v-if="clash" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section>
       <h2>Where</h2>
       <div class="field-row">

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { newLawnSchema } from '#contract/lawn'
-import { saving } from '~/utils/api'
+import { fieldsOf, saving } from '~/utils/api'
 
 /** The dashed row under the list: enough to begin a survey. */
 const lawns = useLawnsStore()
@@ -9,12 +9,14 @@ const form = reactive({ client: '', address: '', area: '', growsNow: '' })
 const errors = ref<Record<string, string>>({})
 const message = ref('')
 const busy = ref(false)
+/** One id for one lawn: sent again after a lost answer it is not added twice. */
+const newId = crypto.randomUUID()
 
 async function add(): Promise<void> {
   if (busy.value) return
   const area = parseArea(form.area)
-  const parsed = newLawnSchema.safeParse({ client: form.client, address: form.address, growsNow: form.growsNow, areaTyped: form.area, areaM2: area.ok ? area.value : 1 })
-  errors.value = parsed.success ? {} : Object.fromEntries(parsed.error.issues.map(({ path, message: text }) => [String(path[0]), text]))
+  const parsed = newLawnSchema.safeParse({ id: newId, client: form.client, address: form.address, growsNow: form.growsNow, areaTyped: form.area, areaM2: area.ok ? area.value : 1 })
+  errors.value = parsed.success ? {} : fieldsOf(parsed.error)
   if (!area.ok) errors.value.areaM2 = area.message
   if (!parsed.success || !area.ok) return
   busy.value = true

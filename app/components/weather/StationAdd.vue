@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import { newStationSchema, type Station } from '#contract/station'
-import { saving } from '~/utils/api'
+import { parseDegrees } from '#core/site/typedPlace'
+import { fieldsOf, saving } from '~/utils/api'
 
 const emit = defineEmits<{ added: [station: Station] }>()
 const form = reactive({ name: '', lat: '', lon: '', coastal: false })
 const errors = ref<Record<string, string>>({})
 const message = ref('')
 const busy = ref(false)
-const degrees = (typed: string) => (typed.trim() === '' ? Number.NaN : Number(typed.replace('−', '-')))
 
 async function add(): Promise<void> {
   if (busy.value) return
-  const parsed = newStationSchema.safeParse({ name: form.name, latDeg: degrees(form.lat), lonDeg: degrees(form.lon), coastal: form.coastal })
-  errors.value = parsed.success ? {} : Object.fromEntries(parsed.error.issues.map(({ path, message: text }) => [String(path[0]), text]))
-  if (!parsed.success) return
+  const [lat, lon] = [parseDegrees('latitude', form.lat), parseDegrees('longitude', form.lon)]
+  const parsed = newStationSchema.safeParse({ name: form.name, latDeg: lat.ok ? lat.value : 0, lonDeg: lon.ok ? lon.value : 0, coastal: form.coastal })
+  errors.value = { ...(parsed.success ? {} : fieldsOf(parsed.error)), ...(lat.ok ? {} : { latDeg: lat.message }), ...(lon.ok ? {} : { lonDeg: lon.message }) }
+  if (!parsed.success || !lat.ok || !lon.ok) return
   busy.value = true
   message.value = ''
   let station: Station | undefined

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import type { Day } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
 import { seedNeed } from '#core/materials/seed'
@@ -31,13 +30,15 @@ const steps = computed(() => {
   const seed = seedNeed(lawn.value.areaM2, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE).product.value
   return stepsOf(lawn.value, context.today, text(figure('areaM2', lawn.value.areaM2)), `${text(figure('massKg', seed))} of seed`, sequence.value)
 })
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement) return
+function walk(by: number): void {
   const here = steps.value.findIndex(({ code }) => route.path.endsWith(`/${code}`))
-  const next = event.key === ']' ? here + 1 : event.key === '[' ? here - 1 : -1
-  const step = steps.value[next]
+  const step = steps.value[here + by]
   if (step) void navigateTo(`/lawns/${id}/${step.code}`)
-})
+}
+useKeys({ ']': () => walk(1), '[': () => walk(-1) })
+/** Said when another's save was brought together with ours, until the next step is opened. */
+const notice = useState<string>('merge-notice', () => '')
+onBeforeRouteLeave(() => { notice.value = '' })
 const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 </script>
 
@@ -54,6 +55,7 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
       </NuxtLink>
     </nav>
     <p v-if="sill.problem" class="problem" role="alert">{{ sill.problem.message }} <UButton variant="outline" class="ml-3" @click="sill.show(id)">Try again</UButton></p>
+    <p v-if="notice" class="notice" role="status">{{ notice }}</p>
     <NuxtPage />
   </div>
   <p v-else-if="store.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.load(id)">Try again</UButton></p>
@@ -69,6 +71,7 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 .step span { font-size: 12.5px; color: var(--ink-2); font-stretch: 90%; }
 .step:hover b { text-decoration: underline; }
 .here { border-top-color: var(--moss); }
+.notice { border-left: 5px solid var(--moss); background: var(--lime); padding: 8px 12px; margin-bottom: 10px; }
 .tick { color: var(--moss); width: 15px; height: 15px; }
 @media (max-width: 700px) {
   .steps { grid-template-columns: repeat(5, auto); overflow-x: auto; gap: 14px; }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { LIST_PAGE } from '#contract/lawn'
 import { figure } from '#core/quantity/figure'
 import { LAWN_GROUPS, lawnRow, type LawnGroup } from '~/utils/lawnRow'
 import type { Hanger } from '~/utils/sillScale'
@@ -12,7 +12,6 @@ await useAsyncData('lawns', async () => {
   await store.loadAll()
   return true
 })
-onMounted(() => store.loadGlances())
 
 const search = ref('')
 const group = ref<LawnGroup | 'all'>('all')
@@ -21,7 +20,7 @@ const sortBy = ref<'date' | 'name'>('date')
 const cursor = ref<string>()
 const hangers = useState<Hanger[]>('hangers')
 
-const rows = computed(() => store.lawns.map((lawn) => lawnRow(lawn, store.glances[lawn.id], context.today, context.units)))
+const rows = computed(() => store.lawns.map((lawn) => lawnRow(lawn, store.glances[lawn.id], context.practice, context.units)))
 const held = (state: string | undefined) => state === 'hold' || state === 'risk'
 const counts = computed(() => LAWN_GROUPS.map((name) => ({ name, count: rows.value.filter((row) => row.group === name).length })).filter(({ count }) => count))
 const shown = computed(() => {
@@ -32,17 +31,22 @@ const shown = computed(() => {
     `${row.lawn.client} ${row.lawn.address} ${row.lawn.growsNow} ${row.grass}`.toLowerCase().includes(wanted))
   return found.sort((a, b) => (sortBy.value === 'date' ? a.sortBy.localeCompare(b.sortBy) : 0) || a.lawn.client.localeCompare(b.lawn.client))
 })
+/** What stands on the screen; a large book is unrolled a page at a time. */
+const unrolled = ref(LIST_PAGE)
+const onScreen = computed(() => shown.value.slice(0, unrolled.value))
+const lacking = computed(() => onScreen.value.filter(({ lawn }) => lawn.grass && !(lawn.id in store.glances)).map(({ lawn }) => lawn.id))
+watch(() => [lacking.value.join(), context.today], ([ids], before) => {
+  // A new day counts all of them anew.
+  const wanted = before && before[1] !== context.today ? onScreen.value.map(({ lawn }) => lawn.id) : String(ids).split(',').filter(Boolean)
+  if (wanted.length) void store.loadGlances(wanted)
+}, { immediate: true })
 const area = computed(() => text(figure('areaM2', store.lawns.reduce((sum, { areaM2 }) => sum + areaM2, 0), 4)))
 watchEffect(() => {
   const row = shown.value.find(({ lawn }) => lawn.id === cursor.value)
   hangers.value = row ? hangersOf(row.sequence, row.lawn.client) : rows.value.flatMap((each) => hangersOf(each.sequence, each.lawn.client, true))
 })
 const searchBox = useTemplateRef<{ inputRef: HTMLInputElement }>('searchBox')
-useEventListener('keydown', (event: KeyboardEvent) => {
-  if (event.key !== '/' || event.target instanceof HTMLInputElement) return
-  event.preventDefault()
-  searchBox.value?.inputRef.focus()
-})
+useKeys({ '/': () => searchBox.value?.inputRef.focus() })
 </script>
 
 <template>
@@ -61,13 +65,14 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       <label class="check"><input v-model="onlyHeld" type="checkbox"> Only held or at risk <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></label>
       <span class="small right">Sort by <button class="opens" type="button" @click="sortBy = sortBy === 'date' ? 'name' : 'date'">{{ sortBy === 'date' ? 'next date' : 'name' }}</button></span>
     </div>
-    <p v-if="store.problem && !context.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.loadAll().then(store.loadGlances)">Try again</UButton></p>
+    <p v-if="store.problem && !context.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.loadAll()">Try again</UButton></p>
     <div v-if="shown.length" class="list" role="table" aria-label="Lawns" @pointerleave="cursor = undefined">
       <div class="row-head" role="row"><span v-for="h in ['Lawn', `Area, ${unit('areaM2')}`, 'Grass wanted', 'Programme', 'Sow', 'Look to Bring', 'Next', 'Waits for']" :key="h" role="columnheader">{{ h }}</span></div>
-      <LawnRow v-for="row in shown" :key="row.lawn.id" :row="row" :selected="cursor === row.lawn.id" @focus="cursor = row.lawn.id" />
+      <LawnRow v-for="row in onScreen" :key="row.lawn.id" :row="row" :selected="cursor === row.lawn.id" @focus="cursor = row.lawn.id" />
     </div>
-    <p v-else-if="store.lawns.length" class="empty">No lawn fits. <button class="opens" type="button" @click="(search = ''), (group = 'all'), (onlyHeld = false)">Show all {{ store.lawns.length }}</button></p>
-    <p v-else-if="!store.problem" class="empty">No lawn yet. Add the first one below: a name and an area are enough to begin its survey.</p>
+    <UButton v-if="shown.length > onScreen.length" variant="outline" class="mt-3" @click="unrolled += LIST_PAGE">Show {{ Math.min(LIST_PAGE, shown.length - onScreen.length) }} more of {{ shown.length }}</UButton>
+    <p v-if="!shown.length && store.lawns.length" class="empty">No lawn fits. <button class="opens" type="button" @click="(search = ''), (group = 'all'), (onlyHeld = false)">Show all {{ store.lawns.length }}</button></p>
+    <p v-else-if="!store.lawns.length && !store.problem" class="empty">No lawn yet. Add the first one below: a name and an area are enough to begin its survey.</p>
     <AddLawn />
   </div>
 </template>

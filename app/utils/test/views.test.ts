@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
 import type { Glance } from '#core/establishment/outlook'
 import { defaultSettings } from '#core/programme/plan'
+import { DEFAULT_SCHOOLS } from '#core/programme/schools'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
 import { hangersOf } from '../hangers'
@@ -11,17 +12,19 @@ import { sequenceOf } from '../planOf'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
+const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, workingDays: [0, 1, 2, 3, 4, 5, 6] }
+const UNSAVED = { savedAt: null, savedBy: null }
 const lawn: Lawn = {
   id: 'a', version: 1, client: 'Odell', address: '', latDeg: 37, lonDeg: -79, stationId: null, areaM2: 612, areaTyped: '', growsNow: '', grass: 'TF',
-  desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', texture: 'loam', slopeShare: 0, applications: [],
-  plan: { version: 1, programme: 'overseed', overruleNote: null, sowOn: toDay('2026-09-18'), settings: defaultSettings(grassByCode('TF'), 0.56) }, done: [],
+  desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', texture: 'loam', slopeShare: 0, applications: [], ...UNSAVED,
+  plan: { version: 1, programme: 'overseed', overruleNote: null, sowOn: toDay('2026-09-18'), settings: defaultSettings(grassByCode('TF'), 0.56), ...UNSAVED }, done: [],
 }
 const glance: Glance = {
   years: 30, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
-const undecided: Lawn = { ...lawn, plan: { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null } }
-const row = (each: Lawn, brief: Glance | null = glance) => lawnRow(each, brief, TODAY, 'us')
+const undecided: Lawn = { ...lawn, plan: { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null, ...UNSAVED } }
+const row = (each: Lawn, brief: Glance | null = glance) => lawnRow(each, brief, PRACTICE, 'us')
 
 describe('a row of the list', () => {
   test('tells where the lawn stands', () => {
@@ -43,7 +46,7 @@ describe('a row of the list', () => {
 })
 
 test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
-  const sequence = sequenceOf(lawn, glance, TODAY, [])
+  const sequence = sequenceOf(lawn, glance, PRACTICE, [])
   expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({ label: 'Sow', day: '2026-09-18' })
   expect(hangersOf(sequence, 'Odell', true)).toMatchObject([{ label: 'Odell', mark: 'sow' }])
   expect(hangersOf(undefined, 'Odell')).toEqual([])

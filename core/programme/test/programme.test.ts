@@ -102,7 +102,7 @@ describe('network of lags', () => {
 })
 
 const input = (change: Partial<SequenceInput> = {}): SequenceInput => ({
-  survey, applications: [], settings: defaultSettings(grassByCode('TF'), 0.56), sowOn: toDay('2026-09-24'), today: TODAY, done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], ...change,
+  survey, applications: [], settings: defaultSettings(grassByCode('TF'), 0.56), sowOn: toDay('2026-09-24'), today: TODAY, done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], workingDays: [0, 1, 2, 3, 4, 5, 6], ...change,
 })
 const dayOf = (sequence: ReturnType<typeof buildSequence>, code: OperationCode): Day => sequence.slips.find(({ operation }) => operation.code === code)!.to
 

@@ -1,29 +1,23 @@
 <script setup lang="ts">
 import { missingOf, type PlanInput } from '#contract/lawn'
 import { shortDay } from '#core/quantity/calendar'
-import { saving } from '~/utils/api'
+import { fieldName, fieldText } from '~/utils/fieldWords'
 import { settingsOf } from '~/utils/planOf'
 
 const { id, lawn, decision, outlook } = useLawn()
-const store = useLawnsStore()
 const context = useContextStore()
 const note = ref(lawn.value?.plan.overruleNote ?? '')
 const noteError = ref('')
-const message = ref('')
-const busy = ref(false)
+const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
 const planned = computed(() => lawn.value?.plan.programme === 'overseed')
 
 async function save(change: Partial<PlanInput>, next?: string): Promise<void> {
-  if (busy.value || !lawn.value) return
-  busy.value = true
-  message.value = ''
-  const plan = { ...lawn.value.plan, settings: settingsOf(lawn.value), ...change }
-  const saved = await saving(() => store.savePlan(id, plan))
-  busy.value = false
-  if (!saved.ok) message.value = saved.problem.message
-  else if (next) await navigateTo(next)
+  if (!lawn.value) return
+  const settings = settingsOf(lawn.value, context.practice)
+  if (await savePlan({ settings, ...change }) && next) await navigateTo(next)
 }
+const settled = (takeTheirs: Set<string>) => settleClash(takeTheirs)
 const keep = () => save({ programme: 'overseed', overruleNote: null }, `/lawns/${id}/when`)
 function overrule(): void {
   noteError.value = note.value.trim().length < 8 ? 'Say why in a few words; the note stays with the plan.' : ''
@@ -33,6 +27,7 @@ function overrule(): void {
 
 <template>
   <div v-if="lawn" class="decide">
+    <EditClash v-if="clash" class="whole" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section v-if="missing.length" class="panel open">
       <p class="verdict">The survey is not done yet.</p>
       <p>Missing: {{ missing.join(', ') }}.</p>
@@ -62,7 +57,7 @@ function overrule(): void {
             <UButton variant="outline" :loading="busy" @click="overrule">Overrule with this note</UButton>
           </div>
         </template>
-        <p v-if="message" class="problem" role="alert">{{ message }}</p>
+        <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       </section>
       <section>
         <h2>Why</h2>
@@ -85,6 +80,7 @@ function overrule(): void {
 
 <style scoped>
 .decide { display: grid; grid-template-columns: 1.25fr 1fr; gap: 18px 28px; align-items: start; }
+.whole { grid-column: 1 / -1; }
 .open { grid-column: 1 / -1; padding: 14px 18px; display: grid; gap: 8px; justify-items: start; }
 .open .verdict { font-size: 24px; }
 .because { font-size: 14px; color: var(--ink-2); }

@@ -1,20 +1,18 @@
 <script setup lang="ts">
-import { addDays, daysBetween, longDay, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import { addDays, daysBetween, longDay, nearestWorkingDay, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/programme/decide'
 import { grassByCode } from '#core/grass/grasses'
 import { figure } from '#core/quantity/figure'
-import { saving } from '~/utils/api'
+import { fieldName, fieldText } from '~/utils/fieldWords'
 import { settingsOf } from '~/utils/planOf'
 
 const { id, lawn, outlook, decision, sequenceFrom } = useLawn()
-const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
 const trial = useState<Day | null>('trial-day', () => null)
-const message = ref('')
-const busy = ref(false)
+const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
 const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow')?.doneOn)
 /** The best day of the first window that is still open, clear of every label interval. */
@@ -22,7 +20,8 @@ const suggested = computed<Day>(() => {
   const { clear } = barrierUntil(lawn.value?.applications ?? [], context.today)
   const window = outlook.value?.windows.find(({ to }) => to >= clear)
   if (!window) return addDays(context.today, 14)
-  return window.best < clear ? clear : window.best
+  const from = window.from < clear ? clear : window.from
+  return nearestWorkingDay(window.best < clear ? clear : window.best, context.practice.workingDays, from, window.to)
 })
 const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
 watch(day, (value) => { trial.value = value === lawn.value?.plan.sowOn ? null : value }, { immediate: true })
@@ -55,21 +54,20 @@ const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= o
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
 async function keep(): Promise<void> {
-  if (busy.value || !lawn.value) return
-  busy.value = true
-  message.value = ''
-  const plan = { ...lawn.value.plan, sowOn: day.value, settings: settingsOf(lawn.value) }
-  const saved = await saving(() => store.savePlan(id, plan))
-  if (saved.ok) {
-    await sill.show(id)
-    await navigateTo(`/lawns/${id}/do`)
-  } else message.value = saved.problem.message
-  busy.value = false
+  if (lawn.value && await savePlan({ sowOn: day.value, settings: settingsOf(lawn.value, context.practice) })) await goOn()
+}
+async function settled(takeTheirs: Set<string>): Promise<void> {
+  if (await settleClash(takeTheirs)) await goOn()
+}
+async function goOn(): Promise<void> {
+  await sill.show(id)
+  await navigateTo(`/lawns/${id}/do`)
 }
 </script>
 
 <template>
   <div v-if="lawn && outlook" class="when">
+    <EditClash v-if="clash" class="whole" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section v-if="!lawn.plan.programme" class="panel ask">
       <p class="verdict">Nothing is decided yet.</p>
       <p>{{ decision ? decision.verdict : 'Finish the survey first.' }} The odds below are for {{ lawn.grass ? grassByCode(lawn.grass).name : 'tall fescue' }}.</p>
@@ -111,7 +109,7 @@ async function keep(): Promise<void> {
       <div v-if="!sownOn" class="gates"><GateLine v-for="(gate, i) in sowGates" :key="i" :gate="gate" /></div>
       <p v-for="trouble in preview?.troubles ?? []" :key="trouble" class="caution">{{ trouble }}</p>
       <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
-      <p v-if="message" class="problem" role="alert">{{ message }}</p>
+      <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div v-if="lawn.plan.programme && !sownOn" class="actions">
         <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move sowing to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
         <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">Best day, {{ shortDay(suggested) }}</UButton>
@@ -123,6 +121,7 @@ async function keep(): Promise<void> {
 
 <style scoped>
 .when { display: grid; grid-template-columns: minmax(0, 1fr) 326px; gap: 14px 26px; }
+.whole { grid-column: 1 / -1; }
 .ask { grid-column: 1 / -1; padding: 10px 16px; display: flex; gap: 16px; align-items: center; flex-wrap: wrap; }
 .from { margin: 8px 0 0 40px; max-width: 720px; }
 aside { display: grid; gap: 8px; align-content: start; }

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
+import type { Station } from '#contract/station'
+import { SCHOOLS, type Choice, type Schools } from '#core/programme/schools'
+import { WEEKDAYS } from '#core/quantity/calendar'
+import { fieldsOf, saving } from '~/utils/api'
+
+/** How the firm works: units, days, schools, licences, home. Locked for who is no owner. */
+const props = defineProps<{ firm: FirmSettings; stations: Station[]; locked: boolean }>()
+const context = useContextStore()
+const sill = useSillStore()
+const form = reactive({
+  name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, schools: { ...props.firm.schools },
+  workingDays: [...props.firm.workingDays], licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
+})
+const errors = ref<Record<string, string>>({})
+const message = ref('')
+const saved = ref(false)
+const busy = ref(false)
+const opened = JSON.stringify(form)
+const changed = computed(() => JSON.stringify(form) !== opened)
+
+const unitItems = [{ label: 'feet and pounds', value: 'us' }, { label: 'metres and grams', value: 'metric' }]
+const questions = (Object.keys(SCHOOLS) as (keyof Schools)[]).map((code) => ({ code, asks: SCHOOLS[code].asks, choices: SCHOOLS[code].choices as readonly Choice[] }))
+const stationItems = computed(() => props.stations.map(({ id, name }) => ({ label: name, value: id })))
+const home = computed(() => props.stations.find(({ id }) => id === form.homeStationId))
+const hemisphere = computed(() => home.value && `${home.value.latDeg < 0 ? 'Southern' : 'Northern'} hemisphere, by its latitude of ${Math.abs(home.value.latDeg)}°${home.value.latDeg < 0 ? ' S' : ' N'}.`)
+const changes = (code: keyof Schools) => (SCHOOLS[code].choices as readonly Choice[]).find((choice) => choice.code === form.schools[code])?.changes
+
+function toggle(day: number): void {
+  const at = form.workingDays.indexOf(day)
+  if (at < 0) form.workingDays.push(day)
+  else form.workingDays.splice(at, 1)
+}
+
+async function save(): Promise<void> {
+  if (busy.value) return
+  const parsed = firmSettingsSchema.safeParse({ ...form, version: props.firm.version, homeStationId: form.homeStationId ?? null })
+  errors.value = parsed.success ? {} : fieldsOf(parsed.error)
+  message.value = ''
+  if (!parsed.success) return
+  busy.value = true
+  const outcome = await saving(() => $fetch('/api/firm', { method: 'PUT', body: parsed.data }))
+  if (outcome.ok) {
+    saved.value = true
+    await Promise.all([context.load(), sill.show(null)])
+  } else {
+    message.value = outcome.problem.code === 'conflict' ? 'Another owner saved these settings meanwhile. Yours are still here: open Firm in another tab to see theirs, then reload this one and enter yours.' : outcome.problem.message
+    errors.value = outcome.problem.fields
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <form class="settings" novalidate @submit.prevent="save">
+    <fieldset :disabled="locked">
+      <h2>How the firm works</h2>
+      <div class="field-row three">
+        <UFormField label="Name" name="name" :error="errors.name"><UInput id="field-firm-name" v-model="form.name" maxlength="80" /></UFormField>
+        <UFormField label="Units" name="units"><USelect id="field-firm-units" v-model="form.units" :items="unitItems" :disabled="locked" aria-label="Units of the firm" /></UFormField>
+        <UFormField label="Currency" name="currency" :error="errors.currency"><UInput id="field-firm-currency" v-model="form.currency" maxlength="3" /></UFormField>
+        <UFormField label="Time zone" name="timeZone" :error="errors.timeZone"><UInput id="field-firm-zone" v-model="form.timeZone" maxlength="60" /></UFormField>
+        <UFormField label="Home station" name="home" :error="errors.homeStationId" :help="hemisphere"><USelect id="field-firm-home" v-model="form.homeStationId" :items="stationItems" :disabled="locked" placeholder="none yet" aria-label="Home station" /></UFormField>
+      </div>
+      <div>
+        <b>Working days</b>
+        <div class="days" role="group" aria-label="Working days">
+          <button v-for="(name, day) in WEEKDAYS" :key="name" type="button" :aria-pressed="form.workingDays.includes(day)" :aria-label="name" @click="toggle(day)">{{ name.slice(0, 3) }}</button>
+        </div>
+        <p v-if="errors.workingDays" class="wrong">{{ errors.workingDays }}</p>
+        <p class="small">Work moves off the other days where the sequence lets it; where not, the slip says so.</p>
+      </div>
+      <h2>Schools <span class="small">what a plan begins with; Bring changes it for one lawn</span></h2>
+      <div class="schools">
+        <template v-for="{ code, asks, choices } in questions" :key="code">
+          <label :for="`field-school-${code}`">{{ asks }}</label>
+          <USelect :id="`field-school-${code}`" v-model="form.schools[code]" :items="choices.map((choice) => ({ label: choice.name, value: choice.code }))" :disabled="locked" :aria-label="asks" />
+          <span class="small">{{ changes(code) }}</span>
+        </template>
+      </div>
+      <h2>Licences <span class="small">printed on the job slip</span></h2>
+      <div v-for="(licence, i) in form.licences" :key="i" class="licence">
+        <UFormField :name="`what${i}`" :error="errors[`licences.${i}.what`]"><UInput :id="`field-licence-what${i}`" v-model="licence.what" placeholder="what for" maxlength="60" :aria-label="`Licence ${i + 1}, what for`" /></UFormField>
+        <UFormField :name="`number${i}`" :error="errors[`licences.${i}.number`]"><UInput :id="`field-licence-number${i}`" v-model="licence.number" placeholder="number" maxlength="40" :aria-label="`Licence ${i + 1}, number`" /></UFormField>
+        <UButton v-if="!locked" variant="outline" size="xs" icon="i-lucide-x" :aria-label="`Take licence ${i + 1} off`" @click="form.licences.splice(i, 1)" />
+      </div>
+      <p v-if="!form.licences.length" class="small">None entered. Spraying weed killers for hire wants a licence nearly everywhere; local law says which.</p>
+      <UButton v-if="!locked && form.licences.length < 12" variant="outline" size="sm" class="justify-self-start" @click="form.licences.push({ what: '', number: '' })">Add a licence</UButton>
+    </fieldset>
+    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+    <div v-if="!locked" class="foot">
+      <UButton type="submit" color="primary" :disabled="!changed" :loading="busy">Keep the settings</UButton>
+      <span class="small" role="status">{{ changed ? 'Not kept yet.' : 'Kept.' }}</span>
+    </div>
+    <p v-else class="small">An owner changes these.</p>
+  </form>
+</template>
+
+<style scoped>
+.settings, fieldset { display: grid; gap: 12px; min-width: 0; }
+.three { grid-template-columns: repeat(3, minmax(0, 1fr)); }
+h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
+.days { display: flex; border: 1px solid var(--ink); border-radius: 2px; width: fit-content; margin: 4px 0; flex-wrap: wrap; }
+.days button { padding: 6px 12px; min-height: 36px; font-weight: 600; border-right: 1px solid var(--ink); cursor: pointer; }
+.days button:last-child { border: 0; }
+.days button[aria-pressed='true'] { background: var(--ink); color: #fbfbf5; }
+fieldset:disabled button { cursor: not-allowed; }
+.schools { display: grid; grid-template-columns: 150px 190px minmax(0, 1fr); gap: 8px 14px; align-items: center; }
+.schools label { font-weight: 600; }
+.licence { display: grid; grid-template-columns: 1fr 1fr auto; gap: 8px; align-items: start; }
+.foot { display: flex; gap: 14px; align-items: center; }
+.wrong { color: var(--clay); font-weight: 600; }
+@media (max-width: 700px) { .three { grid-template-columns: 1fr; } .schools { grid-template-columns: 1fr; gap: 4px; } .schools .small { margin-bottom: 10px; } .days button { min-height: 48px; } }
+</style>

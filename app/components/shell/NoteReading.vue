@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { readingSchema } from '#contract/station'
+import { PROBE_DEPTH_M } from '#core/climate/soil'
+import { figure } from '#core/quantity/figure'
+import { fieldsOf, saving } from '~/utils/api'
+
+/** A soil temperature read by hand, noted for the station that the ledge shows. */
+const open = defineModel<boolean>({ required: true })
+const sill = useSillStore()
+const context = useContextStore()
+const { parse, text, unit } = useUnits()
+const form = reactive({ temp: '', depth: '', at: '' })
+const errors = ref<Record<string, string>>({})
+const message = ref('')
+const busy = ref(false)
+watch(open, (now) => {
+  if (!now) return
+  Object.assign(form, { temp: '', depth: text(figure('depthMm', PROBE_DEPTH_M * 1000)), at: `${context.today}T12:00` })
+  errors.value = {}
+  message.value = ''
+})
+
+async function note(): Promise<void> {
+  if (busy.value || !sill.data) return
+  const [temp, depth] = [parse('tempC', form.temp), parse('depthMm', form.depth)]
+  const parsed = readingSchema.safeParse({ at: form.at, tempC: temp.ok ? temp.value : 0, depthMm: depth.ok ? depth.value : 0 })
+  errors.value = { ...(parsed.success ? {} : fieldsOf(parsed.error)), ...(temp.ok ? {} : { tempC: temp.message }), ...(depth.ok ? {} : { depthMm: depth.message }) }
+  if (!parsed.success || !temp.ok || !depth.ok) return
+  busy.value = true
+  const saved = await saving(() => $fetch(`/api/stations/${sill.data!.stationId}/readings`, { method: 'POST', body: parsed.data }))
+  busy.value = false
+  if (saved.ok) {
+    open.value = false
+    await sill.show(sill.lawnId ?? null)
+  } else [message.value, errors.value] = [Object.keys(saved.problem.fields).length ? '' : saved.problem.message, saved.problem.fields]
+}
+</script>
+
+<template>
+  <UModal v-model:open="open" title="Note a soil reading" :description="`For ${sill.data?.stationName ?? 'the station'}. Push the probe in out of the sun, wait until it stands still.`">
+    <template #body>
+      <form class="note" novalidate @submit.prevent="note">
+        <UFormField :label="`Soil temperature, ${unit('tempC')}`" name="temp" :error="errors.tempC"><UInput id="field-reading-temp" v-model="form.temp" inputmode="decimal" autofocus /></UFormField>
+        <UFormField label="Depth" name="depth" :error="errors.depthMm"><UInput id="field-reading-depth" v-model="form.depth" /></UFormField>
+        <UFormField label="When" name="at" :error="errors.at"><UInput id="field-reading-at" v-model="form.at" type="datetime-local" :max="`${context.today}T23:59`" /></UFormField>
+        <p v-if="message" class="problem" role="alert">{{ message }}</p>
+        <UButton type="submit" color="primary" :loading="busy">Note the reading</UButton>
+      </form>
+    </template>
+  </UModal>
+</template>
+
+<style scoped>
+.note { display: grid; gap: 14px; }
+.note > button { justify-self: start; }
+</style>

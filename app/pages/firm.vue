@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import type { Station } from '#contract/station'
+
+useHead({ title: 'Firm, Upper Sill' })
+const context = useContextStore()
+const request = useRequestFetch()
+const { data: stations } = await useAsyncData('stations', () => request<Station[]>('/api/stations').catch(() => []))
+</script>
+
+<template>
+  <div v-if="context.firm && context.person" class="firm">
+    <header><h1>{{ context.firm.name }}</h1><span class="about">You are {{ context.person.name }}, {{ context.isOwner ? 'an owner' : 'a technician' }}. Owners manage people, prices and these settings; everybody plans and records.</span></header>
+    <FirmSettingsForm :key="context.firm.version" :firm="context.firm" :stations="stations ?? []" :locked="!context.isOwner" />
+    <aside>
+      <OwnAccount :person="context.person" :firm-units="context.firm.units" :demo="context.firm.demo" />
+      <PeopleList v-if="context.isOwner" :self="context.person.id" />
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.firm { display: grid; grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr); gap: 12px 26px; align-items: start; }
+header { grid-column: 1 / -1; display: flex; align-items: baseline; gap: 14px; flex-wrap: wrap; padding-bottom: 7px; border-bottom: 1.5px solid var(--ink); }
+.about { color: var(--ink-2); }
+aside { display: grid; gap: 18px; }
+@media (max-width: 900px) { .firm { grid-template-columns: minmax(0, 1fr); } }
+</style>

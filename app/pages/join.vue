@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { LinkShown } from '#contract/firm'
+import { problemOf, saving } from '~/utils/api'
+
+definePageMeta({ layout: 'door' })
+useHead({ title: 'Join, Upper Sill' })
+const context = useContextStore()
+const link = ref<LinkShown>()
+const form = reactive({ name: '', email: '', password: '' })
+const errors = ref<Record<string, string>>({})
+const message = ref('')
+const busy = ref(false)
+let secret = ''
+
+onMounted(async () => {
+  // Behind the #, so that neither the server's log nor a proxy's ever holds it.
+  secret = window.location.hash.slice(1)
+  try {
+    link.value = await $fetch<LinkShown>('/api/door/link', { method: 'POST', body: { secret } })
+  } catch (error) {
+    const problem = problemOf(error)
+    message.value = problem.fields.secret ?? problem.message
+  }
+})
+
+async function join(): Promise<void> {
+  if (busy.value || !link.value) return
+  busy.value = true
+  message.value = ''
+  const joining = link.value.kind === 'invitation' ? { name: form.name, email: form.email } : {}
+  const saved = await saving(() => $fetch('/api/door/join', { method: 'POST', body: { secret, password: form.password, ...joining } }))
+  busy.value = false
+  if (saved.ok) {
+    await context.load()
+    await navigateTo('/lawns')
+  } else [message.value, errors.value] = [saved.problem.message, saved.problem.fields]
+}
+</script>
+
+<template>
+  <div class="join">
+    <template v-if="link">
+      <h1>{{ link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set a new password' }}</h1>
+      <p class="small">{{ link.kind === 'invitation' ? `As ${link.role === 'owner' ? 'an owner' : 'a technician'}.` : `For ${link.email} of ${link.firmName}. It ends every session that is open.` }} The link works once.</p>
+      <form novalidate @submit.prevent="join">
+        <template v-if="link.kind === 'invitation'">
+          <UFormField label="Your name" name="name" :error="errors.name"><UInput id="field-name" v-model="form.name" maxlength="80" autocomplete="name" /></UFormField>
+          <UFormField label="Your e-mail address" name="email" :error="errors.email"><UInput id="field-email" v-model="form.email" type="email" maxlength="200" autocomplete="username" /></UFormField>
+        </template>
+        <UFormField label="Password" name="password" :error="errors.password" help="At least 10 characters"><UInput id="field-password" v-model="form.password" type="password" maxlength="200" autocomplete="new-password" /></UFormField>
+        <p v-if="message" class="problem" role="alert">{{ message }}</p>
+        <UButton type="submit" color="primary" :loading="busy">{{ link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set the password' }}</UButton>
+      </form>
+    </template>
+    <template v-else>
+      <h1>{{ message ? 'This link opens nothing' : 'Looking at the link' }}</h1>
+      <p v-if="message" class="problem" role="alert">{{ message }}</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.join, form { display: grid; gap: 14px; }
+form > button { justify-self: start; }
+</style>
