@@ -9,8 +9,8 @@ pg.types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => asDate(text).toI
 
 /** The role the server works in: it owns nothing, so row locks hold for it. */
 const WORK_ROLE = 'upper_sill_work'
-const SLOWEST_STATEMENT_MS = 15_000
-const LONGEST_LOCK_MS = 8_000
+const SLOWEST_STATEMENT_MS = Number(process.env.UPPER_SILL_SLOWEST_MS) || 15_000
+const LONGEST_LOCK_MS = Math.round(SLOWEST_STATEMENT_MS / 2)
 
 let pool: pg.Pool | undefined
 

@@ -1,0 +1,71 @@
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import type { Context } from '#contract/context'
+import type { Lawn } from '#contract/lawn'
+import { owner, useTestDatabase } from '../database'
+import { FIRM, startServer, Visitor, type Running } from './process'
+
+useTestDatabase()
+let one: Running
+let two: Running
+const mara = new Visitor()
+
+beforeAll(async () => {
+  [one, two] = await Promise.all([startServer(process.env.DATABASE_URL!), startServer(process.env.DATABASE_URL!)])
+  expect((await mara.ask(one, 'POST', '/api/door/sign-up', FIRM)).status).toBe(200)
+}, 60_000)
+afterAll(async () => { await Promise.all([one, two].map((server) => server?.stop())) })
+
+describe('two servers on one database', () => {
+  test('know one session: signed in at one is signed in at the other, and out everywhere at both', async () => {
+    const phone = new Visitor()
+    await phone.ask(two, 'POST', '/api/door/sign-in', { email: FIRM.email, password: FIRM.password })
+    expect((await phone.ask<Context>(one, 'GET', '/api/context')).body.person.name).toBe('Mara')
+    expect((await phone.ask(one, 'DELETE', '/api/me/sessions')).status).toBe(200)
+    expect([(await mara.ask(one, 'GET', '/api/context')).status, (await mara.ask(two, 'GET', '/api/context')).status]).toEqual([401, 401])
+    await mara.ask(two, 'POST', '/api/door/sign-in', { email: FIRM.email, password: FIRM.password })
+    expect((await mara.ask(one, 'GET', '/api/context')).status).toBe(200)
+  })
+
+  test('let one of two who save the same version through, and show the other theirs', async () => {
+    const { body: lawn } = await mara.ask<Lawn>(one, 'POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })
+    const outcomes = await Promise.all([one, two].map((server, i) => mara.ask<Lawn>(server, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: `${i + 1} Sluice Lane` })))
+    expect(outcomes.map(({ status }) => status).sort()).toEqual([200, 409])
+    const kept = outcomes.find(({ status }) => status === 200)!.body.address
+    expect(outcomes.find(({ status }) => status === 409)!.body.error!.theirs).toMatchObject({ address: kept, savedBy: 'Mara' })
+    expect((await mara.ask<Lawn>(two, 'GET', `/api/lawns/${lawn.id}`)).body).toMatchObject({ address: kept, version: lawn.version + 1 })
+  })
+
+  test('add a lawn once that is sent to both', async () => {
+    const lawn = { id: randomUUID(), client: 'Twice', address: '', areaM2: 50, areaTyped: '', growsNow: '' }
+    const sent = await Promise.all([one, two, one, two].map((server) => mara.ask<Lawn>(server, 'POST', '/api/lawns', lawn)))
+    expect(sent.map(({ status, body }) => [status, body.id])).toEqual(sent.map(() => [200, lawn.id]))
+    expect((await mara.ask<Lawn[]>(two, 'GET', '/api/lawns')).body.filter(({ client }) => client === 'Twice')).toHaveLength(1)
+  })
+
+  test('keep one clock', async () => {
+    await owner(`update firms set demo = true, clock_stands_at = '2026-09-08T12:00:00Z'`)
+    expect((await mara.ask(one, 'POST', '/api/firm/clock', { days: 7 })).body).toEqual({ today: '2026-09-15' })
+    expect((await mara.ask<Context>(two, 'GET', '/api/context')).body.today).toBe('2026-09-15')
+    await owner(`update firms set demo = false, clock_stands_at = null`)
+  })
+
+  test('count tries together: four at one and four at the other shut the account at both', async () => {
+    const guess = (server: Running) => new Visitor().ask(server, 'POST', '/api/door/sign-in', { email: 'guessed@example.org', password: 'a guess' })
+    const statuses: number[] = []
+    for (let i = 0; i < 8; i++) statuses.push((await guess(i % 2 ? one : two)).status)
+    expect(statuses).toEqual(Array(8).fill(401))
+    expect([(await guess(one)).status, (await guess(two)).status]).toEqual([429, 429])
+  })
+})
+
+test('logs are lines of JSON with the number of the request, and hold no secret', async () => {
+  const { requestId } = await mara.ask(one, 'GET', '/api/context')
+  await mara.ask(one, 'POST', '/api/door/link', { secret: 's'.repeat(43) })
+  await expect.poll(() => one.log.some((line) => line.includes(requestId!))).toBe(true)
+  const lines = one.log.filter((line) => !line.startsWith('Listening'))
+  const entries = lines.map((line) => JSON.parse(line) as Record<string, unknown>)
+  expect(entries.length).toBeGreaterThan(5)
+  expect(entries.find(({ id }) => id === requestId)).toMatchObject({ method: 'GET', path: '/api/context', status: 200, firm: expect.any(String), person: expect.any(String) })
+  for (const secret of [FIRM.password, FIRM.email, 'guessed@example.org', 's'.repeat(43), mara.cookie.split('=')[1]!.slice(0, 40), 'a guess']) expect(lines.join('\n')).not.toContain(secret)
+})
