@@ -1,8 +1,10 @@
 import { defineConfig } from '@playwright/test'
+import { TECHNICIAN } from './e2e/enter'
 
 /** Debian's Chromium against a built server; bin/test starts both and says where the server is. */
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/enter.ts',
   outputDir: 'test-results/browser',
   timeout: 45_000,
   workers: 1,
@@ -10,6 +12,7 @@ export default defineConfig({
   use: {
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:3000',
     viewport: { width: 1280, height: 800 },
+    storageState: TECHNICIAN,
     locale: 'en-US',
     actionTimeout: 8_000,
     launchOptions: {

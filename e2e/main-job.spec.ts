@@ -1,5 +1,6 @@
 import { fileURLToPath } from 'node:url'
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, somebodyElse, test } from './demo'
 
 // Daily observations of Seattle, 2012-2015, US NOAA, from the npm package vega-datasets.
 const REAL_WEATHER = fileURLToPath(new URL('../node_modules/vega-datasets/data/weather.csv', import.meta.url))
@@ -9,7 +10,7 @@ async function choose(page: Page, label: string, option: string | RegExp): Promi
   await page.getByRole('option', { name: option }).click()
 }
 
-/** Server-rendered fields take typing before Vue listens; wait until it does. */
+/** Everything that was asked for is there. */
 async function ready(page: Page): Promise<void> {
   await page.waitForLoadState('networkidle')
 }
@@ -128,22 +129,45 @@ test('a file that is no table, and bad rows, are told; good rows are kept', asyn
   await expect(page.getByRole('status')).toContainText('Line 4: "yesterday" is not a date')
 })
 
-test('two people at one lawn: the second is told, and keeps what they typed', async ({ page, context }) => {
+test('two people at one lawn: what each changed is kept, what both changed is shown side by side', async ({ page, browser }) => {
   await page.goto('/lawns')
   const href = await page.getByRole('row', { name: /Pike & Daughter/ }).getAttribute('href')
   const look = href!.replace(/\/\w+$/, '/look')
-  const other = await context.newPage()
-  for (const each of [page, other]) {
+  const wenna = await somebodyElse(browser, 'owner')
+  for (const each of [page, wenna]) {
     await each.goto(look)
     await ready(each)
   }
-  await page.getByLabel('Address').fill('verge, 43 Market Street')
+  await wenna.getByLabel('Address').fill('verge, 43 Market Street')
+  await wenna.getByLabel('Slope').fill('4')
+  await wenna.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(wenna.locator('.about')).toContainText('43 Market Street')
+
+  await page.getByLabel('Address').fill('verge, 39 Market Street')
+  await page.getByLabel('Mown at now').fill('2 in')
   await page.getByRole('button', { name: 'Save the survey' }).click()
-  await expect(page.locator('.about')).toContainText('43 Market Street')
-  await other.getByLabel('Address').fill('verge, 39 Market Street')
-  await other.getByRole('button', { name: 'Save the survey' }).click()
-  await expect(other.getByRole('alert')).toContainText('Somebody saved this a moment ago')
-  await expect(other.getByLabel('Address')).toHaveValue('verge, 39 Market Street')
+  const clash = page.getByRole('group', { name: 'Changed by two people' })
+  await expect(clash).toContainText('Wenna Quillmarsh saved this')
+  await expect(clash).toContainText('Kept from them besides: Slope')
+  await expect(clash.getByRole('radio')).toHaveCount(2)
+  await expect(page.getByLabel('Address')).toHaveValue('verge, 39 Market Street')
+  await clash.getByLabel(/Theirs: verge, 43/).check()
+  await clash.getByRole('button', { name: 'Save it so' }).click()
+  await expect(page).toHaveURL(/decide$/)
+  await page.goto(look)
+  await expect(page.getByLabel('Address')).toHaveValue('verge, 43 Market Street')
+  await expect(page.getByLabel('Slope')).toHaveValue('4')
+  await expect(page.getByLabel('Mown at now')).toHaveValue('2 in')
+
+  // Without a clash both are brought together at once, and it is said.
+  await wenna.goto(look)
+  await ready(wenna)
+  await page.getByLabel('Thatch', { exact: true }).fill('1/4 in')
+  await wenna.getByLabel('Slope').fill('5')
+  await wenna.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(wenna).toHaveURL(/decide$/)
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(page.getByRole('status')).toContainText('Wenna Quillmarsh saved meanwhile. Both are kept; from them: Slope.')
 })
 
 test('on a phone: the day is dragged, kept, work is marked and undone, and a lawn deleted', async ({ page }) => {

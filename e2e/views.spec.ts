@@ -1,31 +1,26 @@
-import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type APIRequestContext } from '@playwright/test'
-import type { Lawn } from '#contract/lawn'
-
-async function lawnNamed(request: APIRequestContext, client: string): Promise<Lawn> {
-  const lawns = (await (await request.get('/api/lawns')).json()) as Lawn[]
-  return lawns.find((lawn) => lawn.client === client)!
-}
+import { barriers, expect, lawnNamed, PHONE, test, WIDE } from './demo'
 
 for (const view of ['look', 'decide', 'when', 'do', 'bring']) {
   test(`the ${view} view has no barrier a machine can find, wide or narrow`, async ({ page, request }) => {
     const lawn = await lawnNamed(request, 'Odell')
-    for (const viewport of [{ width: 1280, height: 800 }, { width: 390, height: 844 }]) {
+    for (const viewport of [WIDE, PHONE]) {
       await page.setViewportSize(viewport)
       await page.goto(`/lawns/${lawn.id}/${view}`, { waitUntil: 'networkidle' })
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+      expect(await barriers(page)).toEqual([])
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
       expect(overflow).toBeLessThanOrEqual(0)
     }
   })
 }
 
-for (const path of ['/lawns', '/weather']) {
-  test(`${path} has no barrier a machine can find`, async ({ page }) => {
-    await page.goto(path, { waitUntil: 'networkidle' })
-    const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+for (const path of ['/lawns', '/weather', '/firm', '/sign-in', '/sign-up', '/join']) {
+  test(`${path} has no barrier a machine can find, wide or narrow`, async ({ page }) => {
+    for (const viewport of [WIDE, PHONE]) {
+      await page.setViewportSize(viewport)
+      await page.goto(path, { waitUntil: 'networkidle' })
+      expect(await barriers(page)).toEqual([])
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+    }
   })
 }
 
@@ -92,17 +87,18 @@ test('a better label loads less seed at once, and keeps it', async ({ page, requ
   await expect(page.getByLabel('Germination', { exact: true })).toHaveValue('95.0%')
 })
 
-test('the server answers errors in one shape', async ({ request }) => {
+test('the server answers errors in one shape', async ({ request, baseURL }) => {
+  const origin = new URL(baseURL!).origin
   const missing = await request.get('/api/lawns/00000000-0000-4000-8000-000000000000')
   expect([missing.status(), (await missing.json()).error.code]).toEqual([404, 'not_found'])
   expect((await request.get('/api/lawns/nonsense')).status()).toBe(404)
-  const invalid = await request.post('/api/lawns', { data: { client: '', areaM2: -5 } })
+  const invalid = await request.post('/api/lawns', { data: { client: '', areaM2: -5 }, headers: { origin } })
   expect(invalid.status()).toBe(422)
   expect(Object.keys((await invalid.json()).error.fields)).toEqual(expect.arrayContaining(['client', 'areaM2']))
   const lawn = await lawnNamed(request, 'Odell')
-  const tomorrow = await request.put(`/api/lawns/${lawn.id}/operations/scalp`, { data: { doneOn: '2026-09-09' } })
+  const tomorrow = await request.put(`/api/lawns/${lawn.id}/operations/scalp`, { data: { doneOn: '2026-09-09' }, headers: { origin } })
   expect([tomorrow.status(), (await tomorrow.json()).error.fields.doneOn]).toEqual([422, 'Not after today, 8 Sep.'])
-  expect((await request.put(`/api/lawns/${lawn.id}/operations/burn`, { data: { doneOn: '2026-09-08' } })).status()).toBe(404)
+  expect((await request.put(`/api/lawns/${lawn.id}/operations/burn`, { data: { doneOn: '2026-09-08' }, headers: { origin } })).status()).toBe(404)
   const csv = await request.get('/standin/pellmoor-ridge/daily.csv?from=2026-09-01&to=2026-09-03')
   expect((await csv.text()).trim().split('\n')).toHaveLength(4)
   expect((await request.get('/standin/pellmoor-ridge/daily.csv?from=monday')).status()).toBe(422)

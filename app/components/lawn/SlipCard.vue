@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, shortDay, weekdayName, type Day } from '#core/quantity/calendar'
+import { addDays, daysBetween, shortDay, weekdayName, type Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { Slip } from '#core/programme/sequence'
 
@@ -13,8 +13,10 @@ const hours = computed(() => props.slips.reduce((sum, slip) => sum + slip.hours.
 /** Cuts two days apart, the last on the slip's day. */
 const marks = computed<Day[]>(() => {
   const out: Day[] = []
-  for (let day = first.value.to; day >= first.value.from; day = addDays(day, -2)) out.unshift(day)
-  return out
+  const { from, to } = first.value
+  for (let day = to; day > from; day = addDays(day, -2)) out.unshift(day)
+  // The first may lie a day farther back, off a day the firm is off.
+  return daysBetween(from, out[0] ?? to) < 2 && out.length > 1 ? [from, ...out.slice(1)] : [from, ...out]
 })
 const allDone = computed(() => props.slips.every(({ done }) => done))
 </script>
@@ -67,5 +69,12 @@ const allDone = computed(() => props.slips.every(({ done }) => done))
   .parts { grid-column: 1 / -1; border-left: 0; border-top: 1.5px dashed var(--rule-2); }
   .float { padding: 12px; min-width: 130px; }
   .float svg, .monday { display: none; }
+}
+@media print {
+  .slip, .slip.done { grid-template-columns: 74pt minmax(0, 1fr); border: 0; border-top: 0.75pt solid black; background: none; break-inside: avoid; }
+  .float, .notch { display: none; }
+  .stub { padding: 3pt 6pt 3pt 0; font-size: 8.5pt; }
+  .stub b.num { font-size: 11pt; }
+  .parts { grid-column: auto; border: 0; }
 }
 </style>

@@ -66,6 +66,16 @@ h3 { display: flex; gap: 8px; align-items: baseline; }
   .act { flex-direction: row; flex-wrap: wrap; align-items: center; justify-content: space-between; text-align: left; }
   .settings { font-size: 15px; }
   .hurt, .help { font-size: 13.5px; }
-  .why { min-height: 44px; min-width: 48px; }
+  .why { min-height: 48px; min-width: 48px; }
+}
+/* On paper: a box to tick and a line for the day, instead of buttons. */
+@media print {
+  .part { grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 62pt; padding: 3pt 0; gap: 0 10pt; }
+  .part + .part { border-top: 0.5pt dotted black; }
+  .why, .act > :not(.crew) { display: none; }
+  .act { flex-direction: column; align-items: flex-end; }
+  .act::after { content: '☐ done ______'; font-size: 8pt; white-space: nowrap; }
+  h3 { font-size: 10.5pt; }
+  .settings, .hurt, .help { font-size: 8.5pt; line-height: 1.3; }
 }
 </style>

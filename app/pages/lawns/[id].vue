@@ -78,5 +78,5 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
   .step { min-height: 54px; padding-right: 0; white-space: nowrap; }
   .step span { font-size: 13px; }
 }
-@media print { .steps { display: none; } }
+@media print { .steps, .notice { display: none; } .head { border: 0; padding: 0; } .about { display: none; } }
 </style>

@@ -7,6 +7,7 @@ import { saving } from '~/utils/api'
 const { id, lawn, sequence } = useLawn()
 const store = useLawnsStore()
 const message = ref('')
+const print = () => window.print()
 const busy = ref('')
 
 /** Work of one day is one slip, torn by dots. */
@@ -50,10 +51,12 @@ async function undo(code: OperationCode): Promise<void> {
 
 <template>
   <div v-if="lawn && sequence" class="do">
+    <JobSlipHead :lawn="lawn" :crew-hours="sequence.crewHours" />
     <p class="summary small">
       All {{ sequence.slips.length }} slips: <b>{{ sequence.crewHours.toFixed(1) }} crew h</b>.
       <template v-if="sequence.next">Next: <b>{{ sequence.next.operation.name.toLowerCase() }}, {{ shortDay(sequence.next.from) }}</b>.</template>
       <template v-else>Everything is done.</template>
+      <UButton variant="outline" size="sm" class="print" @click="print()">Print the job slip</UButton>
     </p>
     <p v-for="trouble in sequence.troubles" :key="trouble" class="caution">{{ trouble }} <NuxtLink :to="`/lawns/${id}/when`" class="opens">Move the sowing day</NuxtLink></p>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
@@ -73,6 +76,8 @@ async function undo(code: OperationCode): Promise<void> {
 
 <style scoped>
 .do { display: grid; gap: 6px; }
+.print { margin-left: 12px; }
+@media print { .do { gap: 0; } .summary, .heads { display: none; } }
 .heads { display: grid; grid-template-columns: 112px 128px minmax(0, 1.25fr) minmax(0, 1fr) 176px; padding-top: 2px; }
 .heads span { padding-left: 12px; }
 .ticks { position: relative; }
