@@ -40,15 +40,19 @@ export const useLawnsStore = defineStore('lawns', () => {
     }
   }
 
-  /** The season of some lawns in brief, a page of the list at once. */
+  let asking: AbortController | undefined
+
+  /** The season of some lawns in brief, a page of the list at once; a later question ends an earlier one. */
   async function loadGlances(ids: readonly string[]): Promise<void> {
+    asking?.abort()
+    const { signal } = (asking = new AbortController())
     try {
       for (let i = 0; i < ids.length; i += LIST_PAGE) {
-        const list = await request<LawnGlance[]>('/api/glances', { query: { of: ids.slice(i, i + LIST_PAGE).join(',') } })
+        const list = await request<LawnGlance[]>('/api/glances', { query: { of: ids.slice(i, i + LIST_PAGE).join(',') }, signal })
         glances.value = { ...glances.value, ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])) }
       }
     } catch (error) {
-      problem.value = problemOf(error)
+      if (!signal.aborted) problem.value = problemOf(error)
     }
   }
 

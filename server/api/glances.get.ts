@@ -16,6 +16,8 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
   const stations = await freshStations(work, localFetch)
   const glances: LawnGlance[] = []
   for (const lawn of lawns) {
+    // Whoever asked has gone on; what is worked out already stays remembered.
+    if (event.node.req.destroyed) break
     const station = stationOf(lawn, stations)
     if (!station || !lawn.grass) continue
     const data = await sillData(work, station, subjectOf(lawn, station)).catch((error: unknown) => {

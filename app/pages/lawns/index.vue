@@ -35,9 +35,10 @@ const shown = computed(() => {
 const unrolled = ref(LIST_PAGE)
 const onScreen = computed(() => shown.value.slice(0, unrolled.value))
 const lacking = computed(() => onScreen.value.filter(({ lawn }) => lawn.grass && !(lawn.id in store.glances)).map(({ lawn }) => lawn.id))
-watch(() => [lacking.value.join(), context.today], ([ids], before) => {
-  // A new day counts all of them anew.
-  const wanted = before && before[1] !== context.today ? onScreen.value.map(({ lawn }) => lawn.id) : String(ids).split(',').filter(Boolean)
+const sill = useSillStore()
+watch(() => [lacking.value.join(), sill.data?.outlook.today], ([ids, day], before) => {
+  // A new day counts all of them anew, once the ledge itself has turned.
+  const wanted = before && before[1] !== day ? onScreen.value.map(({ lawn }) => lawn.id) : String(ids).split(',').filter(Boolean)
   if (wanted.length) void store.loadGlances(wanted)
 }, { immediate: true })
 const area = computed(() => text(figure('areaM2', store.lawns.reduce((sum, { areaM2 }) => sum + areaM2, 0), 4)))

@@ -132,5 +132,5 @@ aside .verdict { font-size: 21px; }
 .pick { cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
 .actions { display: flex; gap: 8px; flex-wrap: wrap; }
 .waiting { padding: 24px; font-size: 15px; }
-@media (max-width: 900px) { .when { grid-template-columns: minmax(0, 1fr); } aside { order: -1; } .ask { order: -2; } .pick { min-height: 40px; } }
+@media (max-width: 900px) { .when { grid-template-columns: minmax(0, 1fr); } aside { order: -1; } .ask { order: -2; } .pick { min-height: 48px; } }
 </style>
