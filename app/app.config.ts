@@ -1,5 +1,5 @@
 /** Nuxt UI in the product's own clothes: square, ink, no shadow. */
-const FIELD = 'rounded-none ring-1 text-[13px] max-sm:text-[16px] max-sm:min-h-12 focus-visible:ring-2 focus-visible:ring-frost-500'
+const FIELD = 'rounded-none ring-1 max-sm:ring-2 text-[13px] max-sm:text-[16px] max-sm:min-h-12 focus-visible:ring-2 focus-visible:ring-frost-500'
 
 const GROUND = 'bg-lime text-ink-500 ring-ink-3'
 
@@ -10,7 +10,7 @@ export default defineAppConfig({
       slots: { base: 'rounded-[2px] font-semibold text-[13px] min-h-9 px-4 max-sm:min-h-12 max-sm:text-[16px] disabled:opacity-55' },
       compoundVariants: [
         { color: 'primary', variant: 'solid', class: 'bg-ink-500 text-lime hover:bg-[#2c382e] active:bg-black' },
-        { color: 'primary', variant: 'outline', class: 'bg-lime text-ink-500 ring-1 ring-ink-500 hover:bg-straw-tint' },
+        { color: 'primary', variant: 'outline', class: 'bg-lime text-ink-500 ring-1 max-sm:ring-2 ring-ink-500 hover:bg-straw-tint' },
       ],
     },
     input: { slots: { root: 'w-full', base: FIELD }, variants: { variant: { outline: GROUND } } },

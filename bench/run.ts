@@ -1,46 +1,17 @@
-import { climateFromNormals } from '#core/climate/normals'
-import { soilColumn, stepColumn } from '#core/climate/soil'
-import { buildSeason, DAYS_AHEAD } from '#core/establishment/season'
-import { summarise } from '#core/establishment/outlook'
-import { grassByCode } from '#core/grass/grasses'
-import { toDay } from '#core/quantity/calendar'
-import { PELLMOOR } from '../demo/pellmoor'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { closeDatabase, databaseUrl } from '#server/records/db'
+import { benchCore } from './core'
+import { machine, table } from './figures'
+import { benchServer } from './server'
 
-/** Median of some runs, ms. */
-function timed(runs: number, work: () => void): number {
-  const took = Array.from({ length: runs }, () => {
-    const start = performance.now()
-    work()
-    return performance.now() - start
-  }).sort((a, b) => a - b)
-  return took[runs >> 1]!
+/** Prints the figures; with --keep puts them into docs/bench.md, with machine and day. */
+const rows = [...benchCore(), ...(await benchServer(databaseUrl()))]
+const figures = `On ${new Date().toISOString().slice(0, 10)}, ${machine()}.\n\n${table(rows)}`
+console.log(figures)
+await closeDatabase()
+if (process.argv.includes('--keep')) {
+  const file = fileURLToPath(new URL('../docs/bench.md', import.meta.url))
+  const [before, , after] = readFileSync(file, 'utf8').split(/(?<=<!-- figures -->\n)|(?=<!-- end of figures -->)/)
+  writeFileSync(file, `${before}${figures}\n${after}`)
 }
-
-const HOURS = 365 * 24
-const column = soilColumn({ diffusivityM2PerS: 0.7e-6, initialC: 12 })
-const nodes = column.depthsM.length
-const soilMs = timed(9, () => {
-  for (let h = 0; h < HOURS; h++) stepColumn(column, 12 + 10 * Math.sin(h / 3.8))
-})
-
-// The same multiplications and additions without the solver around them: the floor that the machine sets.
-const plain = new Float64Array(nodes).fill(1)
-const bareMs = timed(9, () => {
-  for (let h = 0; h < HOURS; h++) {
-    let carried = 12
-    for (let i = 1; i < nodes; i++) plain[i] = carried = (plain[i]! + 0.3 * (carried - plain[i]! + carried) + 0.2 * (plain[i]! - 1)) * 0.6
-    for (let i = nodes - 2; i > 0; i--) plain[i] = carried = plain[i]! + 0.3 * carried
-  }
-})
-
-const climate = climateFromNormals(PELLMOOR.normals)
-const ground = { latDeg: PELLMOOR.latDeg, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' } as const
-const season = () => buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 30, seed: 1 })
-const seasonMs = timed(5, season)
-const built = season()
-const outlookMs = timed(5, () => { summarise(built, grassByCode('TF'), { covering: 'covered', slopeShare: 0 }, 75, climate.normals) })
-
-const millions = (count: number, ms: number) => (count / ms / 1000).toFixed(1)
-console.log(`soil, a year by the hour, ${nodes} nodes   ${soilMs.toFixed(1)} ms   ${millions(HOURS * nodes, soilMs)} million node-steps a second   ${(soilMs / bareMs).toFixed(2)} times the bare loop`)
-console.log(`season, 30 years of ${DAYS_AHEAD} days             ${seasonMs.toFixed(0)} ms`)
-console.log(`odds and summary of one grass          ${outlookMs.toFixed(0)} ms`)

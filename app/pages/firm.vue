@@ -23,5 +23,5 @@ const { data: stations } = await useAsyncData('stations', () => request<Station[
 header { grid-column: 1 / -1; display: flex; align-items: baseline; gap: 14px; flex-wrap: wrap; padding-bottom: 7px; border-bottom: 1.5px solid var(--ink); }
 .about { color: var(--ink-2); }
 aside { display: grid; gap: 18px; }
-@media (max-width: 900px) { .firm { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 900px) { .firm { grid-template-columns: minmax(0, 1fr); } header { order: -2; } aside { order: -1; } }
 </style>

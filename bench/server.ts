@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto'
+import autocannon from 'autocannon'
+import { chromium } from '@playwright/test'
+import type { Lawn } from '#contract/lawn'
+import { defaultSettings } from '#core/programme/plan'
+import { grassByCode } from '#core/grass/grasses'
+import { addDays, toDay } from '#core/quantity/calendar'
+import { addLawn, saveLook } from '#server/records/lawns'
+import { savePlan } from '#server/records/plans'
+import { demoPerson, type Author } from '#server/records/firms'
+import { startServer } from '#server/test/running/process'
+import { quantile, type Measured } from './figures'
+
+const LAWNS = 2_000
+const SECONDS = 6
+const CONNECTIONS = 20
+
+/** A large book: every lawn surveyed and planned. */
+async function fill(by: Author): Promise<void> {
+  const add = async (i: number) => {
+    const lawn = await addLawn(by, { id: randomUUID(), client: `Bench ${String(i).padStart(4, '0')}`, address: `${i} Long Row`, areaM2: 100 + i, areaTyped: '', growsNow: 'thin' })
+    const look = { ...lawn!, grass: 'TF', desirableShare: 0.6, weedShare: 0.3, bareShare: 0.1, thatchMm: 12, mowingHeightMm: 75, sun: 'full' } as const
+    await saveLook(by, lawn!.id, look)
+    await savePlan(by, lawn!.id, { version: 0, programme: 'overseed', overruleNote: null, sowOn: addDays(toDay('2026-09-14'), i % 40), settings: defaultSettings(grassByCode('TF'), 0.6) })
+  }
+  for (let i = 0; i < LAWNS; i += 8) await Promise.all(Array.from({ length: 8 }, (_, k) => add(i + k)))
+}
+
+/** p95 of a path under load, ms. @throws Error when an answer was not 200 */
+async function p95(url: string, cookie: string, connections: number): Promise<number> {
+  const times: number[] = []
+  const run = autocannon({ url, connections, duration: SECONDS, headers: { cookie } })
+  run.on('response', (_client, _status, _bytes, ms) => times.push(ms))
+  const { non2xx, errors } = await run
+  if (non2xx || errors) throw new Error(`${url}: ${non2xx} answers were refused, ${errors} failed`)
+  return quantile(times, 0.95)
+}
+
+/** What a browser fetches to show the list for the first time, and how soon its first rows stand. */
+async function firstLoad(base: string): Promise<{ kilobytes: number; charts: boolean; rowsMs: number }> {
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  const page = await (await browser.newContext()).newPage()
+  const devtools = await page.context().newCDPSession(page)
+  await devtools.send('Network.enable')
+  const scripts = new Map<string, string>()
+  let bytes = 0
+  devtools.on('Network.responseReceived', ({ requestId, type, response }) => { if (type === 'Script') scripts.set(requestId, response.url) })
+  devtools.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => { if (scripts.has(requestId)) bytes += encodedDataLength })
+  await page.goto(`${base}/demo/enter?to=/sign-in`)
+  bytes = 0
+  scripts.clear()
+  await devtools.send('Network.setCacheDisabled', { cacheDisabled: true })
+  const start = performance.now()
+  await page.goto(`${base}/lawns`)
+  await page.locator('.list .row').first().waitFor()
+  const rowsMs = performance.now() - start
+  await page.waitForLoadState('networkidle')
+  // Charts give themselves away by their words.
+  const bodies = await Promise.all([...scripts.values()].map(async (url) => (await page.request.get(url)).text()))
+  await browser.close()
+  return { kilobytes: bytes / 1000, charts: bodies.some((body) => /echarts|zrender/i.test(body)), rowsMs }
+}
+
+/** Speed of the server as built, with PostgreSQL and the load on the same machine. */
+export async function benchServer(databaseUrl: string): Promise<Measured[]> {
+  const server = await startServer(databaseUrl, { UPPER_SILL_DEMO: '1', UPPER_SILL_LOG: 'warn' })
+  try {
+    const entered = await fetch(`${server.url}/demo/enter?as=owner`, { redirect: 'manual' })
+    const cookie = entered.headers.getSetCookie()[0]!.split(';')[0]!
+    const ask = async <T>(path: string) => (await (await fetch(server.url + path, { headers: { cookie } })).json()) as T
+    const odell = (await ask<Lawn[]>('/api/lawns')).find(({ client }) => client === 'Odell')!
+    await ask(`/api/lawns/${odell.id}/sill`)
+    const rows: Measured[] = []
+    const load = async (what: string, path: string, connections: number, mostMs: number) => {
+      const ms = await p95(server.url + path, cookie, connections)
+      rows.push({ what: `${what}, p95 at ${connections} ${connections === 1 ? 'connection' : 'connections'}`, figure: `${ms.toFixed(0)} ms`, wanted: { words: `under ${mostMs} ms`, met: ms < mostMs } })
+    }
+    await load('lawn page: its document', `/lawns/${odell.id}/when`, CONNECTIONS, 80)
+    await load('lawn page: who is at work', '/api/context', CONNECTIONS, 80)
+    await load('lawn page: the lawn', `/api/lawns/${odell.id}`, CONNECTIONS, 80)
+    await load('lawn page: its season', `/api/lawns/${odell.id}/sill`, CONNECTIONS, 80)
+    await fill((await demoPerson('owner'))!)
+    await load(`list of ${LAWNS.toLocaleString('en-US')} lawns: its document`, '/lawns', CONNECTIONS, 100)
+    await load('list: the first screen of lawns', '/api/lawns?first=60', CONNECTIONS, 100)
+    await load('list: the first screen of lawns', '/api/lawns?first=60', 1, 100)
+    const whole = performance.now()
+    await ask('/api/lawns')
+    rows.push({ what: 'list: the whole book, once, in the background', figure: `${(performance.now() - whole).toFixed(0)} ms` })
+    const { kilobytes, charts, rowsMs } = await firstLoad(server.url)
+    rows.push({ what: 'first-load JavaScript of the list, compressed', figure: `${kilobytes.toFixed(0)} kB`, wanted: { words: 'under 250 kB', met: kilobytes < 250 } })
+    rows.push({ what: 'charts or maps in it', figure: charts ? 'yes' : 'none', wanted: { words: 'none', met: !charts } })
+    rows.push({ what: 'first rows of the list in Chromium, nothing cached', figure: `${rowsMs.toFixed(0)} ms` })
+    return rows
+  } finally {
+    await server.stop()
+  }
+}
