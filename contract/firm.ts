@@ -57,7 +57,6 @@ export const firmSettingsSchema = z.object({
   homeStationId: idSchema.nullable(),
 })
 export type FirmSettings = z.infer<typeof firmSettingsSchema>
-export type SignUp = z.infer<typeof signUpSchema>
 
 /** What the firm holds, with what it has not said yet filled by the usual. */
 export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })

@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
-import { expect, somebodyElse, test } from './demo'
+import { expect, lawnNamed, somebodyElse, test } from './demo'
 
 // Daily observations of Seattle, 2012-2015, US NOAA, from the npm package vega-datasets.
 const REAL_WEATHER = fileURLToPath(new URL('../node_modules/vega-datasets/data/weather.csv', import.meta.url))
@@ -222,4 +222,11 @@ test('the list is searched, narrowed to what is held, and sorted', async ({ page
   await page.getByRole('button', { name: 'next date' }).click()
   const names = await page.locator('.row .name b').allTextContents()
   expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)))
+})
+
+test('When opened by its address stands on the best day, once the season has come', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Yew Walk')
+  await page.goto(`/lawns/${lawn.id}/when`)
+  await expect(page.getByRole('slider', { name: 'Sowing day' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Best day/ })).toHaveCount(0)
 })

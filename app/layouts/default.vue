@@ -9,11 +9,8 @@ const route = useRoute()
 const sill = useSillStore()
 /** The ledge shows the lawn in view, and the home station everywhere else. */
 const inView = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
-await useAsyncData('sill', async () => {
-  if (sill.lawnId !== inView.value) await sill.show(inView.value)
-  return true
-})
-watch(inView, (id) => sill.show(id))
+// The page does not wait for the season; the ledge says that it is being worked out.
+watch(inView, (id) => { if (sill.lawnId !== id) void sill.show(id) }, { immediate: true })
 watch(() => route.fullPath, () => working.close())
 
 const keysOpen = ref(false)

@@ -7,6 +7,7 @@ const sill = useSillStore()
 const context = useContextStore()
 const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => request<Station[]>('/api/stations'))
 useState<unknown[]>('hangers').value = []
+watch(() => sill.data?.outlook.today, () => refresh())
 const chosen = ref('')
 const importable = computed(() => (stations.value ?? []).filter(({ kind }) => kind === 'imported'))
 
@@ -37,6 +38,7 @@ async function imported(): Promise<void> {
       </tbody>
     </table>
     <p v-else-if="!error">No station yet. Add yours, then import its daily file.</p>
+    <SeasonTable />
     <div class="two">
       <StationAdd @added="added" />
       <ImportPanel v-if="importable.length" v-model:station="chosen" :stations="importable" @imported="imported" />

@@ -1,6 +1,5 @@
 import { defineEventHandler, getRequestHeader, getRequestHost, setResponseHeader, setResponseStatus } from 'h3'
 import type { ApiError } from '#contract/context'
-import { behindProxy } from '../utils/settings'
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS'])
 
@@ -17,7 +16,7 @@ function hostOf(origin: string | undefined): string | undefined {
 export default defineEventHandler((event): ApiError | undefined => {
   if (READS.has(event.method)) return undefined
   const from = hostOf(getRequestHeader(event, 'origin'))
-  if (from && from === getRequestHost(event, { xForwardedHost: behindProxy() })) return undefined
+  if (from && from === getRequestHost(event)) return undefined
   setResponseStatus(event, 403)
   setResponseHeader(event, 'cache-control', 'no-store')
   return { error: { code: 'origin', message: 'This did not come from a page of this server, so nothing was changed.' } }

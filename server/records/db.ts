@@ -42,6 +42,18 @@ export async function closeDatabase(): Promise<void> {
   await closing?.end()
 }
 
+const names = new Map<string, string>()
+
+/** A question by a name of its own: each connection plans it once instead of every time it is asked. */
+function planned(client: pg.PoolClient): Queryable {
+  const query = (text: string, values?: unknown[]) => {
+    if (!values) return client.query(text)
+    if (!names.has(text)) names.set(text, `q${names.size}`)
+    return client.query({ name: names.get(text)!, text, values })
+  }
+  return { query: query as Queryable['query'] }
+}
+
 /** The connection went while the end of a transaction was under way: it may have been kept or not. */
 export class Uncertain extends Error {}
 
@@ -54,7 +66,7 @@ async function inTransaction<T>(begin: string, work: (client: Queryable) => Prom
   let ending = false
   try {
     await client.query(begin)
-    const result = await work(client)
+    const result = await work(planned(client))
     ending = true
     await client.query('commit')
     return result

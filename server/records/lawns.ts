@@ -1,58 +1,45 @@
 import type { GrassCode } from '#core/grass/grasses'
-import type { Application } from '#core/site/survey'
 import type { Lawn, Look, NewLawn } from '#contract/lawn'
-import { inFirm, type Queryable } from './db'
+import { inFirm } from './db'
 import type { Author } from './firms'
-import { donesOf, plansOf, NO_PLAN } from './plans'
+import { NO_PLAN, PLAN_COLUMNS, planFrom, type PlanRow } from './plans'
 
-type LawnRow = Omit<Lawn, 'plan' | 'done' | 'applications'>
+/** A lawn as it is read: its plan in the plain columns of its table. */
+type LawnRow = Omit<Lawn, 'plan'> & { plan: PlanRow | null }
 
 const COLUMNS = `
   l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.station_id as "stationId", l.area_m2 as "areaM2",
   l.area_typed as "areaTyped", l.grows_now as "growsNow", l.grass, l.desirable_share as "desirableShare",
   l.weed_share as "weedShare", l.bare_share as "bareShare", l.thatch_mm as "thatchMm", l.mowing_height_mm as "mowingHeightMm",
   l.sun, l.texture, l.slope_share as "slopeShare", l.updated_at as "savedAt", p.name as "savedBy"`
-const FROM = 'from lawns l left join people p on p.firm_id = l.firm_id and p.id = l.updated_by'
+/** Everything of a lawn in one question, so that it is of one moment. */
+const SELECT = `
+  select ${COLUMNS},
+    coalesce((select json_agg(json_build_object('ingredient', a.ingredient, 'appliedOn', a.applied_on, 'waitDays', a.wait_days) order by a.applied_on, a.id)
+      from applications a where a.firm_id = l.firm_id and a.lawn_id = l.id), '[]') as applications,
+    coalesce((select json_agg(json_build_object('code', d.code, 'doneOn', d.done_on) order by d.done_on, d.recorded_at)
+      from operations_done d where d.firm_id = l.firm_id and d.lawn_id = l.id), '[]') as done,
+    (select row_to_json(plan) from (${PLAN_COLUMNS} where plans.firm_id = l.firm_id and plans.lawn_id = l.id) plan) as plan
+  from lawns l left join people p on p.firm_id = l.firm_id and p.id = l.updated_by`
 
-async function applicationsOf(client: Queryable, firmId: string, lawnIds: readonly string[]): Promise<Map<string, Application[]>> {
-  const { rows } = await client.query<Application & { lawnId: string }>(
-    `select lawn_id as "lawnId", ingredient, applied_on as "appliedOn", wait_days as "waitDays"
-     from applications where firm_id = $1 and lawn_id = any($2) order by applied_on, id`, [firmId, lawnIds],
-  )
-  const byLawn = new Map<string, Application[]>()
-  for (const { lawnId, ...application } of rows) byLawn.set(lawnId, [...(byLawn.get(lawnId) ?? []), application])
-  return byLawn
-}
-
-async function completed(client: Queryable, firmId: string, rows: LawnRow[]): Promise<Lawn[]> {
-  const ids = rows.map((row) => row.id)
-  const applications = await applicationsOf(client, firmId, ids)
-  const plans = await plansOf(client, firmId, ids)
-  const dones = await donesOf(client, firmId, ids)
-  return rows.map((row) => ({
-    ...row,
-    applications: applications.get(row.id) ?? [],
-    plan: plans.get(row.id) ?? NO_PLAN,
-    done: dones.get(row.id) ?? [],
-  }))
-}
+const lawnFrom = (row: LawnRow): Lawn => ({ ...row, plan: row.plan ? planFrom(row.plan) : NO_PLAN })
 
 /** @param which only these, or only the first so many: those to survey before those to sow, by sowing day */
 export async function lawnsOf(firmId: string, which: { ids?: readonly string[]; first?: number } = {}): Promise<Lawn[]> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<LawnRow>(
-      `select ${COLUMNS} ${FROM} left join plans on plans.firm_id = l.firm_id and plans.lawn_id = l.id
+      `${SELECT} left join plans due on due.firm_id = l.firm_id and due.lawn_id = l.id
        where l.firm_id = $1 and ($2::uuid[] is null or l.id = any($2))
-       order by l.sun is not null, plans.sow_on nulls last, l.client, l.id limit $3`, [firmId, which.ids ?? null, which.first ?? null],
+       order by l.sun is not null, due.sow_on nulls last, l.client, l.id limit $3`, [firmId, which.ids ?? null, which.first ?? null],
     )
-    return completed(client, firmId, rows)
+    return rows.map(lawnFrom)
   })
 }
 
 export async function lawnById(firmId: string, id: string): Promise<Lawn | undefined> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<LawnRow>(`select ${COLUMNS} ${FROM} where l.firm_id = $1 and l.id = $2`, [firmId, id])
-    return (await completed(client, firmId, rows))[0]
+    const { rows } = await client.query<LawnRow>(`${SELECT} where l.firm_id = $1 and l.id = $2`, [firmId, id])
+    return rows[0] && lawnFrom(rows[0])
   })
 }
 

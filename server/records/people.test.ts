@@ -5,7 +5,7 @@ import { hashPassword, newSecret, passwordFits, secretHash } from '../utils/pass
 import { countTry, forgetTries } from './attempts'
 import { database, inFirm } from './db'
 import { atWork, foundFirm, saveFirm, type Author } from './firms'
-import { addLink, changePassword, changePerson, endSessions, linkAtTheDoor, peopleOf, personAtTheDoor, useLink } from './people'
+import { addLink, changePassword, changePerson, endSessions, linkAtTheDoor, peopleOf, personAtTheDoor, resetByAddress, useLink } from './people'
 import { addStation, stationsOf } from './stations'
 import { schoolsOf } from '#contract/firm'
 
@@ -102,6 +102,13 @@ describe('a person', () => {
     expect(await changePerson(ours.firmId, personId, { role: 'technician', active: false })).toBe('changed')
     expect(await atWork({ ...ned, sessionNumber: 4 })).toBeUndefined()
     expect(await personAtTheDoor('ned@example.org')).toBeUndefined()
+  })
+
+  test('who lost the password of the only owner is let in again by whoever runs the server', async () => {
+    const { email } = (await peopleOf(ours.firmId))[0]!
+    expect(await resetByAddress(email.toUpperCase(), 'hash of a new one')).toBe(true)
+    expect(await personAtTheDoor(email)).toMatchObject({ passwordHash: 'hash of a new one', sessionNumber: 2 })
+    expect(await resetByAddress('nobody@example.org', 'x')).toBe(false)
   })
 
   test('of another firm, under our firm’s name, is nobody', async () => {

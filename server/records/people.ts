@@ -1,6 +1,6 @@
 import type { UnitSystem } from '#core/quantity/figure'
 import type { LinkMade, PersonListed, Role } from '#contract/firm'
-import { database, inFirm, type Queryable } from './db'
+import { asOwner, database, inFirm, type Queryable } from './db'
 import type { Author, Claim } from './firms'
 
 /** Who would sign in under an address. */
@@ -133,5 +133,15 @@ export async function useLink(link: Link, passwordHash: string, joining?: { name
     // Undone with the rest, so the link still opens for another address.
     if (error.code === '23505') return 'address taken'
     throw error
+  })
+}
+
+/** A new password for an address, of whatever firm: only for whoever runs the server. Ends every session of it. */
+export async function resetByAddress(address: string, passwordHash: string): Promise<boolean> {
+  return asOwner(async (client) => {
+    const { rowCount } = await client.query(
+      `update people set password_hash = $2, session_number = session_number + 1 where lower(email) = lower($1) and active`, [address, passwordHash],
+    )
+    return rowCount === 1
   })
 }

@@ -1,15 +1,15 @@
 import type { Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { PlanSettings } from '#core/programme/plan'
-import type { DoneOperation, Plan, PlanInput } from '#contract/lawn'
-import { inFirm, type Queryable } from './db'
+import type { Plan, PlanInput } from '#contract/lawn'
+import { inFirm } from './db'
 import type { Author } from './firms'
 
 /** A lawn that nothing is decided about. */
 export const NO_PLAN: Plan = { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null, savedAt: null, savedBy: null }
 
-interface PlanRow {
-  lawnId: string
+/** A plan as its table has it. */
+export interface PlanRow {
   version: number
   programme: 'overseed' | null
   overruleNote: string | null
@@ -30,7 +30,7 @@ interface PlanRow {
   savedBy: string | null
 }
 
-const planFrom = (row: PlanRow): Plan => ({
+export const planFrom = (row: PlanRow): Plan => ({
   version: row.version,
   programme: row.programme,
   overruleNote: row.overruleNote,
@@ -45,17 +45,14 @@ const planFrom = (row: PlanRow): Plan => ({
   },
 })
 
-export async function plansOf(client: Queryable, firmId: string, lawnIds: readonly string[]): Promise<Map<string, Plan>> {
-  const { rows } = await client.query<PlanRow>(
-    `select p.lawn_id as "lawnId", p.version, p.programme, overrule_note as "overruleNote", sow_on as "sowOn",
-       seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
-       purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
-       cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm",
-       p.updated_at as "savedAt", author.name as "savedBy"
-     from plans p left join people author on author.firm_id = p.firm_id and author.id = p.updated_by where p.firm_id = $1 and p.lawn_id = any($2)`, [firmId, lawnIds],
-  )
-  return new Map(rows.map((row) => [row.lawnId, planFrom(row)]))
-}
+/** The columns of a plan by the names above. */
+export const PLAN_COLUMNS = `
+  select version, programme, overrule_note as "overruleNote", sow_on as "sowOn",
+    seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
+    purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
+    cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm",
+    updated_at as "savedAt", (select name from people author where author.firm_id = plans.firm_id and author.id = plans.updated_by) as "savedBy"
+  from plans`
 
 /** Saves the first plan of a lawn or the next version of it. @returns false when a newer version is there already */
 export async function savePlan({ firmId, personId }: Author, lawnId: string, plan: PlanInput): Promise<boolean> {
@@ -83,16 +80,6 @@ export async function savePlan({ firmId, personId }: Author, lawnId: string, pla
     )
     return rowCount === 1
   })
-}
-
-export async function donesOf(client: Queryable, firmId: string, lawnIds: readonly string[]): Promise<Map<string, DoneOperation[]>> {
-  const { rows } = await client.query<DoneOperation & { lawnId: string }>(
-    `select lawn_id as "lawnId", code, done_on as "doneOn" from operations_done
-     where firm_id = $1 and lawn_id = any($2) order by done_on, recorded_at`, [firmId, lawnIds],
-  )
-  const byLawn = new Map<string, DoneOperation[]>()
-  for (const { lawnId, ...done } of rows) byLawn.set(lawnId, [...(byLawn.get(lawnId) ?? []), done])
-  return byLawn
 }
 
 /** Marking twice, as a double click does, keeps one mark; marking again corrects its date. */

@@ -59,6 +59,26 @@ describe('two servers on one database', () => {
   })
 })
 
+test('a server whose own user owns nothing, and may only work, does all the work', async () => {
+  const url = new URL(process.env.DATABASE_URL!)
+  await owner(`do $$ begin if exists (select from pg_roles where rolname = 'sill_server_of_tests') then drop role sill_server_of_tests; end if; end $$`)
+  await owner(`create role sill_server_of_tests login password 'of tests only' in role upper_sill_work`)
+  url.username = 'sill_server_of_tests'
+  url.password = 'of tests only'
+  const server = await startServer(url.href)
+  try {
+    const tam = new Visitor()
+    expect((await tam.ask(server, 'POST', '/api/door/sign-up', { ...FIRM, email: 'tam@example.org' })).status).toBe(200)
+    expect((await tam.ask<Lawn>(server, 'POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).status).toBe(200)
+    expect((await fetch(`${server.url}/readyz`)).status).toBe(200)
+    // The demo and its devices are shut where nobody asked for them.
+    for (const path of ['/demo/enter', '/standin/pellmoor-ridge/forecast.csv?on=2026-09-08']) expect((await fetch(server.url + path, { redirect: 'manual' })).status).toBe(404)
+  } finally {
+    await server.stop()
+    await owner('drop role sill_server_of_tests')
+  }
+})
+
 test('logs are lines of JSON with the number of the request, and hold no secret', async () => {
   const { requestId } = await mara.ask(one, 'GET', '/api/context')
   await mara.ask(one, 'POST', '/api/door/link', { secret: 's'.repeat(43) })

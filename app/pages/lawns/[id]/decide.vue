@@ -75,6 +75,7 @@ function overrule(): void {
         <p class="small">Overseeding is the one programme planned here so far; a lawn that wants killing, levelling or new soil is told so in the reasons.</p>
       </section>
     </template>
+    <p v-else class="panel open" role="status">Working out 30 weather years for this ground.</p>
   </div>
 </template>
 

@@ -24,6 +24,10 @@ const suggested = computed<Day>(() => {
   return nearestWorkingDay(window.best < clear ? clear : window.best, context.practice.workingDays, from, window.to)
 })
 const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
+// The season may come after the page: then the day is its best, unless one is planned.
+watch(outlook, (now, before) => {
+  if (now && !before && !sownOn.value && !lawn.value?.plan.sowOn) day.value = suggested.value
+})
 watch(day, (value) => { trial.value = value === lawn.value?.plan.sowOn ? null : value }, { immediate: true })
 onUnmounted(() => { trial.value = null })
 
@@ -83,6 +87,7 @@ async function goOn(): Promise<void> {
           <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
         </template>
       </p>
+      <OddsTable :outlook="outlook" />
     </div>
     <aside>
       <p class="verdict">{{ sownOn ? `Sown on ${longDay(day)}.` : `Sow on ${longDay(day)}.` }} Of {{ years }} simulated years, {{ chosen?.good ?? 0 }} {{ sownOn ? 'make' : 'made' }} a good stand.</p>

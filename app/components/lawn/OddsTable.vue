@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import { indexOf, type Outlook } from '#core/establishment/outlook'
+import { addDays, shortDayWithWeekday } from '#core/quantity/calendar'
+
+/** The odds of the chart as a table: every third day for half a year. */
+const props = defineProps<{ outlook: Outlook }>()
+const rows = computed(() => Array.from({ length: 50 }, (_, i) => addDays(props.outlook.today, i * 3)).flatMap((day) => {
+  const odds = props.outlook.sowing[indexOf(props.outlook, day)]
+  return odds ? [{ day, ...odds }] : []
+}))
+</script>
+
+<template>
+  <details>
+    <summary>The chart as a table</summary>
+    <table class="ledger">
+      <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th scope="col" class="right">Washed</th><th scope="col" class="right">Heat</th><th scope="col" class="right">Frost</th><th scope="col" class="right">Cold</th></tr></thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.day"><td>{{ shortDayWithWeekday(row.day, outlook.today) }}</td><td class="right"><b class="num">{{ row.good }}</b> of {{ outlook.years }}</td><td class="right">{{ row.causes.washout }}</td><td class="right">{{ row.causes.heat }}</td><td class="right">{{ row.causes.frost }}</td><td class="right">{{ row.causes.cold }}</td></tr>
+      </tbody>
+    </table>
+  </details>
+</template>
+
+<style scoped>
+details { margin: 8px 0 0 40px; max-width: 560px; }
+summary { cursor: pointer; font-weight: 650; min-height: 36px; display: list-item; padding-top: 8px; }
+@media (max-width: 700px) { details { margin-left: 0; } summary { min-height: 48px; padding-top: 12px; } }
+</style>
