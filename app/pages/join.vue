@@ -1,15 +1,13 @@
 <script setup lang="ts">
 import type { LinkShown } from '#contract/firm'
-import { problemOf, saving } from '~/utils/api'
+import { problemOf } from '~/utils/api'
 
 definePageMeta({ layout: 'door' })
 useHead({ title: 'Join, Upper Sill' })
 const context = useContextStore()
 const link = ref<LinkShown>()
 const form = reactive({ name: '', email: '', password: '' })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
-const busy = ref(false)
+const { busy, message, errors, send } = useSend()
 let secret = ''
 
 onMounted(async () => {
@@ -24,16 +22,10 @@ onMounted(async () => {
 })
 
 async function join(): Promise<void> {
-  if (busy.value || !link.value) return
-  busy.value = true
-  message.value = ''
-  const joining = link.value.kind === 'invitation' ? { name: form.name, email: form.email } : {}
-  const saved = await saving(() => $fetch('/api/door/join', { method: 'POST', body: { secret, password: form.password, ...joining } }))
-  busy.value = false
-  if (saved.ok) {
-    await context.load()
-    await navigateTo('/lawns')
-  } else [message.value, errors.value] = [saved.problem.message, saved.problem.fields]
+  const joining = link.value?.kind === 'invitation' ? { name: form.name, email: form.email } : {}
+  if (!(await send(() => $fetch('/api/door/join', { method: 'POST', body: { secret, password: form.password, ...joining } })))) return
+  await context.load()
+  await navigateTo('/lawns')
 }
 </script>
 

@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import { signUpSchema } from '#contract/firm'
-import { fieldsOf, saving } from '~/utils/api'
 
 definePageMeta({ layout: 'door' })
 useHead({ title: 'Sign up a firm, Upper Sill' })
 const context = useContextStore()
 const form = reactive({ firmName: '', units: 'us' as 'us' | 'metric', currency: 'USD', timeZone: 'America/New_York', name: '', email: '', password: '' })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
-const busy = ref(false)
+const { busy, message, errors, judged, send } = useSend()
 const unitItems = [{ label: 'feet and pounds', value: 'us' }, { label: 'metres and grams', value: 'metric' }]
 onMounted(() => {
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
@@ -18,18 +15,10 @@ onMounted(() => {
 })
 
 async function found(): Promise<void> {
-  if (busy.value) return
-  const parsed = signUpSchema.safeParse(form)
-  errors.value = parsed.success ? {} : fieldsOf(parsed.error)
-  message.value = ''
-  if (!parsed.success) return
-  busy.value = true
-  const saved = await saving(() => $fetch('/api/door/sign-up', { method: 'POST', body: parsed.data }))
-  busy.value = false
-  if (saved.ok) {
-    await context.load()
-    await navigateTo('/lawns')
-  } else [message.value, errors.value] = [saved.problem.message, saved.problem.fields]
+  const firm = judged(signUpSchema, form)
+  if (!firm || !(await send(() => $fetch('/api/door/sign-up', { method: 'POST', body: firm })))) return
+  await context.load()
+  await navigateTo('/lawns')
 }
 </script>
 

@@ -25,35 +25,37 @@ const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
 /** Order of the layers over the good years. */
 const STACKED = ['washout', 'heat', 'frost', 'cold'] as const satisfies readonly Cause[]
 
-/** Where a layer is thickest, if thick enough to carry its name: day and height of the middle. */
-function labelPlace(layers: readonly Layer[], at: number, years: number): { day: number; height: number } | undefined {
+const labelPx = (name: string): number => Math.round(name.length * 6.6) + 12
+
+/** Where a layer is thickest, if thick enough to carry its name, and the name within the chart: day and height of the middle. */
+function labelPlace(layers: readonly Layer[], at: number, years: number, marginDays: number): { day: number; height: number } | undefined {
   const { years: own } = layers[at]!
-  let day = 0
+  const room = (i: number) => Math.min(i, own.length - 1 - i)
+  let day: number | undefined
   own.forEach((count, i) => {
-    const room = Math.min(i, own.length - 1 - i)
-    const bestRoom = Math.min(day, own.length - 1 - day)
-    if (count > own[day]! || (count === own[day]! && room > bestRoom)) day = i
+    if (room(i) < marginDays) return
+    if (day === undefined || count > own[day]! || (count === own[day]! && room(i) > room(day))) day = i
   })
-  if (own[day]! < years * 0.22) return undefined
-  const below = layers.slice(0, at).reduce((sum, layer) => sum + layer.years[day]!, 0)
+  if (day === undefined || own[day]! < years * 0.22) return undefined
+  const below = layers.slice(0, at).reduce((sum, layer) => sum + layer.years[day!]!, 0)
   return { day, height: below + own[day]! / 2 }
 }
 
 /** Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest. */
-export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number }): ECBasicOption {
+export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number; perDay: number }): ECBasicOption {
   const layers: Layer[] = [
     { name: 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
     ...STACKED.map((cause) => ({ ...LOOK[cause], years: days.map(({ causes }) => causes[cause]) })),
   ]
   const series = layers.map((layer, i) => {
-    const place = labelPlace(layers, i, years)
+    const place = labelPlace(layers, i, years, labelPx(layer.name) / 2 / grid.perDay)
     return {
       type: 'line', name: layer.name, stack: 'years', step: 'middle', symbol: 'none', data: layer.years, silent: true,
       lineStyle: { width: i === 0 ? 2.5 : 0, color: '#3c6326' },
       itemStyle: { color: layer.colour, ...(layer.decal ? { decal: layer.decal } : {}) },
       areaStyle: { color: layer.colour, opacity: 1 },
       ...(place ? { markPoint: {
-        silent: true, symbol: 'rect', symbolSize: [Math.round(layer.name.length * 6.6) + 12, 18], itemStyle: { color: i === 0 ? '#dce5c6' : '#fbfbf5', decal: { symbol: 'none' } },
+        silent: true, symbol: 'rect', symbolSize: [labelPx(layer.name), 18], itemStyle: { color: i === 0 ? '#dce5c6' : '#fbfbf5', decal: { symbol: 'none' } },
         data: [{ coord: [place.day, place.height], label: { formatter: layer.name, color: layer.text, fontWeight: 650, fontSize: 12, fontFamily: 'Archivo Variable' } }],
       } } : {}),
     }

@@ -1,21 +1,12 @@
 <script setup lang="ts">
-import { saving } from '~/utils/api'
-
 /** Address and password; tells when somebody is signed in. */
 const props = defineProps<{ email?: string }>()
 const emit = defineEmits<{ done: [] }>()
 const form = reactive({ email: props.email ?? '', password: '' })
-const message = ref('')
-const busy = ref(false)
+const { busy, message, send } = useSend()
 
 async function signIn(): Promise<void> {
-  if (busy.value) return
-  busy.value = true
-  message.value = ''
-  const saved = await saving(() => $fetch('/api/door/sign-in', { method: 'POST', body: form }))
-  busy.value = false
-  if (saved.ok) emit('done')
-  else message.value = saved.problem.code === 'unreachable' ? 'The server does not answer. Try again in a minute.' : saved.problem.message
+  if (await send(() => $fetch('/api/door/sign-in', { method: 'POST', body: form }))) emit('done')
 }
 </script>
 

@@ -3,7 +3,6 @@ import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
 import type { Station } from '#contract/station'
 import { SCHOOLS, type Choice, type Schools } from '#core/programme/schools'
 import { WEEKDAYS } from '#core/quantity/calendar'
-import { fieldsOf, saving } from '~/utils/api'
 
 /** How the firm works: units, days, schools, licences, home. Locked for who is no owner. */
 const props = defineProps<{ firm: FirmSettings; stations: Station[]; locked: boolean }>()
@@ -13,10 +12,7 @@ const form = reactive({
   name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, schools: { ...props.firm.schools },
   workingDays: [...props.firm.workingDays], licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
 })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
-const saved = ref(false)
-const busy = ref(false)
+const { busy, message, errors, judged, send } = useSend()
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
 
@@ -34,21 +30,8 @@ function toggle(day: number): void {
 }
 
 async function save(): Promise<void> {
-  if (busy.value) return
-  const parsed = firmSettingsSchema.safeParse({ ...form, version: props.firm.version, homeStationId: form.homeStationId ?? null })
-  errors.value = parsed.success ? {} : fieldsOf(parsed.error)
-  message.value = ''
-  if (!parsed.success) return
-  busy.value = true
-  const outcome = await saving(() => $fetch('/api/firm', { method: 'PUT', body: parsed.data }))
-  if (outcome.ok) {
-    saved.value = true
-    await Promise.all([context.load(), sill.show(null)])
-  } else {
-    message.value = outcome.problem.code === 'conflict' ? 'Another owner saved these settings meanwhile. Yours are still here: open Firm in another tab to see theirs, then reload this one and enter yours.' : outcome.problem.message
-    errors.value = outcome.problem.fields
-  }
-  busy.value = false
+  const settings = judged(firmSettingsSchema, { ...form, version: props.firm.version, homeStationId: form.homeStationId ?? null })
+  if (settings && await send(() => $fetch('/api/firm', { method: 'PUT', body: settings }))) await Promise.all([context.load(), sill.show(null)])
 }
 </script>
 

@@ -2,45 +2,33 @@
 import { passwordChangeSchema } from '#contract/firm'
 import type { Context } from '#contract/context'
 import type { UnitSystem } from '#core/quantity/figure'
-import { fieldsOf, saving } from '~/utils/api'
 
 /** What is one's own: units, password, sessions. */
 const props = defineProps<{ person: Context['person']; firmUnits: UnitSystem; demo: boolean }>()
 const context = useContextStore()
 const form = reactive({ current: '', password: '' })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
+const { busy, message, errors, judged, send } = useSend()
 const told = ref('')
-const busy = ref('')
 const FIRMS = 'firm'
 const WORDS = { us: 'feet and pounds', metric: 'metres and grams' } as const
 const unitItems = computed(() => [{ label: `the firm’s, ${WORDS[props.firmUnits]}`, value: FIRMS }, { label: WORDS.us, value: 'us' }, { label: WORDS.metric, value: 'metric' }])
 const units = computed({
   get: () => props.person.units ?? FIRMS,
-  set: (value: string) => void run('units', async () => {
+  set: (value: string) => void send(async () => {
     await $fetch('/api/me/units', { method: 'PUT', body: { units: value === FIRMS ? null : value } })
     await context.load()
   }),
 })
 
-async function run(what: string, work: () => Promise<unknown>): Promise<boolean> {
-  if (busy.value) return false
-  busy.value = what
-  message.value = told.value = ''
-  const saved = await saving(work)
-  busy.value = ''
-  if (!saved.ok) [message.value, errors.value] = [Object.keys(saved.problem.fields).length ? '' : saved.problem.message, saved.problem.fields]
-  return saved.ok
-}
 async function changePassword(): Promise<void> {
-  const parsed = passwordChangeSchema.safeParse(form)
-  errors.value = parsed.success ? {} : fieldsOf(parsed.error)
-  if (!parsed.success || !(await run('password', () => $fetch('/api/me/password', { method: 'PUT', body: parsed.data })))) return
+  told.value = ''
+  const change = judged(passwordChangeSchema, form)
+  if (!change || !(await send(() => $fetch('/api/me/password', { method: 'PUT', body: change })))) return
   Object.assign(form, { current: '', password: '' })
   told.value = 'Changed. Every other session of yours is signed out.'
 }
 async function leave(everywhere: boolean): Promise<void> {
-  const gone = await run('out', () => (everywhere ? $fetch('/api/me/sessions', { method: 'DELETE' }) : $fetch('/api/door/sign-out', { method: 'POST' })))
+  const gone = await send(() => (everywhere ? $fetch('/api/me/sessions', { method: 'DELETE' }) : $fetch('/api/door/sign-out', { method: 'POST' })))
   if (gone) reloadNuxtApp({ path: '/sign-in', force: true })
 }
 </script>
@@ -53,13 +41,13 @@ async function leave(everywhere: boolean): Promise<void> {
     <form v-if="!demo" novalidate @submit.prevent="changePassword">
       <UFormField label="Password now" name="current" :error="errors.current"><UInput id="field-current" v-model="form.current" type="password" autocomplete="current-password" maxlength="200" /></UFormField>
       <UFormField label="New password" name="password" :error="errors.password" help="At least 10 characters"><UInput id="field-new-password" v-model="form.password" type="password" autocomplete="new-password" maxlength="200" /></UFormField>
-      <UButton type="submit" variant="outline" :loading="busy === 'password'">Change the password</UButton>
+      <UButton type="submit" variant="outline" :loading="busy">Change the password</UButton>
     </form>
     <p v-if="told" role="status">{{ told }}</p>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="out">
-      <UButton variant="outline" :loading="busy === 'out'" @click="leave(false)">Sign out</UButton>
-      <UButton variant="outline" :loading="busy === 'out'" @click="leave(true)">Sign out everywhere</UButton>
+      <UButton variant="outline" :loading="busy" @click="leave(false)">Sign out</UButton>
+      <UButton variant="outline" :loading="busy" @click="leave(true)">Sign out everywhere</UButton>
     </div>
   </section>
 </template>

@@ -35,7 +35,7 @@ const labels = computed(() => days.value.map((_, i) => {
 const band = computed(() => ((width.value || 800) - LEFT - RIGHT) / days.value.length)
 const x = (d: Day) => LEFT + (daysBetween(span.value.from, d) + 0.5) * band.value
 const within = (d: Day) => Math.min(Math.max(x(d), LEFT), (width.value || 800) - RIGHT)
-const option = computed(() => oddsChart(days.value, labels.value, props.outlook.years, { left: LEFT, right: RIGHT }))
+const option = computed(() => oddsChart(days.value, labels.value, props.outlook.years, { left: LEFT, right: RIGHT, perDay: band.value }))
 const window_ = computed(() => {
   const w = props.outlook.windows[0]
   return w && daysBetween(span.value.from, w.from) < span.value.days ? w : undefined

@@ -1,31 +1,18 @@
 <script setup lang="ts">
 import { newLawnSchema } from '#contract/lawn'
-import { fieldsOf, saving } from '~/utils/api'
 
 /** The dashed row under the list: enough to begin a survey. */
 const lawns = useLawnsStore()
 const { parseArea } = useUnits()
 const form = reactive({ client: '', address: '', area: '', growsNow: '' })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
-const busy = ref(false)
+const { busy, message, errors, judged, send } = useSend()
 /** One id for one lawn: sent again after a lost answer it is not added twice. */
 const newId = crypto.randomUUID()
 
 async function add(): Promise<void> {
-  if (busy.value) return
   const area = parseArea(form.area)
-  const parsed = newLawnSchema.safeParse({ id: newId, client: form.client, address: form.address, growsNow: form.growsNow, areaTyped: form.area, areaM2: area.ok ? area.value : 1 })
-  errors.value = parsed.success ? {} : fieldsOf(parsed.error)
-  if (!area.ok) errors.value.areaM2 = area.message
-  if (!parsed.success || !area.ok) return
-  busy.value = true
-  message.value = ''
-  let id = ''
-  const saved = await saving(async () => { id = (await lawns.add(parsed.data)).id })
-  busy.value = false
-  if (saved.ok) await navigateTo(`/lawns/${id}/look`)
-  else [message.value, errors.value] = [saved.problem.message, saved.problem.fields]
+  const lawn = judged(newLawnSchema, { id: newId, client: form.client, address: form.address, growsNow: form.growsNow, areaTyped: form.area, areaM2: area.ok ? area.value : 1 }, { areaM2: area })
+  if (lawn && await send(() => lawns.add(lawn))) await navigateTo(`/lawns/${newId}/look`)
 }
 </script>
 

@@ -2,7 +2,6 @@
 import { readingSchema } from '#contract/station'
 import { PROBE_DEPTH_M } from '#core/climate/soil'
 import { figure } from '#core/quantity/figure'
-import { fieldsOf, saving } from '~/utils/api'
 
 /** A soil temperature read by hand, noted for the station that the ledge shows. */
 const open = defineModel<boolean>({ required: true })
@@ -10,9 +9,7 @@ const sill = useSillStore()
 const context = useContextStore()
 const { parse, text, unit } = useUnits()
 const form = reactive({ temp: '', depth: '', at: '' })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
-const busy = ref(false)
+const { busy, message, errors, judged, send } = useSend()
 watch(open, (now) => {
   if (!now) return
   Object.assign(form, { temp: '', depth: text(figure('depthMm', PROBE_DEPTH_M * 1000)), at: `${context.today}T12:00` })
@@ -21,18 +18,12 @@ watch(open, (now) => {
 })
 
 async function note(): Promise<void> {
-  if (busy.value || !sill.data) return
-  const [temp, depth] = [parse('tempC', form.temp), parse('depthMm', form.depth)]
-  const parsed = readingSchema.safeParse({ at: form.at, tempC: temp.ok ? temp.value : 0, depthMm: depth.ok ? depth.value : 0 })
-  errors.value = { ...(parsed.success ? {} : fieldsOf(parsed.error)), ...(temp.ok ? {} : { tempC: temp.message }), ...(depth.ok ? {} : { depthMm: depth.message }) }
-  if (!parsed.success || !temp.ok || !depth.ok) return
-  busy.value = true
-  const saved = await saving(() => $fetch(`/api/stations/${sill.data!.stationId}/readings`, { method: 'POST', body: parsed.data }))
-  busy.value = false
-  if (saved.ok) {
-    open.value = false
-    await sill.show(sill.lawnId ?? null)
-  } else [message.value, errors.value] = [Object.keys(saved.problem.fields).length ? '' : saved.problem.message, saved.problem.fields]
+  const [tempC, depthMm] = [parse('tempC', form.temp), parse('depthMm', form.depth)]
+  const reading = judged(readingSchema, { at: form.at, tempC: orZero(tempC), depthMm: orZero(depthMm) }, { tempC, depthMm })
+  const station = sill.data?.stationId
+  if (!reading || !station || !(await send(() => $fetch(`/api/stations/${station}/readings`, { method: 'POST', body: reading })))) return
+  open.value = false
+  await sill.show(sill.lawnId ?? null)
 }
 </script>
 

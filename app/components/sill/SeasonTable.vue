@@ -6,7 +6,7 @@ import { mondays, sillScale } from '~/utils/sillScale'
 
 /** What the ledge draws, as a table: a row a week. */
 const sill = useSillStore()
-const { text, unit } = useUnits()
+const { text } = useUnits()
 const data = computed(() => sill.data)
 const weeks = computed(() => {
   if (!data.value) return []
@@ -28,7 +28,7 @@ const frost = computed(() => data.value?.outlook.frost)
     <summary>The ledge as a table</summary>
     <p v-if="frost" class="small">{{ frost.kind === 'first' ? 'First' : 'Last' }} frost: by {{ shortDay(frost.p10) }} in 10% of years, {{ shortDay(frost.p50) }} in half, {{ shortDay(frost.p90) }} in 90%.</p>
     <table class="ledger">
-      <thead><tr><th scope="col">Week from</th><th scope="col" class="right">Soil at 2 in (50 mm), {{ unit('tempC') }}</th><th scope="col" class="right">In 9 of 10 years</th><th scope="col" class="right">Days {{ data.grassName }} sprouts</th><th scope="col" class="right">Rain</th></tr></thead>
+      <thead><tr><th scope="col">Week from</th><th scope="col" class="right">Soil at 2 in (50 mm)</th><th scope="col" class="right">In 9 of 10 years</th><th scope="col" class="right">Days {{ data.grassName }} sprouts</th><th scope="col" class="right">Rain</th></tr></thead>
       <tbody>
         <tr v-for="week in weeks" :key="week.monday">
           <td>{{ shortDay(week.monday, data.outlook.today) }}</td>

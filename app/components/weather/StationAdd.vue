@@ -1,32 +1,18 @@
 <script setup lang="ts">
 import { newStationSchema, type Station } from '#contract/station'
 import { parseDegrees } from '#core/site/typedPlace'
-import { fieldsOf, saving } from '~/utils/api'
 
 const emit = defineEmits<{ added: [station: Station] }>()
 const form = reactive({ name: '', lat: '', lon: '', coastal: false })
-const errors = ref<Record<string, string>>({})
-const message = ref('')
-const busy = ref(false)
+const { busy, message, errors, judged, send } = useSend()
 
 async function add(): Promise<void> {
-  if (busy.value) return
-  const [lat, lon] = [parseDegrees('latitude', form.lat), parseDegrees('longitude', form.lon)]
-  const parsed = newStationSchema.safeParse({ name: form.name, latDeg: lat.ok ? lat.value : 0, lonDeg: lon.ok ? lon.value : 0, coastal: form.coastal })
-  errors.value = { ...(parsed.success ? {} : fieldsOf(parsed.error)), ...(lat.ok ? {} : { latDeg: lat.message }), ...(lon.ok ? {} : { lonDeg: lon.message }) }
-  if (!parsed.success || !lat.ok || !lon.ok) return
-  busy.value = true
-  message.value = ''
+  const [latDeg, lonDeg] = [parseDegrees('latitude', form.lat), parseDegrees('longitude', form.lon)]
+  const wanted = judged(newStationSchema, { name: form.name, latDeg: orZero(latDeg), lonDeg: orZero(lonDeg), coastal: form.coastal }, { latDeg, lonDeg })
   let station: Station | undefined
-  const saved = await saving(async () => { station = await $fetch<Station>('/api/stations', { method: 'POST', body: parsed.data }) })
-  busy.value = false
-  if (saved.ok && station) {
-    emit('added', station)
-    Object.assign(form, { name: '', lat: '', lon: '', coastal: false })
-  } else if (!saved.ok) {
-    message.value = Object.keys(saved.problem.fields).length ? '' : saved.problem.message
-    errors.value = saved.problem.fields
-  }
+  if (!wanted || !(await send(async () => { station = await $fetch<Station>('/api/stations', { method: 'POST', body: wanted }) }))) return
+  emit('added', station!)
+  Object.assign(form, { name: '', lat: '', lon: '', coastal: false })
 }
 </script>
 

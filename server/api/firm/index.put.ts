@@ -3,11 +3,11 @@ import { saveFirm } from '../../records/firms'
 import { stationById } from '../../records/stations'
 import { answer } from '../../utils/answer'
 import { bodyOf } from '../../utils/ask'
-import { conflict, notFound } from '../../utils/refusal'
+import { notFound, Refusal } from '../../utils/refusal'
 
 export default answer(async (event, { firm }) => {
   const settings = await bodyOf(event, firmSettingsSchema)
   if (settings.homeStationId && !(await stationById(firm.id, settings.homeStationId))) throw notFound('station')
-  if (!(await saveFirm(firm.id, settings))) throw conflict(undefined)
+  if (!(await saveFirm(firm.id, settings))) throw new Refusal(409, 'conflict', 'Another owner saved these settings meanwhile. Yours are still here: open Firm in another tab to see theirs, then reload this one and enter yours.')
   return { saved: true }
 }, 'owner')
