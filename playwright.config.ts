@@ -6,7 +6,9 @@ export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/enter.ts',
   outputDir: 'test-results/browser',
-  timeout: 45_000,
+  timeout: 60_000,
+  // How long a slow machine may take to show what is expected; it bounds the waiting, not what is expected.
+  expect: { timeout: 10_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { barriers, expect, lawnNamed, PHONE, somebodyElse, test } from './demo'
+import { barriers, expect, lawnNamed, open, PHONE, somebodyElse, test } from './demo'
 
 const PASSWORD = 'three wet autumns'
 /** An address that no earlier run of these tests has signed up. */
@@ -30,6 +30,8 @@ test('a firm signs up, invites a technician by link, and gives them a new passwo
   await expect(owner.getByText('Demo.')).toHaveCount(0)
   await owner.keyboard.press('8')
   await owner.getByRole('button', { name: 'Invite a technician' }).click()
+  await expect(owner.getByLabel('The link')).toBeVisible()
+  expect(await barriers(owner)).toEqual([])
   const invitation = await owner.getByLabel('The link').inputValue()
   expect(new URL(invitation).pathname).toBe('/join')
 
@@ -85,6 +87,8 @@ test('a session that ends under a half-typed survey: sign in over it, nothing is
 
   await page.getByRole('button', { name: 'Save the survey' }).click()
   const again = page.getByRole('dialog', { name: 'You are signed out' })
+  await expect(again).toBeVisible()
+  expect(await barriers(page)).toEqual([])
   await signIn(page, email, PASSWORD)
   await expect(again).toBeHidden()
   await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('1/2 in')
@@ -95,7 +99,7 @@ test('a session that ends under a half-typed survey: sign in over it, nothing is
 })
 
 test('an answer that is lost on its way, and a double click, add one lawn', async ({ page, request }) => {
-  await page.goto('/lawns', { waitUntil: 'networkidle' })
+  await open(page, '/lawns')
   // The server takes it, the browser never hears.
   await page.route('**/api/lawns', async (route) => {
     if (route.request().method() === 'POST') await route.fetch()
@@ -116,7 +120,7 @@ test('an answer that is lost on its way, and a double click, add one lawn', asyn
 
 test('a server that is gone loses nothing that is typed, and the view says so', async ({ page, request, context }) => {
   const lawn = await lawnNamed(request, 'Ashgrove Nursery')
-  await page.goto(`/lawns/${lawn.id}/look`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/look`)
   await page.getByLabel('Thatch', { exact: true }).fill('5/8 in')
   await context.setOffline(true)
   await page.getByRole('button', { name: 'Save the survey' }).click()
@@ -128,7 +132,7 @@ test('a server that is gone loses nothing that is typed, and the view says so', 
 
 test('everything is reached by single keys, which stay letters while one types', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Odell')
-  await page.goto(`/lawns/${lawn.id}/do`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/do`)
   await page.keyboard.press('?')
   const keys = page.getByRole('dialog', { name: 'Keys' })
   await expect(keys).toContainText('note a soil reading')
@@ -154,7 +158,7 @@ test('everything is reached by single keys, which stay letters while one types',
 })
 
 test('a soil reading is noted from anywhere and stands on the ledge', async ({ page }) => {
-  await page.goto('/weather', { waitUntil: 'networkidle' })
+  await open(page, '/weather')
   const readings = () => page.locator('.plot circle').count()
   const before = await readings()
   await page.locator('body').press('n')
@@ -176,7 +180,7 @@ test('a soil reading is noted from anywhere and stands on the ledge', async ({ p
 test('units are the firm’s until somebody has their own, and every number follows', async ({ browser, page, request }) => {
   const owner = await somebodyElse(browser, 'owner')
   const lawn = await lawnNamed(request, 'Odell')
-  await owner.goto('/firm', { waitUntil: 'networkidle' })
+  await open(owner, '/firm')
   await owner.getByLabel('Your units').click()
   await owner.getByRole('option', { name: 'metres and grams', exact: true }).click()
   await expect(owner.locator('.readout .deg')).toHaveText('°C')
@@ -190,7 +194,7 @@ test('units are the firm’s until somebody has their own, and every number foll
   await expect(owner.locator('.small', { hasText: 'loose' })).toContainText('6.4 mm over 612 m²')
   await page.goto(`/lawns/${lawn.id}/bring`)
   await expect(page.locator('.about')).toContainText('6,590 ft² (612 m²)')
-  await owner.goto('/firm', { waitUntil: 'networkidle' })
+  await open(owner, '/firm')
   await owner.getByLabel('Your units').click()
   await owner.getByRole('option', { name: /the firm/ }).click()
   await expect(owner.locator('.readout .deg')).toHaveText('°F')
@@ -199,13 +203,13 @@ test('units are the firm’s until somebody has their own, and every number foll
 test('prices are typed by an owner and only read by a technician', async ({ browser, page, request }) => {
   const owner = await somebodyElse(browser, 'owner')
   const lawn = await lawnNamed(request, 'Halloran')
-  await owner.goto(`/lawns/${lawn.id}/bring`, { waitUntil: 'networkidle' })
+  await open(owner, `/lawns/${lawn.id}/bring`)
   await owner.getByLabel('Price of bag 1').fill('12,50')
   await expect(owner.getByText('A price in USD, such as 165.00.')).toBeVisible()
   for (const [i, price] of ['$165', '89.5', '24'].entries()) await owner.getByLabel(`Price of bag ${i + 1}`).fill(price)
   await owner.getByRole('button', { name: 'Keep these settings' }).click()
   await expect(owner.getByText('Kept.')).toBeVisible()
-  await page.goto(`/lawns/${lawn.id}/bring`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/bring`)
   await expect(page.getByLabel('Price of bag 2')).toHaveValue('89.50')
   await expect(page.getByLabel('Price of bag 2')).not.toBeEditable()
   await expect(page.getByText('The cheapest that covers it.')).toBeVisible()
@@ -213,7 +217,7 @@ test('prices are typed by an owner and only read by a technician', async ({ brow
 
 test('the job slip prints on one page with its licences, and without what only a screen can do', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Odell')
-  await page.goto(`/lawns/${lawn.id}/do`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/do`)
   for (const format of ['Letter', 'A4'] as const) {
     const pdf = (await page.pdf({ format, preferCSSPageSize: false })).toString('latin1')
     expect([format, pdf.match(/\/Type\s*\/Page\b/g)?.length]).toEqual([format, 1])
@@ -227,7 +231,7 @@ test('the job slip prints on one page with its licences, and without what only a
 
 test('who wants less motion gets none', async ({ page }) => {
   await page.emulateMedia({ reducedMotion: 'reduce' })
-  await page.goto('/lawns', { waitUntil: 'networkidle' })
+  await open(page, '/lawns')
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
   const moving = await page.evaluate(() => [...document.querySelectorAll('*')].filter((element) => {
@@ -241,7 +245,7 @@ test('on a phone what is tapped is 48 px high', async ({ page, request }) => {
   await page.setViewportSize(PHONE)
   const lawn = await lawnNamed(request, 'Odell')
   for (const path of ['/lawns', '/firm', '/weather', ...['look', 'decide', 'when', 'do', 'bring'].map((step) => `/lawns/${lawn.id}/${step}`)]) {
-    await page.goto(path, { waitUntil: 'networkidle' })
+    await open(page, path)
     const small = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('main button:not(.opens), main input:not([type=checkbox]):not([type=radio]), main textarea, main [role=combobox], nav a, nav button')]
       .filter((element) => element.checkVisibility() && !element.closest('[aria-hidden=true]'))
       .map((element) => ({ what: `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 30)}`, high: element.getBoundingClientRect().height }))

@@ -40,3 +40,10 @@ export async function somebodyElse(browser: Browser, who: 'owner' | 'nobody'): P
   if (who === 'owner') await page.goto('/demo/enter?as=owner&to=/lawns')
   return page
 }
+
+/** Opens a view and waits until it stands and nothing more is on its way. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto(path)
+  await page.locator('main h1').first().waitFor()
+  await page.waitForLoadState('networkidle')
+}

@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
-import { expect, lawnNamed, somebodyElse, test } from './demo'
+import { barriers, expect, lawnNamed, somebodyElse, test } from './demo'
 
 // Daily observations of Seattle, 2012-2015, US NOAA, from the npm package vega-datasets.
 const REAL_WEATHER = fileURLToPath(new URL('../node_modules/vega-datasets/data/weather.csv', import.meta.url))
@@ -12,6 +12,7 @@ async function choose(page: Page, label: string, option: string | RegExp): Promi
 
 /** Everything that was asked for is there. */
 async function ready(page: Page): Promise<void> {
+  await page.locator('main h1').first().waitFor()
   await page.waitForLoadState('networkidle')
 }
 
@@ -150,6 +151,7 @@ test('two people at one lawn: what each changed is kept, what both changed is sh
   await expect(clash).toContainText('Wenna Quillmarsh saved this')
   await expect(clash).toContainText('Kept from them besides: Slope')
   await expect(clash.getByRole('radio')).toHaveCount(2)
+  expect(await barriers(page)).toEqual([])
   await expect(page.getByLabel('Address')).toHaveValue('verge, 39 Market Street')
   await clash.getByLabel(/Theirs: verge, 43/).check()
   await clash.getByRole('button', { name: 'Save it so' }).click()

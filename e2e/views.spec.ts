@@ -1,11 +1,11 @@
-import { barriers, expect, lawnNamed, PHONE, test, WIDE } from './demo'
+import { barriers, expect, lawnNamed, open, PHONE, test, WIDE } from './demo'
 
 for (const view of ['look', 'decide', 'when', 'do', 'bring']) {
   test(`the ${view} view has no barrier a machine can find, wide or narrow`, async ({ page, request }) => {
     const lawn = await lawnNamed(request, 'Odell')
     for (const viewport of [WIDE, PHONE]) {
       await page.setViewportSize(viewport)
-      await page.goto(`/lawns/${lawn.id}/${view}`, { waitUntil: 'networkidle' })
+      await open(page, `/lawns/${lawn.id}/${view}`)
       expect(await barriers(page)).toEqual([])
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
       expect(overflow).toBeLessThanOrEqual(0)
@@ -17,7 +17,7 @@ for (const path of ['/lawns', '/weather', '/firm', '/sign-in', '/sign-up', '/joi
   test(`${path} has no barrier a machine can find, wide or narrow`, async ({ page }) => {
     for (const viewport of [WIDE, PHONE]) {
       await page.setViewportSize(viewport)
-      await page.goto(path, { waitUntil: 'networkidle' })
+      await open(page, path)
       expect(await barriers(page)).toEqual([])
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
     }
@@ -26,7 +26,7 @@ for (const path of ['/lawns', '/weather', '/firm', '/sign-in', '/sign-up', '/joi
 
 test('a number opens its working and gives the keyboard back', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Odell')
-  await page.goto(`/lawns/${lawn.id}/do`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/do`)
   const number = page.getByRole('button', { name: /Seed to load: open the working/ })
   await number.focus()
   await page.keyboard.press('Enter')
@@ -40,7 +40,7 @@ test('a number opens its working and gives the keyboard back', async ({ page, re
 
 test('brackets walk the steps, and the soil of a day is read by arrow keys', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Odell')
-  await page.goto(`/lawns/${lawn.id}/decide`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/decide`)
   await page.keyboard.press(']')
   await expect(page).toHaveURL(/\/when$/)
   await page.keyboard.press('[')
@@ -52,7 +52,7 @@ test('brackets walk the steps, and the soil of a day is read by arrow keys', asy
 
 test('an active barrier says not now, until when, and offers no way round the label', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Sedge End')
-  await page.goto(`/lawns/${lawn.id}/decide`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/decide`)
   await expect(page.locator('.verdict')).toContainText('Not now: barrier until 4 Nov')
   await expect(page.getByRole('button', { name: /Plan the overseeding|Overrule/ })).toHaveCount(0)
   await expect(page.getByText('A label interval is not overruled')).toBeVisible()
@@ -60,7 +60,7 @@ test('an active barrier says not now, until when, and offers no way round the la
 
 test('outside every window it says not now, and a note overrules it', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Yew Walk')
-  await page.goto(`/lawns/${lawn.id}/decide`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/decide`)
   await expect(page.locator('.verdict')).toContainText('Not now: dense shade')
   await page.getByRole('button', { name: 'Overrule with this note' }).click()
   await expect(page.getByText('Say why in a few words')).toBeVisible()
@@ -73,7 +73,7 @@ test('outside every window it says not now, and a note overrules it', async ({ p
 
 test('a better label loads less seed at once, and keeps it', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Ashgrove Nursery')
-  await page.goto(`/lawns/${lawn.id}/bring`, { waitUntil: 'networkidle' })
+  await open(page, `/lawns/${lawn.id}/bring`)
   const load = page.getByRole('button', { name: /Seed to load: open the working/ })
   const before = parseFloat((await load.textContent())!)
   await page.getByLabel('Germination', { exact: true }).fill('95%')

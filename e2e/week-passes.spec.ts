@@ -1,8 +1,17 @@
-import { expect, test } from './demo'
+import { expect, open, somebodyElse, test } from './demo'
 
 // Runs last, by its name: the demo's clock moves on for everybody.
+test('who leaves the demo finds the way back at the door', async ({ browser }) => {
+  const page = await somebodyElse(browser, 'owner')
+  await open(page, '/firm')
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await page.getByRole('link', { name: 'enter it without a password' }).click()
+  await expect(page.getByText('You are Joss Tarn')).toBeVisible()
+})
+
 test('the demo says that it is one, and its clock takes station, probe and views along', async ({ page }) => {
-  await page.goto('/lawns', { waitUntil: 'networkidle' })
+  await open(page, '/lawns')
   await expect(page.getByText('You are Joss Tarn, technician of Quillmarsh Turf, an invented firm')).toBeVisible()
   const tag = page.locator('.sill .tag').first()
   await expect(tag).toHaveText('Tue 8 Sep')
@@ -16,6 +25,6 @@ test('the demo says that it is one, and its clock takes station, probe and views
   await expect(page.locator('.readout .now')).not.toHaveText(/70\.9/)
   expect(await page.locator('.plot rect[fill="#a9cfe6"]').count()).not.toBe(fell)
   await expect(page.getByRole('row', { name: /Tanner/ })).toContainText('At risk', { timeout: 20_000 })
-  await page.goto('/weather', { waitUntil: 'networkidle' })
+  await open(page, '/weather')
   await expect(page.getByRole('row', { name: /Pellmoor ridge/ })).toContainText('15 Sep')
 })

@@ -1,35 +1,55 @@
-// Takes the pictures of docs/screenshots from a running demo: node bin/lib/screenshots.mjs [http://127.0.0.1:3000]
+// Takes the pictures of docs/screenshots from a running, fresh demo: node bin/lib/screenshots.mjs [http://127.0.0.1:3000]
 import { chromium } from '@playwright/test'
 
 const base = process.argv[2] ?? 'http://127.0.0.1:3000'
 const FOLDER = 'docs/screenshots'
-const entered = await fetch(`${base}/demo/enter?as=owner`, { redirect: 'manual' })
-const [name, value] = entered.headers.getSetCookie()[0].split(';')[0].split('=')
-const lawns = await (await fetch(`${base}/api/lawns`, { headers: { cookie: `${name}=${value}` } })).json()
-const odell = `/lawns/${lawns.find(({ client }) => client === 'Odell').id}`
+const wide = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
 })
 
-async function shoot(name, path, viewport, act) {
-  const page = await browser.newPage({ viewport })
-  await page.context().addCookies([{ name, value, url: base }])
+/** A browser of its own, entered as somebody of the demo. */
+async function enter(as, viewport) {
+  const page = await (await browser.newContext({ viewport })).newPage()
+  await page.goto(`${base}/demo/enter?as=${as}&to=/lawns`, { waitUntil: 'networkidle' })
+  return page
+}
+const owner = await enter('owner', wide)
+const technician = await enter('technician', wide)
+const onPhone = await enter('technician', phone)
+const lawns = await (await owner.request.get(`${base}/api/lawns`)).json()
+const steps = (client) => `/lawns/${lawns.find((lawn) => lawn.client === client).id}`
+const odell = steps('Odell')
+
+async function shoot(page, name, path, act) {
   await page.goto(base + path, { waitUntil: 'networkidle' })
   await act?.(page)
-  await page.waitForTimeout(800)
+  await page.waitForTimeout(1200)
   await page.screenshot({ path: `${FOLDER}/${name}.png` })
-  await page.close()
 }
 
-const wide = { width: 1280, height: 800 }
-const phone = { width: 390, height: 844 }
-await shoot('lawns', '/lawns', wide)
-for (const view of ['look', 'decide', 'when', 'do', 'bring']) await shoot(view, `${odell}/${view}`, wide)
-await shoot('working', `${odell}/do`, wide, (page) => page.getByRole('button', { name: /Seed to load: open the working/ }).click())
-await shoot('weather', '/weather', wide)
-await shoot('firm', '/firm', wide)
+await shoot(technician, 'lawns', '/lawns')
+for (const view of ['look', 'decide', 'when', 'do']) await shoot(technician, view, `${odell}/${view}`)
+await shoot(owner, 'bring', `${odell}/bring`)
+await shoot(technician, 'working', `${odell}/do`, (page) => page.getByRole('button', { name: /Seed to load: open the working/ }).click())
+await shoot(technician, 'weather', '/weather')
+await shoot(owner, 'firm', '/firm')
+await shoot(onPhone, 'phone-when', `${odell}/when`)
+await shoot(onPhone, 'phone-do', `${odell}/do`)
 
-await shoot('phone-when', `${odell}/when`, phone)
-await shoot('phone-do', `${odell}/do`, phone)
+// Last, since it is saved: two people at one lawn.
+const look = `${base}${steps('Pike & Daughter')}/look`
+for (const page of [owner, technician]) await page.goto(look, { waitUntil: 'networkidle' })
+await owner.getByLabel('Address').fill('verge, 43 Market Street')
+await owner.getByLabel('Mown at now').fill('2 1/4 in')
+await owner.getByLabel('Slope').fill('4')
+await owner.getByRole('button', { name: 'Save the survey' }).click()
+await owner.waitForURL(/decide/)
+await technician.getByLabel('Address').fill('verge, 41a Market Street')
+await technician.getByLabel('Mown at now').fill('2 1/2 in')
+await technician.getByRole('button', { name: 'Save the survey' }).click()
+await technician.getByRole('group', { name: 'Changed by two people' }).waitFor()
+await technician.screenshot({ path: `${FOLDER}/conflict.png` })
 await browser.close()

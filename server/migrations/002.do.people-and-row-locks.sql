@@ -109,5 +109,16 @@ create function demo_person(wanted text) returns table (id uuid, firm_id uuid, s
   as $$ select p.id, p.firm_id, p.session_number from people p join firms f on f.id = p.firm_id
         where f.demo and p.role = wanted and p.active order by p.created_at, p.id limit 1 $$;
 
-revoke all on function person_at_the_door(text), link_at_the_door(bytea), demo_person(text) from public;
-grant execute on function person_at_the_door(text), link_at_the_door(bytea), demo_person(text) to upper_sill_work;
+-- Asked once by every request, so in one question: the firm, the person and the day, as long as the session stands.
+create function at_work(firm uuid, person uuid, session integer) returns json
+  language sql stable security definer set search_path = public, pg_temp
+  as $$ select json_build_object(
+          'firm', json_build_object('id', f.id, 'name', f.name, 'units', f.units, 'currency', f.currency, 'timeZone', f.time_zone, 'demo', f.demo,
+            'schools', f.schools, 'workingDays', f.working_days, 'licences', f.licences, 'version', f.version),
+          'person', json_build_object('id', p.id, 'name', p.name, 'email', p.email, 'role', p.role, 'units', p.units),
+          'today', (coalesce(f.clock_stands_at, now()) at time zone f.time_zone)::date)
+        from firms f join people p on p.firm_id = f.id
+        where f.id = firm and p.id = person and p.session_number = session and p.active $$;
+
+revoke all on function at_work(uuid, uuid, integer), person_at_the_door(text), link_at_the_door(bytea), demo_person(text) from public;
+grant execute on function at_work(uuid, uuid, integer), person_at_the_door(text), link_at_the_door(bytea), demo_person(text) to upper_sill_work;

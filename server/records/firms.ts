@@ -48,23 +48,10 @@ export interface Claim {
   sessionNumber: number
 }
 
-const FIRM = `
-  f.id, f.name, f.units, f.currency, f.time_zone as "timeZone", f.demo, f.schools, f.working_days as "workingDays", f.licences, f.version`
-
 /** The person of a session at work today; undefined once signed out everywhere, or no longer of the firm. */
 export async function atWork({ firmId, personId, sessionNumber }: Claim): Promise<AtWork | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<Firm & { person: Person; today: Day }>(
-      `select ${FIRM}, (coalesce(f.clock_stands_at, now()) at time zone f.time_zone)::date as today,
-         json_build_object('id', p.id, 'name', p.name, 'email', p.email, 'role', p.role, 'units', p.units) as person
-       from firms f join people p on p.firm_id = f.id
-       where f.id = $1 and p.id = $2 and p.session_number = $3 and p.active`, [firmId, personId, sessionNumber],
-    )
-    const row = rows[0]
-    if (!row) return undefined
-    const { person, today, ...firm } = row
-    return { firm, person, today }
-  })
+  const { rows } = await database().query<{ work: AtWork | null }>({ name: 'at work', text: 'select at_work($1, $2, $3) as work', values: [firmId, personId, sessionNumber] })
+  return rows[0]?.work ?? undefined
 }
 
 /** A new firm with its owner. @returns undefined when the address signs somebody in already */

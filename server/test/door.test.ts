@@ -91,6 +91,14 @@ describe('signing in', () => {
     expect((await context(mara)).status).toBe(200)
   })
 
+  test('is shut for a while after forty tries from one address, whatever the accounts', async () => {
+    const tries: number[] = []
+    for (let i = 0; i < 41; i++) tries.push((await signIn(new Browser(), `guess${i}@example.org`, 'guess')).status)
+    expect(tries).toEqual([...Array(40).fill(401), 429])
+    expect((await signIn(new Browser(), MARA.email, PASSWORD)).body.error.message).toMatch(/^Too many tries\. Wait 1[0-5] minutes/)
+    expect((await context(mara)).status).toBe(200)
+  })
+
   test('out leaves other sessions, out everywhere ends them all', async () => {
     const phone = new Browser()
     await signIn(phone, MARA.email, PASSWORD)

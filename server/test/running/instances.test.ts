@@ -59,6 +59,11 @@ describe('two servers on one database', () => {
   })
 })
 
+test('a server without its secret, or with a weak one, says so and does not start', async () => {
+  await expect(startServer(process.env.DATABASE_URL!, { NUXT_SESSION_PASSWORD: 'short' })).rejects.toThrow(/NUXT_SESSION_PASSWORD/)
+  await expect(startServer('')).rejects.toThrow(/DATABASE_URL/)
+})
+
 test('a server whose own user owns nothing, and may only work, does all the work', async () => {
   const url = new URL(process.env.DATABASE_URL!)
   await owner(`do $$ begin if exists (select from pg_roles where rolname = 'sill_server_of_tests') then drop role sill_server_of_tests; end if; end $$`)

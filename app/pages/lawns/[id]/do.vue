@@ -53,10 +53,10 @@ async function undo(code: OperationCode): Promise<void> {
   <div v-if="lawn && sequence" class="do">
     <JobSlipHead :lawn="lawn" :crew-hours="sequence.crewHours" />
     <p class="summary small">
-      All {{ sequence.slips.length }} slips: <b>{{ sequence.crewHours.toFixed(1) }} crew h</b>.
+      <span>All {{ sequence.slips.length }} slips: <b>{{ sequence.crewHours.toFixed(1) }} crew h</b>.
       <template v-if="sequence.next">Next: <b>{{ sequence.next.operation.name.toLowerCase() }}, {{ shortDay(sequence.next.from) }}</b>.</template>
-      <template v-else>Everything is done.</template>
-      <UButton variant="outline" size="sm" class="print" @click="print()">Print the job slip</UButton>
+      <template v-else>Everything is done.</template></span>
+      <UButton variant="outline" size="sm" @click="print()">Print the job slip</UButton>
     </p>
     <p v-for="trouble in sequence.troubles" :key="trouble" class="caution">{{ trouble }} <NuxtLink :to="`/lawns/${id}/when`" class="opens">Move the sowing day</NuxtLink></p>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
@@ -76,7 +76,7 @@ async function undo(code: OperationCode): Promise<void> {
 
 <style scoped>
 .do { display: grid; gap: 6px; }
-.print { margin-left: 12px; }
+.summary { display: flex; gap: 4px 12px; align-items: center; flex-wrap: wrap; }
 @media print { .do { gap: 0; } .summary, .heads { display: none; } }
 .heads { display: grid; grid-template-columns: 112px 128px minmax(0, 1.25fr) minmax(0, 1fr) 176px; padding-top: 2px; }
 .heads span { padding-left: 12px; }
