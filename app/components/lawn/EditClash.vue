@@ -35,6 +35,7 @@ fieldset { display: flex; gap: 6px 28px; flex-wrap: wrap; width: 100%; border-to
 legend { font-weight: 650; float: left; width: 190px; padding: 4px 0; }
 label { display: flex; gap: 8px; align-items: center; min-height: 28px; }
 input { width: 18px; height: 18px; accent-color: var(--ink); }
+h2 { scroll-margin-top: 90px; }
 h2:focus { outline: none; }
 @media (max-width: 700px) { legend { float: none; width: auto; } label { min-height: 48px; } }
 </style>
