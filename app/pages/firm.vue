@@ -3,8 +3,7 @@ import type { Station } from '#contract/station'
 
 useHead({ title: 'Firm, Upper Sill' })
 const context = useContextStore()
-const request = useRequestFetch()
-const { data: stations } = await useAsyncData('stations', () => request<Station[]>('/api/stations').catch(() => []))
+const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]>('/api/stations').catch(() => []))
 </script>
 
 <template>

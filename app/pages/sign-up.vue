@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { signUpSchema } from '#contract/firm'
+import { UNIT_ITEMS } from '~/utils/unitWords'
 
 definePageMeta({ layout: 'door' })
 useHead({ title: 'Sign up a firm, Upper Sill' })
 const context = useContextStore()
 const form = reactive({ firmName: '', units: 'us' as 'us' | 'metric', currency: 'USD', timeZone: 'America/New_York', name: '', email: '', password: '' })
 const { busy, message, errors, judged, send } = useSend()
-const unitItems = [{ label: 'feet and pounds', value: 'us' }, { label: 'metres and grams', value: 'metric' }]
 onMounted(() => {
   const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
   // A machine set to UTC says nothing of where the lawns are.
@@ -28,7 +28,7 @@ async function found(): Promise<void> {
     <p class="small">You become its owner. Technicians join by a link that you make under Firm.</p>
     <UFormField label="Name of the firm" name="firmName" :error="errors.firmName"><UInput id="field-firmName" v-model="form.firmName" maxlength="80" autocomplete="organization" /></UFormField>
     <div class="field-row">
-      <UFormField label="Units" name="units"><USelect id="field-units" v-model="form.units" :items="unitItems" aria-label="Units" /></UFormField>
+      <UFormField label="Units" name="units"><USelect id="field-units" v-model="form.units" :items="UNIT_ITEMS" aria-label="Units" /></UFormField>
       <UFormField label="Currency" name="currency" :error="errors.currency"><UInput id="field-currency" v-model="form.currency" maxlength="3" /></UFormField>
       <UFormField label="Time zone" name="timeZone" :error="errors.timeZone"><UInput id="field-timeZone" v-model="form.timeZone" maxlength="60" /></UFormField>
     </div>

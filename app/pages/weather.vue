@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
 import { shortDay } from '#core/quantity/calendar'
-
-const request = useRequestFetch()
 const sill = useSillStore()
 const context = useContextStore()
-const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => request<Station[]>('/api/stations'))
+const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))
 useState<unknown[]>('hangers').value = []
 watch(() => sill.data?.outlook.today, () => refresh())
 const chosen = ref('')

@@ -11,11 +11,10 @@ export const useContextStore = defineStore('context', () => {
   const problem = ref<Problem>()
   /** The session ended while a page stands open: signing in again goes on where it was. */
   const signInAgain = ref(false)
-  const request = useRequestFetch()
 
   async function load(): Promise<void> {
     try {
-      context.value = await request<Context>('/api/context')
+      context.value = await $fetch<Context>('/api/context')
       problem.value = undefined
     } catch (error) {
       problem.value = problemOf(error)

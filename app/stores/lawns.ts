@@ -11,7 +11,6 @@ export const useLawnsStore = defineStore('lawns', () => {
   const lawns = ref<Lawn[]>([])
   const glances = ref<Record<string, Glance | null>>({})
   const problem = ref<Problem>()
-  const request = useRequestFetch()
 
   function keep(lawn: Lawn): Lawn {
     const i = lawns.value.findIndex(({ id }) => id === lawn.id)
@@ -22,7 +21,7 @@ export const useLawnsStore = defineStore('lawns', () => {
 
   async function loadAll(): Promise<void> {
     try {
-      const first = await request<Lawn[]>('/api/lawns', { query: { first: LIST_PAGE } })
+      const first = await $fetch<Lawn[]>('/api/lawns', { query: { first: LIST_PAGE } })
       lawns.value = first
       problem.value = undefined
       // A large book: the first screen stands while the rest is on its way.
@@ -34,7 +33,7 @@ export const useLawnsStore = defineStore('lawns', () => {
 
   async function loadRest(): Promise<void> {
     try {
-      lawns.value = await request<Lawn[]>('/api/lawns')
+      lawns.value = await $fetch<Lawn[]>('/api/lawns')
     } catch (error) {
       problem.value = problemOf(error)
     }
@@ -48,7 +47,7 @@ export const useLawnsStore = defineStore('lawns', () => {
     const { signal } = (asking = new AbortController())
     try {
       for (let i = 0; i < ids.length; i += LIST_PAGE) {
-        const list = await request<LawnGlance[]>('/api/glances', { query: { of: ids.slice(i, i + LIST_PAGE).join(',') }, signal })
+        const list = await $fetch<LawnGlance[]>('/api/glances', { query: { of: ids.slice(i, i + LIST_PAGE).join(',') }, signal })
         glances.value = { ...glances.value, ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])) }
       }
     } catch (error) {
@@ -58,7 +57,7 @@ export const useLawnsStore = defineStore('lawns', () => {
 
   async function load(id: string): Promise<void> {
     try {
-      keep(await request<Lawn>(`/api/lawns/${id}`))
+      keep(await $fetch<Lawn>(`/api/lawns/${id}`))
       problem.value = undefined
     } catch (error) {
       problem.value = problemOf(error)

@@ -8,13 +8,12 @@ export const useSillStore = defineStore('sill', () => {
   /** Lawn it is of; null for the home station. */
   const lawnId = ref<string | null>()
   const problem = ref<Problem>()
-  const request = useRequestFetch()
   let asked = 0
 
   async function show(id: string | null): Promise<void> {
     const turn = ++asked
     try {
-      const answer = await request<SillData>(id ? `/api/lawns/${id}/sill` : '/api/sill')
+      const answer = await $fetch<SillData>(id ? `/api/lawns/${id}/sill` : '/api/sill')
       // A later question may have been answered first.
       if (turn !== asked) return
       data.value = answer

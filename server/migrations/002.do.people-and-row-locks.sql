@@ -114,7 +114,8 @@ create function at_work(firm uuid, person uuid, session integer) returns json
   language sql stable security definer set search_path = public, pg_temp
   as $$ select json_build_object(
           'firm', json_build_object('id', f.id, 'name', f.name, 'units', f.units, 'currency', f.currency, 'timeZone', f.time_zone, 'demo', f.demo,
-            'schools', f.schools, 'workingDays', f.working_days, 'licences', f.licences, 'version', f.version),
+            'schools', f.schools, 'workingDays', f.working_days, 'licences', f.licences, 'version', f.version,
+            'homeStationId', (select s.id from stations s where s.firm_id = f.id and s.home)),
           'person', json_build_object('id', p.id, 'name', p.name, 'email', p.email, 'role', p.role, 'units', p.units),
           'today', (coalesce(f.clock_stands_at, now()) at time zone f.time_zone)::date)
         from firms f join people p on p.firm_id = f.id

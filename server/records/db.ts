@@ -57,7 +57,15 @@ function planned(client: pg.PoolClient): Queryable {
 /** The connection went while the end of a transaction was under way: it may have been kept or not. */
 export class Uncertain extends Error {}
 
-async function inTransaction<T>(begin: string, work: (client: Queryable) => Promise<T>): Promise<T> {
+const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i
+
+/**
+ * Runs everything or nothing, seeing this firm's rows and no other's.
+ * @throws RangeError when the id is none
+ * @throws Uncertain when the connection was lost during the commit
+ */
+export async function inFirm<T>(firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
+  if (!UUID.test(firmId)) throw new RangeError('Not the id of a firm.')
   const client = await database().connect()
   // Without a listener an error of a connection in use would end the process.
   const ignore = () => undefined
@@ -65,7 +73,7 @@ async function inTransaction<T>(begin: string, work: (client: Queryable) => Prom
   let broken: Error | undefined
   let ending = false
   try {
-    await client.query(begin)
+    await client.query(`begin; set local sill.firm = '${firmId}'`)
     const result = await work(planned(client))
     ending = true
     await client.query('commit')
@@ -78,18 +86,6 @@ async function inTransaction<T>(begin: string, work: (client: Queryable) => Prom
     client.off('error', ignore)
     client.release(broken)
   }
-}
-
-const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i
-
-/**
- * Runs everything or nothing, seeing this firm's rows and no other's.
- * @throws RangeError when the id is none
- * @throws Uncertain when the connection was lost during the commit
- */
-export function inFirm<T>(firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
-  if (!UUID.test(firmId)) throw new RangeError('Not the id of a firm.')
-  return inTransaction(`begin; set local sill.firm = '${firmId}'`, work)
 }
 
 /** A connection with the owner's rights, for migrations and tools; never for requests. */

@@ -14,6 +14,7 @@ export interface Firm {
   schools: Partial<Schools>
   workingDays: number[]
   licences: Licence[]
+  homeStationId: string | null
   version: number
 }
 

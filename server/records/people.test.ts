@@ -58,8 +58,8 @@ describe('the second lock', () => {
     await expect(database().query('create table mine (x integer)')).rejects.toMatchObject({ code: '42501' })
   })
 
-  test('takes no id that is none into its own words', () => {
-    expect(() => inFirm(`${ours.firmId}'; reset role; --`, async () => 1)).toThrow(RangeError)
+  test('takes no id that is none into its own words', async () => {
+    await expect(inFirm(`${ours.firmId}'; reset role; --`, async () => 1)).rejects.toThrow(RangeError)
   })
 })
 

@@ -8,7 +8,5 @@ export function requestIdOf(event: H3Event): string {
   const given = getRequestHeader(event, HEADER)
   const id = (event.context.requestId as string | undefined) ?? (given && /^[\w-]{8,64}$/.test(given) ? given : randomUUID())
   event.context.requestId = id
-  // Requests that a page makes inside the server carry it on.
-  event.node.req.headers[HEADER] = id
   return id
 }

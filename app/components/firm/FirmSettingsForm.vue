@@ -3,6 +3,7 @@ import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
 import type { Station } from '#contract/station'
 import { SCHOOLS, type Choice, type Schools } from '#core/programme/schools'
 import { WEEKDAYS } from '#core/quantity/calendar'
+import { UNIT_ITEMS } from '~/utils/unitWords'
 
 /** How the firm works: units, days, schools, licences, home. Locked for who is no owner. */
 const props = defineProps<{ firm: FirmSettings; stations: Station[]; locked: boolean }>()
@@ -16,7 +17,6 @@ const { busy, message, errors, judged, send } = useSend()
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
 
-const unitItems = [{ label: 'feet and pounds', value: 'us' }, { label: 'metres and grams', value: 'metric' }]
 const questions = (Object.keys(SCHOOLS) as (keyof Schools)[]).map((code) => ({ code, asks: SCHOOLS[code].asks, choices: SCHOOLS[code].choices as readonly Choice[] }))
 const stationItems = computed(() => props.stations.map(({ id, name }) => ({ label: name, value: id })))
 const home = computed(() => props.stations.find(({ id }) => id === form.homeStationId))
@@ -41,7 +41,7 @@ async function save(): Promise<void> {
       <h2>How the firm works</h2>
       <div class="field-row three">
         <UFormField label="Name" name="name" :error="errors.name"><UInput id="field-firm-name" v-model="form.name" maxlength="80" /></UFormField>
-        <UFormField label="Units" name="units"><USelect id="field-firm-units" v-model="form.units" :items="unitItems" :disabled="locked" aria-label="Units of the firm" /></UFormField>
+        <UFormField label="Units" name="units"><USelect id="field-firm-units" v-model="form.units" :items="UNIT_ITEMS" :disabled="locked" aria-label="Units of the firm" /></UFormField>
         <UFormField label="Currency" name="currency" :error="errors.currency"><UInput id="field-firm-currency" v-model="form.currency" maxlength="3" /></UFormField>
         <UFormField label="Time zone" name="timeZone" :error="errors.timeZone"><UInput id="field-firm-zone" v-model="form.timeZone" maxlength="60" /></UFormField>
         <UFormField label="Home station" name="home" :error="errors.homeStationId" :help="hemisphere"><USelect id="field-firm-home" v-model="form.homeStationId" :items="stationItems" :disabled="locked" placeholder="none yet" aria-label="Home station" /></UFormField>

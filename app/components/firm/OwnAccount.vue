@@ -2,6 +2,7 @@
 import { passwordChangeSchema } from '#contract/firm'
 import type { Context } from '#contract/context'
 import type { UnitSystem } from '#core/quantity/figure'
+import { UNIT_ITEMS, UNIT_WORDS } from '~/utils/unitWords'
 
 /** What is one's own: units, password, sessions. */
 const props = defineProps<{ person: Context['person']; firmUnits: UnitSystem; demo: boolean }>()
@@ -10,8 +11,7 @@ const form = reactive({ current: '', password: '' })
 const { busy, message, errors, judged, send } = useSend()
 const told = ref('')
 const FIRMS = 'firm'
-const WORDS = { us: 'feet and pounds', metric: 'metres and grams' } as const
-const unitItems = computed(() => [{ label: `the firm’s, ${WORDS[props.firmUnits]}`, value: FIRMS }, { label: WORDS.us, value: 'us' }, { label: WORDS.metric, value: 'metric' }])
+const unitItems = computed(() => [{ label: `the firm’s, ${UNIT_WORDS[props.firmUnits]}`, value: FIRMS }, ...UNIT_ITEMS])
 const units = computed({
   get: () => props.person.units ?? FIRMS,
   set: (value: string) => void send(async () => {

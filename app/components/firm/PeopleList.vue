@@ -4,8 +4,7 @@ import { problemOf, saving } from '~/utils/api'
 
 /** Who works here; owners invite, change and let go. */
 const props = defineProps<{ self: string }>()
-const request = useRequestFetch()
-const { data: people, error } = await useAsyncData('people', () => request<PersonListed[]>('/api/people'))
+const { data: people, error } = await useAsyncData('people', () => $fetch<PersonListed[]>('/api/people'))
 const made = ref<{ link: string; what: string }>()
 const message = ref(error.value ? problemOf(error.value).message : '')
 const busy = ref('')

@@ -162,7 +162,7 @@ function step(days: number): void {
     </svg>
     <div v-else class="waiting">{{ sill.problem?.message ?? 'Working out the season' }}</div>
     <div v-if="data && scale" class="needle" :style="{ left: `${scale.x(data.outlook.today) - 6}px`, top: `${lipY + 6}px` }" aria-hidden="true" />
-    <ClientOnly><SillHangers v-if="scale" :hangers="props.hangers" :scale="scale" :wide="wide" /></ClientOnly>
+    <SillHangers v-if="scale" :hangers="props.hangers" :scale="scale" :wide="wide" />
   </header>
 </template>
 

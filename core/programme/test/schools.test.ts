@@ -1,10 +1,12 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { GRASSES, grassByCode } from '../../grass/grasses'
 import { parseAnalysis } from '../../materials/feed'
 import { overseedRate } from '../../materials/seed'
-import { nearestWorkingDay, toDay, weekdayIndex, addDays } from '../../quantity/calendar'
+import { addDays, daysBetween, nearestWorkingDay, toDay, weekdayIndex } from '../../quantity/calendar'
 import { defaultSettings } from '../plan'
 import { DEFAULT_SCHOOLS, SCHOOLS, STARTER_ANALYSIS, type Schools } from '../schools'
+import { OVERSEED_LAGS } from '../operations'
 import { buildSequence, type SequenceInput } from '../sequence'
 
 const TF = grassByCode('TF')
@@ -64,6 +66,30 @@ describe('working days', () => {
       expect(troubles).toEqual([])
       for (const { to, earliest, latest } of slips) expect([weekdayIndex(to) !== 0, to >= earliest, to <= latest]).toEqual([true, true, true])
     }
+  })
+
+  test('never break a lag: whatever days the firm works, each limit between operations is held or said', () => {
+    const someDays = fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 7 })
+    fc.assert(fc.property(someDays, fc.integer({ min: 0, max: 60 }), (workingDays, ahead) => {
+      const { slips, troubles } = buildSequence(input({ workingDays, sowOn: addDays(toDay('2026-09-08'), ahead) }))
+      const day = new Map(slips.map(({ operation, to }) => [operation.code as string, to]))
+      for (const { from, to, leastDays, mostDays } of OVERSEED_LAGS) {
+        const between = daysBetween(day.get(from)!, day.get(to)!)
+        if (troubles.length === 0) expect([from, to, between >= leastDays && between <= (mostDays ?? Infinity)]).toEqual([from, to, true])
+      }
+      for (const { operation, to, gates } of slips) {
+        const off = !workingDays.includes(weekdayIndex(to))
+        expect([operation.code, gates.some(({ text }) => String(text[0]).endsWith('is no working day of the firm'))]).toEqual([operation.code, off])
+      }
+    }))
+  })
+
+  test('draw the first cut to a day sooner, off a day off, and never before today', () => {
+    // 76 mm to 38 mm is two cuts: sown on Friday the 18th, the last is on Tuesday the 15th, the first would be on Sunday the 13th.
+    const twoCuts = { ...settings({}), scalpToMm: 38 }
+    const scalp = (today: string) => buildSequence(input({ settings: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips[0]!
+    expect(scalp('2026-09-08')).toMatchObject({ from: '2026-09-12', to: '2026-09-15' })
+    expect(scalp('2026-09-13').from >= '2026-09-13').toBe(true)
   })
 
   test('that cannot be kept are said on the slip: sowing on a Sunday', () => {

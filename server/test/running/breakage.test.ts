@@ -58,6 +58,19 @@ describe('a database that goes', () => {
     expect(now.version).toBeLessThanOrEqual(lawn.version + 1)
   })
 
+  test('during the commit itself is not called saved nor lost, and the same save sent again is kept once', async () => {
+    const lawn = await newLawn()
+    // Runs as the last act of the transaction, when the server has already asked for the commit.
+    await owner(`create function gone() returns trigger language plpgsql security definer as $$ begin perform pg_terminate_backend(pg_backend_pid()); perform pg_sleep(1); return null; end $$`)
+    await owner('create constraint trigger gone_at_commit after update on lawns deferrable initially deferred for each row execute function gone()')
+    const save = () => mara.ask<Lawn>(server, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: 'at the commit' })
+    const uncertain = await save()
+    expect([uncertain.status, uncertain.body.error!.code]).toEqual([503, 'uncertain'])
+    expect(uncertain.body.error!.message).not.toContain('Nothing was saved')
+    await owner('drop trigger gone_at_commit on lawns; drop function gone()')
+    expect((await save()).body).toMatchObject({ address: 'at the commit', version: lawn.version + 1 })
+  })
+
   test('slow is told after a while, with nothing saved', async () => {
     const lawn = await newLawn()
     const blocker = new pg.Client({ connectionString: process.env.DATABASE_URL! })

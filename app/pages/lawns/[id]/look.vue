@@ -2,8 +2,7 @@
 import type { Station } from '#contract/station'
 
 const { id, lawn } = useLawn()
-const request = useRequestFetch()
-const { data: stations } = await useAsyncData('stations', () => request<Station[]>('/api/stations').catch(() => []))
+const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]>('/api/stations').catch(() => []))
 </script>
 
 <template>
