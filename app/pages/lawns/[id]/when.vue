@@ -132,9 +132,10 @@ async function goOn(): Promise<void> {
 aside { display: grid; gap: 8px; align-content: start; }
 aside .verdict { font-size: 21px; }
 .facts td { padding: 4px 8px; }
+.ledger td { vertical-align: middle; }
 .ledger td, .ledger th { white-space: nowrap; padding-left: 6px; padding-right: 6px; }
 .chosen { background: var(--straw-tint); outline: 1px solid var(--ink); font-weight: 600; }
-.pick { cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
+.pick { display: inline-flex; align-items: center; cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
 .actions { display: flex; gap: 8px; flex-wrap: wrap; }
 .waiting { padding: 24px; font-size: 15px; }
 @media (max-width: 900px) { .when { grid-template-columns: minmax(0, 1fr); } aside { order: -1; } .ask { order: -2; } .pick { min-height: 48px; } }
