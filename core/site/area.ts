@@ -23,3 +23,54 @@ export function triangleM2(aM: number, bM: number, cM: number): number {
   if (z - (x - y) <= 0) throw new RangeError('These three sides do not close to a triangle.')
   return Math.sqrt(product) / 4
 }
+
+/** Two parallel sides and the distance between them. @returns m² */
+export function trapezoidM2(aM: number, bM: number, apartM: number): number {
+  positive(aM, bM, apartM)
+  return ((aM + bM) / 2) * apartM
+}
+
+/** Taped straight across. @returns m² */
+export const circleM2 = (acrossM: number): number => ellipseM2(acrossM, acrossM)
+
+/** Taped across its length and its width. @returns m² */
+export function ellipseM2(lengthM: number, widthM: number): number {
+  positive(lengthM, widthM)
+  return (Math.PI / 4) * lengthM * widthM
+}
+
+/** Part of a ring, as round a bed or a drive. @param angleDeg up to 360 @returns m² */
+export function ringSectorM2(outerRadiusM: number, innerRadiusM: number, angleDeg: number): number {
+  positive(outerRadiusM, angleDeg)
+  if (!(innerRadiusM >= 0) || innerRadiusM >= outerRadiusM) throw new RangeError('The inner radius has to be the shorter one.')
+  if (angleDeg > 360) throw new RangeError('A ring goes round by 360° at the most.')
+  return (angleDeg / 360) * Math.PI * (outerRadiusM ** 2 - innerRadiusM ** 2)
+}
+
+/** An irregular lawn by offsets from a base line at equal spacing. */
+export interface OffsetArea {
+  trapezoidalM2: number
+  /** Only where the number of intervals is even. */
+  simpsonM2: number | null
+  /** The better of the two: Simpson's follows a curved edge. */
+  bestM2: number
+}
+
+/**
+ * The offset method: trapezoidal rule, and Simpson's where the number of intervals is even.
+ * @param offsetsM at equal spacing, ends included @source surveying textbooks; models.md §1
+ * @throws RangeError for fewer than three offsets, or a negative one
+ */
+export function offsetM2(offsetsM: readonly number[], spacingM: number): OffsetArea {
+  positive(spacingM)
+  if (offsetsM.length < 3) throw new RangeError('Three offsets at least.')
+  if (offsetsM.some((m) => !Number.isFinite(m) || m < 0)) throw new RangeError('An offset is not below zero.')
+  const last = offsetsM.length - 1
+  const inner = offsetsM.slice(1, last)
+  const ends = offsetsM[0]! + offsetsM[last]!
+  const trapezoidalM2 = spacingM * (ends / 2 + inner.reduce((sum, m) => sum + m, 0))
+  const simpsonM2 = last % 2 === 0 ? (spacingM / 3) * (ends + inner.reduce((sum, m, i) => sum + m * (i % 2 === 0 ? 4 : 2), 0)) : null
+  const bestM2 = simpsonM2 ?? trapezoidalM2
+  if (!(bestM2 > 0)) throw new RangeError('These offsets enclose nothing.')
+  return { trapezoidalM2, simpsonM2, bestM2 }
+}

@@ -1,0 +1,95 @@
+/** A point of the site plan: metres east and north of its origin. */
+export type PointM = readonly [eastM: number, northM: number]
+
+/** Corners in order; the last side closes back to the first corner. */
+export type Ring = readonly PointM[]
+
+/** One outline with what is cut out of it. */
+export interface Outline {
+  outer: Ring
+  holes: readonly Ring[]
+}
+
+const closed = (ring: Ring, i: number): PointM => ring[(i + 1) % ring.length]!
+
+/** Positive for corners counted against the clock. @returns m² @source the surveyor's (shoelace) formula */
+export function signedAreaM2(ring: Ring): number {
+  // About the first corner: far from the origin the products would lose digits.
+  const [x0, y0] = ring[0] ?? [0, 0]
+  let twice = 0
+  ring.forEach(([x, y], i) => {
+    const [nextX, nextY] = closed(ring, i)
+    twice += (x - x0) * (nextY - y0) - (nextX - x0) * (y - y0)
+  })
+  return twice / 2
+}
+
+/** Area inside the outline and outside its holes, whichever way round they were drawn. @returns m² */
+export const outlineAreaM2 = ({ outer, holes }: Outline): number =>
+  Math.abs(signedAreaM2(outer)) - holes.reduce((sum, hole) => sum + Math.abs(signedAreaM2(hole)), 0)
+
+export const distanceM = ([ax, ay]: PointM, [bx, by]: PointM): number => Math.hypot(bx - ax, by - ay)
+
+/** Lengths of the sides, m, in order; the last one closes. */
+export const sidesM = (ring: Ring): number[] => ring.map((corner, i) => distanceM(corner, closed(ring, i)))
+
+/** @returns m, all round */
+export const perimeterM = (ring: Ring): number => sidesM(ring).reduce((sum, m) => sum + m, 0)
+
+/** @returns m along an open line */
+export const lineM = (line: readonly PointM[]): number => line.slice(1).reduce((sum, point, i) => sum + distanceM(line[i]!, point), 0)
+
+/** By counting crossings; a point on the edge may fall either way. */
+export function insideRing([x, y]: PointM, ring: Ring): boolean {
+  let inside = false
+  ring.forEach(([ax, ay], i) => {
+    const [bx, by] = closed(ring, i)
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside
+  })
+  return inside
+}
+
+export const insideOutline = (point: PointM, { outer, holes }: Outline): boolean =>
+  insideRing(point, outer) && !holes.some((hole) => insideRing(point, hole))
+
+const turn = ([ax, ay]: PointM, [bx, by]: PointM, [cx, cy]: PointM): number => (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
+
+const crosses = (a: PointM, b: PointM, c: PointM, d: PointM): boolean =>
+  turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0
+
+/** An outline that crosses itself has no area to speak of. */
+export function crossesItself(ring: Ring): boolean {
+  for (let i = 0; i < ring.length; i++) {
+    for (let k = i + 2; k < ring.length; k++) {
+      if (i === 0 && k === ring.length - 1) continue
+      if (crosses(ring[i]!, closed(ring, i), ring[k]!, closed(ring, k))) return true
+    }
+  }
+  return false
+}
+
+export interface Extent {
+  minX: number
+  minY: number
+  maxX: number
+  maxY: number
+}
+
+/** The smallest upright box round some points; undefined for none. */
+export function extentOf(points: readonly PointM[]): Extent | undefined {
+  if (!points.length) return undefined
+  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
+  return { minX: Math.min(...xs), minY: Math.min(...ys), maxX: Math.max(...xs), maxY: Math.max(...ys) }
+}
+
+/**
+ * Next corner by tape and turn: so many metres on, after a turn away from the last side.
+ * @param turnDeg left positive, 0 straight on; for the first side counted from north, clockwise negative
+ */
+export function tapeOn(line: readonly PointM[], alongM: number, turnDeg: number): PointM {
+  const [x, y] = line.at(-1)!
+  const before = line.at(-2)
+  const heading = before ? Math.atan2(y - before[1], x - before[0]) : Math.PI / 2
+  const to = heading + (turnDeg * Math.PI) / 180
+  return [x + alongM * Math.cos(to), y + alongM * Math.sin(to)]
+}

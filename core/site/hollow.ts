@@ -1,0 +1,83 @@
+import { figure } from '../quantity/figure'
+import type { Worked } from '../quantity/working'
+
+/** Depths below a straight line over a hollow: rows of a grid, or the one row of a string. */
+export interface HollowSurvey {
+  name: string
+  /** Distance between depths, and between rows, m. */
+  spacingM: number
+  /** How wide the string's row stands for, m; for a single row only. */
+  widthM: number | null
+  /** mm below the line; not below 0. */
+  rowsMm: readonly (readonly number[])[]
+}
+
+export interface HollowMeasure {
+  volume: Worked
+  deepestMm: number
+  areaM2: number
+}
+
+/** Depth of one dressing over living grass, mm. @source trade, reference §6 */
+export const LIFT_MM = 12
+
+/** @returns a sentence where the depths are no grid */
+export function hollowProblem({ rowsMm, widthM }: HollowSurvey): string | undefined {
+  const length = rowsMm[0]?.length ?? 0
+  if (length < 2) return 'Two depths in a row at least.'
+  if (rowsMm.some((row) => row.length !== length)) return 'Every row needs as many depths as the first.'
+  if (rowsMm.length === 1 && !(widthM && widthM > 0)) return 'One row needs the width it stands for.'
+  if (!rowsMm.flat().some((mm) => mm > 0)) return 'No depth is above 0.'
+  return undefined
+}
+
+/** Sum over the cells of a grid of the mean of their corners. */
+function meanOfCorners(rows: readonly (readonly number[])[]): number {
+  let sum = 0
+  for (let r = 0; r + 1 < rows.length; r++) {
+    for (let c = 0; c + 1 < rows[r]!.length; c++) sum += (rows[r]![c]! + rows[r]![c + 1]! + rows[r + 1]![c]! + rows[r + 1]![c + 1]!) / 4
+  }
+  return sum
+}
+
+/**
+ * Volume of a hollow: mean of the corners of each cell of a grid, or the section under a string times its width.
+ * @throws RangeError where the depths are no grid
+ * @source earthwork by unit areas, as surveying textbooks have it; models.md §9
+ */
+export function measureHollow(hollow: HollowSurvey): HollowMeasure {
+  const problem = hollowProblem(hollow)
+  if (problem) throw new RangeError(problem)
+  const { rowsMm, spacingM, widthM } = hollow
+  const string = rowsMm.length === 1
+  const cells = (rowsMm[0]!.length - 1) * (string ? 1 : rowsMm.length - 1)
+  const cellM2 = string ? spacingM * widthM! : spacingM ** 2
+  const meanMm = (string ? meanOfCorners([rowsMm[0]!, rowsMm[0]!]) : meanOfCorners(rowsMm)) / cells
+  const areaM2 = cells * cellM2
+  const value = (areaM2 * meanMm) / 1000
+  return {
+    deepestMm: Math.max(...rowsMm.flat()), areaM2,
+    volume: {
+      value,
+      working: {
+        title: `Soil to fill ${hollow.name || 'the hollow'}`, result: figure('volumeM3', value, 2), formula: 'Ground under the depths × their mean, cell by cell.',
+        lines: [
+          { what: string ? 'Ground the string stands for' : 'Ground under the grid', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look, hollows' } },
+          { operator: '×', what: 'Mean depth of its cells', value: figure('depthMm', meanMm), source: { kind: 'user', text: 'Look, hollows' } },
+          { operator: '=', what: 'Volume as measured', value: figure('volumeM3', value, 2), subtotal: true },
+        ],
+        rounding: 'Without settling; that is added where the material is ordered.',
+        fieldCheck: 'Lay a straight edge over it: the deepest gap is the deepest depth typed.',
+      },
+    },
+  }
+}
+
+/** Lifts over living grass: none deeper than half an inch. @returns count */
+export const liftsFor = (deepestMm: number): number => Math.ceil(deepestMm / LIFT_MM - 1e-9)
+
+/** "0 10 25 10 0 / 0 5 10 5 0": rows of depths. @returns rows as typed numbers; undefined where one is none */
+export function parseDepthRows(typed: string): number[][] | undefined {
+  const rows = typed.trim().split(/\s*[/\n]\s*/).filter(Boolean).map((row) => row.split(/[\s,;]+/).filter(Boolean).map(Number))
+  return rows.length && rows.every((row) => row.length && row.every((n) => Number.isFinite(n) && n >= 0)) ? rows : undefined
+}

@@ -1,0 +1,136 @@
+import { extentOf, insideOutline, type Extent, type Outline, type PointM } from './geometry'
+import { heightOf, reachOf, type Feature, type Features } from './sitePlan'
+
+/** Azimuths a horizon is kept in, one a degree, clockwise from north. */
+const AZIMUTHS = 360
+/** Share of a tree's height that is bare trunk: low sun comes in under the crown. @source own */
+const TRUNK_SHARE = 0.25
+const TURN = AZIMUTHS / (2 * Math.PI)
+
+/** A grid over some ground, with the points that are lawn. */
+export interface SunGrid {
+  extent: Extent
+  cellM: number
+  columns: number
+  rows: number
+  /** Index of the outline each cell lies in, row by row from the south-west corner; -1 for none. */
+  owner: Int16Array
+  /** Cells that are lawn, as indices into `owner`. */
+  lawn: Int32Array
+}
+
+/** Cells a sun map has at the most: a hectare at half a metre. */
+export const MOST_CELLS = 40_000
+
+/** @returns the finest cell, m, not under `wantedM`, that keeps a grid within bounds */
+export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number): number {
+  const box = extentOf(groups.flat().flatMap(({ outer }) => outer))
+  if (!box) return wantedM
+  return Math.max(wantedM, Math.sqrt(((box.maxX - box.minX) * (box.maxY - box.minY)) / MOST_CELLS))
+}
+
+/** Lays a grid over groups of outlines, such as those of each zone. */
+export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number): SunGrid {
+  const extent = extentOf(groups.flat().flatMap(({ outer }) => outer)) ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 }
+  const columns = Math.max(1, Math.ceil((extent.maxX - extent.minX) / cellM))
+  const rows = Math.max(1, Math.ceil((extent.maxY - extent.minY) / cellM))
+  const owner = new Int16Array(columns * rows).fill(-1)
+  const lawn: number[] = []
+  for (let cell = 0; cell < owner.length; cell++) {
+    const at = centreOf({ extent, cellM, columns }, cell)
+    const group = groups.findIndex((outlines) => outlines.some((outline) => insideOutline(at, outline)))
+    if (group < 0) continue
+    owner[cell] = group
+    lawn.push(cell)
+  }
+  return { extent, cellM, columns, rows, owner, lawn: Int32Array.from(lawn) }
+}
+
+export const centreOf = ({ extent, cellM, columns }: Pick<SunGrid, 'extent' | 'cellM' | 'columns'>, cell: number): PointM =>
+  [extent.minX + ((cell % columns) + 0.5) * cellM, extent.minY + (Math.floor(cell / columns) + 0.5) * cellM]
+
+/**
+ * What stands round each lawn cell, as the tangent of the height of the sun it hides: from the ground up to `solid`, and
+ * from `crownLow` to `crownHigh` where tree crowns stand. Crowns that overlap in one direction count as one.
+ */
+export interface Horizons {
+  solid: Float32Array
+  crownLow: Float32Array
+  crownHigh: Float32Array
+}
+
+type Wall = readonly [PointM, PointM, number]
+
+function wallsOf(features: Features): Wall[] {
+  return Object.values(features).flatMap((feature): Wall[] => {
+    const height = heightOf(feature)
+    if (feature.kind === 'fence') return feature.points.slice(1).map((to, i) => [feature.points[i]!, to, height])
+    if (feature.kind !== 'building') return []
+    return feature.points.map((from, i) => [from, feature.points[(i + 1) % feature.points.length]!, height])
+  })
+}
+
+/** Raises the horizon of one cell by a wall. */
+function raiseByWall(solid: Float32Array, base: number, [x, y]: PointM, [[ax, ay], [bx, by], height]: Wall): void {
+  const [px, py, qx, qy] = [ax - x, ay - y, bx - x, by - y]
+  // Twice the area of the triangle to the wall: positive where its end lies clockwise of its start.
+  const cross = px * qy - py * qx
+  if (Math.abs(cross) < 1e-9) return
+  const [fromX, fromY, toX, toY] = cross < 0 ? [px, py, qx, qy] : [qx, qy, px, py]
+  const from = Math.atan2(fromX, fromY) * TURN
+  let span = Math.atan2(toX, toY) * TURN - from
+  if (span < 0) span += AZIMUTHS
+  const size = Math.abs(cross)
+  for (let k = Math.ceil(from - 0.5); k <= Math.floor(from + span + 0.5); k++) {
+    const angle = Math.min(Math.max(k, from), from + span) / TURN
+    // Distance along the ray to the wall, over the height: the tangent wanted.
+    const across = Math.abs(Math.sin(angle) * (toY - fromY) - Math.cos(angle) * (toX - fromX))
+    const tangent = (height * across) / size
+    const bin = base + ((k % AZIMUTHS) + AZIMUTHS) % AZIMUTHS
+    if (tangent > solid[bin]!) solid[bin] = tangent
+  }
+}
+
+/** Hangs the crown of a tree into the view of one cell. */
+function hangCrown({ crownLow, crownHigh }: Horizons, base: number, [x, y]: PointM, tree: Feature): void {
+  const [tx, ty] = tree.points[0]!
+  const [dx, dy] = [tx - x, ty - y]
+  const height = heightOf(tree)
+  const radius = Math.max(reachOf(tree), 0.1)
+  const away = Math.hypot(dx, dy)
+  const beneath = away < radius
+  const middle = Math.atan2(dx, dy)
+  const half = beneath ? Math.PI : Math.asin(Math.min(1, radius / away))
+  const first = Math.ceil((middle - half) * TURN)
+  const last = beneath ? first + AZIMUTHS - 1 : Math.floor((middle + half) * TURN)
+  for (let k = first; k <= last; k++) {
+    const off = k / TURN - middle
+    const chord = Math.sqrt(Math.max(0, radius ** 2 - (away * Math.sin(off)) ** 2))
+    const near = Math.max(away * Math.cos(off) - chord, 0)
+    const far = away * Math.cos(off) + chord
+    if (far <= 0) continue
+    const bin = base + ((k % AZIMUTHS) + AZIMUTHS) % AZIMUTHS
+    crownLow[bin] = Math.min(crownLow[bin]!, (height * TRUNK_SHARE) / far)
+    crownHigh[bin] = Math.max(crownHigh[bin]!, near > 0 ? height / near : Number.POSITIVE_INFINITY)
+  }
+}
+
+/** What every lawn cell of a grid sees round itself. */
+export function horizonsOf(grid: SunGrid, features: Features): Horizons {
+  const size = grid.lawn.length * AZIMUTHS
+  const horizons: Horizons = { solid: new Float32Array(size), crownLow: new Float32Array(size).fill(Number.POSITIVE_INFINITY), crownHigh: new Float32Array(size) }
+  const walls = wallsOf(features)
+  const trees = Object.values(features).filter(({ kind }) => kind === 'tree')
+  grid.lawn.forEach((cell, i) => {
+    const at = centreOf(grid, cell)
+    for (const wall of walls) raiseByWall(horizons.solid, i * AZIMUTHS, at, wall)
+    for (const tree of trees) hangCrown(horizons, i * AZIMUTHS, at, tree)
+  })
+  return horizons
+}
+
+/** Does the sun reach lawn cell `i`? @param tangent of the height of the sun @param azimuthDeg clockwise from north */
+export function sunReaches({ solid, crownLow, crownHigh }: Horizons, i: number, azimuthDeg: number, tangent: number): boolean {
+  const bin = i * AZIMUTHS + (Math.round(azimuthDeg) % AZIMUTHS)
+  return tangent > solid[bin]! && !(tangent > crownLow[bin]! && tangent < crownHigh[bin]!)
+}

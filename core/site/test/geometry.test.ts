@@ -1,0 +1,119 @@
+import turfArea from '@turf/area'
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { fromPlan, toPlan } from '../geodesy'
+import { crossesItself, insideOutline, outlineAreaM2, perimeterM, sidesM, signedAreaM2, tapeOn, type Outline, type PointM, type Ring } from '../geometry'
+import { borderM, coveredM2, joined, splitAlong, without } from '../overlay'
+import { drawnAreaM2, featureProblem, handSownBorderM, type Feature } from '../sitePlan'
+
+/** Corners round a middle at growing angles: any such outline is sound. */
+const star = fc.array(fc.double({ min: 3, max: 40, noNaN: true }), { minLength: 4, maxLength: 14 }).map((radii): Ring =>
+  radii.map((r, i) => [r * Math.cos((2 * Math.PI * i) / radii.length), r * Math.sin((2 * Math.PI * i) / radii.length)] as PointM))
+const box = (x: number, y: number, w: number, h: number): Ring => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]
+const moved = (ring: Ring, dx: number, dy: number, turn: number): Ring =>
+  ring.map(([x, y]) => [x * Math.cos(turn) - y * Math.sin(turn) + dx, x * Math.sin(turn) + y * Math.cos(turn) + dy])
+const plain = (outer: Ring): Outline => ({ outer, holes: [] })
+const feature = (change: Partial<Feature>): Feature =>
+  ({ kind: 'zone', name: '', points: [], holes: [], zoneId: 'front', heightM: null, radiusM: null, depthMm: null, located: false, ...change })
+
+describe('areas', () => {
+  test('do not depend on which way round, where or how turned an outline was drawn', () => {
+    fc.assert(fc.property(star, fc.double({ min: -1e4, max: 1e4, noNaN: true }), fc.double({ min: 0, max: 7, noNaN: true }), (ring, away, turn) => {
+      const area = outlineAreaM2(plain(ring))
+      expect(outlineAreaM2(plain([...ring].reverse()))).toBeCloseTo(area, 8)
+      expect(outlineAreaM2(plain(moved(ring, away, -away, turn))) / area).toBeCloseTo(1, 8)
+      expect(signedAreaM2(ring)).toBeGreaterThan(0)
+    }))
+  })
+
+  test('of regular polygons are ½·n·r²·sin(2π/n), the published formula', () => {
+    for (const n of [3, 4, 6, 17, 100]) {
+      const ring = Array.from({ length: n }, (_, i): PointM => [5 * Math.cos((2 * Math.PI * i) / n), 5 * Math.sin((2 * Math.PI * i) / n)])
+      expect(outlineAreaM2(plain(ring))).toBeCloseTo((n / 2) * 25 * Math.sin((2 * Math.PI) / n), 9)
+    }
+  })
+
+  test('agree with geodesic areas of @turf/area for gardens anywhere, holes subtracted', () => {
+    fc.assert(fc.property(star, fc.double({ min: -66, max: 66, noNaN: true }), fc.double({ min: -179, max: 179, noNaN: true }), (ring, latDeg, lonDeg) => {
+      const hole = ring.map(([x, y]): PointM => [x / 3, y / 3])
+      const geographic = (r: Ring) => [...r, r[0]!].map((point) => fromPlan({ latDeg, lonDeg }, point))
+      const turf = turfArea({ type: 'Polygon', coordinates: [geographic(ring), geographic(hole)] })
+      // Turf reckons on a sphere of 6,371,008.8 m, the plan on the ellipsoid: up to 0.6 % between them.
+      expect(outlineAreaM2({ outer: ring, holes: [hole] }) / turf).toBeGreaterThan(0.992)
+      expect(outlineAreaM2({ outer: ring, holes: [hole] }) / turf).toBeLessThan(1.008)
+    }))
+  })
+
+  test('a degree of latitude is 110.574 km at the equator and 111.694 km at the pole; of longitude 111.320 km at the equator', () => {
+    // Lengths of a degree on WGS 84 as geodesy handbooks print them, from memory.
+    expect(toPlan({ latDeg: 0, lonDeg: 0 }, [0, 1])[1]).toBeCloseTo(110_574.3, 0)
+    expect(toPlan({ latDeg: 90, lonDeg: 0 }, [0, 91])[1]).toBeCloseTo(111_694, 0)
+    expect(toPlan({ latDeg: 0, lonDeg: 0 }, [1, 0])[0]).toBeCloseTo(111_319.5, 0)
+    fc.assert(fc.property(fc.double({ min: -500, max: 500, noNaN: true }), fc.double({ min: -500, max: 500, noNaN: true }), (x, y) => {
+      const place = { latDeg: 37, lonDeg: -79 }
+      const back = toPlan(place, fromPlan(place, [x, y]))
+      expect(Math.hypot(back[0] - x, back[1] - y)).toBeLessThan(1e-5)
+    }))
+  })
+})
+
+/** Corners stand on tenths of a millimetre; along 300 m of edge that is 300 cm² at the very most. */
+const SNAPPED_M2 = 0.03
+
+describe('joining and cutting', () => {
+  test('a union is no larger than its parts and no smaller than the largest, and parts cut off add up again', () => {
+    fc.assert(fc.property(star, star, fc.double({ min: -20, max: 20, noNaN: true }), (a, b, shift) => {
+      const [one, other] = [plain(a), plain(moved(b, shift, shift / 2, 0.3))]
+      const [first, second, both] = [coveredM2([one]), coveredM2([other]), coveredM2([one, other])]
+      expect(both).toBeLessThanOrEqual(first + second + SNAPPED_M2)
+      expect(both).toBeGreaterThanOrEqual(Math.max(first, second) - SNAPPED_M2)
+      // What is only in the one, and all of the other, is both.
+      expect(Math.abs(coveredM2(without([one], [other])) + second - both)).toBeLessThan(SNAPPED_M2)
+    }), { numRuns: 60 })
+  })
+
+  test('split along any line through the middle, the pieces add up to the whole', () => {
+    fc.assert(fc.property(star, fc.double({ min: 0, max: 3, noNaN: true }), (ring, angle) => {
+      const { left, right } = splitAlong(plain(ring), [0, 0], [Math.cos(angle), Math.sin(angle)])
+      expect(Math.abs(coveredM2(left) + coveredM2(right) - outlineAreaM2(plain(ring)))).toBeLessThan(SNAPPED_M2)
+      for (const { outer } of left) for (const [x, y] of outer) expect(x * Math.sin(angle) - y * Math.cos(angle)).toBeLessThan(2e-4)
+    }), { numRuns: 60 })
+    expect(() => splitAlong(plain(box(0, 0, 4, 4)), [9, 0], [9, 1])).toThrow(/does not cross/)
+    expect(() => splitAlong(plain(box(0, 0, 4, 4)), [1, 1], [1, 1])).toThrow(/two points/)
+  })
+
+  test('beds and buildings come out of a zone once, and edges between zones are not sown by hand', () => {
+    const features = {
+      a: feature({ points: box(0, 0, 10, 10) }), b: feature({ points: box(10, 0, 10, 10), zoneId: 'back' }),
+      bed: feature({ kind: 'bed', points: box(2, 2, 3, 3), zoneId: null }), pond: feature({ kind: 'bed', points: box(3, 3, 3, 3), zoneId: null }),
+      house: feature({ kind: 'building', points: box(8, 8, 4, 4), zoneId: null }),
+    }
+    expect(drawnAreaM2(features, 'front')).toBeCloseTo(100 - 14 - 4, 6)
+    expect(drawnAreaM2(features, 'back')).toBeCloseTo(100 - 4, 9)
+    expect(drawnAreaM2(features, 'shed')).toBeUndefined()
+    // Round 20 × 10 with the house notched out of its upper edge, and round two beds that overlap.
+    expect(handSownBorderM(features)).toBeCloseTo(60 + 4 + 16, 9)
+    expect(borderM(joined([plain(box(0, 0, 10, 10)), plain(box(10, 0, 10, 10))]))).toBeCloseTo(60, 9)
+  })
+})
+
+test('what cannot be drawn is said', () => {
+  const bow: Ring = [[0, 0], [4, 4], [4, 0], [0, 4]]
+  expect(crossesItself(bow)).toBe(true)
+  expect(crossesItself(box(0, 0, 3, 3))).toBe(false)
+  expect(featureProblem(feature({ points: bow }))).toContain('crosses itself')
+  expect(featureProblem(feature({ points: [[0, 0], [1, 1]] }))).toContain('3 points')
+  expect(featureProblem(feature({ points: [[0, 0], [1, 1], [2, 2]] }))).toContain('encloses nothing')
+  expect(featureProblem(feature({ kind: 'tree', points: [[0, 0], [1, 1]] }))).toContain('one place')
+  expect(featureProblem(feature({ points: box(0, 0, 9, 9), holes: [box(1, 1, 2, 2)] }))).toBeUndefined()
+  expect(insideOutline([2, 2], { outer: box(0, 0, 9, 9), holes: [box(1, 1, 2, 2)] })).toBe(false)
+})
+
+test('by tape and turn, four equal sides with left turns come back to where they began', () => {
+  let line: PointM[] = [[3, 4]]
+  for (const turn of [0, 90, 90, 90]) line = [...line, tapeOn(line, 7, turn)]
+  expect(Math.hypot(line[1]![0] - 3, line[1]![1] - 11)).toBeLessThan(1e-9)
+  expect(Math.hypot(line[4]![0] - 3, line[4]![1] - 4)).toBeLessThan(1e-9)
+  expect(perimeterM(box(0, 0, 3, 4))).toBe(14)
+  expect(sidesM(box(0, 0, 3, 4))).toEqual([3, 4, 3, 4])
+})

@@ -1,0 +1,115 @@
+import { Body, Equator, Horizon, Observer } from 'astronomy-engine'
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { daylightHours } from '../../climate/radiation'
+import { addDays, dayNumber, dayOfYear, toDay } from '../../quantity/calendar'
+import type { Ring } from '../geometry'
+import { horizonsOf, sunGrid, sunReaches } from '../shade'
+import type { Feature, Features } from '../sitePlan'
+import { shadedGround, sunByMonth, sunMapOf, sunOn, sunPath } from '../sun'
+
+const PLACE = { latDeg: 37, lonDeg: -79.4 }
+const box = (x: number, y: number, w: number, h: number): Ring => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]
+const feature = (change: Partial<Feature>): Feature =>
+  ({ kind: 'zone', name: '', points: box(0, 0, 10, 10), holes: [], zoneId: 'lawn', heightM: null, radiusM: null, depthMm: null, located: false, ...change })
+const lawn = { lawn: feature({}) }
+const wall = (points: Feature['points'], heightM: number) => feature({ kind: 'fence', points, heightM, zoneId: null })
+const EQUINOX = toDay('2026-03-20')
+const meanHours = (features: Features, day = EQUINOX, place = PLACE) => sunMapOf(shadedGround(features, ['lawn'], place), 1, day).zones[0]!.meanHours
+
+describe('the path of the sun', () => {
+  test('stands where astronomy-engine puts it, anywhere and on any day', () => {
+    fc.assert(fc.property(fc.double({ min: -66, max: 66, noNaN: true }), fc.double({ min: -180, max: 180, noNaN: true }), fc.integer({ min: 0, max: 3000 }), (latDeg, lonDeg, after) => {
+      const day = addDays(toDay('2024-01-01'), after)
+      const path = sunPath({ latDeg, lonDeg }, day)
+      if (!path.length) return
+      const noon = path.reduce((a, b) => (b.tangent > a.tangent ? b : a))
+      const heights = Array.from({ length: 144 }, (_, i) => {
+        const time = new Date(dayNumber(day) * 86_400_000 - (lonDeg / 15) * 3_600_000 + (5 + 10 * i) * 60_000)
+        const where = new Observer(latDeg, lonDeg, 0)
+        const { ra, dec } = Equator(Body.Sun, time, where, true, true)
+        return Horizon(time, where, ra, dec, 'normal')
+      })
+      const theirs = heights.reduce((a, b) => (b.altitude > a.altitude ? b : a))
+      expect(Math.abs((Math.atan(noon.tangent) * 180) / Math.PI - theirs.altitude)).toBeLessThan(0.05)
+      expect(Math.abs(path.length - heights.filter(({ altitude }) => altitude > 3).length)).toBeLessThanOrEqual(1)
+      const near = theirs.altitude > 80 ? 3 : 0.3
+      expect(Math.abs(((noon.azimuthDeg - theirs.azimuth + 540) % 360) - 180)).toBeLessThan(near)
+    }), { numRuns: 40 })
+  })
+
+  test('open ground gets the daylight of FAO-56, less the low sun of morning and evening', () => {
+    for (const day of [toDay('2026-06-21'), toDay('2026-09-24'), toDay('2026-12-21')]) {
+      const hours = meanHours(lawn, day)
+      const daylight = daylightHours(PLACE.latDeg, dayOfYear(day))
+      expect(hours).toBeLessThan(daylight)
+      expect(hours).toBeGreaterThan(daylight - 1.1)
+    }
+  })
+})
+
+describe('shade', () => {
+  test('a wall hides the sun below h over distance, and not above', () => {
+    // One cell, a long wall 4 m high 8 m south of it: the sun of due south is hidden below arctan(4/8).
+    const grid = sunGrid([[{ outer: box(-0.25, -0.25, 0.5, 0.5), holes: [] }]], 0.5)
+    const horizons = horizonsOf(grid, { wall: wall([[-100, -8], [100, -8]], 4) })
+    for (const azimuth of [120, 150, 180, 205, 240]) {
+      // Aslant the wall is farther: h·cos(off south)/distance.
+      const hidden = (4 / 8) * Math.cos(((azimuth - 180) * Math.PI) / 180)
+      expect(sunReaches(horizons, 0, azimuth, hidden * 0.99)).toBe(false)
+      expect(sunReaches(horizons, 0, azimuth, hidden * 1.01)).toBe(true)
+    }
+    expect(sunReaches(horizons, 0, 0, 0.06)).toBe(true)
+  })
+
+  test('low sun comes in under a crown, high sun over it', () => {
+    const grid = sunGrid([[{ outer: box(-0.25, -0.25, 0.5, 0.5), holes: [] }]], 0.5)
+    const horizons = horizonsOf(grid, { tree: feature({ kind: 'tree', points: [[10, 0]], heightM: 8, radiusM: 2, zoneId: null }) })
+    // Crown from 2 m (a quarter) to 8 m, between 8 and 12 m east.
+    expect([0.1, 0.2, 0.5, 0.95, 1.05].map((tangent) => sunReaches(horizons, 0, 90, tangent))).toEqual([true, false, false, false, true])
+    expect(sunReaches(horizons, 0, 110, 0.5)).toBe(true)
+  })
+
+  test('a wall along the equator’s side takes more than one along the pole’s, in both hemispheres', () => {
+    const [south, north] = [wall([[-5, -1], [15, -1]], 3), wall([[-5, 11], [15, 11]], 3)]
+    expect(meanHours({ ...lawn, south })).toBeLessThan(meanHours({ ...lawn, north }) - 0.5)
+    const down = { latDeg: -37, lonDeg: 145 }
+    expect(meanHours({ ...lawn, north }, EQUINOX, down)).toBeLessThan(meanHours({ ...lawn, south }, EQUINOX, down) - 0.5)
+  })
+
+  test('an east wall at the equinox takes half of the day from the ground at its foot, as the sun rises in the east', () => {
+    const strip = { lawn: feature({ points: box(0, 0, 0.5, 10) }), wall: wall([[0.7, -300], [0.7, 310]], 60) }
+    expect(meanHours(strip) / meanHours(lawn)).toBeGreaterThan(0.46)
+    expect(meanHours(strip) / meanHours(lawn)).toBeLessThan(0.54)
+  })
+
+  test('what is built higher or added never lets in more sun', () => {
+    const building = fc.record({ x: fc.integer({ min: -15, max: 20 }), y: fc.integer({ min: -15, max: 20 }), heightM: fc.integer({ min: 1, max: 12 }) })
+    fc.assert(fc.property(building, building, ({ x, y, heightM }, second) => {
+      const house = (at: { x: number; y: number; heightM: number }) => feature({ kind: 'building', points: box(at.x, at.y, 6, 6), heightM: at.heightM, zoneId: null })
+      // Seen from one fixed cell, so that what is built over is not taken for brighter.
+      const grid = sunGrid([[{ outer: box(2.3, 2.3, 0.5, 0.5), holes: [] }]], 0.5)
+      const lit = (features: Features) => {
+        const horizons = horizonsOf(grid, features)
+        return sunPath(PLACE, EQUINOX).filter(({ azimuthDeg, tangent }) => sunReaches(horizons, 0, azimuthDeg, tangent)).length
+      }
+      const one = { a: house({ x, y, heightM }) }
+      expect(lit({ a: house({ x, y, heightM: heightM + 2 }) })).toBeLessThanOrEqual(lit(one))
+      expect(lit({ ...one, b: house(second) })).toBeLessThanOrEqual(lit(one))
+    }), { numRuns: 60 })
+  })
+})
+
+test('spots never shaded are told apart, and a zone keeps its year', () => {
+  const half = { ...lawn, wall: wall([[0, -0.5], [10, -0.5]], 2) }
+  const [zone] = sunMapOf(shadedGround(half, ['lawn'], PLACE), 1, toDay('2026-12-21')).zones
+  expect(zone!.neverShadedShare).toBeGreaterThan(0.1)
+  expect(zone!.neverShadedShare).toBeLessThan(0.9)
+  expect(zone!.leastHours).toBeLessThan(zone!.mostHours)
+  const [byMonth, none] = sunByMonth(half, ['lawn', 'not drawn'], PLACE)
+  expect(none).toBeNull()
+  for (const day of [toDay('2026-01-03'), toDay('2026-05-09'), toDay('2026-09-24')]) {
+    const today = sunMapOf(shadedGround(half, ['lawn'], PLACE, 1), 1, day).zones[0]!.meanHours
+    expect(Math.abs(sunOn(byMonth!, day) - today)).toBeLessThan(0.35)
+  }
+})
