@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { DailyWeather } from '#core/climate/weather'
 import type { ProbeReading } from './context'
-import { daySchema } from './lawn'
+import { daySchema } from './fields'
 
 /** The open CSV form: what a weather station and a soil probe deliver. */
 export const DAILY_HEADER = 'date,tmax_c,tmin_c,precipitation_mm'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { SCHOOLS, DEFAULT_SCHOOLS, type Schools } from '#core/programme/schools'
-import { idSchema } from './lawn'
+import { idSchema } from './fields'
+import { planningSchema, schoolsSchema } from './schools'
 
 export const ROLES = ['owner', 'technician'] as const
 export type Role = (typeof ROLES)[number]
@@ -40,11 +40,6 @@ export const personChangeSchema = z.object({ role: z.enum(ROLES), active: z.bool
 export const ownUnitsSchema = z.object({ units: units.nullable() })
 export const clockStepSchema = z.object({ days: z.int().min(1, 'A day at least.').max(31, 'At most 31 days at once.') })
 
-const codesOf = <Q extends keyof Schools>(question: Q) => z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])
-export const schoolsSchema = z.object({
-  rate: codesOf('rate'), scalp: codesOf('scalp'), cover: codesOf('cover'), coverMaterial: codesOf('coverMaterial'), starter: codesOf('starter'),
-})
-
 const licenceSchema = z.object({ what: z.string().trim().min(1, 'What it is for.').max(60, 'At most 60 characters.'), number: z.string().trim().min(1, 'Its number.').max(40, 'At most 40 characters.') })
 export type Licence = z.infer<typeof licenceSchema>
 
@@ -52,14 +47,12 @@ export const firmSettingsSchema = z.object({
   version: z.int(),
   name, units, currency, timeZone,
   schools: schoolsSchema,
+  planning: planningSchema,
   workingDays: z.array(z.int().min(0).max(6)).min(1, 'One working day at least.').max(7).transform((days) => [...new Set(days)].sort()),
   licences: z.array(licenceSchema).max(12, 'At most 12 licences.'),
   homeStationId: idSchema.nullable(),
 })
 export type FirmSettings = z.infer<typeof firmSettingsSchema>
-
-/** What the firm holds, with what it has not said yet filled by the usual. */
-export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
 
 export interface PersonListed {
   id: string

@@ -1,27 +1,16 @@
 import { z } from 'zod'
-import { TEXTURES } from '#core/climate/soil'
-import { GRASS_CODES } from '#core/grass/grasses'
-import { isDay, type Day } from '#core/quantity/calendar'
+import type { Day } from '#core/quantity/calendar'
 import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS, type PlanSettings } from '#core/programme/plan'
 import { OPERATION_CODES } from '#core/programme/operations'
-import { coverProblem, type Survey } from '#core/site/survey'
+import { PROGRAMME_CODES } from '#core/programme/programmes'
+import { questionsLeft } from '#core/site/questions'
+import { mainGrass, surveyOver, type Survey } from '#core/site/survey'
+import { surveyOfZone, type ZoneMeasure, type ZoneSurvey } from '#core/site/zone'
+import { areaM2, between, daySchema, few, idSchema, required, text } from './fields'
+import { MOST_ZONES, type Look } from './look'
+import { schoolsSchema } from './schools'
 
-export const daySchema = z.string().refine(isDay, 'A date such as 2026-09-24.').transform((text) => text as Day)
-export const idSchema = z.uuid()
-
-const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`)
-const required = (most: number) => text(most).min(1, 'Enter something here.')
-const between = (least: number, most: number, words: string) => z.number(words).min(least, words).max(most, words)
-const share = between(0, 1, 'Between 0 and 100%.')
-
-export const applicationSchema = z.object({
-  ingredient: required(80),
-  appliedOn: daySchema,
-  waitDays: z.int('Whole days.').min(0, 'Not below 0 days.').max(800, 'At most 800 days.'),
-})
-
-const areaM2 = between(1, 200_000, 'Between 10 ft² (1 m²) and 50 acres (20 ha).')
 
 /** What a lawn begins with: the dashed row under the list. */
 export const newLawnSchema = z.object({
@@ -30,38 +19,9 @@ export const newLawnSchema = z.object({
   client: required(80),
   address: text(160),
   areaM2,
-  areaTyped: text(80),
+  areaTyped: text(200),
   growsNow: text(120),
 })
-
-/** The survey, short form. Null is "not looked at yet". */
-export const lookSchema = z
-  .object({
-    version: z.int(),
-    client: required(80),
-    address: text(160),
-    latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
-    lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
-    stationId: idSchema.nullable(),
-    areaM2,
-    areaTyped: text(80),
-    growsNow: text(120),
-    grass: z.enum(GRASS_CODES).nullable(),
-    desirableShare: share.nullable(),
-    weedShare: share.nullable(),
-    bareShare: share.nullable(),
-    thatchMm: between(0, 150, 'Between 0 and 6 in (150 mm).').nullable(),
-    mowingHeightMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
-    sun: z.enum(['full', 'part', 'dense']).nullable(),
-    texture: z.enum(TEXTURES),
-    slopeShare: between(0, 1, 'Between 0 and 100%.'),
-    applications: z.array(applicationSchema).max(40, 'At most 40 lines.'),
-  })
-  .superRefine(({ desirableShare, weedShare, bareShare }, context) => {
-    if (desirableShare === null || weedShare === null || bareShare === null) return
-    const problem = coverProblem(desirableShare, weedShare, bareShare)
-    if (problem) context.addIssue({ code: 'custom', path: ['bareShare'], message: problem })
-  })
 
 const lotSchema = z.object({
   purityShare: between(0.01, 1, 'Between 1 and 100%.'),
@@ -80,7 +40,7 @@ export const settingsSchema = z.object({
   lot: lotSchema,
   bags: z.array(bagSchema).min(1, 'At least one bag size.').max(4, 'At most four bag sizes.'),
   starterAnalysis: z.string().refine((t) => parseAnalysis(t) !== undefined, 'Three numbers such as 18-24-12, nitrogen above 0.'),
-  starterNGPerM2: between(0.2, 4.887, 'Between 0.05 and 1 lb N/1,000 ft² (0.2 to 4.9 g/m²) in one go.'),
+  starterNGPerM2: between(0, 4.887, 'Between 0.05 and 1 lb N/1,000 ft² (0.2 to 4.9 g/m²) in one go, or 0 for none.').refine((n) => n === 0 || n >= 0.2, 'At least 0.05 lb N/1,000 ft² (0.2 g/m²), or 0 for none.'),
   coverMaterial: z.enum(COVER_MATERIALS),
   coverMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
   rakeMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
@@ -89,8 +49,12 @@ export const settingsSchema = z.object({
 
 export const planSchema = z.object({
   version: z.int(),
-  programme: z.enum(['overseed']).nullable(),
+  programme: z.enum(PROGRAMME_CODES).nullable(),
   overruleNote: text(400).nullable(),
+  /** Zones that are treated otherwise than the rest, or left as they are. */
+  zonePlans: few(z.object({ programme: z.enum([...PROGRAMME_CODES, 'leave']), note: text(400) }), MOST_ZONES, 'zones'),
+  /** Where this plan differs from what the firm holds. */
+  schools: schoolsSchema.partial(),
   sowOn: daySchema.nullable(),
   settings: settingsSchema.nullable(),
 })
@@ -113,7 +77,6 @@ export const doneSchema = z.object({ doneOn: daySchema })
 export const operationCodeSchema = z.enum(OPERATION_CODES)
 
 export type NewLawn = z.infer<typeof newLawnSchema>
-export type Look = z.infer<typeof lookSchema>
 export type PlanInput = z.infer<typeof planSchema>
 
 export interface DoneOperation {
@@ -132,23 +95,31 @@ export type Plan = PlanInput & Saved
 /** A lawn as the browser knows it. */
 export interface Lawn extends Look, Saved {
   id: string
+  /** Worked out of the survey when it was saved, by zone. */
+  measured: Record<string, ZoneMeasure>
+  /** Of all zones whose area is known, m². */
+  areaM2: number
   plan: Plan
   done: DoneOperation[]
 }
 
-/** What the survey still lacks, in the words of the form. */
-export function missingOf(lawn: Look): string[] {
-  const asked: [string, unknown][] = [
-    ['grass wanted', lawn.grass], ['share of grass worth keeping', lawn.desirableShare], ['share of weeds', lawn.weedShare],
-    ['share of bare soil', lawn.bareShare], ['thatch', lawn.thatchMm], ['mowing height', lawn.mowingHeightMm], ['sun', lawn.sun],
-  ]
-  return asked.filter(([, value]) => value === null).map(([words]) => words)
+/** What the plan cannot do without and the survey still lacks, in the words of the form. */
+export const missingOf = (lawn: Lawn): string[] => questionsLeft(lawn, lawn.measured).filter(({ needed }) => needed).map(({ words }) => words)
+
+/** Zones in the order of the list. */
+export const zonesOf = ({ zones }: Pick<Look, 'zones'>): [id: string, zone: Look['zones'][string]][] =>
+  Object.entries(zones).sort(([, a], [, b]) => a.order - b.order || (a.name < b.name ? -1 : 1))
+
+/** Zones as the plan reads them on a day; those that still lack something are left out. */
+export const zoneSurveysOf = (lawn: Lawn, day: Day): ZoneSurvey[] =>
+  zonesOf(lawn).flatMap(([id, zone]) => surveyOfZone(id, zone, lawn.measured[id] ?? { areaM2: null, sunByMonthH: null }, day) ?? [])
+
+/** The whole lawn as the plan reads it; undefined while something is missing. */
+export function surveyOf(lawn: Lawn, day: Day): Survey | undefined {
+  const zones = zoneSurveysOf(lawn, day)
+  return zones.length && zones.length === Object.keys(lawn.zones).length ? surveyOver(zones, lawn.texture) : undefined
 }
 
-/** The survey as the plan reads it; undefined while something is missing. */
-export function surveyOf(lawn: Look): Survey | undefined {
-  const { grass, desirableShare, weedShare, bareShare, thatchMm, mowingHeightMm, sun, areaM2, texture, slopeShare } = lawn
-  if (grass === null || desirableShare === null || weedShare === null || bareShare === null) return undefined
-  if (thatchMm === null || mowingHeightMm === null || sun === null) return undefined
-  return { grass, desirableShare, weedShare, bareShare, thatchMm, mowingHeightMm, sun, areaM2, texture, slopeShare }
-}
+/** The grass most of the lawn is to have; undefined while no zone says. */
+export const grassOf = (lawn: Lawn) =>
+  mainGrass(zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])))

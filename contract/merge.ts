@@ -48,6 +48,8 @@ export function mergeEdits<T extends object>(base: T, mine: T, theirs: T): Merge
         clashes.push({ path, base: was, mine: own, theirs: other })
       }
     }
+    // What was taken out is not there, rather than there as nothing.
+    for (const key of Object.keys(out)) if (out[key] === undefined) Reflect.deleteProperty(out, key)
     return out
   }
   return { value: merge(base as Fields, mine as Fields, theirs as Fields, '') as T, clashes, taken }
@@ -62,7 +64,8 @@ export function settle<T extends object>(merged: Merged<T>, takeTheirs: Readonly
     const last = keys.pop()!
     let at = value
     for (const key of keys) at = at[key] as Fields
-    at[last] = theirs
+    if (theirs === undefined) Reflect.deleteProperty(at, last)
+    else at[last] = theirs
   }
   return value as T
 }

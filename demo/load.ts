@@ -6,7 +6,9 @@ import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
 import { addLawn, lawnById, saveLook } from '#server/records/lawns'
 import { markDone, savePlan } from '#server/records/plans'
-import { DEMO_LAWNS, type DemoLawn } from './lawns'
+import type { Lawn } from '#contract/lawn'
+import { PROGRAMMES } from '#core/programme/programmes'
+import { DEMO_LAWNS, fullZone, type DemoLawn } from './lawns'
 import { PELLMOOR } from './pellmoor'
 
 /** The demo stands still here until it is stepped. */
@@ -53,17 +55,28 @@ async function peopleForOlderDemo(): Promise<void> {
   })
 }
 
+/** Zones under ids of their own, the first under the one the lawn was added with. */
+function zonesFor(lawn: Lawn, demo: DemoLawn): Lawn['zones'] {
+  const [firstId, begun] = Object.entries(lawn.zones)[0]!
+  return Object.fromEntries(demo.zones!.map((zone, i) => [i ? randomUUID() : firstId, fullZone({ areaTyped: i ? '' : begun.areaTyped, tapedM2: i ? null : begun.tapedM2, ...zone }, i)]))
+}
+
 async function load(by: Author, demo: DemoLawn): Promise<void> {
   const lawn = (await addLawn(by, { id: randomUUID(), client: demo.client, address: demo.address, areaM2: demo.areaM2, areaTyped: demo.areaTyped, growsNow: demo.growsNow }))!
-  if (!demo.survey) return
+  if (!demo.zones) return
+  const zones = zonesFor(lawn, demo)
+  const { water, access, wishes, ...look } = demo.look ?? {}
   await saveLook(by, lawn.id, {
-    ...lawn, ...demo.survey, latDeg: PELLMOOR.latDeg + demo.northDeg, lonDeg: PELLMOOR.lonDeg + 0.02, applications: demo.applications ?? [],
+    ...lawn, ...look, zones, features: Object.fromEntries((demo.plan?.(Object.keys(zones)) ?? []).map((feature) => [randomUUID(), feature])) as Lawn['features'],
+    water: { ...lawn.water, ...water }, access: { ...lawn.access, ...access }, wishes: { ...lawn.wishes, ...wishes },
+    latDeg: PELLMOOR.latDeg + demo.northDeg, lonDeg: PELLMOOR.lonDeg + 0.02, applications: (demo.applications ?? []).map((line) => ({ product: '', rate: '', ...line })),
   })
   if (!demo.sowOn) return
-  const grass = grassByCode(demo.survey.grass)
+  const programme = PROGRAMMES[demo.programme ?? 'overseed']
+  const grass = grassByCode(demo.zones[0]!.grass!)
   await savePlan(by, lawn.id, {
-    version: 0, programme: 'overseed', overruleNote: null, sowOn: demo.sowOn,
-    settings: { ...defaultSettings(grass, demo.survey.desirableShare), ...demo.settings },
+    version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, sowOn: demo.sowOn,
+    settings: { ...defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme }), ...demo.settings },
   })
   const saved = (await lawnById(by.firmId, lawn.id))!
   for (const [code, daysFromSowing] of demo.done ?? []) {

@@ -22,7 +22,7 @@ export function useLawn() {
   /** The sequence as it would be from another sowing day. */
   function sequenceFrom(sowOn: Day) {
     if (!lawn.value || !outlook.value) return undefined
-    const trial: Lawn = { ...lawn.value, plan: { ...lawn.value.plan, programme: 'overseed', sowOn } }
+    const trial: Lawn = { ...lawn.value, plan: { ...lawn.value.plan, programme: lawn.value.plan.programme ?? decision.value?.leans ?? 'overseed', sowOn } }
     return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.practice, forecast.value)
   }
   return { id, lawn, outlook, glance, settings, decision, sequence, sequenceFrom, forecast }

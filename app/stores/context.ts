@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { Context } from '#contract/context'
+import { planningOf } from '#core/programme/planning'
 import { DEFAULT_SCHOOLS } from '#core/programme/schools'
 import type { Day } from '#core/quantity/calendar'
 import { problemOf, type Problem } from '~/utils/api'
@@ -34,7 +35,7 @@ export const useContextStore = defineStore('context', () => {
   const units = computed(() => person.value?.units ?? firm.value?.units ?? 'us')
   const currency = computed(() => firm.value?.currency ?? 'USD')
   const practice = computed<Practice>(() => ({
-    today: today.value, schools: firm.value?.schools ?? DEFAULT_SCHOOLS, workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
+    today: today.value, schools: firm.value?.schools ?? DEFAULT_SCHOOLS, planning: planningOf(firm.value?.planning), workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
   }))
   return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, practice }
 })

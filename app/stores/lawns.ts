@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { LawnGlance } from '#contract/context'
-import { LIST_PAGE, type Lawn, type Look, type NewLawn, type PlanInput } from '#contract/lawn'
+import { LIST_PAGE, type Lawn, type NewLawn, type PlanInput } from '#contract/lawn'
+import type { Look } from '#contract/look'
 import type { Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { Glance } from '#core/establishment/outlook'

@@ -1,33 +1,56 @@
+import type { Look } from '#contract/look'
 import { GRASSES } from '#core/grass/grasses'
+import { SWARDS } from '#core/grass/swards'
+import { PROGRAMME_NAMES } from '#core/programme/programmes'
 import { shortDayWithWeekday, isDay } from '#core/quantity/calendar'
 import { figure, showText, type Quantity, type UnitSystem } from '#core/quantity/figure'
-import { SUN_WORDS } from '#core/site/survey'
 
 /** Name of a field as its form has it, and what it measures. */
-const FIELDS: Record<string, readonly [name: string, quantity?: Quantity]> = {
-  client: ['Client or lawn'], address: ['Street or place'], areaM2: ['Area', 'areaM2'], areaTyped: ['Area as typed'], growsNow: ['Grows now'], grass: ['Grass wanted'],
-  latDeg: ['Latitude'], lonDeg: ['Longitude'], stationId: ['Weather station'], sun: ['Sun'], texture: ['Soil'],
-  desirableShare: ['Grass worth keeping', 'share'], weedShare: ['Weeds', 'share'], bareShare: ['Bare soil', 'share'], slopeShare: ['Slope', 'share'],
-  thatchMm: ['Thatch', 'depthMm'], mowingHeightMm: ['Mowing height', 'depthMm'], applications: ['What was put on before'],
-  programme: ['Programme'], overruleNote: ['Note of the overruling'], sowOn: ['Sowing day'], settings: ['Settings'],
+type Words = Record<string, readonly [name: string, quantity?: Quantity]>
+const FIELDS: Words = {
+  client: ['Client or lawn'], address: ['Address'], growsNow: ['In a few words'], latDeg: ['Latitude'], lonDeg: ['Longitude'], stationId: ['Weather station'], texture: ['Soil'],
+  zones: ['Zones'], features: ['Site plan'], underlay: ['Picture under the plan'], applications: ['What was put on before'], nothingPutOn: ['Nothing put on'], soilTest: ['Soil test'],
+  water: ['Water'], access: ['Access'], wishes: ['Wishes'],
+  programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], sowOn: ['Sowing day'], settings: ['Settings'],
   'settings.seedRateGPerM2': ['Live seed', 'rateGPerM2'], 'settings.lot.purityShare': ['Purity', 'share'], 'settings.lot.germinationShare': ['Germination', 'share'],
   'settings.lot.coatingShare': ['Coating', 'share'], 'settings.lot.purityOfBareSeed': ['Purity of the bare seed'], 'settings.bags': ['Bags and prices'],
   'settings.starterAnalysis': ['Starter analysis'], 'settings.starterNGPerM2': ['Nitrogen wanted', 'rateGPerM2'], 'settings.coverMaterial': ['Cover with'],
   'settings.coverMm': ['Depth of cover', 'depthMm'], 'settings.rakeMm': ['Rake in to', 'depthMm'], 'settings.scalpToMm': ['Scalp down to', 'depthMm'],
 }
+/** Fields of a zone, below its id. */
+const ZONE_FIELDS: Words = {
+  name: ['Name'], order: ['Order'], areaFrom: ['Which area counts'], areaTyped: ['Area as typed'], tapedM2: ['Area', 'areaM2'], errorShare: ['Measuring error', 'share'], sward: ['Grows now'],
+  grass: ['Grass wanted'], desirableShare: ['Grass worth keeping', 'share'], weedShare: ['Weeds', 'share'], coarseShare: ['Coarse weed grasses', 'share'], bareShare: ['Bare soil', 'share'],
+  counted: ['Counted points'], barePatchy: ['Bare in patches'], plugsMm: ['Thatch', 'depthMm'], driverMm: ['Screwdriver', 'depthMm'], penetrometerKPa: ['Penetrometer', 'kPa'],
+  mowingHeightMm: ['Mowing height', 'depthMm'], keptMm: ['Kept at', 'depthMm'], sunHours: ['Hours of sun', 'hours'], slopeShare: ['Slope', 'share'], wear: ['Wear'], drainage: ['Drainage'],
+  levelsSeen: ['Levels looked at'], hollows: ['Hollows'],
+}
 
-export const fieldName = (path: string): string => FIELDS[path]?.[0] ?? path
+function wordsOf(path: string): { words: Words[string] | undefined; zoneId?: string } {
+  const [first, id, field] = path.split('.')
+  if (first === 'zones' && id) return { zoneId: id, words: field ? ZONE_FIELDS[field] : ['The zone'] }
+  return { words: FIELDS[path] ?? (first === 'features' || ['water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools', 'underlay'].includes(first!) ? FIELDS[first!] : undefined) }
+}
+
+/** @param look where zones can be called by their names */
+export function fieldName(path: string, look?: Look): string {
+  const { words, zoneId } = wordsOf(path)
+  const zone = zoneId && look && Object.keys(look.zones).length > 1 ? look.zones[zoneId]?.name : undefined
+  return (words?.[0] ?? path) + (zone ? `, ${zone}` : '')
+}
 
 /** A saved value as people read it, whatever field it is of. */
 export function fieldText(path: string, value: unknown, units: UnitSystem): string {
-  const quantity = FIELDS[path]?.[1]
-  if (value === null || value === '') return 'empty'
+  const quantity = wordsOf(path).words?.[1]
+  const last = path.split('.').at(-1)
+  if (value === null || value === undefined || value === '') return 'empty'
+  if (quantity && Array.isArray(value)) return value.map((one: number) => showText(figure(quantity, one, 3), units)).join(', ') || 'empty'
   if (typeof value === 'number' && quantity) return showText(figure(quantity, value, 3), units)
-  if (path === 'grass') return GRASSES.find(({ code }) => code === value)?.name ?? String(value)
-  if (path === 'sun') return SUN_WORDS[value as keyof typeof SUN_WORDS]
-  if (path === 'sowOn' && typeof value === 'string' && isDay(value)) return shortDayWithWeekday(value)
+  if (last === 'grass' || last === 'sward') return [...GRASSES, ...SWARDS].find(({ code }) => code === value)?.name ?? String(value)
+  if (last === 'programme') return PROGRAMME_NAMES[value as keyof typeof PROGRAMME_NAMES] ?? String(value)
+  if (typeof value === 'string' && isDay(value)) return shortDayWithWeekday(value)
   if (path === 'settings.bags') return (value as { massKg: number }[]).map(({ massKg }) => showText(figure('massKg', massKg), units)).join(', ')
   if (path === 'applications') return (value as { ingredient: string; appliedOn: string }[]).map(({ ingredient, appliedOn }) => `${ingredient}, ${appliedOn}`).join('; ') || 'nothing'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  return typeof value === 'object' ? 'other settings' : String(value)
+  return typeof value === 'object' ? 'changed' : String(value)
 }

@@ -1,8 +1,9 @@
 import type { Lawn } from '#contract/lawn'
-import { missingOf } from '#contract/lawn'
+import { grassOf, missingOf } from '#contract/lawn'
 import { grassByCode } from '#core/grass/grasses'
 import { seedNeed } from '#core/materials/seed'
-import { PLAN_RATE } from '#core/programme/briefs'
+import { PLAN_RATE } from '#core/programme/parts'
+import { PROGRAMMES } from '#core/programme/programmes'
 import { shortDay, shortDayWithWeekday } from '#core/quantity/calendar'
 import { figure, showText, type UnitSystem } from '#core/quantity/figure'
 import type { Gate } from '#core/quantity/judgement'
@@ -52,25 +53,28 @@ export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice:
   const { today } = practice
   const sequence = sequenceOf(lawn, glance, practice, [])
   const decision = glance ? decisionOf(lawn, glance, practice) : undefined
-  const refused = decision?.programme === 'not now' && !lawn.plan.programme
+  const refused = decision !== undefined && decision.waiting.holds.length > 0 && !lawn.plan.programme
   const area = showText(figure('areaM2', lawn.areaM2), units)
   const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, practice, units) : '', sequence)
   const next = sequence?.next
   const missing = missingOf(lawn)
+  const grass = grassOf(lawn)
+  const { programme } = lawn.plan
+  const seeded = programme && PROGRAMMES[programme].anchor === 'sow'
   const gate: Gate | undefined = missing.length
     ? { state: 'waiting', text: [`${missing.length} answers, ${missing[0]} is next`] }
     : refused
-      ? { state: 'hold', text: [decision.verdict.replace(/^Not now: /, '')] }
+      ? decision.waiting.holds[0]
       : sequence?.troubles[0]
         ? { state: 'risk', text: [sequence.troubles[0]] }
         : next && [...next.gates].sort((a, b) => WEIGHT[a.state] - WEIGHT[b.state])[0]
   return {
     lawn, sequence, steps, here: currentStep(steps), group: groupOf(lawn, sequence, refused),
-    grass: lawn.grass ? grassByCode(lawn.grass).name : 'not chosen',
-    programme: lawn.plan.programme ? 'Overseed' : refused ? 'Not now' : 'Not decided',
-    rate: lawn.plan.programme ? seedRate(lawn, practice, units) : '',
+    grass: grass ? grassByCode(grass).name : 'not chosen',
+    programme: programme ? PROGRAMMES[programme].name : refused ? 'Wait' : 'Not decided',
+    rate: seeded ? seedRate(lawn, practice, units) : '',
     sow: lawn.plan.sowOn ? shortDayWithWeekday(lawn.plan.sowOn, today) : 'no day yet',
-    odds: lawn.plan.sowOn && glance?.sowing ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.window ? `next ${shortDay(decision.earliest, today)}` : '',
+    odds: lawn.plan.sowOn && glance?.sowing && (!programme || seeded) ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.waiting.next ? `next ${shortDay(decision.waiting.next, today)}` : '',
     next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : '',
     what: next ? next.operation.name : sequence ? 'all done' : currentStep(steps).name,
     sortBy: next ? next.from : missing.length ? '0' : '9999',

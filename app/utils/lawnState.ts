@@ -1,4 +1,5 @@
 import { missingOf, type Lawn } from '#contract/lawn'
+import { PROGRAMMES } from '#core/programme/programmes'
 import { shortDayWithWeekday, type Day } from '#core/quantity/calendar'
 import type { Sequence } from '#core/programme/sequence'
 
@@ -23,7 +24,7 @@ export function stepsOf(lawn: Lawn, today: Day, area: string, seed: string, sequ
   const count = sequence?.slips.length ?? 0
   return [
     missing.length ? step('look', 'Look', 'needs', `${missing.length} to answer`) : step('look', 'Look', 'settled', area),
-    programme ? step('decide', 'Decide', 'settled', 'Overseed') : step('decide', 'Decide', missing.length ? 'empty' : 'needs', missing.length ? 'after Look' : 'not decided'),
+    programme ? step('decide', 'Decide', 'settled', PROGRAMMES[programme].name) : step('decide', 'Decide', missing.length ? 'empty' : 'needs', missing.length ? 'after Look' : 'not decided'),
     sowOn ? step('when', 'When', 'settled', shortDayWithWeekday(sowOn, today)) : step('when', 'When', programme ? 'needs' : 'empty', 'no day yet'),
     sequence ? step('do', 'Do', done === count ? 'settled' : 'needs', done ? `${done} of ${count} done` : `${count} slips`) : step('do', 'Do', 'empty', 'after When'),
     sequence ? step('bring', 'Bring', 'needs', seed) : step('bring', 'Bring', 'empty', 'after When'),

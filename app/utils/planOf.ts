@@ -1,39 +1,119 @@
-import { surveyOf, type Lawn } from '#contract/lawn'
+import { grassOf, zonesOf, zoneSurveysOf, surveyOf, type Lawn } from '#contract/lawn'
+import { schoolsOf } from '#contract/schools'
 import { grassByCode } from '#core/grass/grasses'
 import type { DailyWeather } from '#core/climate/weather'
 import type { Glance } from '#core/establishment/outlook'
-import { decide, type Decision } from '#core/programme/decide'
+import { decideZone, type ZoneDecision } from '#core/programme/decide'
+import { anchorOf, partsOf, type Part, type PlannedZone } from '#core/programme/parts'
 import { defaultSettings, type PlanSettings } from '#core/programme/plan'
+import type { Planning } from '#core/programme/planning'
+import { PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
 import { buildSequence, type Sequence } from '#core/programme/sequence'
 import type { Schools } from '#core/programme/schools'
-import type { Day } from '#core/quantity/calendar'
+import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from '#core/programme/wait'
+import { addDays, dayOfYear, type Day } from '#core/quantity/calendar'
+import type { ZoneSurvey } from '#core/site/zone'
 
-/** What the firm holds, on which days it works, and which day it is. */
+/** What the firm holds, with which figures, on which days it works, and which day it is. */
 export interface Practice {
   today: Day
   schools: Schools
+  planning: Planning
   workingDays: readonly number[]
 }
 
-/** Settings of the plan, or those it would begin with. */
-export function settingsOf(lawn: Lawn, { schools }: Pick<Practice, 'schools'>): PlanSettings {
-  return lawn.plan.settings ?? defaultSettings(grassByCode(lawn.grass ?? 'TF'), lawn.desirableShare ?? 0.5, schools)
+/** The schools of a plan: the firm's, but where it differs. */
+export const schoolsIn = (lawn: Lawn, { schools }: Pick<Practice, 'schools'>): Schools => schoolsOf({ ...schools, ...lawn.plan.schools })
+
+/** What a plan would begin with. */
+export function beginningSettings(lawn: Lawn, schools: Schools, programme: ProgrammeCode): PlanSettings {
+  const grass = grassByCode(PROGRAMMES[programme].seed ?? grassOf(lawn) ?? 'TF')
+  const zones = zonesOf(lawn).map(([, zone]) => zone.desirableShare ?? 0.5)
+  const desirableShare = zones.reduce((sum, share) => sum + share, 0) / zones.length
+  const day = lawn.plan.sowOn
+  const inSpring = day !== null && (dayOfYear(day) > 182) !== lawn.latDeg >= 0
+  return defaultSettings({ grass, desirableShare, programme: PROGRAMMES[programme], schools, inSpring })
 }
 
-export function decisionOf(lawn: Lawn, glance: Glance, { today }: Practice): Decision | undefined {
-  const survey = surveyOf(lawn)
-  return survey && decide({ survey, applications: lawn.applications, today, windows: glance.windows, years: glance.years })
+/** Settings of the plan, or those it would begin with. */
+export const settingsOf = (lawn: Lawn, practice: Pick<Practice, 'schools'>): PlanSettings =>
+  lawn.plan.settings ?? beginningSettings(lawn, schoolsIn(lawn, practice), lawn.plan.programme ?? 'overseed')
+
+/** Every zone judged against every programme. */
+export interface LawnDecision {
+  zones: ZoneDecision[]
+  /** Where the rules lean for most of the ground. */
+  leans: ProgrammeCode | undefined
+  waiting: Waiting
+}
+
+const irrigated = ({ water }: Lawn): boolean => water.source === 'sprinklers'
+
+/** Where the rules lean over the largest area. */
+function mostLean(zones: readonly ZoneDecision[]): ProgrammeCode | undefined {
+  const areas = new Map<ProgrammeCode, number>()
+  for (const { zone, leans } of zones) if (leans) areas.set(leans.programme, (areas.get(leans.programme) ?? 0) + zone.areaM2)
+  return [...areas].sort((a, b) => b[1] - a[1])[0]?.[0]
+}
+
+/** Whether a programme can be begun on some zones now. */
+export function waitingFor(lawn: Lawn, glance: Glance, practice: Practice, programme: ProgrammeCode, zones: readonly ZoneDecision[]): Waiting {
+  const { water, applications, latDeg } = lawn
+  return waitOf({
+    programme, zones, applications, latDeg, today: practice.today, windows: glance.windows, growing: glance.growing, years: glance.years, rainShare: glance.rainShare,
+    irrigated: irrigated(lawn), restriction: { kind: water.restriction, until: water.restrictedUntil }, season: schoolsIn(lawn, practice).season, planning: practice.planning,
+  })
+}
+
+export function zoneDecisionsOf(lawn: Lawn, glance: Glance, practice: Practice, zones: readonly ZoneSurvey[] = zoneSurveysOf(lawn, lawn.plan.sowOn ?? practice.today)): ZoneDecision[] {
+  const { water, wishes, soilTest } = lawn
+  const horizon = addDays(practice.today, PLAN_AHEAD_DAYS)
+  const of = {
+    ph: soilTest?.ph ?? null, timesADay: water.timesADay, irrigated: irrigated(lawn), goal: wishes.goal,
+    winterOpen: glance.windows.some(({ from }) => from <= horizon),
+  }
+  return zones.map((zone) => decideZone(zone, of, schoolsIn(lawn, practice), practice.planning))
+}
+
+/** The judgement of the whole lawn; undefined while something it needs is missing. */
+export function decisionOf(lawn: Lawn, glance: Glance, practice: Practice): LawnDecision | undefined {
+  if (!surveyOf(lawn, practice.today)) return undefined
+  const zones = zoneDecisionsOf(lawn, glance, practice)
+  const leans = mostLean(zones)
+  const programme = lawn.plan.programme ?? leans ?? 'overseed'
+  const concerned = zones.filter(({ zone }) => lawn.plan.zonePlans[zone.id]?.programme !== 'leave')
+  return { zones, leans, waiting: waitingFor(lawn, glance, practice, programme, concerned) }
+}
+
+/** Zones with the programme each is to have, those left alone taken out. */
+export function plannedZones(lawn: Lawn, day: Day, programme: ProgrammeCode): PlannedZone[] {
+  return zoneSurveysOf(lawn, day).flatMap((zone): PlannedZone[] => {
+    const own = lawn.plan.zonePlans[zone.id]?.programme
+    return own === 'leave' ? [] : [{ zone, programme: own ?? programme }]
+  })
+}
+
+/** The parts of a plan; undefined while the survey or the choice is missing, or every zone is left alone. */
+export function partsIn(lawn: Lawn, practice: Practice): Part[] | undefined {
+  const day = lawn.plan.sowOn ?? practice.today
+  if (!lawn.plan.programme || !surveyOf(lawn, day)) return undefined
+  const zones = plannedZones(lawn, day, lawn.plan.programme)
+  return zones.length ? partsOf(zones, lawn.texture, settingsOf(lawn, practice), schoolsIn(lawn, practice)) : undefined
+}
+
+/** The sequence of some parts from a day on. */
+export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, forecast: readonly DailyWeather[]): Sequence {
+  const sowing = glance?.sowing
+  return buildSequence({
+    parts, applications: lawn.applications, sowOn, today: practice.today, workingDays: practice.workingDays, forecast,
+    done: new Map(lawn.done.map(({ code, doneOn }) => [code, doneOn])),
+    ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
+    ...(sowing && glance && anchorOf(parts) === 'sow' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
+  })
 }
 
 /** The dated sequence of a decided plan; undefined while something before it is missing. */
 export function sequenceOf(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, forecast: readonly DailyWeather[], sowOn = lawn.plan.sowOn): Sequence | undefined {
-  const survey = surveyOf(lawn)
-  if (!survey || !lawn.plan.programme || !sowOn) return undefined
-  const sowing = glance?.sowing
-  return buildSequence({
-    survey, applications: lawn.applications, settings: settingsOf(lawn, practice), sowOn, today: practice.today, workingDays: practice.workingDays, forecast,
-    done: new Map(lawn.done.map(({ code, doneOn }) => [code, doneOn])),
-    ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
-    ...(sowing && glance ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
-  })
+  const parts = sowOn ? partsIn(lawn, practice) : undefined
+  return parts && sowOn ? sequenceOfParts(lawn, parts, sowOn, glance, practice, forecast) : undefined
 }

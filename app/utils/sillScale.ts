@@ -61,7 +61,7 @@ export function mondays(scale: SillScale): Day[] {
 export interface Hanger {
   key: string
   day: Day
-  mark: 'cut' | 'machine' | 'sow' | 'visit'
+  mark: 'cut' | 'machine' | 'spray' | 'sow' | 'visit'
   label: string
   done: boolean
 }

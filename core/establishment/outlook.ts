@@ -1,11 +1,11 @@
 import { usualWeekRainMm, type Normals } from '../climate/normals'
 import { germinationBand, type Grass } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../quantity/calendar'
-import type { DatedWindow } from '../programme/decide'
 import { dayOfHeight, firstMowHeightMm } from './growth'
-import { quantile, type Season } from './season'
 import { judgeYear, type Cause, type SeedbedRisk, type YearOutlook } from './sowing'
-import { oddsByDay, sowingWindows, type DayOdds } from './window'
+import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './window'
+import { growingRuns } from './growing'
+import { quantile, type Season } from './season'
 
 /** What a screen shows ahead of today, days. */
 export const SHOWN_AHEAD = 150
@@ -32,6 +32,10 @@ export interface Outlook {
   frost: FrostOdds | null
   sowing: SowingDay[]
   windows: DatedWindow[]
+  /** Runs of days in which warm-season turf grows fast enough to come through a dressing, and still has three weeks after it. */
+  growing: DatedWindow[]
+  /** Rain of the last four weeks against the usual, 0-…; null where too little was observed. */
+  rainShare: number | null
   /** One letter a day and year: g good, h heat, w washout, f frost, c cold; for the years behind the counts. */
   grain: string[]
 }
@@ -136,6 +140,21 @@ function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
   return soilC
 }
 
+const RAIN_DAYS = 28
+/** Fewer observed days than this tell nothing of a drought. */
+const LEAST_OBSERVED = 21
+
+function rainShareOf(season: Season, normals: Normals): number | null {
+  let [fell, usual, observed] = [0, 0, 0]
+  for (let i = Math.max(0, season.todayIndex - RAIN_DAYS); i < season.todayIndex; i++) {
+    if (season.filled[i]) continue
+    observed++
+    fell += season.years[0]!.weather.rainMm[i]!
+    usual += usualWeekRainMm(normals, dayNumber(season.first) + i) / 7
+  }
+  return observed >= LEAST_OBSERVED && usual > 0 ? Math.round((fell / usual) * 100) / 100 : null
+}
+
 /**
  * Boils a season down to what is shown of it.
  * @param keptMowingMm height the grass will be kept at, for the first mowing
@@ -168,6 +187,8 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
       .map(({ from, to, best, bestGood }) => ({
         from: dated(from), to: dated(to), best: dated(best), bestGood,
       })),
+    growing: growingRuns(season),
+    rainShare: rainShareOf(season, normals),
     grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
   }
 }
@@ -176,6 +197,8 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
 export interface Glance {
   years: number
   windows: DatedWindow[]
+  growing: DatedWindow[]
+  rainShare: number | null
   band: { lowC: number; highC: number }
   /** The sowing day asked for; null when it lies outside of what is shown. */
   sowing: { good: number; mow: SowingDay['mow']; soilC: number } | null
@@ -185,7 +208,7 @@ export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
   const i = sowOn ? indexOf(outlook, sowOn) : -1
   const day = outlook.sowing[i]
   return {
-    years: outlook.years, windows: outlook.windows, band: outlook.band,
+    years: outlook.years, windows: outlook.windows, growing: outlook.growing, rainShare: outlook.rainShare, band: outlook.band,
     sowing: day ? { good: day.good, mow: day.mow, soilC: outlook.soilC.median[i]! } : null,
   }
 }

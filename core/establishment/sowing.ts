@@ -20,11 +20,17 @@ const HEAT_SOIL_C = 24
 const HEAT_ROOTING = 2
 /** Seed lies loose until this many times its median thermal time. */
 const LOOSE_UNTIL = 1.3
+/** Winter colour waits until the soil has fallen to here. @source mem */
+const WINTER_SOIL_C = 22
+/** Days over which soil has to have fallen for turf to be going dormant. @source own */
+const FALLING_DAYS = 14
 const NEVER = Number.POSITIVE_INFINITY
 
 export interface SeedbedRisk {
   covering: Covering
   slopeShare: number
+  /** Sown into warm-season turf for its dormancy: not while that still grows. */
+  winterColour?: boolean
 }
 
 /** What one weather year does to seed sown on each day of it. */
@@ -94,6 +100,7 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
 
   const judge = (sown: number): Cause | null => {
     if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'
+    if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!)) return 'heat'
     const half = up50[sown]!
     if (up60[sown]! - sown > grass.emergenceLimitDays) return 'cold'
     const loose = Math.min(days - 1, reaches(germinated, sown, LOOSE_UNTIL * grass.thermal.medianCd))

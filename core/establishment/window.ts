@@ -1,4 +1,13 @@
+import type { Day } from '../quantity/calendar'
 import type { Cause, YearOutlook } from './sowing'
+
+/** A window as dates, with how many of the years were good on its best day. */
+export interface DatedWindow {
+  from: Day
+  to: Day
+  best: Day
+  bestGood: number
+}
 
 /** Of all weather years, how many made a good stand when sown on a day, and what spoilt the others first. */
 export interface DayOdds {

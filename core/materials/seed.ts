@@ -32,11 +32,13 @@ export function liveShare(lot: SeedLot): number {
   return share
 }
 
+/** Pure live seed of a new stand, the middle of its range. @returns g/m² */
+export const newRateGPerM2 = ({ newRateLbPer1000Ft2: [low, high] }: Grass): number => ((low + high) / 2) * G_PER_M2_PER_LB_PER_1000FT2
+
 /** Default pure-live-seed rate of an overseeding: half of the middle of the range for a new stand. */
 export function overseedRate(grass: Grass): Worked {
   const [low, high] = grass.newRateLbPer1000Ft2.map((lb) => lb * G_PER_M2_PER_LB_PER_1000FT2) as [number, number]
-  const middle = (low + high) / 2
-  const value = middle * OVERSEED_SHARE
+  const value = newRateGPerM2(grass) * OVERSEED_SHARE
   return {
     value,
     working: {

@@ -1,25 +1,19 @@
-import type { Grass } from '../grass/grasses'
 import { feedNeed, parseAnalysis } from '../materials/feed'
-import { seedNeed } from '../materials/seed'
 import { layerVolume, wateringNeed } from '../materials/volume'
 import { firstCutMm, firstMowHeightMm } from '../establishment/growth'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Phrase } from '../quantity/phrase'
-import type { Source, Worked } from '../quantity/working'
+import type { Worked } from '../quantity/working'
+import { liftsFor, LIFT_MM } from '../site/hollow'
 import type { Survey } from '../site/survey'
-import { crewHours, WORK_RATES_M2_PER_H as RATES } from './hours'
+import { addedHours, crewHours, WORK_RATES_M2_PER_H as RATES } from './hours'
 import type { OperationCode } from './operations'
-import type { PlanSettings } from './plan'
+import { seedOf, soilOf, type Part } from './parts'
+import { buriedMm } from './plan'
 import { clippings, scalpSteps } from './scalping'
 
-export interface BriefInput {
-  survey: Survey
-  grass: Grass
-  settings: PlanSettings
-}
-
-/** How an operation is set on this lawn, and what it waits for on the day. */
+/** How an operation is set on some ground, and what it waits for on the day. */
 export interface Brief {
   settings: Phrase
   gates: Gate[]
@@ -30,17 +24,23 @@ export interface Brief {
 export const FIRST_WATERING_MM = 6.35
 const CORE_SPACING_MM = 75
 const CORE_DEPTH_MM = 75
-const CORE_PASSES = 2
-const DETHATCH_PASSES = 2
 /** Share of the thatch a pass tears out, and how much it swells. @source own, reference §11 */
 const TORN_A_PASS = 0.3
 const SWELL = 3
-
-export const PLAN_RATE: Source = { kind: 'user', text: 'Bring, live seed' }
+/** Kept lower than this, cores come off. @source trade */
+const LOW_CUT_MM = 25
 
 const onTheDay = (...text: Phrase): Gate => ({ state: 'waiting', text })
 
-function scalp({ survey, settings }: BriefInput): Brief {
+function kill(title: string, gates: Gate[]) {
+  return ({ survey }: Part): Brief => ({
+    settings: ['Blanket over ', figure('areaM2', survey.areaM2), ', guide lines first, edges and plants shielded. Rate and water by the label.'],
+    gates, hours: crewHours(title, survey.areaM2, [{ what: 'Spraying', passes: 1, rateM2PerH: RATES.spray }]),
+  })
+}
+const SPRAY_GATES = [onTheDay('leaf dry, wind 2 to 10 mph (3 to 16 km/h), no rain due by the label'), onTheDay('licence of who sprays')]
+
+function scalp({ survey, settings }: Part): Brief {
   const { heightsMm, severe } = scalpSteps(survey.mowingHeightMm, settings.scalpToMm)
   const steps = heightsMm.flatMap((mm): Phrase => [' to ', figure('depthMm', mm)])
   const gates = [onTheDay('grass dry at each cut, blade sharp')]
@@ -52,8 +52,12 @@ function scalp({ survey, settings }: BriefInput): Brief {
   }
 }
 
-function thatchDebris(survey: Survey): Worked {
-  const share = 1 - (1 - TORN_A_PASS) ** DETHATCH_PASSES
+function clear({ survey }: Part): Brief {
+  return { settings: ['Leaves and clippings off, by rake or with the mower’s bag.'], gates: [], hours: crewHours('Rake out leaves', survey.areaM2, [{ what: 'Clearing by mower', passes: 1, rateM2PerH: RATES.scalp }]) }
+}
+
+function thatchDebris(survey: Survey, passes: number): Worked {
+  const share = 1 - (1 - TORN_A_PASS) ** passes
   const value = survey.areaM2 * (survey.thatchMm / 1000) * share * SWELL
   return {
     value,
@@ -62,7 +66,7 @@ function thatchDebris(survey: Survey): Worked {
       lines: [
         { what: 'Area', value: figure('areaM2', survey.areaM2), source: { kind: 'user', text: 'Look' } },
         { operator: '×', what: 'Thatch', value: figure('depthMm', survey.thatchMm), source: { kind: 'user', text: 'Look' } },
-        { operator: '×', what: 'Torn out in two passes', value: figure('share', share), source: { kind: 'own', text: '30% of what is there, each pass' } },
+        { operator: '×', what: `Torn out in ${passes} passes`, value: figure('share', share), source: { kind: 'own', text: '30% of what is there, each pass' } },
         { operator: '×', what: 'Swelling, times', value: figure('count', SWELL), source: { kind: 'own', text: 'loose' } },
         { operator: '=', what: 'Thatch', value: figure('volumeM3', value, 2), subtotal: true },
       ],
@@ -70,14 +74,16 @@ function thatchDebris(survey: Survey): Worked {
   }
 }
 
-function dethatch({ survey }: BriefInput): Brief {
+const DIRECTIONS: Record<number, string> = { 2: ' directions, the second across the first', 4: ' directions: along, across and both ways aslant', 5: ' directions, until the old sward is off' }
+
+function dethatch({ survey, programme: { dethatchPasses: passes } }: Part): Brief {
   const over = survey.thatchMm > 12
-  const debris: Phrase = survey.thatchMm > 0 ? [' Haul off ', thatchDebris(survey), '.'] : []
+  const debris: Phrase = survey.thatchMm > 0 ? [' Haul off ', thatchDebris(survey, passes), '.'] : []
   return {
-    settings: [figure('count', DETHATCH_PASSES), ' directions, the second across the first. Blades just bring up soil', ...(over ? [', thatch now ', figure('depthMm', survey.thatchMm)] : []), '. Clear with the mower.', ...debris],
+    settings: [figure('count', passes), DIRECTIONS[passes] ?? ' directions', '. Blades just bring up soil', ...(over ? [', thatch now ', figure('depthMm', survey.thatchMm)] : []), '. Clear with the mower.', ...debris],
     gates: [onTheDay('surface dry; not in drought or heat'), { state: 'met', text: over ? ['thatch over ½ in at survey'] : ['soil has to show for seed to touch it'], source: { kind: 'trade', text: 'limit ½ in (12 mm)' } }],
     hours: crewHours('Dethatch', survey.areaM2, [
-      { what: 'Directions', passes: DETHATCH_PASSES, rateM2PerH: RATES.dethatch },
+      { what: 'Directions', passes, rateM2PerH: RATES.dethatch },
       { what: 'Clearing by mower', passes: 1, rateM2PerH: RATES.scalp },
     ]),
   }
@@ -101,26 +107,71 @@ function coreHoles(survey: Survey): Worked {
   }
 }
 
-function core({ survey }: BriefInput): Brief {
+function core({ survey, programme: { corePasses: passes }, schools }: Part): Brief {
+  const off = schools.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
   return {
-    settings: [figure('count', CORE_PASSES), ' passes in a grid, ', figure('depthMm', CORE_DEPTH_MM), ' deep, holes ', figure('depthMm', CORE_SPACING_MM), ' apart, about ', coreHoles(survey), '. Leave the cores and break them up.'],
+    settings: [figure('count', passes), passes > 1 ? ' passes in a grid, ' : ' pass, ', figure('depthMm', CORE_DEPTH_MM), ' deep, holes ', figure('depthMm', CORE_SPACING_MM), ' apart, about ', coreHoles(survey), off ? '. Rake the cores up and haul them off.' : '. Leave the cores and break them up.'],
     gates: [onTheDay('buried lines located, heads flagged'), onTheDay('soil moist, not wet, 3 in down')],
-    hours: crewHours('Core aerate', survey.areaM2, [{ what: 'Passes', passes: CORE_PASSES, rateM2PerH: RATES.core }]),
+    hours: crewHours('Core aerate', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.core }, ...(off ? [{ what: 'Cores off, with the mower’s bag', passes: 1, rateM2PerH: RATES.scalp }] : [])]),
   }
 }
 
-function sow({ survey, grass, settings }: BriefInput): Brief {
-  const need = seedNeed(survey.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE)
+function loosen({ survey }: Part): Brief {
   return {
-    settings: ['2', ' half-rate passes at right angles, ', need.pass, ' each, ', need.product, ` of ${grass.name} in all. Start with the gate closed; edges by hand.`],
-    gates: [onTheDay('wind under 10 mph (16 km/h), surface dry enough not to clog')],
+    settings: ['Fork ', figure('areaM2', survey.areaM2), ' of bare ground ', figure('depthMm', 75), ' deep, stones and roots out, edges cut back to sound turf.'],
+    gates: [onTheDay('buried lines located, heads flagged')], hours: crewHours('Loosen', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
+  }
+}
+
+const SOILS = { sand: 'dry, fine, stone-free sand', 'half organic': 'half sand, half organic matter', topsoil: 'screened topsoil' } as const
+/** Soil for levelling by the school, or by the soil that is there. @source practice §2 */
+export function soilName({ schools, survey }: Part): string {
+  if (schools.soil !== 'by texture') return SOILS[schools.soil]
+  return SOILS[survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand']
+}
+
+function levelSoil(part: Part): Phrase {
+  const { volumeM3 } = soilOf(part)
+  return [figure('volumeM3', volumeM3), ` of ${soilName(part)}, settling added`]
+}
+const hoursToMove = (part: Part, title: string, times = 1) =>
+  addedHours(crewHours(title, part.survey.areaM2, [{ what: 'Dragging level', passes: times, rateM2PerH: RATES.level }]), 'Barrowing', soilOf(part).volumeM3, RATES.barrowM3PerH)
+
+function level(part: Part): Brief {
+  const { deepestMm } = soilOf(part)
+  const dressFirst = part.schools.dressing === 'dress first' || (part.schools.dressing === 'by depth' && deepestMm > LIFT_MM)
+  const living = part.programme.code !== 'kill' && part.programme.code !== 'strip' && deepestMm > LIFT_MM
+  return {
+    settings: [...levelSoil(part), living ? '. Over living grass one lift of ½ in (12 mm); the rest in later lifts. ' : '. Heaps, rake, drag; heel or roll, drag again. ', dressFirst ? 'Before the seed, which is then raked in.' : 'Thin over the seed at the end; only the deep places now.'],
+    gates: [onTheDay('material dry: no rain on it for 3 days'), onTheDay('footprints do not sink after firming')], hours: hoursToMove(part, 'Level'),
+  }
+}
+
+function lift(part: Part): Brief {
+  const { deepestMm } = soilOf(part)
+  const lifts = Math.max(1, liftsFor(deepestMm))
+  return {
+    settings: [...levelSoil(part), ', ', figure('count', lifts), lifts > 1 ? ' lifts of ' : ' lift of ', figure('depthMm', Math.min(LIFT_MM, deepestMm)), ' at the most', lifts > 1 ? ', 14 days of growth between them' : '', '. Leaf tips show through each.'],
+    gates: [{ state: 'waiting', text: ['turf in active growth, surface dry'] }, ...(deepestMm > 75 ? [{ state: 'risk' as const, text: ['deeper than 3 in (75 mm): lift the turf, fill, relay'] }] : [])],
+    hours: hoursToMove(part, 'Dress', lifts),
+  }
+}
+
+function sow(part: Part): Brief {
+  const { survey, grass, schools } = part
+  const need = seedOf(part)
+  if (!need) return { settings: [], gates: [], hours: crewHours('Sow', survey.areaM2, []) }
+  const mixed = schools.mixing === 'mixed'
+  return {
+    settings: ['2', ' half-rate passes at right angles, ', need.pass, ' each, ', need.product, ` of ${grass.name} in all${mixed ? ', mixed by hand with the feed' : ''}. Start with the gate closed; edges by hand.`],
+    gates: [onTheDay('wind under 10 mph (16 km/h), surface dry enough not to clog'), ...(survey.slopeShare > 0.15 ? [{ state: 'risk' as const, text: ['steep: slit-seed, netting or fleece holds the seed'] }] : [])],
     hours: crewHours('Sow', survey.areaM2, [{ what: 'Passes', passes: 2, rateM2PerH: RATES.broadcast }]),
   }
 }
 
 /** Rake-in and cover together against what the seed can grow through. */
-export function depthGate({ grass, settings }: BriefInput): Gate {
-  const totalMm = settings.rakeMm + settings.coverMm
+export function depthGate({ grass, settings }: Pick<Part, 'grass' | 'settings'>): Gate {
+  const totalMm = settings.rakeMm + buriedMm(settings)
   const limit = figure('depthMm', grass.depthLimitMm)
   const source = { kind: 'mem', text: `deepest safe cover of ${grass.name}` } as const
   return totalMm > grass.depthLimitMm + 0.05
@@ -128,38 +179,46 @@ export function depthGate({ grass, settings }: BriefInput): Gate {
     : { state: 'met', text: ['raked in and covered ', figure('depthMm', totalMm), ' of ', limit, ' at the most'], source }
 }
 
-function rake(input: BriefInput): Brief {
-  const { survey, settings } = input
+function rake(part: Part): Brief {
+  const { survey, settings, programme } = part
   return {
-    settings: ['To ', figure('depthMm', settings.rakeMm), ', backs of the tines, one way. Some seed still shows.'],
-    gates: [depthGate(input)],
+    settings: programme.code === 'winter' ? ['Shake the seed down with the back of a rake; the turf stays whole.'] : ['To ', figure('depthMm', settings.rakeMm), ', backs of the tines, one way. Some seed still shows.'],
+    gates: [depthGate(part)],
     hours: crewHours('Rake in', survey.areaM2, [{ what: 'Raking', passes: 1, rateM2PerH: RATES.rake }]),
   }
 }
 
-function feed({ survey, settings }: BriefInput): Brief {
+function firm({ survey }: Part): Brief {
+  return { settings: ['Heel in, or a light roller one way. Footprints do not sink more than ½ in (12 mm).'], gates: [], hours: crewHours('Firm', survey.areaM2, [{ what: 'Rolling', passes: 1, rateM2PerH: RATES.roll }]) }
+}
+
+const PREVENTER: Record<Part['schools']['preventer'], string> = {
+  none: '', apart: ' Seedling-safe preventer (mesotrione or siduron type) in a pass of its own, where species, label and law allow.',
+  combined: ' The starter carries a seedling-safe preventer: the lower of feed limit and label rate holds.',
+}
+
+function feed({ survey, settings, schools }: Part): Brief {
   const analysis = parseAnalysis(settings.starterAnalysis)
-  const hours = crewHours('Feed', survey.areaM2, [{ what: 'Directions', passes: 2, rateM2PerH: RATES.broadcast }])
+  const passes = 2 + (schools.preventer === 'apart' ? 1 : 0) - (schools.mixing === 'mixed' ? 1 : 0)
+  const hours = crewHours('Feed', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.broadcast }])
   if (!analysis) return { settings: ['No feed that can be read: enter the analysis in Bring.'], gates: [], hours }
   const need = feedNeed(survey.areaM2, settings.starterNGPerM2, analysis)
   const gates: Gate[] = analysis.p2o5Share > 0 ? [onTheDay('phosphorus only where a soil test is short of it and local law allows')] : []
   return {
-    settings: [`${settings.starterAnalysis}, `, figure('rateGPerM2', need.productRateGPerM2), ', ', need.product, ' in two directions.'],
+    settings: [`${settings.starterAnalysis}, `, figure('rateGPerM2', need.productRateGPerM2), ', ', need.product, ` in two directions.${PREVENTER[schools.preventer]}`],
     gates, hours,
   }
 }
 
-function cover(input: BriefInput): Brief {
-  const { survey, settings } = input
+function cover(part: Part): Brief {
+  const { survey, settings } = part
+  const hours = crewHours('Cover', survey.areaM2, [{ what: 'Covering', passes: 1, rateM2PerH: settings.coverMaterial === 'fleece' ? RATES.fleece : RATES.cover }])
+  if (settings.coverMaterial === 'fleece') return { settings: ['Fleece over ', figure('areaM2', survey.areaM2), ', pegged. Off when green shows, 16 days at the most.'], gates: [depthGate(part)], hours }
   const volume = layerVolume('Cover', survey.areaM2, settings.coverMm, 0, { kind: 'user', text: 'Bring, cover' })
-  return {
-    settings: [figure('depthMm', settings.coverMm), ` of ${settings.coverMaterial} over all, `, volume, ' loose. Soil still shows a little.'],
-    gates: [depthGate(input)],
-    hours: crewHours('Cover', survey.areaM2, [{ what: 'Covering', passes: 1, rateM2PerH: RATES.cover }]),
-  }
+  return { settings: [figure('depthMm', settings.coverMm), ` of ${settings.coverMaterial} over all, `, volume, ' loose. Soil still shows a little.'], gates: [depthGate(part)], hours }
 }
 
-function water({ survey }: BriefInput): Brief {
+function water({ survey }: Part): Brief {
   return {
     settings: [figure('waterMm', FIRST_WATERING_MM), ' within the hour, ', wateringNeed(survey.areaM2, FIRST_WATERING_MM), ', fine and from above, in turns that do not puddle.'],
     gates: [onTheDay('water on site, sprinklers run once before sowing')],
@@ -167,7 +226,7 @@ function water({ survey }: BriefInput): Brief {
   }
 }
 
-function check({ survey }: BriefInput): Brief {
+function check({ survey }: Part): Brief {
   return {
     settings: ['Early afternoon. Top ', figure('depthMm', 10), ' dark and moist? Washed seed, birds, dry corners.'],
     gates: [],
@@ -175,7 +234,7 @@ function check({ survey }: BriefInput): Brief {
   }
 }
 
-function mow({ survey, grass }: BriefInput): Brief {
+function mow({ survey, grass }: Part): Brief {
   const keptMm = Math.min(Math.max(survey.mowingHeightMm, grass.mowingMm[0]), grass.mowingMm[1])
   const standingMm = firstMowHeightMm(keptMm)
   return {
@@ -185,6 +244,21 @@ function mow({ survey, grass }: BriefInput): Brief {
   }
 }
 
-export const BRIEFS: Record<OperationCode, (input: BriefInput) => Brief> = {
-  scalp, dethatch, core, sow, rake, feed, cover, water, check, mow,
+const BRIEFS: Record<OperationCode, (part: Part) => Brief> = {
+  kill1: kill('Kill, first', [...SPRAY_GATES, onTheDay('weeds growing')]), kill2: kill('Kill, again', [...SPRAY_GATES, onTheDay('regrowth seen')]),
+  scalp, clear, dethatch, core, loosen, level, lift, sow, rake, firm, feed, cover, water, check, mow,
+}
+
+const same = (a: Gate, b: Gate): boolean => JSON.stringify([a.state, a.text]) === JSON.stringify([b.state, b.text])
+
+/** The brief of an operation over all parts that have it; where there are several, each is named by its zones. */
+export function briefOf(code: OperationCode, parts: readonly Part[]): Brief {
+  const briefs = parts.map(BRIEFS[code])
+  if (briefs.length === 1) return briefs[0]!
+  const settings = briefs.flatMap((brief, i): Phrase => [`${parts[i]!.zones.join(', ')}: `, ...brief.settings, ' '])
+  const gates = briefs.flatMap((brief) => brief.gates).filter((gate, i, all) => all.findIndex((other) => same(gate, other)) === i)
+  const value = briefs.reduce((sum, { hours }) => sum + hours.value, 0)
+  const lines = briefs.flatMap(({ hours }) => hours.working.lines)
+  const { title, formula } = briefs[0]!.hours.working
+  return { settings, gates, hours: { value, working: { title, formula, result: figure('hours', value), lines: [...lines, { operator: '=', what: 'All parts', value: figure('hours', value), subtotal: true }] } } }
 }

@@ -1,42 +1,122 @@
 import { grassByCode } from '../grass/grasses'
+import { swardByCode } from '../grass/swards'
 import { addDays, shortDay, type Day } from '../quantity/calendar'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Phrase } from '../quantity/phrase'
-import type { Application, Survey } from '../site/survey'
+import type { Application } from '../site/survey'
+import type { ZoneSurvey } from '../site/zone'
+import { sourceOf, type LimitCode, type Planning } from './planning'
+import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from './programmes'
+import { MEASURE_QUANTITY, RULES, type Condition, type Findings, type Measure, type Rule } from './rules'
+import type { Schools } from './schools'
 
-/** The sowing window as dates, with how many of the years made a good stand on its best day. */
-export interface DatedWindow {
-  from: Day
-  to: Day
-  best: Day
-  bestGood: number
+/** What of the whole lawn bears on every zone. */
+export interface LawnFindings {
+  ph: number | null
+  timesADay: number | null
+  irrigated: boolean
+  goal: string | null
+  winterOpen: boolean
 }
 
-export interface DecideInput {
-  survey: Survey
-  applications: readonly Application[]
-  today: Day
-  /** Windows ahead, in order; the first may be months away. */
-  windows: readonly DatedWindow[]
-  years: number
+/** A programme against one zone. */
+export interface Verdict {
+  programme: ProgrammeCode
+  fits: boolean
+  /** Why not, where it does not. */
+  refusals: Gate[]
+  risks: Gate[]
+  adds: Gate[]
 }
 
-export interface Decision {
-  programme: 'overseed' | 'not now'
-  verdict: string
-  because: string
-  reasons: Gate[]
-  /** First day on which seed may go down as things stand. */
-  earliest: Day
-  window?: DatedWindow
-  /** A stop that no note can overrule: law, label, or nothing to sow into. */
-  binding: boolean
+export interface ZoneDecision {
+  zone: ZoneSurvey
+  verdicts: Record<ProgrammeCode, Verdict>
+  /** Where the rules lean, and why; undefined where nothing fits. */
+  leans?: { programme: ProgrammeCode; because: Gate }
+  /** Causes that keep seed off this zone until they are dealt with. */
+  waits: Gate[]
 }
 
-/** Days from today within which a window is one to plan for now. @source own */
-const PLAN_AHEAD_DAYS = 120
-const THRESHOLDS = { overseed: 0.5, hopeless: 0.3, thatchMm: 12, deepThatchMm: 25 } as const
+/** The zone as the rules read it. */
+export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, schools: Pick<Schools, 'kill'>): Findings {
+  const grass = grassByCode(zone.grass)
+  const sward = zone.sward ? swardByCode(zone.sward) : undefined
+  return {
+    desirable: zone.desirableShare, weeds: zone.weedShare, coarse: zone.coarseShare, bare: zone.bareShare, patchy: zone.barePatchy, thatch: zone.thatchMm,
+    driver: zone.driverMm, penetrometer: zone.penetrometerKPa, deepest: zone.deepestMm, sun: zone.sunHours, sunNeed: grass.sunHours, slope: zone.slopeShare,
+    kept: zone.keptMm ?? zone.mowingHeightMm, wear: zone.wear, drainage: zone.drainage, killSchool: schools.kill, ...lawn,
+    // Unsaid, what grows is taken for the season of the grass wanted.
+    warmSward: (sward?.season ?? grass.season) === 'warm', spreads: sward?.spreads ?? grass.season === 'warm',
+    bermuda: (zone.sward ?? zone.grass) === 'BER' || zone.sward === 'HBER', warmWanted: grass.season === 'warm',
+  }
+}
+
+function holds([measure, how, against]: Condition, findings: Findings, planning: Planning): boolean {
+  const found = findings[measure]
+  if (how === 'is') return found === against
+  // What nobody has looked at is neither one thing nor the other.
+  if (how === 'not') return found !== against
+  if (typeof found !== 'number') return false
+  const limit = typeof against === 'number' ? against : planning[against as LimitCode]
+  return how === '<' ? found < limit : how === '<=' ? found <= limit : how === '>' ? found > limit : found >= limit
+}
+
+const applies = ({ when, any }: Rule, findings: Findings, planning: Planning): boolean =>
+  when.every((condition) => holds(condition, findings, planning)) && (!any || any.some((condition) => holds(condition, findings, planning)))
+
+const concerns = ({ of }: Rule, code: ProgrammeCode): boolean => of === 'all' || (of === 'seeded' ? PROGRAMMES[code].rateShare > 0 : of.includes(code))
+
+/** "{thatch} is over {thatch!}": the measure, and with a mark or under another name the limit. */
+function phraseOf(says: string, findings: Findings, planning: Planning): Phrase {
+  return says.split(/(\{\w+!?\})/).filter(Boolean).map((part) => {
+    const named = /^\{(\w+)(!?)\}$/.exec(part)
+    if (!named) return part
+    const [, name, limit] = named as unknown as [string, string, string]
+    if (!limit && name in findings) {
+      const value = findings[name as Measure]
+      const quantity = MEASURE_QUANTITY[name as Measure]
+      return typeof value === 'number' && quantity ? figure(quantity, value, 2) : String(value)
+    }
+    const measure = RULES_LIMIT_QUANTITY[name as LimitCode]
+    return figure(measure, planning[name as LimitCode], 2)
+  })
+}
+/** What each limit measures, read off the rules that use it. */
+const RULES_LIMIT_QUANTITY = Object.fromEntries(RULES.flatMap(({ when, any = [] }) => [...when, ...any])
+  .flatMap(([measure, , against]) => (typeof against === 'string' && MEASURE_QUANTITY[measure] ? [[against, MEASURE_QUANTITY[measure]]] : []))) as Record<LimitCode, NonNullable<(typeof MEASURE_QUANTITY)[Measure]>>
+
+function gateOf(rule: Rule, state: Gate['state'], findings: Findings, planning: Planning): Gate {
+  const limits = [...rule.when, ...(rule.any ?? [])].flatMap(([, how, against]) => (typeof against === 'string' && how !== 'is' && how !== 'not' ? [against as LimitCode] : []))
+  const changed = limits.map((code) => sourceOf(code, planning)).find(({ kind }) => kind === 'user')
+  return { state, text: phraseOf(rule.says, findings, planning), source: changed ?? { kind: rule.kind, text: rule.from } }
+}
+
+function judge(code: ProgrammeCode, findings: Findings, planning: Planning): Verdict {
+  const of = RULES.filter((rule) => concerns(rule, code))
+  const told = (effect: Rule['effect'], state: Gate['state'], holding = true) =>
+    of.filter((rule) => rule.effect === effect && applies(rule, findings, planning) === holding).map((rule) => gateOf(rule, state, findings, planning))
+  const refusals = [...told('needs', 'hold', false), ...told('refuses', 'hold')]
+  return { programme: code, fits: !refusals.length, refusals, risks: told('risk', 'risk'), adds: told('adds', 'met') }
+}
+
+/**
+ * Every programme judged against one zone.
+ * @source rules of reference §10, as data; the planning figures may be the firm's own
+ */
+export function decideZone(zone: ZoneSurvey, lawn: LawnFindings, schools: Pick<Schools, 'kill'>, planning: Planning): ZoneDecision {
+  const findings = findingsOf(zone, lawn, schools)
+  const verdicts = Object.fromEntries(PROGRAMME_CODES.map((code) => [code, judge(code, findings, planning)])) as Record<ProgrammeCode, Verdict>
+  const waits = RULES.filter((rule) => rule.effect === 'waits' && applies(rule, findings, planning)).map((rule) => gateOf(rule, 'hold', findings, planning))
+  for (const rule of RULES) {
+    if (rule.effect !== 'leans' || rule.of === 'all' || rule.of === 'seeded') continue
+    const programme = rule.of.find((code) => verdicts[code].fits)
+    if (programme && applies(rule, findings, planning)) return { zone, verdicts, waits, leans: { programme, because: gateOf(rule, 'met', findings, planning) } }
+  }
+  // Shade refuses all seed; what would be done in the light is still worth knowing.
+  return { zone, verdicts, waits }
+}
 
 /** The first day clear of every label interval, and what holds until then. */
 export function barrierUntil(applications: readonly Application[], today: Day): { clear: Day; by?: Application } {
@@ -53,91 +133,4 @@ export function barrierUntil(applications: readonly Application[], today: Day): 
 export function labelForbids(applications: readonly Application[], sowOn: Day): string | undefined {
   const { clear, by } = barrierUntil(applications, sowOn)
   return by && `The label of ${by.ingredient} keeps seed off until ${shortDay(clear, sowOn)}. Choose that day or a later one, or correct the wait in Look.`
-}
-
-function stateOfStand({ desirableShare }: Survey): Gate {
-  const share = figure('share', desirableShare, 2)
-  if (desirableShare >= THRESHOLDS.overseed) {
-    return { state: 'met', text: [share, ' is grass worth keeping; half is enough to overseed.'], source: { kind: 'mem', text: 'desirable grass from 50%' } }
-  }
-  const text: Phrase = desirableShare >= THRESHOLDS.hopeless
-    ? ['Only ', share, ' is grass worth keeping. Overseed hard, and expect a second season of it.']
-    : ['Only ', share, ' is grass worth keeping. Overseeding alone will not turn this lawn; clear it harder before seed.']
-  return { state: 'risk', text, source: { kind: 'mem', text: 'below 50% a harder renovation, below 30% killing' } }
-}
-
-function stateOfThatch({ thatchMm }: Survey): Gate {
-  const depth = figure('depthMm', thatchMm)
-  if (thatchMm > THRESHOLDS.deepThatchMm) {
-    return { state: 'risk', text: [depth, ' of thatch is more than one season takes out. Dethatch in several passes, again next year.'], source: { kind: 'own', text: 'over 25 mm (1 in)' } }
-  }
-  if (thatchMm > THRESHOLDS.thatchMm) {
-    return { state: 'met', text: [depth, ' of thatch is over ½ in (12 mm): dethatching is in the sequence.'], source: { kind: 'trade', text: 'limit ½ in (12 mm)' } }
-  }
-  return { state: 'met', text: [depth, ' of thatch is normal: dethatch lightly, to bring soil up to the seed.'], source: { kind: 'trade', text: 'limit ½ in (12 mm)' } }
-}
-
-function stateOfSun({ sun, grass: code }: Survey): Gate {
-  const grass = grassByCode(code)
-  const source = { kind: 'mem', text: `${grass.name} wants ${grass.sunHours} h of sun` } as const
-  if (sun === 'dense') return { state: 'hold', text: ['Below 3 hours of sun no turf lasts. Open the shade first, or plant something else.'], source }
-  if (sun === 'part' && grass.sunHours >= 5) return { state: 'risk', text: [`Part shade is thin for ${grass.name}. Tall fescue or a fine fescue stands it better.`], source }
-  return { state: 'met', text: [`Sun is enough for ${grass.name}.`], source }
-}
-
-function stateOfBarrier(input: DecideInput): Gate {
-  const { clear, by } = barrierUntil(input.applications, input.today)
-  if (!by) {
-    return input.applications.length
-      ? { state: 'met', text: ['Every label interval has run out.'], source: { kind: 'user', text: 'Look, put on before' } }
-      : { state: 'waiting', text: ['Nothing is written down as put on before. Ask the client about spring pre-emergents.'], source: { kind: 'user', text: 'Look, put on before' } }
-  }
-  const source = { kind: 'user', text: `label wait of ${by.ingredient}, ${by.waitDays} days` } as const
-  const inTime = input.windows.some((w) => w.to >= clear && w.from <= addDays(input.today, PLAN_AHEAD_DAYS))
-  const text = `${by.ingredient} keeps seed from growing until ${shortDay(clear, input.today)}.`
-  return inTime
-    ? { state: 'met', text: [text, ' The window reaches past it.'], source }
-    : { state: 'hold', text: [`Barrier active: ${text}`], source }
-}
-
-function stateOfWindow(input: DecideInput, usable: DatedWindow | undefined): Gate {
-  const source = { kind: 'computed', text: `${input.years} weather years, soil and frost` } as const
-  const next = input.windows[0]
-  if (usable) return { state: 'met', text: [`Sowing window ${shortDay(usable.from)} to ${shortDay(usable.to, input.today)}, best ${usable.bestGood} of ${input.years} years.`], source }
-  if (!next) return { state: 'hold', text: ['No day of the next year makes a good stand in half of the years. Another grass or station may change that.'], source }
-  return { state: 'hold', text: [`Outside every window. The next opens ${shortDay(next.from, input.today)}.`], source }
-}
-
-/**
- * Overseed, or not now, with the reasons in the order in which they weigh.
- * @source reference §10, thresholds; models.md §8, window
- */
-export function decide(input: DecideInput): Decision {
-  const { clear } = barrierUntil(input.applications, input.today)
-  const horizon = addDays(input.today, PLAN_AHEAD_DAYS)
-  const usable = input.windows.find((w) => w.from <= horizon && w.to >= clear)
-  const inSeason = input.windows.find((w) => w.from <= horizon)
-  const barrier = stateOfBarrier(input)
-  const sun = stateOfSun(input.survey)
-  const reasons = [barrier, stateOfWindow(input, inSeason), sun, stateOfStand(input.survey), stateOfThatch(input.survey)]
-  const hold = reasons.find((reason) => reason.state === 'hold')
-
-  if (!hold && usable) {
-    const risk = reasons.some((reason) => reason.state === 'risk')
-    return {
-      programme: 'overseed', window: usable, reasons, earliest: clear, binding: false,
-      verdict: risk ? 'Overseed, with a caution.' : 'Overseed.',
-      because: `The stand can be thickened from seed, and ${shortDay(usable.from)} to ${shortDay(usable.to)} gives it time to root.`,
-    }
-  }
-  const later = input.windows.find((w) => w.to >= clear)
-  const nextDay = later && (later.from > clear ? later.from : clear)
-  const because = sun.state === 'hold' ? 'dense shade' : barrier.state === 'hold' ? `barrier until ${shortDay(clear, input.today)}` : 'outside every window'
-  return {
-    programme: 'not now', reasons, earliest: nextDay ?? clear, binding: barrier.state === 'hold',
-    verdict: `Not now: ${because}.`,
-    because: sun.state === 'hold' ? 'Ask again when more light reaches the ground.' : nextDay ? `Next possible sowing day ${shortDay(nextDay, input.today)}.` : 'No later window was found in the year ahead.',
-    // No window waits for ground that gets too little light.
-    ...(later && sun.state !== 'hold' ? { window: later } : {}),
-  }
 }

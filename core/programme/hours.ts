@@ -3,7 +3,9 @@ import type { Worked, WorkingLine } from '../quantity/working'
 
 /** m²/h a pass. @source own, editable planning figures, reference §6 */
 export const WORK_RATES_M2_PER_H = {
-  scalp: 900, dethatch: 600, core: 1400, broadcast: 2500, rake: 250, cover: 200, inspect: 2500,
+  scalp: 900, dethatch: 600, core: 1400, broadcast: 2500, rake: 250, cover: 200, inspect: 2500, spray: 1500, roll: 1500, level: 120, fork: 15, fleece: 400,
+  /** m³/h, not m². */
+  barrowM3PerH: 1.2,
 } as const
 
 const SET_UP_H = 0.25
@@ -33,4 +35,22 @@ export function crewHours(title: string, areaM2: number, passes: readonly Pass[]
     { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
   )
   return { value, working: { title, result: figure('hours', value), formula: 'Area × passes ÷ work rate, and set-up.', lines } }
+}
+
+/** Hours with those of moving a volume by barrow added. */
+export function addedHours(hours: Worked, what: string, volumeM3: number, rateM3PerH: number): Worked {
+  const added = volumeM3 / rateM3PerH
+  const value = hours.value + added
+  const { working } = hours
+  return {
+    value,
+    working: {
+      ...working, result: figure('hours', value), formula: 'Area × passes ÷ work rate, set-up, and the barrow.',
+      lines: [
+        ...working.lines,
+        { operator: '+', what: `${what}: volume ÷ ${rateM3PerH} m³/h`, value: figure('hours', added), source: { kind: 'own', text: 'one barrow, short way' } },
+        { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
+      ],
+    },
+  }
 }

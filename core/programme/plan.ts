@@ -1,11 +1,12 @@
 import type { Grass } from '../grass/grasses'
-import { overseedRate, type SeedLot } from '../materials/seed'
+import { newRateGPerM2, OVERSEED_SHARE, type SeedLot } from '../materials/seed'
 import { STARTER_N_G_PER_M2 } from '../materials/feed'
 import type { BagSize } from '../materials/bags'
 import { KG_PER_LB } from '../quantity/units'
-import { DEFAULT_SCHOOLS, HEAVY_RATE, STARTER_ANALYSIS, type Schools } from './schools'
+import type { Programme } from './programmes'
+import { DEFAULT_SCHOOLS, HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS, type Schools } from './schools'
 
-export const COVER_MATERIALS = ['compost', 'peat', 'screened topsoil'] as const
+export const COVER_MATERIALS = ['compost', 'peat', 'screened topsoil', 'straw', 'fleece'] as const
 export type CoverMaterial = (typeof COVER_MATERIALS)[number]
 
 /** The technician's own settings of a plan; everything else is computed from them and the survey. */
@@ -14,6 +15,7 @@ export interface PlanSettings {
   lot: SeedLot
   bags: BagSize[]
   starterAnalysis: string
+  /** 0 for no feed. */
   starterNGPerM2: number
   coverMaterial: CoverMaterial
   /** 0 for none. */
@@ -37,19 +39,39 @@ export function defaultScalpMm(grass: Grass, desirableShare: number, school: Sch
   return school === 'lowest notch' ? low : safe
 }
 
+/** Depth of soil or dressing over the seed, mm; straw and fleece bury nothing. */
+export const buriedMm = ({ coverMaterial, coverMm }: Pick<PlanSettings, 'coverMaterial' | 'coverMm'>): number =>
+  coverMaterial === 'straw' || coverMaterial === 'fleece' ? 0 : coverMm
+
+export interface Beginning {
+  grass: Grass
+  desirableShare: number
+  programme: Pick<Programme, 'rateShare'>
+  schools?: Schools
+  /** Sown on rising soil. */
+  inSpring?: boolean
+}
+
+/** Pure live seed a programme begins with, g/m², by the schools. */
+export function beginningRate({ grass, programme, schools = DEFAULT_SCHOOLS, inSpring = false }: Omit<Beginning, 'desirableShare'>): number {
+  // Another grass than the programme was made for, or none sown: as for thickening.
+  const share = programme.rateShare || OVERSEED_SHARE
+  return newRateGPerM2(grass) * share * (schools.rate === 'heavy' ? HEAVY_RATE : 1) * (inSpring && schools.springRate === 'more' ? SPRING_RATE : 1)
+}
+
 /**
- * Settings a plan begins with, by the firm's schools. Rake-in and cover together keep to the depth the seed can grow
- * through.
+ * Settings a plan begins with, by the schools. Rake-in and cover together keep to the depth the seed can grow through.
  * @source reference §§2-4, 6; practice §2
  */
-export function defaultSettings(grass: Grass, desirableShare: number, schools: Schools = DEFAULT_SCHOOLS): PlanSettings {
+export function defaultSettings(beginning: Beginning): PlanSettings {
+  const { grass, desirableShare, schools = DEFAULT_SCHOOLS } = beginning
   const half = Math.min(5, grass.depthLimitMm / 2)
   return {
-    seedRateGPerM2: overseedRate(grass).value * (schools.rate === 'heavy' ? HEAVY_RATE : 1),
+    seedRateGPerM2: beginningRate(beginning),
     lot: { purityShare: 0.98, germinationShare: 0.85, coatingShare: 0, purityOfBareSeed: false },
     bags: [50, 25, 5].map((lb) => ({ massKg: lb * KG_PER_LB, priceMinor: null })),
-    starterAnalysis: STARTER_ANALYSIS[schools.starter],
-    starterNGPerM2: STARTER_N_G_PER_M2,
+    starterAnalysis: STARTER_ANALYSIS[schools.starter === 'none' ? 'starter' : schools.starter],
+    starterNGPerM2: schools.starter === 'none' ? 0 : STARTER_N_G_PER_M2,
     coverMaterial: schools.coverMaterial,
     coverMm: schools.cover === 'none' ? 0 : half,
     rakeMm: half,

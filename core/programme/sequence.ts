@@ -1,14 +1,13 @@
-import { grassByCode } from '../grass/grasses'
 import { addDays, dayFromNumber, dayNumber, daysBetween, nearestWorkingDay, shortDay, weekdayIndex, weekdayName, type Day } from '../quantity/calendar'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
-import type { Application, Survey } from '../site/survey'
+import type { Application } from '../site/survey'
 import type { DailyWeather } from '../climate/weather'
-import { BRIEFS, type Brief } from './briefs'
+import { briefOf, type Brief } from './briefs'
 import { barrierUntil } from './decide'
 import { spansOf, type Lag, type Spans } from './network'
-import { OPERATIONS, OVERSEED_LAGS, type Operation, type OperationCode } from './operations'
-import type { PlanSettings } from './plan'
+import { coreLag, feedLags, LAGS, type Operation, type OperationCode } from './operations'
+import { anchorOf, operationsOf, type Part } from './parts'
 import { scalpSteps } from './scalping'
 
 /** Rain forecast for the four days after sowing that holds it, mm. @source own; four days is trade */
@@ -23,9 +22,10 @@ export interface FirstMow {
 }
 
 export interface SequenceInput {
-  survey: Survey
+  /** Zones that are treated alike, the largest part first. */
+  parts: readonly Part[]
   applications: readonly Application[]
-  settings: PlanSettings
+  /** The day of sowing; of the first lift where nothing is sown. */
   sowOn: Day
   today: Day
   /** What is done, on the day it was finished. */
@@ -61,24 +61,29 @@ export interface Sequence {
   troubles: string[]
 }
 
-/** Operations of this plan, in order: no cover without depth. */
-export const operationsOf = (settings: PlanSettings): Operation[] =>
-  OPERATIONS.filter(({ code }) => code !== 'cover' || settings.coverMm > 0)
-
 function lagsOf(input: SequenceInput, codes: ReadonlySet<string>): Lag[] {
   const mow = input.firstMow
+  const { schools } = input.parts[0]!
   const grown: Lag = mow
     ? { from: 'sow', to: 'mow', leastDays: mow.early, mostDays: mow.late, why: 'the grass has to reach mowing height' }
     : { from: 'sow', to: 'mow', leastDays: 14, why: 'the grass has to reach mowing height' }
-  return [...OVERSEED_LAGS, grown].filter((lag) => codes.has(lag.from) && codes.has(lag.to))
+  return [...LAGS, coreLag(schools.coreOrder), ...feedLags(schools.feedWhen, anchorOf(input.parts)), grown].filter((lag) => codes.has(lag.from) && codes.has(lag.to))
+}
+
+function wantedDay({ firstMow, parts }: SequenceInput, code: OperationCode, preferredDay: number, sowDay: number, days: ReadonlyMap<string, number>): number {
+  if (code === 'mow') return sowDay + (firstMow?.middle ?? preferredDay)
+  const mown = days.get('mow')
+  if (code === 'feed' && parts[0]!.schools.feedWhen === 'after first mow') return (mown ?? sowDay + (firstMow?.middle ?? 28)) + 1
+  return sowDay + preferredDay
 }
 
 /** Places every operation as near to its preferred day as the lags, today and what is done allow, in order. */
 function place(input: SequenceInput, operations: Operation[]): { days: Map<string, number>; base: Spans } {
   const names = operations.map(({ code }) => code as string)
   const lags = lagsOf(input, new Set(names))
-  const sow = input.done.get('sow') ?? input.sowOn
-  const fixed = new Map<string, number>([['sow', dayNumber(sow)]])
+  const anchors = (['sow', 'lift'] as const).filter((code) => names.includes(code))
+  const sow = input.done.get(anchorOf(input.parts)) ?? input.sowOn
+  const fixed = new Map<string, number>(anchors.map((code) => [code, dayNumber(sow)]))
   for (const [code, day] of input.done) if (names.includes(code)) fixed.set(code, dayNumber(day))
   // What is still to do before sowing cannot be placed in the past, unless the sowing day itself has passed.
   const notBefore = new Map<string, number>()
@@ -88,10 +93,12 @@ function place(input: SequenceInput, operations: Operation[]): { days: Map<strin
   }
   const base = spansOf(names, lags, fixed, notBefore)
   const days = new Map(fixed)
-  for (const { code, preferredDay } of operations) {
+  // What follows the first mow is placed after it.
+  const inOrder = [...operations].sort((a, b) => Number(a.code === 'feed') - Number(b.code === 'feed'))
+  for (const { code, preferredDay } of inOrder) {
     if (days.has(code)) continue
     const span = spansOf(names, lags, days, notBefore).spans.get(code)!
-    const wanted = dayNumber(sow) + (code === 'mow' ? (input.firstMow?.middle ?? preferredDay) : preferredDay)
+    const wanted = wantedDay(input, code, preferredDay, dayNumber(sow), days)
     const day = Math.max(span.earliest, Math.min(span.latest, wanted))
     // A span without an end reaches farther than any search for a working day.
     const [earliest, latest] = [Math.max(span.earliest, day - 7), Math.min(span.latest, day + 7)]
@@ -101,7 +108,7 @@ function place(input: SequenceInput, operations: Operation[]): { days: Map<strin
 }
 
 function floatWords(code: OperationCode, day: Day, earliest: Day, latest: Day): string {
-  if (code === 'sow') return ''
+  if (code === 'sow' || code === 'lift') return ''
   const later = daysBetween(day, latest)
   const sooner = daysBetween(earliest, day)
   if (later > 200) return 'when it is ready'
@@ -147,11 +154,18 @@ function firstCutDay({ workingDays }: SequenceInput, day: Day): Day {
   return nearestWorkingDay(day, workingDays, addDays(day, -6), day)
 }
 
+/** The part that takes most cuts. */
+function longestScalp({ parts }: SequenceInput): ReturnType<typeof scalpSteps> {
+  const steps = parts.map(({ survey, settings }) => scalpSteps(survey.mowingHeightMm, settings.scalpToMm))
+  return steps.reduce((a, b) => (b.spanDays > a.spanDays ? b : a))
+}
+
 /** Cuts need two days between them; said when those left before the last of them are too few. */
-function squeezedCuts({ survey, settings, today, done }: SequenceInput, days: ReadonlyMap<string, number>): string | undefined {
+function squeezedCuts(input: SequenceInput, days: ReadonlyMap<string, number>): string | undefined {
+  const { today, done } = input
   const last = days.get('scalp')
   if (last === undefined || done.has('scalp')) return undefined
-  const { heightsMm, spanDays } = scalpSteps(survey.mowingHeightMm, settings.scalpToMm)
+  const { heightsMm, spanDays } = longestScalp(input)
   const left = last - dayNumber(today)
   if (left < 0 || left >= spanDays) return undefined
   return `${heightsMm.length} cuts two days apart take ${spanDays} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Sow later, or cut closer together on dry grass.`
@@ -166,25 +180,26 @@ function troublesOf(input: SequenceInput, spans: Spans, slipDays: ReadonlyMap<st
   const squeezed = squeezedCuts(input, slipDays)
   if (squeezed) troubles.push(squeezed)
   if (!spans.possible) troubles.push('The days left do not hold the whole sequence. Move the sowing day later.')
-  const sown = input.done.has('sow')
-  if (!sown && input.sowOn < input.today) troubles.push(`The sowing day, ${shortDay(input.sowOn)}, has passed. Move it, or mark it sown.`)
+  const anchor = anchorOf(input.parts)
+  if (!input.done.has(anchor) && input.sowOn < input.today) {
+    troubles.push(`The ${anchor === 'sow' ? 'sowing day' : 'day of the first lift'}, ${shortDay(input.sowOn)}, has passed. Move it, or mark it ${anchor === 'sow' ? 'sown' : 'dressed'}.`)
+  }
   return troubles
 }
 
 /**
- * The dated run of operations of an overseeding, from its sowing day.
+ * The dated run of operations of a plan, from its sowing day, or from the first lift where nothing is sown.
  * @throws RangeError for impossible settings (rates, shares, heights)
  * @source models.md §11; lags of reference §12
  */
 export function buildSequence(input: SequenceInput): Sequence {
-  const operations = operationsOf(input.settings)
-  const { days, base } = place(input, operations)
-  const grass = grassByCode(input.survey.grass)
-  const { spanDays } = scalpSteps(input.survey.mowingHeightMm, input.settings.scalpToMm)
+  const planned = operationsOf(input.parts)
+  const { days, base } = place(input, planned.map(({ operation }) => operation))
+  const { spanDays } = longestScalp(input)
 
-  const slips = operations.map((operation, i): Slip => {
+  const unordered = planned.map(({ operation, parts }): Slip => {
     const { code } = operation
-    const brief = BRIEFS[code]({ survey: input.survey, grass, settings: input.settings })
+    const brief = briefOf(code, parts)
     const to = dayFromNumber(days.get(code)!)
     const done = input.done.get(code)
     const span = base.spans.get(code)!
@@ -192,7 +207,7 @@ export function buildSequence(input: SequenceInput): Sequence {
     const latest = dayFromNumber(Number.isFinite(span.latest) ? Math.max(span.latest, days.get(code)!) : days.get(code)! + 999)
     const start = code === 'scalp' && !done ? firstCutDay(input, addDays(to, -spanDays)) : to
     return {
-      ...brief, operation, number: i + 1,
+      ...brief, operation, number: 0,
       from: start < input.today && to >= input.today && !done ? input.today : start,
       to, earliest, latest,
       gates: [...(done ? [] : dayOffGate(input, to)), ...(code === 'sow' ? sowingGates(input) : []), ...brief.gates],
@@ -201,6 +216,7 @@ export function buildSequence(input: SequenceInput): Sequence {
       ...(done ? { done } : {}),
     }
   })
+  const slips = unordered.sort((a, b) => daysBetween(b.to, a.to)).map((slip, i) => ({ ...slip, number: i + 1 }))
   const next = slips.filter((slip) => !slip.done).sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.number - b.number))[0]
   return {
     slips,

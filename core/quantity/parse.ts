@@ -1,7 +1,7 @@
 import type { Quantity, UnitSystem } from './figure'
 import { unitOf } from './figure'
 import {
-  celsius, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KG_PER_OZ, M2_PER_ACRE, M2_PER_FT2, M2_PER_HECTARE, M2_PER_YD2,
+  celsius, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KG_PER_OZ, KPA_PER_PSI, L_PER_US_GAL, M2_PER_ACRE, M2_PER_FT2, M2_PER_HECTARE, M2_PER_YD2,
   M_PER_FOOT, M_PER_YARD, MM_PER_INCH,
 } from './units'
 
@@ -42,6 +42,10 @@ const UNITS: Partial<Record<Quantity, Record<string, Converter>>> = {
   hours: { h: times(1), hours: times(1), min: times(1 / 60) },
   days: { d: times(1), days: times(1), day: times(1), weeks: times(7), week: times(7), months: times(30.4), month: times(30.4) },
   count: {},
+  ph: {},
+  ppm: { ppm: times(1), 'mg/kg': times(1) },
+  kPa: { kpa: times(1), mpa: times(1000), psi: times(KPA_PER_PSI) },
+  flowLPerMin: { 'l/min': times(1), lpm: times(1), 'gal/min': times(L_PER_US_GAL), gpm: times(L_PER_US_GAL), 'm3/h': times(1000 / 60) },
 }
 
 const GLYPHS: Record<string, string> = {
@@ -110,4 +114,21 @@ export function parseQuantity(quantity: Quantity, typed: string, system: UnitSys
   if (!unit) return finite(split.number)
   const convert = UNITS[quantity]?.[unit]
   return convert ? finite(convert(split.number)) : refuse(quantity, text, system)
+}
+
+/**
+ * Reads several measurements typed in a row: "⅝, ¾, ½ in"; a unit at the end stands for all before it.
+ * @returns SI values, none for nothing typed, or a sentence on what is wrong
+ */
+export function parseList(quantity: Quantity, typed: string, system: UnitSystem): { ok: true; values: number[] } | { ok: false; message: string } {
+  const pieces = typed.split(/[,;](?!\d{3})/).map((piece) => piece.trim()).filter(Boolean)
+  const unit = splitUnit(plain(pieces.at(-1) ?? ''))?.unit ?? ''
+  const values: number[] = []
+  for (const piece of pieces) {
+    const bare = splitUnit(plain(piece))
+    const parsed = parseQuantity(quantity, bare && !bare.unit ? `${piece} ${unit}` : piece, system)
+    if (!parsed.ok) return parsed
+    values.push(parsed.value)
+  }
+  return { ok: true, values }
 }

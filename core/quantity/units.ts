@@ -15,6 +15,8 @@ export const G_PER_LB = 453.59237
 export const KG_PER_LB = G_PER_LB / 1000
 export const KG_PER_OZ = KG_PER_LB / 16
 export const L_PER_US_GAL = 3.785411784
+/** Pound-force per square inch, from standard gravity 9.80665 m/s². */
+export const KPA_PER_PSI = (KG_PER_LB * 9.80665) / ((MM_PER_INCH / 1000) ** 2 * 1000)
 
 /** 1 lb per 1,000 ft² in g/m²: 4.882428. */
 export const G_PER_M2_PER_LB_PER_1000FT2 = G_PER_LB / (1000 * M2_PER_FT2)

@@ -2,19 +2,27 @@ import type { Sun } from '../climate/soilCourse'
 import type { Texture } from '../climate/soil'
 import type { GrassCode } from '../grass/grasses'
 import type { Day } from '../quantity/calendar'
+import { sunClass, type ZoneSurvey } from './zone'
 
-/** What was seen and measured on the lawn, as far as the plan reads it. Shares are 0-1 of the area. */
+/** What was seen and measured on some ground, as far as the plan reads it. Shares are 0-1 of the area. */
 export interface Survey {
   areaM2: number
+  /** How far the measuring may be out. */
+  errorShare: number
   grass: GrassCode
   desirableShare: number
+  /** Without the coarse ones. */
   weedShare: number
+  /** Coarse perennial weed grasses. */
+  coarseShare: number
   bareShare: number
   thatchMm: number
   mowingHeightMm: number
   sun: Sun
   texture: Texture
   slopeShare: number
+  deepestMm: number
+  hollowM3: number
 }
 
 /** Something put down that keeps seed from growing, with the wait read off its label. */
@@ -29,7 +37,37 @@ export const SUN_WORDS: Record<Sun, string> = {
 }
 
 /** Cover shares belong together. @returns a sentence when they do not add to 100 %, within one point */
-export function coverProblem(desirableShare: number, weedShare: number, bareShare: number): string | undefined {
-  const percent = Math.round((desirableShare + weedShare + bareShare) * 100)
-  return Math.abs(percent - 100) <= 1 ? undefined : `Grass, weeds and bare soil add to ${percent}%, not 100%.`
+export function coverProblem(...shares: readonly number[]): string | undefined {
+  const percent = Math.round(shares.reduce((sum, share) => sum + share, 0) * 100)
+  return Math.abs(percent - 100) <= 1 ? undefined : `Grass, weeds, coarse weed grasses and bare soil add to ${percent}%, not 100%.`
+}
+
+/** The grass most of the ground wants. */
+export function mainGrass(zones: readonly Pick<ZoneSurvey, 'grass' | 'areaM2'>[]): GrassCode | undefined {
+  const areas = new Map<GrassCode, number>()
+  for (const { grass, areaM2 } of zones) areas.set(grass, (areas.get(grass) ?? 0) + areaM2)
+  return [...areas].sort((a, b) => b[1] - a[1])[0]?.[0]
+}
+
+/**
+ * Several zones read as one piece of ground: areas and volumes add, the rest is weighed by area; the steepest slope and the
+ * deepest hollow stand for all.
+ * @throws RangeError for no zone
+ */
+export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Survey {
+  const grass = mainGrass(zones)
+  if (!grass) throw new RangeError('A survey needs one zone at least.')
+  const areaM2 = zones.reduce((sum, zone) => sum + zone.areaM2, 0)
+  const weighed = (of: (zone: ZoneSurvey) => number) => zones.reduce((sum, zone) => sum + of(zone) * zone.areaM2, 0) / areaM2
+  return {
+    areaM2, grass, texture,
+    // One tape, one hand: errors of zones go the same way.
+    errorShare: weighed(({ errorShare }) => errorShare),
+    desirableShare: weighed((zone) => zone.desirableShare), weedShare: weighed((zone) => zone.weedShare),
+    coarseShare: weighed((zone) => zone.coarseShare), bareShare: weighed((zone) => zone.bareShare),
+    thatchMm: weighed((zone) => zone.thatchMm), mowingHeightMm: weighed((zone) => zone.mowingHeightMm),
+    sun: sunClass(weighed(({ sunHours }) => sunHours)),
+    slopeShare: Math.max(...zones.map(({ slopeShare }) => slopeShare ?? 0)),
+    deepestMm: Math.max(...zones.map(({ deepestMm }) => deepestMm)), hollowM3: zones.reduce((sum, { hollowM3 }) => sum + hollowM3, 0),
+  }
 }

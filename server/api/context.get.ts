@@ -1,5 +1,5 @@
 import type { Context } from '#contract/context'
-import { schoolsOf } from '#contract/firm'
+import { schoolsOf } from '#contract/schools'
 import { answer } from '../utils/answer'
 
 export default answer(async (_event, { firm, person, today }): Promise<Context> => ({ firm: { ...firm, schools: schoolsOf(firm.schools) }, person, today }))

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { glanceOf } from '#core/establishment/outlook'
-import { glancesAskedSchema } from '#contract/lawn'
+import { glancesAskedSchema, grassOf } from '#contract/lawn'
 import type { LawnGlance } from '#contract/context'
 import { lawnsOf } from '../records/lawns'
 import { answer } from '../utils/answer'
@@ -19,8 +19,8 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
     // Whoever asked has gone on; what is worked out already stays remembered.
     if (event.node.req.destroyed) break
     const station = stationOf(lawn, stations)
-    if (!station || !lawn.grass) continue
-    const data = await sillData(work, station, subjectOf(lawn, station)).catch((error: unknown) => {
+    if (!station || !grassOf(lawn)) continue
+    const data = await sillData(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
       if (error instanceof Refusal) return undefined
       throw error
     })

@@ -1,6 +1,7 @@
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
 import type { FirmSettings, Licence, Role } from '#contract/firm'
+import type { Planning } from '#core/programme/planning'
 import type { Schools } from '#core/programme/schools'
 import { database, inFirm } from './db'
 
@@ -12,6 +13,7 @@ export interface Firm {
   timeZone: string
   demo: boolean
   schools: Partial<Schools>
+  planning: Partial<Planning>
   workingDays: number[]
   licences: Licence[]
   homeStationId: string | null
@@ -77,9 +79,9 @@ export async function foundFirm(
 export async function saveFirm(firmId: string, settings: FirmSettings): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, version = version + 1
+      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, planning = $10, version = version + 1
        where id = $1 and version = $2`,
-      [firmId, settings.version, settings.name, settings.units, settings.currency, settings.timeZone, settings.schools, settings.workingDays, JSON.stringify(settings.licences)],
+      [firmId, settings.version, settings.name, settings.units, settings.currency, settings.timeZone, settings.schools, settings.workingDays, JSON.stringify(settings.licences), settings.planning],
     )
     if (!rowCount) return false
     if (settings.homeStationId) {

@@ -1,5 +1,6 @@
 import type { H3Event } from 'h3'
-import { idSchema, type Lawn } from '#contract/lawn'
+import { idSchema } from '#contract/fields'
+import type { Lawn } from '#contract/lawn'
 import { lawnById } from '../records/lawns'
 import { paramOf } from './ask'
 import { notFound } from './refusal'

@@ -5,9 +5,10 @@ import { buildSeason, DAYS_BEHIND, type Season } from '#core/establishment/seaso
 import { summarise, type Outlook } from '#core/establishment/outlook'
 import type { SeedbedRisk } from '#core/establishment/sowing'
 import { grassByCode, type Grass, type GrassCode } from '#core/grass/grasses'
-import { addDays } from '#core/quantity/calendar'
+import { addDays, type Day } from '#core/quantity/calendar'
 import type { SillData } from '#contract/context'
-import type { Lawn } from '#contract/lawn'
+import { grassOf, zoneSurveysOf, type Lawn } from '#contract/lawn'
+import { surveyOver } from '#core/site/survey'
 import { stationsOf, weatherNow, weatherOf, type StationRecord } from '../records/stations'
 import type { AtWork } from '../records/firms'
 import { Refusal } from '../utils/refusal'
@@ -25,19 +26,24 @@ interface Subject {
   mowingMm: number
 }
 
-export function subjectOf(lawn: Lawn, station: StationRecord): Subject {
-  const grass = grassByCode(lawn.grass ?? 'TF')
-  const covered = (lawn.plan.settings?.coverMm ?? 1) > 0
-  const kept = lawn.mowingHeightMm ?? grass.mowingMm[0]
+/** The season is that of the grass and the ground most of the lawn has, as far as it is surveyed. */
+export function subjectOf(lawn: Lawn, station: StationRecord, today: Day): Subject {
+  const zones = zoneSurveysOf(lawn, lawn.plan.sowOn ?? today)
+  const survey = zones.length ? surveyOver(zones, lawn.texture) : undefined
+  const { plan, wishes } = lawn
+  const covered = (plan.settings?.coverMm ?? 1) > 0
+  const winterColour = plan.programme === 'winter' || (!plan.programme && wishes.goal === 'winter')
+  const grass = grassByCode(winterColour ? 'ARG' : (survey?.grass ?? grassOf(lawn) ?? 'TF'))
+  const kept = survey?.mowingHeightMm ?? grass.mowingMm[0]
   return {
     place: lawn.client,
     grass,
     ground: {
       // A tenth of a degree is 11 km: the sun does not tell them apart.
-      latDeg: Math.round(lawn.latDeg * 10) / 10, coastal: station.coastal, texture: lawn.texture, sun: lawn.sun ?? 'full',
-      cover: (lawn.bareShare ?? 0) >= 0.5 ? 'bare' : 'thin turf',
+      latDeg: Math.round(lawn.latDeg * 10) / 10, coastal: station.coastal, texture: lawn.texture, sun: survey?.sun ?? 'full',
+      cover: (survey?.bareShare ?? 0) >= 0.5 ? 'bare' : 'thin turf',
     },
-    risk: { covering: covered ? 'covered' : 'bare', slopeShare: lawn.slopeShare },
+    risk: { covering: !covered ? 'bare' : plan.settings?.coverMaterial === 'fleece' ? 'fleece' : 'covered', slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}) },
     mowingMm: Math.min(Math.max(kept, grass.mowingMm[0]), grass.mowingMm[1]),
   }
 }

@@ -5,11 +5,11 @@ import { pickBags } from '#core/materials/bags'
 import { feedNeed, parseAnalysis } from '#core/materials/feed'
 import { overseedRate, seedNeed, seedsPerCm2 } from '#core/materials/seed'
 import { layerVolume } from '#core/materials/volume'
-import { depthGate, PLAN_RATE } from '#core/programme/briefs'
+import { depthGate, soilName } from '#core/programme/briefs'
+import { PLAN_RATE, seedOf, soilOf, type Part } from '#core/programme/parts'
 import { cubicYards, figure } from '#core/quantity/figure'
-import { surveyOf } from '#contract/lawn'
 import { fieldName, fieldText } from '~/utils/fieldWords'
-import { settingsOf } from '~/utils/planOf'
+import { partsIn, settingsOf } from '~/utils/planOf'
 
 /** What goes on the van: seed, starter and cover, with the settings that made them. */
 const props = defineProps<{ id: string; lawn: Lawn }>()
@@ -19,13 +19,22 @@ const { text, shown, other, system, parse } = useUnits()
 const { form, read, materials } = useBringForm(props.lawn)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(props.id)
 
-const grass = computed(() => grassByCode(props.lawn.grass ?? 'TF'))
 const settings = computed(() => read.value.settings ?? settingsOf(props.lawn, context.practice))
+/** The largest part of the plan is what the settings are made for. */
+const parts = computed<Part[]>(() => partsIn({ ...props.lawn, plan: { ...props.lawn.plan, programme: props.lawn.plan.programme ?? 'overseed', settings: settings.value } }, context.practice) ?? [])
+const main = computed(() => parts.value[0])
+const grass = computed(() => main.value?.grass ?? grassByCode('TF'))
+const treatedM2 = computed(() => main.value?.survey.areaM2 ?? Math.max(1, props.lawn.areaM2))
+const allM2 = computed(() => parts.value.reduce((sum, { survey }) => sum + survey.areaM2, 0) || treatedM2.value)
+const sows = computed(() => parts.value.some(({ programme }) => programme.anchor === 'sow'))
+const others = computed(() => parts.value.slice(1).flatMap((part) => (seedOf(part) ? [{ part, need: seedOf(part)! }] : [])))
+const soils = computed(() => parts.value.filter((part) => soilOf(part).volumeM3 > 0 && part.programme.operations.some((code) => code === 'level' || code === 'lift')).map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })))
+const errorShare = computed(() => main.value?.survey.errorShare ?? 0)
 const errors = computed(() => read.value.errors)
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
 
-const seed = computed(() => seedNeed(props.lawn.areaM2, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE))
+const seed = computed(() => seedNeed(treatedM2.value, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE))
 const usual = computed(() => overseedRate(grass.value))
 const density = computed(() => seedsPerCm2(settings.value.seedRateGPerM2, grass.value))
 const crowded = computed(() => density.value > 2 * grass.value.enoughSeedsPerCm2[1])
@@ -38,13 +47,10 @@ const bags = computed(() => {
 })
 const feed = computed(() => {
   const analysis = parseAnalysis(settings.value.starterAnalysis)
-  return analysis && feedNeed(props.lawn.areaM2, settings.value.starterNGPerM2, analysis)
+  return analysis && settings.value.starterNGPerM2 > 0 ? feedNeed(allM2.value, settings.value.starterNGPerM2, analysis) : undefined
 })
-const cover = computed(() => (settings.value.coverMm > 0 ? layerVolume('Cover', props.lawn.areaM2, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
-const depth = computed(() => {
-  const survey = surveyOf(props.lawn)
-  return survey && depthGate({ survey, grass: grass.value, settings: settings.value })
-})
+const cover = computed(() => (settings.value.coverMm > 0 ? layerVolume('Cover', allM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
+const depth = computed(() => depthGate({ grass: grass.value, settings: settings.value }))
 const bulk = computed(() => (cover.value ? (system.value === 'us' ? `${cubicYards(cover.value.value).toFixed(1)} yd³` : `${Math.round(cover.value.value * 1000).toLocaleString('en-US')} L`) : ''))
 const money = (minor: number) => text({ quantity: 'money', value: minor, currency: context.currency })
 
@@ -66,11 +72,11 @@ const barWidth = (size: string) => {
 <template>
   <form class="bring" novalidate @submit.prevent="save">
     <EditClash v-if="clash" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
-    <section class="slip">
+    <section v-if="sows" class="slip">
       <div class="stub">
         <h2>Seed</h2>
         <span class="hero"><WorkedNumber :worked="seed.product" bare /> <i class="unit">{{ shown(seed.product.working.result).unit }}</i></span>
-        <span class="small">{{ other(seed.product.working.result) }}, {{ grass.name }}<br>{{ text(seed.productRate.working.result) }} of product<br>two passes of <WorkedNumber :worked="seed.pass" /></span>
+        <span class="small">{{ other(seed.product.working.result) }}, {{ grass.name }}<br>{{ text(seed.productRate.working.result) }} of product<br>two passes of <WorkedNumber :worked="seed.pass" /><template v-if="errorShare"><br>area good to ±{{ Math.round(errorShare * 100) }}%: ±{{ text(figure('massKg', seed.product.value * errorShare, 2)) }}</template></span>
       </div>
       <div class="fields">
         <UFormField label="Live seed" name="rate" :error="errors.rate"><UInput id="field-rate" v-model="form.rate" /></UFormField>
@@ -82,6 +88,7 @@ const barWidth = (size: string) => {
           <GateLine v-if="settings.lot.germinationShare < 0.85" :gate="{ state: 'risk', text: ['germination under 85%: an old lot, or a poor one'], source: { kind: 'trade', text: 'good lot' } }" />
           <GateLine :gate="{ state: crowded ? 'risk' : 'met', text: [figure('seedsPerCm2', density), ` of live seed; ${grass.enoughSeedsPerCm2.map((n) => text(figure('seedsPerCm2', n)).split(' ')[0]).join(' to ')} make a full new stand`, crowded ? ', and more than twice that only competes' : ''] }" />
           <span class="small">Usual for overseeding: <WorkedNumber :worked="usual" />.</span>
+          <p v-for="{ part, need } in others" :key="part.zones.join()" class="small"><b>{{ part.zones.join(', ') }}:</b> <WorkedNumber :worked="need.product" /> of {{ part.grass.name }} besides, at its usual rate and this label.</p>
         </div>
       </div>
       <div class="load">
@@ -129,7 +136,7 @@ const barWidth = (size: string) => {
         <h2>Cover</h2>
         <template v-if="cover">
           <span class="hero"><WorkedNumber :worked="cover" bare /> <i class="unit">{{ shown(cover.working.result).unit }}</i></span>
-          <span class="small">{{ bulk }} loose {{ settings.coverMaterial }}<br>{{ text(figure('depthMm', settings.coverMm)) }} over {{ text(figure('areaM2', lawn.areaM2)) }}</span>
+          <span class="small">{{ bulk }} loose {{ settings.coverMaterial }}<br>{{ text(figure('depthMm', settings.coverMm)) }} over {{ text(figure('areaM2', allM2)) }}</span>
         </template>
         <span v-else class="small">none: three to seven waterings a day, and somebody there to give them</span>
       </div>
@@ -140,6 +147,11 @@ const barWidth = (size: string) => {
         <UFormField label="Scalp down to" name="scalp" :error="errors.scalp"><UInput id="field-scalp" v-model="form.scalp" /></UFormField>
       </div>
       <div class="load"><GateLine v-if="depth" :gate="depth" with-source /><p class="caution">Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.</p></div>
+    </section>
+    <section v-if="soils.length" class="slip">
+      <div class="stub"><h2>Soil</h2></div>
+      <div class="fields"><p v-for="soil in soils" :key="soil.zones" class="wide"><b class="num">{{ text(figure('volumeM3', soil.volumeM3)) }}</b> ({{ system === 'us' ? `${cubicYards(soil.volumeM3).toFixed(1)} yd³` : `${soil.volumeM3.toFixed(1)} m³` }}) of {{ soil.name }} for {{ soil.zones }}, 15% of settling in it.</p></div>
+      <div class="load"><p class="caution">Look before it is tipped: stones, weeds, wet. Dry sand is dusty (silica): mask, damp it down.</p></div>
     </section>
     <div class="foot">
       <UButton type="submit" color="primary" :disabled="!read.settings || !changed" :loading="busy">Keep these settings</UButton>

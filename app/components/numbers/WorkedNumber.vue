@@ -2,10 +2,11 @@
 import type { Worked } from '#core/quantity/working'
 
 /** A computed number: a dotted underline, and its working behind it. */
-const props = defineProps<{ worked: Worked; bare?: boolean }>()
+/** @param words in place of the number as it would be shown */
+const props = defineProps<{ worked: Worked; bare?: boolean; words?: string }>()
 const working = useWorkingStore()
 const { shown } = useUnits()
-const value = computed(() => shown(props.worked.working.result))
+const value = computed(() => (props.words === undefined ? shown(props.worked.working.result) : { value: props.words, unit: '' }))
 </script>
 
 <template>

@@ -15,6 +15,7 @@ const spoken = computed(() => visible.value.map(({ label, day }) => `${label} ${
       <svg width="14" height="24" viewBox="-7 0 14 24" aria-hidden="true">
         <path d="M0 0V11" stroke="#172019" stroke-width="1.3" />
         <path v-if="h.mark === 'cut'" d="M-4.5 15.5L3.5 10.5" stroke="#172019" stroke-width="2.2" />
+        <path v-else-if="h.mark === 'spray'" d="M0 7V17M-4.500 9.500L4.500 14.500M-4.500 14.500L4.500 9.500" stroke="#9a3e1b" stroke-width="2" />
         <rect v-else-if="h.mark === 'machine'" x="-3" y="8" width="6" height="7" fill="#172019" />
         <path v-else-if="h.mark === 'sow'" d="M0 8C4 12.5 4 16 2.6 18a3.2 3.2 0 0 1-5.2 0C-4 16-4 12.500 0 8Z" fill="#3c6326" />
         <circle v-else cy="12.500" r="3.4" fill="#f1f1e6" stroke="#172019" stroke-width="2" />

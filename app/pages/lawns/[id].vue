@@ -2,7 +2,7 @@
 import type { Day } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
 import { seedNeed } from '#core/materials/seed'
-import { PLAN_RATE } from '#core/programme/briefs'
+import { PLAN_RATE } from '#core/programme/parts'
 import { stepsOf } from '~/utils/lawnState'
 import { hangersOf } from '~/utils/hangers'
 import type { Hanger } from '~/utils/sillScale'

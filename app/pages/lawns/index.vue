@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIST_PAGE } from '#contract/lawn'
+import { grassOf, LIST_PAGE } from '#contract/lawn'
 import { figure } from '#core/quantity/figure'
 import { LAWN_GROUPS, lawnRow, type LawnGroup } from '~/utils/lawnRow'
 import type { Hanger } from '~/utils/sillScale'
@@ -34,7 +34,7 @@ const shown = computed(() => {
 /** What stands on the screen; a large book is unrolled a page at a time. */
 const unrolled = ref(LIST_PAGE)
 const onScreen = computed(() => shown.value.slice(0, unrolled.value))
-const lacking = computed(() => onScreen.value.filter(({ lawn }) => lawn.grass && !(lawn.id in store.glances)).map(({ lawn }) => lawn.id))
+const lacking = computed(() => onScreen.value.filter(({ lawn }) => grassOf(lawn) && !(lawn.id in store.glances)).map(({ lawn }) => lawn.id))
 const sill = useSillStore()
 watch(() => [lacking.value.join(), sill.data?.outlook.today], ([ids, day], before) => {
   // A new day counts all of them anew, once the ledge itself has turned.

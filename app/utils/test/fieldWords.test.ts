@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import { lookSchema, planSchema, settingsSchema } from '#contract/lawn'
+import { planSchema, settingsSchema } from '#contract/lawn'
+import { lookSchema } from '#contract/look'
 import { toDay } from '#core/quantity/calendar'
 import { fieldName, fieldText } from '../fieldWords'
 import { PLACES } from '../places'

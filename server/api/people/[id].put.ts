@@ -1,5 +1,5 @@
 import { personChangeSchema } from '#contract/firm'
-import { idSchema } from '#contract/lawn'
+import { idSchema } from '#contract/fields'
 import { changePerson, peopleOf } from '../../records/people'
 import { answer } from '../../utils/answer'
 import { bodyOf, paramOf } from '../../utils/ask'

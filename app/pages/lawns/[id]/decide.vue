@@ -1,95 +1,168 @@
 <script setup lang="ts">
 import { missingOf, type PlanInput } from '#contract/lawn'
+import type { GrassCode } from '#core/grass/grasses'
+import { PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
+import type { School, Schools } from '#core/programme/schools'
 import { shortDay } from '#core/quantity/calendar'
+import { settingsUnder, useDecide, type Candidate } from '~/composables/useDecide'
 import { fieldName, fieldText } from '~/utils/fieldWords'
-import { settingsOf } from '~/utils/planOf'
+import { beginningSettings, schoolsIn } from '~/utils/planOf'
+import { lookFields } from '~/composables/useSurvey'
 
 const { id, lawn, decision, outlook } = useLawn()
 const context = useContextStore()
-const note = ref(lawn.value?.plan.overruleNote ?? '')
-const noteError = ref('')
+const store = useLawnsStore()
+const sill = useSillStore()
+const { candidates, refused, differences } = useDecide(lawn, outlook, decision)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
+const look = useMergingSave((value: ReturnType<typeof lookFields>) => store.saveLook(id, value), lookFields, (path) => fieldName(path))
 const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
-const planned = computed(() => lawn.value?.plan.programme === 'overseed')
+const chosen = computed(() => lawn.value?.plan.programme ?? null)
+const started = computed(() => (lawn.value?.done.length ?? 0) > 0)
+const waiting = computed(() => decision.value?.waiting)
+const leans = computed(() => decision.value?.leans)
+const counts = computed(() => `${candidates.value.length} ${candidates.value.length === 1 ? 'programme fits' : 'programmes fit'}, ${refused.value.length} do not.`)
+/** A choice against the rules, or against a hold, keeps a note. */
+const against = ref<Candidate>()
+const note = ref('')
+const noteError = ref('')
 
-async function save(change: Partial<PlanInput>, next?: string): Promise<void> {
+const verdict = computed(() => {
+  const holds = waiting.value?.holds ?? []
+  const next = waiting.value?.next
+  if (holds.length) return { words: 'Wait.', because: next ? `Next possible day ${shortDay(next, context.today)}.` : 'Until the cause is dealt with.' }
+  const lean = chosen.value ?? leans.value
+  const window = waiting.value?.window
+  if (!lean) return { words: 'Nothing here fits.', because: 'See why below each programme; the survey may want another look.' }
+  return { words: `${PROGRAMMES[lean].name}.`, because: window ? `${shortDay(window.from, context.today)} to ${shortDay(window.to, context.today)} gives it time${PROGRAMMES[lean].anchor === 'sow' ? ' to root' : ' to grow through'}.` : '' }
+})
+
+async function plan(candidate: Candidate, why: string | null): Promise<void> {
   if (!lawn.value) return
-  const settings = settingsOf(lawn.value, context.practice)
-  if (await savePlan({ settings, ...change }) && next) await navigateTo(next)
+  const { code } = candidate.programme
+  const settings = beginningSettings(lawn.value, schoolsIn(lawn.value, context.practice), code)
+  // A plan for another work keeps its day only where that still comes after all of it.
+  const sowOn = lawn.value.plan.sowOn && candidate.sowOn <= lawn.value.plan.sowOn ? lawn.value.plan.sowOn : null
+  if (await savePlan({ programme: code, overruleNote: why, settings, sowOn })) {
+    against.value = undefined
+    await sill.show(id)
+    await navigateTo(`/lawns/${id}/when`)
+  }
 }
-const settled = (takeTheirs: Set<string>) => settleClash(takeTheirs)
-const keep = () => save({ programme: 'overseed', overruleNote: null }, `/lawns/${id}/when`)
+function choose(candidate: Candidate): void {
+  const overrules = candidate.waiting.holds.length > 0 || (leans.value !== undefined && candidate.programme.code !== leans.value)
+  if (!overrules) return void plan(candidate, null)
+  against.value = candidate
+  note.value = ''
+  noteError.value = ''
+  void nextTick(() => document.querySelector<HTMLInputElement>('#field-note')?.focus())
+}
 function overrule(): void {
   noteError.value = note.value.trim().length < 8 ? 'Say why in a few words; the note stays with the plan.' : ''
-  if (!noteError.value) void save({ programme: 'overseed', overruleNote: note.value.trim() }, `/lawns/${id}/when`)
+  if (!noteError.value && against.value) void plan(against.value, note.value.trim())
 }
+async function changePlan(change: Partial<PlanInput>): Promise<void> {
+  if (await savePlan(change)) await sill.show(id)
+}
+async function practise(question: School, code: string): Promise<void> {
+  if (!lawn.value) return
+  const before = schoolsIn(lawn.value, context.practice)
+  const after = { ...before, [question]: code } as Schools
+  const schools = { ...lawn.value.plan.schools, [question]: code } as Partial<Schools>
+  if (context.practice.schools[question] === code) Reflect.deleteProperty(schools, question)
+  await changePlan({ schools, settings: chosen.value ? settingsUnder(lawn.value, before, after, chosen.value) : lawn.value.plan.settings })
+}
+async function treat(zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', why: string): Promise<void> {
+  if (!lawn.value) return
+  const zonePlans = { ...lawn.value.plan.zonePlans }
+  if (programme === 'rest') Reflect.deleteProperty(zonePlans, zoneId)
+  else zonePlans[zoneId] = { programme, note: why }
+  await changePlan({ zonePlans })
+}
+async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
+  if (!lawn.value) return
+  const base = lookFields(lawn.value)
+  const changed = { ...base, zones: { ...base.zones, [zoneId]: { ...base.zones[zoneId]!, grass } } }
+  if (await look.save(base, changed)) await sill.show(id)
+}
+const overruled = computed(() => {
+  const of = lawn.value
+  if (!of) return []
+  return [...(of.plan.overruleNote ? [{ what: of.plan.programme ? PROGRAMMES[of.plan.programme].name : 'The plan', why: of.plan.overruleNote }] : [])]
+})
 </script>
 
 <template>
   <div v-if="lawn" class="decide">
-    <EditClash v-if="clash" class="whole" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
-    <section v-if="missing.length" class="panel open">
+    <EditClash v-if="clash" class="whole" :clash="clash" :label="(path) => fieldName(path)" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="(theirs) => settleClash(theirs)" />
+    <EditClash v-if="look.clash.value" class="whole" :clash="look.clash.value" :label="(path) => fieldName(path)" :show="(path, value) => fieldText(path, value, context.units)" :busy="look.busy.value" @settle="(theirs) => look.settleClash(theirs)" />
+    <section v-if="missing.length" class="panel ask whole">
       <p class="verdict">The survey is not done yet.</p>
       <p>Missing: {{ missing.join(', ') }}.</p>
       <UButton color="primary" :to="`/lawns/${id}/look`">Answer what is missing</UButton>
     </section>
-    <template v-else-if="decision">
-      <section class="panel-open open">
-        <p class="verdict">{{ decision.verdict }}</p>
-        <p class="because">{{ decision.because }}</p>
-        <div v-if="decision.programme === 'overseed'" class="actions">
-          <UButton v-if="!planned" color="primary" :loading="busy" @click="keep">Plan the overseeding</UButton>
-          <template v-else>
-            <b class="text-moss-500">In the plan.</b>
-            <UButton color="primary" :to="`/lawns/${id}/when`">Choose the day</UButton>
-            <UButton v-if="!lawn.done.length" variant="outline" @click="save({ programme: null, sowOn: null, overruleNote: null })">Take it out of the plan</UButton>
-          </template>
+    <template v-else-if="decision && waiting">
+      <section class="whole top" :class="{ held: waiting.holds.length }">
+        <p class="verdict">{{ verdict.words }}</p>
+        <p class="because">{{ verdict.because }} <span class="small">{{ counts }}</span></p>
+        <div v-if="waiting.holds.length || waiting.clear.length" class="gates">
+          <GateLine v-for="(gate, i) in [...waiting.holds, ...waiting.clear]" :key="i" :gate="gate" with-source />
         </div>
-        <template v-else>
-          <p v-if="planned && lawn.plan.overruleNote" class="quote">Overruled: “{{ lawn.plan.overruleNote }}”</p>
-          <div v-if="planned" class="actions">
-            <UButton color="primary" :to="`/lawns/${id}/when`">Choose the day</UButton>
-            <UButton variant="outline" @click="save({ programme: null, sowOn: null, overruleNote: null })">Take it out of the plan</UButton>
-          </div>
-          <p v-else-if="decision.binding" class="caution">A label interval is not overruled. If the label in hand says otherwise, correct the wait in Look.</p>
-          <div v-else class="actions">
-            <UFormField label="Plan it all the same, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" /></UFormField>
-            <UButton variant="outline" :loading="busy" @click="overrule">Overrule with this note</UButton>
-          </div>
-        </template>
-        <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
+        <p v-if="waiting.binding" class="caution">A label interval is not overruled. If the label in hand says otherwise, correct the wait in Look.</p>
+        <div v-if="chosen" class="actions">
+          <UButton color="primary" :to="`/lawns/${id}/when`">{{ lawn.plan.sowOn ? 'Look at the day' : 'Choose the day' }}</UButton>
+          <UButton v-if="!started" variant="outline" :loading="busy" @click="changePlan({ programme: null, sowOn: null, overruleNote: null, settings: null })">Take it out of the plan</UButton>
+        </div>
       </section>
-      <section>
-        <h2>Why</h2>
-        <ul class="reasons"><li v-for="(reason, i) in decision.reasons" :key="i"><GateLine :gate="reason" with-source /></li></ul>
+      <section v-if="against" class="whole panel-open ask" aria-label="Overrule">
+        <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'The rules lean another way. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
+        <div class="actions">
+          <UFormField label="Plan it all the same, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
+          <UButton color="primary" :loading="busy" @click="overrule">Overrule with this note</UButton>
+          <UButton variant="outline" @click="against = undefined">Leave it</UButton>
+        </div>
       </section>
-      <section>
-        <h2>Windows ahead</h2>
-        <table class="ledger">
-          <thead><tr><th scope="col">Sow between</th><th scope="col">Best day</th><th scope="col" class="right">Good years on it</th></tr></thead>
-          <tbody>
-            <tr v-for="w in outlook?.windows ?? []" :key="w.from"><td>{{ shortDay(w.from, context.today) }} to {{ shortDay(w.to, context.today) }}</td><td>{{ shortDay(w.best, context.today) }}</td><td class="right"><b class="num">{{ w.bestGood }}</b> of {{ outlook!.years }}</td></tr>
-            <tr v-if="!outlook?.windows.length"><td colspan="3">None in the year ahead in which half of the years make a good stand.</td></tr>
-          </tbody>
-        </table>
-        <p class="small">Overseeding is the one programme planned here so far; a lawn that wants killing, levelling or new soil is told so in the reasons.</p>
-      </section>
+      <p v-if="problem ?? look.problem.value" class="problem whole" role="alert">{{ (problem ?? look.problem.value)?.message }}</p>
+      <div class="left">
+        <ProgrammeColumns :candidates="candidates" :chosen="chosen" :leans="leans" :years="outlook?.years ?? 30" :busy="busy" :locked="started" @plan="choose" />
+        <p v-if="started" class="small">Work has begun; the programme stays. Undo what is done in Do to change it.</p>
+        <section v-if="refused.length" class="unfit">
+          <h2>Do not fit</h2>
+          <ul><li v-for="one in refused" :key="one.programme.code"><s>{{ one.programme.name }}</s> <PhraseText :phrase="one.why.text" /></li></ul>
+        </section>
+      </div>
+      <div class="right">
+        <PracticeChoices :differences="differences" :locked="started || busy" @choose="practise" />
+        <GrassByZone :lawn="lawn" :zones="decision.zones" :chosen="chosen" :busy="busy || look.busy.value" :locked="started" @grass="sowWith" @programme="treat" />
+        <section v-if="overruled.length">
+          <h2>Overruled <span class="small">{{ lawn.plan.savedBy }}{{ lawn.plan.savedAt ? `, ${shortDay(lawn.plan.savedAt.slice(0, 10) as never, context.today)}` : '' }}</span></h2>
+          <p v-for="one in overruled" :key="one.what"><b>{{ one.what }}</b>: “{{ one.why }}”</p>
+        </section>
+      </div>
     </template>
-    <p v-else class="panel open" role="status">Working out 30 weather years for this ground.</p>
+    <p v-else class="panel ask whole" role="status">Working out 30 weather years for this ground.</p>
   </div>
 </template>
 
 <style scoped>
-.decide { display: grid; grid-template-columns: 1.25fr 1fr; gap: 18px 28px; align-items: start; }
+.decide { display: grid; grid-template-columns: minmax(0, 1fr) 376px; gap: 12px 24px; align-items: start; }
 .whole { grid-column: 1 / -1; }
-.open { grid-column: 1 / -1; padding: 14px 18px; display: grid; gap: 8px; justify-items: start; }
-.open .verdict { font-size: 24px; }
-.because { font-size: 14px; color: var(--ink-2); }
-.actions { display: flex; gap: 12px; align-items: flex-end; flex-wrap: wrap; width: 100%; }
+.ask { padding: 12px 16px; display: grid; gap: 8px; justify-items: start; }
+.top { display: grid; grid-template-columns: auto 1fr auto; gap: 2px 16px; align-items: baseline; }
+.top .verdict { font-size: 22px; }
+.top .gates, .top .caution { grid-column: 1 / -1; }
+.top .actions { width: auto; grid-row: 1; grid-column: 3; }
+.gates { display: grid; grid-template-columns: 1fr 1fr; gap: 2px 24px; }
+.held { border: 2px solid var(--ink); padding: 10px 14px; background: repeating-linear-gradient(45deg, var(--chalk) 0 6px, var(--paper) 6px 12px); }
+.held .gates { background: var(--lime); padding: 6px 10px; }
+.because { color: var(--ink-2); }
+.actions { display: flex; gap: 10px; align-items: flex-end; flex-wrap: wrap; width: 100%; }
 .note { flex: 1 1 320px; max-width: 560px; }
-.quote { font-style: italic; }
+.left, .right { display: grid; gap: 14px; align-content: start; min-width: 0; }
 h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
-.reasons li { padding: 6px 0; border-bottom: 1px solid var(--rule); }
-.reasons :deep(.gate) { font-size: 13.5px; }
-@media (max-width: 800px) { .decide { grid-template-columns: 1fr; } }
+.unfit ul { display: grid; grid-template-columns: 1fr 1fr; gap: 0 24px; }
+.unfit li { padding: 6px 0; border-bottom: 1px solid var(--rule); display: grid; grid-template-columns: 132px 1fr; gap: 8px; }
+.unfit s { font-weight: 600; }
+@media (max-width: 1000px) { .decide { grid-template-columns: minmax(0, 1fr); } }
+@media (max-width: 700px) { .top, .gates, .unfit ul { grid-template-columns: 1fr; } .top .actions { grid-row: auto; grid-column: 1; } }
 </style>

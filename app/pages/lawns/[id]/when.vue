@@ -3,10 +3,13 @@ import { addDays, daysBetween, longDay, nearestWorkingDay, shortDay, shortDayWit
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/programme/decide'
+import { grassOf } from '#contract/lawn'
 import { grassByCode } from '#core/grass/grasses'
+import { PROGRAMMES } from '#core/programme/programmes'
+import { inSeason, leadDaysOf } from '#core/programme/wait'
 import { figure } from '#core/quantity/figure'
 import { fieldName, fieldText } from '~/utils/fieldWords'
-import { settingsOf } from '~/utils/planOf'
+import { schoolsIn, settingsOf } from '~/utils/planOf'
 
 const { id, lawn, outlook, decision, sequenceFrom } = useLawn()
 const sill = useSillStore()
@@ -14,11 +17,16 @@ const context = useContextStore()
 const trial = useState<Day | null>('trial-day', () => null)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
-const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow')?.doneOn)
+const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow' || code === 'lift')?.doneOn)
 /** The best day of the first window that is still open, clear of every label interval. */
 const suggested = computed<Day>(() => {
-  const { clear } = barrierUntil(lawn.value?.applications ?? [], context.today)
-  const window = outlook.value?.windows.find(({ to }) => to >= clear)
+  const of = lawn.value
+  if (!of || !outlook.value) return addDays(context.today, 14)
+  const soonest = addDays(context.today, of.plan.programme ? leadDaysOf(of.plan.programme) : 0)
+  const barrier = lifted.value ? context.today : barrierUntil(of.applications, context.today).clear
+  const clear = barrier > soonest ? barrier : soonest
+  const windows = lifted.value ? outlook.value.growing : inSeason(outlook.value.windows, schoolsIn(of, context.practice).season, of.latDeg)
+  const window = windows.find(({ to }) => to >= clear)
   if (!window) return addDays(context.today, 14)
   const from = window.from < clear ? clear : window.from
   return nearestWorkingDay(window.best < clear ? clear : window.best, context.practice.workingDays, from, window.to)
@@ -49,11 +57,15 @@ const because = computed(() => {
   }
   return [day.value > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
 })
-const half = computed(() => lawn.value?.grass && chosen.value ? emergenceWorked(grassByCode(lawn.value.grass), day.value, chosen.value, years.value) : undefined)
+const grass = computed(() => grassByCode((lawn.value?.plan.programme ? PROGRAMMES[lawn.value.plan.programme].seed : undefined) ?? (lawn.value ? grassOf(lawn.value) : undefined) ?? 'TF'))
+/** Nothing is sown: the day is that of the first lift, in the growing season. */
+const lifted = computed(() => lawn.value?.plan.programme != null && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift')
+const growing = computed(() => outlook.value?.growing[0])
+const half = computed(() => chosen.value ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 const preview = computed(() => sequenceFrom(day.value))
-const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === 'sow')?.gates ?? [])
-const forbidden = computed(() => (lawn.value ? labelForbids(lawn.value.applications, day.value) : undefined))
+const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === (lifted.value ? 'lift' : 'sow'))?.gates ?? [])
+const forbidden = computed(() => (lawn.value && !lifted.value ? labelForbids(lawn.value.applications, day.value) : undefined))
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
@@ -74,7 +86,7 @@ async function goOn(): Promise<void> {
     <EditClash v-if="clash" class="whole" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section v-if="!lawn.plan.programme" class="panel ask">
       <p class="verdict">Nothing is decided yet.</p>
-      <p>{{ decision ? decision.verdict : 'Finish the survey first.' }} The odds below are for {{ lawn.grass ? grassByCode(lawn.grass).name : 'tall fescue' }}.</p>
+      <p>{{ decision ? '' : 'Finish the survey first.' }} The odds below are for {{ grass.name }}.</p>
       <UButton color="primary" :to="`/lawns/${id}/decide`">Go to Decide</UButton>
     </section>
     <div class="left">
@@ -90,10 +102,15 @@ async function goOn(): Promise<void> {
       <OddsTable :outlook="outlook" />
     </div>
     <aside>
-      <p class="verdict">{{ sownOn ? `Sown on ${longDay(day)}.` : `Sow on ${longDay(day)}.` }} Of {{ years }} simulated years, {{ chosen?.good ?? 0 }} {{ sownOn ? 'make' : 'made' }} a good stand.</p>
-      <p class="small">{{ because }}</p>
+      <template v-if="lifted">
+        <p class="verdict">{{ sownOn ? `Dressed on ${longDay(day)}.` : `First lift on ${longDay(day)}.` }} Nothing is sown.</p>
+        <p v-if="growing" class="small">The turf grows through a dressing from <b>{{ shortDay(growing.from, context.today) }}</b>; last lift by <b>{{ shortDay(growing.to, context.today) }}</b>, three weeks before the soil falls below 59 °F (15 °C).</p>
+        <p v-else class="small">No growing season of three weeks and more lies in the year ahead at this station.</p>
+      </template>
+      <p v-else class="verdict">{{ sownOn ? `Sown on ${longDay(day)}.` : `Sow on ${longDay(day)}.` }} Of {{ years }} simulated years, {{ chosen?.good ?? 0 }} {{ sownOn ? 'make' : 'made' }} a good stand.</p>
+      <p v-if="!lifted" class="small">{{ because }}</p>
       <p v-if="inside" class="small">Soil at 2 in (50 mm) stays in the germination band <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b>, {{ inside.to - inside.from + 1 }} days.</p>
-      <table class="ledger facts">
+      <table v-if="!lifted" class="ledger facts">
         <tbody>
           <tr v-if="chosen"><td>Soil at the seed, at 2 in (50 mm)</td><td class="right num">{{ text(figure('tempC', chosen.seedbedC, 2)) }}, {{ text(figure('tempC', outlook.soilC.median[indexOf(outlook, day)]!, 2)) }}</td></tr>
           <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
@@ -102,7 +119,7 @@ async function goOn(): Promise<void> {
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
         </tbody>
       </table>
-      <table class="ledger">
+      <table v-if="!lifted" class="ledger">
         <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th scope="col" class="right">Washed</th><th scope="col" class="right">Heat</th><th scope="col" class="right">Frost</th><th scope="col" class="right">Cold</th></tr></thead>
         <tbody>
           <tr v-for="row in compare" :key="row.day" :class="{ chosen: row.day === day }">
@@ -116,7 +133,7 @@ async function goOn(): Promise<void> {
       <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div v-if="lawn.plan.programme && !sownOn" class="actions">
-        <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move sowing to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
+        <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move ${lifted ? 'the first lift' : 'sowing'} to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
         <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">Best day, {{ shortDay(suggested) }}</UButton>
       </div>
     </aside>

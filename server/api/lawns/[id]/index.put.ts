@@ -1,4 +1,4 @@
-import { lookSchema } from '#contract/lawn'
+import { lookSchema } from '#contract/look'
 import { authorOf } from '../../../records/firms'
 import { saveLook } from '../../../records/lawns'
 import { answer } from '../../../utils/answer'

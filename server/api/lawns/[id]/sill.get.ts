@@ -9,5 +9,5 @@ export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
   const station = stationOf(lawn, await freshStations(work, localFetch))
   if (!station) throw new Refusal(409, 'weather', 'No weather station yet. Add one under Weather and import its days.')
-  return sillData(work, station, subjectOf(lawn, station))
+  return sillData(work, station, subjectOf(lawn, station, work.today))
 })

@@ -1,4 +1,4 @@
-import { idSchema } from '#contract/lawn'
+import { idSchema } from '#contract/fields'
 import { importSchema, type ImportPreview, type ImportResult } from '#contract/station'
 import { keepWeather, stationById } from '../../../records/stations'
 import { answer } from '../../../utils/answer'

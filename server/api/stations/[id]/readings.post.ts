@@ -1,4 +1,4 @@
-import { idSchema } from '#contract/lawn'
+import { idSchema } from '#contract/fields'
 import { readingSchema } from '#contract/station'
 import { keepReadings, stationById } from '../../../records/stations'
 import { answer } from '../../../utils/answer'

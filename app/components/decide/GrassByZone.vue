@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Lawn } from '#contract/lawn'
+import type { GrassCode } from '#core/grass/grasses'
+import { judgeGrasses } from '#core/grass/choice'
+import type { ZoneDecision } from '#core/programme/decide'
+import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
+
+/** Grass and programme of each zone, with what speaks against them. */
+const props = defineProps<{ lawn: Lawn; zones: readonly ZoneDecision[]; chosen: ProgrammeCode | null; busy: boolean; locked: boolean }>()
+const emit = defineEmits<{ grass: [zoneId: string, code: GrassCode]; programme: [zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', note: string] }>()
+const { text } = useUnits()
+const rows = computed(() => props.zones.map((decision) => {
+  const verdicts = judgeGrasses(decision.zone, { look: props.lawn.wishes.look, latDeg: props.lawn.latDeg })
+  const own = props.lawn.plan.zonePlans[decision.zone.id]
+  return {
+    ...decision, own, best: verdicts[0]!, mine: verdicts.find(({ grass }) => grass.code === decision.zone.grass)!, verdicts,
+    items: verdicts.map(({ grass, suits, conflicts }) => ({ value: grass.code, label: suits ? grass.name : `${grass.name}, ${conflicts.length} against` })),
+    programmes: [
+      { value: 'rest', label: props.chosen ? `as the rest: ${PROGRAMMES[props.chosen].name.toLowerCase()}` : 'as the rest' },
+      ...PROGRAMME_CODES.filter((code) => code !== props.chosen && (decision.verdicts[code].fits || own?.programme === code)).map((code) => ({ value: code, label: PROGRAMMES[code].name })),
+      { value: 'leave', label: 'leave it as it is' },
+    ],
+  }
+}))
+function choose(row: (typeof rows.value)[number], value: string): void {
+  if (value === (row.own?.programme ?? 'rest')) return
+  emit('programme', row.zone.id, value as ProgrammeCode | 'leave' | 'rest', row.own?.note ?? '')
+}
+</script>
+
+<template>
+  <section>
+    <h2>Grass by zone</h2>
+    <div v-for="row in rows" :key="row.zone.id" class="zone">
+      <b>{{ row.zone.name }}</b>
+      <USelect :model-value="row.zone.grass" :items="row.items" :disabled="busy || locked" :aria-label="`Grass of ${row.zone.name}`" @update:model-value="(code) => code !== row.zone.grass && emit('grass', row.zone.id, code as GrassCode)" />
+      <span class="small">{{ text({ quantity: 'areaM2', value: row.zone.areaM2 }) }}, sun {{ row.zone.sunHours.toFixed(1) }} h</span>
+      <USelect v-if="rows.length > 1" :model-value="row.own?.programme ?? 'rest'" :items="row.programmes" :disabled="busy || locked" :aria-label="`Programme of ${row.zone.name}`" @update:model-value="(value) => choose(row, String(value))" />
+      <div class="whole">
+        <GateLine v-for="(gate, i) in row.mine.conflicts" :key="i" :gate="gate" with-source />
+        <p v-if="row.best.grass.code !== row.mine.grass.code && !row.mine.suits" class="small">The rules would take <b>{{ row.best.grass.name }}</b>{{ row.best.suits ? '' : ', though not gladly' }}.</p>
+        <p v-if="row.leans && chosen && !row.own && row.leans.programme !== chosen" class="small">For this zone the rules lean to <b>{{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}</b>. <PhraseText :phrase="row.leans.because.text" /></p>
+        <GateLine v-for="(gate, i) in row.waits" :key="`w${i}`" :gate="gate" with-source />
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
+.zone { display: grid; grid-template-columns: 1fr minmax(170px, 1.2fr); gap: 3px 10px; padding: 7px 0; border-bottom: 1px solid var(--rule); align-items: center; }
+.whole { grid-column: 1 / -1; }
+</style>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import type { Lawn } from '#contract/lawn'
+import type { Station } from '#contract/station'
+import type { OpenQuestion } from '#core/site/questions'
+import { saving } from '~/utils/api'
+import { fieldName, fieldText } from '~/utils/fieldWords'
+import { lookFields } from '~/composables/useSurvey'
+
+/** The whole survey: plan and ledger side by side, every question a click away. */
+const props = defineProps<{ lawn: Lawn; stations: Station[] }>()
+const store = useLawnsStore()
+const context = useContextStore()
+const survey = useSurvey(props.lawn)
+const { dirty, message, busy, clash, missing, save, settled, forget } = survey
+const zone = ref<string | null>(Object.keys(props.lawn.zones).length === 1 && missing.value.length ? Object.keys(props.lawn.zones)[0]! : null)
+const section = ref<string | null>(null)
+const confirming = ref(false)
+const needed = computed(() => missing.value.filter((question) => question.needed))
+
+async function answer({ zoneId, code }: OpenQuestion): Promise<void> {
+  if (zoneId) zone.value = zoneId
+  else section.value = code
+  await nextTick()
+  document.querySelector('.zones .open, .sections .open')?.scrollIntoView({ block: 'nearest' })
+}
+/** A field that was marked lies in a part that may be closed. */
+watch(survey.errors, (errors) => {
+  const path = Object.keys(errors)[0]
+  if (!path) return
+  const [first, id] = path.split('.')
+  if (first === 'zones' && id) zone.value = id
+  else section.value = first === 'applications' ? 'history' : first === 'soilTest' ? 'soil' : ['water', 'wishes', 'access'].includes(first!) ? first! : 'place'
+})
+async function goOn(): Promise<void> {
+  if (await save() && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
+}
+async function settle(takeTheirs: Set<string>): Promise<void> {
+  if (await settled(takeTheirs) && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
+}
+async function remove(): Promise<void> {
+  const gone = await saving(() => store.remove(props.lawn.id))
+  if (gone.ok) await navigateTo('/lawns')
+  else message.value = gone.problem.message
+}
+const label = (path: string) => fieldName(path, lookFields(props.lawn))
+</script>
+
+<template>
+  <form class="survey" novalidate @submit.prevent="goOn">
+    <EditClash v-if="clash" class="whole" :clash="clash" :label="label" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settle" />
+    <div class="left"><slot name="plan" :zone="zone" :choose="(id: string | null) => { zone = id }" /></div>
+    <div class="right">
+      <ZoneLedger v-model="zone" />
+      <LookSections v-model="section" :stations="stations" />
+      <StillMissing @answer="answer" />
+    </div>
+    <div class="foot whole">
+      <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">Save the survey</UButton>
+      <UButton v-if="dirty" variant="outline" @click="forget">Undo what is not saved</UButton>
+      <span class="small">{{ dirty ? 'Not saved yet; it stays here while you look elsewhere.' : needed.length ? 'Save what you have; the rest can wait.' : 'Everything the plan needs is here.' }}</span>
+      <span class="delete">
+        <template v-if="confirming">
+          <span>Delete {{ lawn.client }} with its plan and records?</span>
+          <UButton color="error" variant="outline" @click="remove">Delete the lawn</UButton>
+          <UButton variant="outline" @click="confirming = false">Keep it</UButton>
+        </template>
+        <UButton v-else variant="outline" @click="confirming = true">Delete lawn</UButton>
+      </span>
+    </div>
+    <p v-if="message" class="problem whole" role="alert">{{ message }}</p>
+  </form>
+</template>
+
+<style scoped>
+.survey { display: grid; grid-template-columns: minmax(0, 1.35fr) minmax(440px, 1fr); gap: 12px 18px; align-items: start; }
+.whole { grid-column: 1 / -1; }
+.right { display: grid; gap: 14px; }
+.foot { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; position: sticky; bottom: 0; background: var(--paper); border-top: 1.5px solid var(--ink); padding: 8px 0; z-index: 5; }
+.delete { margin-left: auto; display: flex; gap: 10px; align-items: center; }
+@media (max-width: 1000px) { .survey { grid-template-columns: minmax(0, 1fr); } .left { order: 2; } }
+@media (max-width: 700px) { .foot { flex-direction: column; align-items: stretch; position: static; } .delete { margin: 0; flex-wrap: wrap; } }
+</style>

@@ -1,0 +1,30 @@
+import { addDays } from '../quantity/calendar'
+import { fiveDayMean, quantile, type Season } from './season'
+import type { DatedWindow } from './window'
+
+/** Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source mem: sowing and growth of warm-season grass */
+const GROWS_C = 18
+/** Soil that sends it dormant, and the growth it wants after the last lift. @source reference §12, own */
+const DORMANT_C = 15
+const AFTER_LAST_LIFT_DAYS = 21
+const LOOKED_AT_DAYS = 365
+
+/**
+ * Runs of days ahead on which warm-season turf can be dressed: growing in the middle year, and three weeks or more before
+ * the soil falls below 15 °C.
+ */
+export function growingRuns(season: Season): DatedWindow[] {
+  const end = Math.min(season.todayIndex + LOOKED_AT_DAYS, season.years[0]!.soil.probeDailyC.length)
+  const means = season.years.map(({ soil }) => soil.probeDailyC)
+  const middle = Array.from({ length: end }, (_, i) => quantile(means.map((daily) => fiveDayMean(daily, i)), 0.5))
+  const runs: DatedWindow[] = []
+  for (let i = season.todayIndex; i < end; i++) {
+    if (middle[i]! < GROWS_C) continue
+    const from = i
+    while (i < end && middle[i]! >= DORMANT_C) i++
+    const to = i - AFTER_LAST_LIFT_DAYS
+    // A run cut by the end of what was computed is not known yet.
+    if (i < end && to > from) runs.push({ from: addDays(season.first, from), to: addDays(season.first, to), best: addDays(season.first, from), bestGood: season.years.length })
+  }
+  return runs
+}

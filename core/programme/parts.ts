@@ -1,0 +1,106 @@
+import { grassByCode, type Grass } from '../grass/grasses'
+import { seedNeed, type SeedNeed } from '../materials/seed'
+import type { Texture } from '../climate/soil'
+import type { Source } from '../quantity/working'
+import { surveyOver, type Survey } from '../site/survey'
+import type { ZoneSurvey } from '../site/zone'
+import { OPERATIONS, type Operation, type OperationCode } from './operations'
+import { beginningRate, type PlanSettings } from './plan'
+import { PROGRAMMES, type Programme, type ProgrammeCode } from './programmes'
+import type { Schools } from './schools'
+
+/** Zones of a lawn that are treated alike: one programme, one grass. */
+export interface Part {
+  programme: Programme
+  grass: Grass
+  zones: readonly string[]
+  /** The ground that is worked on: of a spot repair the bare part alone. */
+  survey: Survey
+  settings: PlanSettings
+  schools: Schools
+}
+
+export const PLAN_RATE: Source = { kind: 'user', text: 'Bring, live seed' }
+/** Least share of a zone that a spot repair works on. @source own: patches are opened a little beyond their edge */
+const LEAST_SPOT_SHARE = 0.02
+
+/** Loam brought after stripping, mm: the middle of 2 to 3 in. @source trade */
+export const LOAM_MM = 63
+
+function groundOf(programme: ProgrammeCode, zones: readonly ZoneSurvey[], texture: Texture): Survey {
+  const survey = surveyOver(zones, texture)
+  if (programme !== 'spot') return survey
+  return { ...survey, areaM2: survey.areaM2 * Math.max(survey.bareShare, LEAST_SPOT_SHARE) }
+}
+
+export interface PlannedZone {
+  zone: ZoneSurvey
+  programme: ProgrammeCode
+}
+
+/** How the settings of the plan read for a part that has another grass or programme than most of the lawn. */
+function settingsFor(main: boolean, grass: Grass, programme: Programme, settings: PlanSettings, schools: Schools): PlanSettings {
+  if (main) return settings
+  const half = Math.min(5, grass.depthLimitMm / 2)
+  return { ...settings, seedRateGPerM2: beginningRate({ grass, programme, schools }), rakeMm: Math.min(settings.rakeMm, half), coverMm: Math.min(settings.coverMm, half) }
+}
+
+/**
+ * Zones gathered into parts, the largest first; that one the settings are made for.
+ * @throws RangeError without a zone
+ */
+export function partsOf(zones: readonly PlannedZone[], texture: Texture, settings: PlanSettings, schools: Schools): Part[] {
+  if (!zones.length) throw new RangeError('A plan needs one zone at least.')
+  const groups = new Map<string, PlannedZone[]>()
+  for (const planned of zones) {
+    const key = `${planned.programme} ${PROGRAMMES[planned.programme].seed ?? planned.zone.grass}`
+    groups.set(key, [...(groups.get(key) ?? []), planned])
+  }
+  const area = (group: readonly PlannedZone[]) => group.reduce((sum, { zone }) => sum + zone.areaM2, 0)
+  return [...groups.values()].sort((a, b) => area(b) - area(a)).map((group, i) => {
+    const programme = PROGRAMMES[group[0]!.programme]
+    const grass = grassByCode(programme.seed ?? group[0]!.zone.grass)
+    return {
+      programme, grass, schools, zones: group.map(({ zone }) => zone.name),
+      survey: groundOf(programme.code, group.map(({ zone }) => zone), texture), settings: settingsFor(i === 0, grass, programme, settings, schools),
+    }
+  })
+}
+
+const bringsLoam = ({ programme, schools }: Part): boolean => programme.code === 'strip' && schools.loam === 'bring'
+
+/** Soil to bring, m³ loose, and how deep it lies at the most, mm. @source settling of 15 % of loose topsoil: mem */
+export function soilOf(part: Part): { volumeM3: number; deepestMm: number } {
+  const { survey, programme } = part
+  const loam = bringsLoam(part) ? (survey.areaM2 * LOAM_MM) / 1000 : 0
+  const even = programme.code === 'level' && !survey.hollowM3 ? (survey.areaM2 * EVEN_LIFT_MM) / 1000 : 0
+  return { volumeM3: (survey.hollowM3 + loam + even) * (1 + SETTLING), deepestMm: Math.max(survey.deepestMm, loam ? LOAM_MM : even ? EVEN_LIFT_MM : 0) }
+}
+export const SETTLING = 0.15
+/** A dressing all over where no hollow is measured. @source own */
+const EVEN_LIFT_MM = 6
+
+/** Does this part have this operation, as surveyed and by its schools? */
+function has(part: Part, code: OperationCode): boolean {
+  const { programme, settings, survey, schools } = part
+  if (!programme.operations.includes(code)) return false
+  switch (code) {
+    case 'level': return survey.hollowM3 > 0 || bringsLoam(part)
+    case 'core': return !bringsLoam(part)
+    case 'firm': return schools.firming === 'firm' && (has(part, 'level') || has(part, 'loosen'))
+    case 'cover': return settings.coverMm > 0
+    case 'feed': return settings.starterNGPerM2 > 0
+    default: return true
+  }
+}
+
+/** Operations of a plan, in order, each with the parts that have it. */
+export const operationsOf = (parts: readonly Part[]): { operation: Operation; parts: Part[] }[] =>
+  OPERATIONS.map((operation) => ({ operation, parts: parts.filter((part) => has(part, operation.code)) })).filter((one) => one.parts.length > 0)
+
+/** The operation whose day is chosen: the first lift only where nothing is sown. */
+export const anchorOf = (parts: readonly Part[]): 'sow' | 'lift' => (parts.some(({ programme }) => programme.anchor === 'sow') ? 'sow' : 'lift')
+
+/** Seed of a part; undefined where none is sown. */
+export const seedOf = ({ programme, survey, settings }: Part): SeedNeed | undefined =>
+  programme.anchor === 'sow' ? seedNeed(survey.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE) : undefined

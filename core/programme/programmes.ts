@@ -1,0 +1,41 @@
+import type { GrassCode } from '../grass/grasses'
+import { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode } from './expectFigures'
+import type { OperationCode } from './operations'
+
+export { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode }
+
+/** What a programme is made of; which one fits a zone is for the rules. */
+export interface Programme {
+  code: ProgrammeCode
+  name: string
+  /** What it is, in a line. */
+  about: string
+  /** Button: what choosing it does. */
+  plan: string
+  operations: readonly OperationCode[]
+  /** The operation whose day is chosen in When. */
+  anchor: 'sow' | 'lift'
+  /** Of the rate for a new stand; 0 sows nothing. */
+  rateShare: number
+  /** How much work and upset it is, for putting programmes in order. */
+  work: number
+  dethatchPasses: number
+  corePasses: number
+  /** Sown whatever the zone is to be in summer. */
+  seed?: GrassCode
+}
+
+const BED = ['rake', 'firm', 'feed', 'cover', 'water', 'check', 'mow'] as const
+const RENOVATION = ['scalp', 'dethatch', 'core', 'level', 'sow', ...BED] as const
+
+/** @source practice §2; passes of §4 and rates of reference §2, common practice, no source */
+export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
+  spot: { code: 'spot', name: PROGRAMME_NAMES.spot, about: 'bare or damaged patches only', plan: 'Plan the spot repair', operations: ['loosen', 'sow', ...BED], anchor: 'sow', rateShare: 1, work: 0, dethatchPasses: 0, corePasses: 0 },
+  overseed: { code: 'overseed', name: PROGRAMME_NAMES.overseed, about: 'the old sward thinned, seed into it', plan: 'Plan the overseeding', operations: RENOVATION, anchor: 'sow', rateShare: 0.5, work: 1, dethatchPasses: 2, corePasses: 2 },
+  hard: { code: 'hard', name: PROGRAMME_NAMES.hard, about: 'no killing: torn hard, sown heavily', plan: 'Plan the hard renovation', operations: RENOVATION, anchor: 'sow', rateShare: 1, work: 2, dethatchPasses: 4, corePasses: 3 },
+  kill: { code: 'kill', name: PROGRAMME_NAMES.kill, about: 'two sprays, then a new lawn', plan: 'Plan the killing and renovation', operations: ['kill1', 'kill2', ...RENOVATION], anchor: 'sow', rateShare: 1, work: 3, dethatchPasses: 2, corePasses: 2 },
+  strip: { code: 'strip', name: PROGRAMME_NAMES.strip, about: 'the old sward off, new soil on', plan: 'Plan the stripping', operations: RENOVATION, anchor: 'sow', rateShare: 1, work: 3, dethatchPasses: 5, corePasses: 2 },
+  level: { code: 'level', name: PROGRAMME_NAMES.level, about: 'dressing in lifts over growing turf, no seed', plan: 'Plan the levelling', operations: ['scalp', 'core', 'lift', 'feed', 'water'], anchor: 'lift', rateShare: 0, work: 1, dethatchPasses: 0, corePasses: 1 },
+  winter: { code: 'winter', name: PROGRAMME_NAMES.winter, about: 'annual ryegrass into turf going dormant', plan: 'Plan the winter colour', operations: ['scalp', 'clear', 'sow', 'rake', 'feed', 'water', 'check', 'mow'], anchor: 'sow', rateShare: 1, work: 1, dethatchPasses: 0, corePasses: 0, seed: 'ARG' },
+  warm: { code: 'warm', name: PROGRAMME_NAMES.warm, about: 'bermuda seed into live bermuda', plan: 'Plan the warm-season overseeding', operations: RENOVATION, anchor: 'sow', rateShare: 0.5, work: 1, dethatchPasses: 2, corePasses: 2 },
+}

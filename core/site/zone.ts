@@ -1,0 +1,134 @@
+import type { Sun } from '../climate/soilCourse'
+import type { GrassCode } from '../grass/grasses'
+import type { SwardCode } from '../grass/swards'
+import type { Day } from '../quantity/calendar'
+import { measureHollow, type HollowSurvey } from './hollow'
+import { drawnAreaM2, type Features } from './sitePlan'
+import { sunByMonth, sunOn } from './sun'
+import type { PlaceDeg } from './geodesy'
+
+export const WEARS = ['none', 'some', 'heavy'] as const
+export const DRAINAGES = ['free', 'slow', 'standing'] as const
+export type Wear = (typeof WEARS)[number]
+export type Drainage = (typeof DRAINAGES)[number]
+
+/** A part of a lawn that is treated by itself, as it was found. Null is "not looked at yet". Shares are 0-1 of its area. */
+export interface Zone {
+  name: string
+  /** Its place in the list. */
+  order: number
+  areaFrom: 'taped' | 'drawn'
+  areaTyped: string
+  tapedM2: number | null
+  /** How far the measuring may be out, 0-0.3. */
+  errorShare: number
+  sward: SwardCode | null
+  /** Wanted. */
+  grass: GrassCode | null
+  desirableShare: number | null
+  weedShare: number | null
+  coarseShare: number | null
+  bareShare: number | null
+  /** Points counted for the cover: wanted, weeds, coarse, bare; none for an estimate. */
+  counted: number[]
+  barePatchy: boolean | null
+  plugsMm: number[]
+  /** How deep a screwdriver goes into moist soil. */
+  driverMm: number[]
+  penetrometerKPa: number[]
+  mowingHeightMm: number | null
+  /** Height the grass is to be kept at. */
+  keptMm: number | null
+  /** Typed hours of direct sun; they override what the plan gives. */
+  sunHours: number | null
+  slopeShare: number | null
+  wear: Wear | null
+  drainage: Drainage | null
+  /** No hollows is an answer too. */
+  levelsSeen: boolean
+  hollows: HollowSurvey[]
+}
+
+/** What is worked out of the plan when a survey is saved. */
+export interface ZoneMeasure {
+  /** The area in force, m²; null where none is known. */
+  areaM2: number | null
+  /** Hours of sun in the middle of each twelfth of the year, as drawn. */
+  sunByMonthH: number[] | null
+}
+
+export const NEW_ZONE: Omit<Zone, 'name' | 'order'> = {
+  areaFrom: 'taped', areaTyped: '', tapedM2: null, errorShare: 0.03, sward: null, grass: null, desirableShare: null, weedShare: null, coarseShare: null,
+  bareShare: null, counted: [], barePatchy: null, plugsMm: [], driverMm: [], penetrometerKPa: [], mowingHeightMm: null, keptMm: null, sunHours: null,
+  slopeShare: null, wear: null, drainage: null, levelsSeen: false, hollows: [],
+}
+
+/** Measuring errors people know. @source own */
+export const ERROR_SHARES = { tape: 0.03, paced: 0.1, drawn: 0.02, walked: 0.08 } as const
+
+const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
+
+export const thatchMm = ({ plugsMm }: Zone): number | null => (plugsMm.length ? mean(plugsMm) : null)
+
+/** Area in force, m²; drawn where it was drawn and is to count. */
+export const areaInForce = (zone: Zone, id: string, features: Features): number | null =>
+  zone.areaFrom === 'drawn' ? (drawnAreaM2(features, id) ?? zone.tapedM2) : zone.tapedM2
+
+/** Everything worked out of a plan, by zone. */
+export function measureZones(zones: Readonly<Record<string, Zone>>, features: Features, place: PlaceDeg): Record<string, ZoneMeasure> {
+  const ids = Object.keys(zones)
+  const sun = sunByMonth(features, ids, place)
+  return Object.fromEntries(ids.map((id, i) => [id, { areaM2: areaInForce(zones[id]!, id, features), sunByMonthH: sun[i]! }]))
+}
+
+/** Hours of direct sun on a day: typed, else drawn; null where neither is known. */
+export function sunHoursOn(zone: Zone, measure: ZoneMeasure, day: Day): number | null {
+  return zone.sunHours ?? (measure.sunByMonthH && sunOn(measure.sunByMonthH, day))
+}
+
+/** Hours between the classes. @source mem: below 3 h no turf lasts; most grasses are at ease from 6 h */
+export const SUN_CLASSES = { dense: 3, part: 6 } as const
+export const sunClass = (hours: number): Sun => (hours < SUN_CLASSES.dense ? 'dense' : hours < SUN_CLASSES.part ? 'part' : 'full')
+
+/** A zone with everything answered that a plan cannot do without. */
+export interface ZoneSurvey {
+  id: string
+  name: string
+  areaM2: number
+  errorShare: number
+  sward: SwardCode | null
+  grass: GrassCode
+  desirableShare: number
+  weedShare: number
+  coarseShare: number
+  bareShare: number
+  barePatchy: boolean | null
+  thatchMm: number
+  driverMm: number | null
+  penetrometerKPa: number | null
+  mowingHeightMm: number
+  keptMm: number | null
+  sunHours: number
+  slopeShare: number | null
+  wear: Wear | null
+  drainage: Drainage | null
+  deepestMm: number
+  hollowM3: number
+  levelsSeen: boolean
+}
+
+/** @returns the zone as the plan reads it; undefined while something it needs is missing */
+export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: Day): ZoneSurvey | undefined {
+  const { desirableShare, weedShare, coarseShare, bareShare, grass, mowingHeightMm, hollows, driverMm, penetrometerKPa } = zone
+  const [areaM2, thatch, sunHours] = [measure.areaM2, thatchMm(zone), sunHoursOn(zone, measure, day)]
+  if (grass === null || desirableShare === null || weedShare === null || coarseShare === null || bareShare === null) return undefined
+  if (areaM2 === null || thatch === null || mowingHeightMm === null || sunHours === null) return undefined
+  const measured = hollows.map(measureHollow)
+  const { name, errorShare, sward, barePatchy, keptMm, slopeShare, wear, drainage, levelsSeen } = zone
+  return {
+    id, name, errorShare, sward, barePatchy, keptMm, slopeShare, wear, drainage, levelsSeen, areaM2, sunHours, mowingHeightMm, grass,
+    desirableShare, weedShare, coarseShare, bareShare, thatchMm: thatch,
+    driverMm: driverMm.length ? mean(driverMm) : null, penetrometerKPa: penetrometerKPa.length ? mean(penetrometerKPa) : null,
+    deepestMm: Math.max(0, ...measured.map(({ deepestMm }) => deepestMm)), hollowM3: measured.reduce((sum, { volume }) => sum + volume.value, 0),
+  }
+}
