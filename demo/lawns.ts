@@ -42,7 +42,7 @@ const zone = (grass: GrassCode, change: Partial<Zone>): Partial<Zone> => ({ name
 const soil = (texture: Texture) => ({ texture })
 const WATERED = { source: 'sprinklers', timesADay: 3, restriction: 'none' } as const
 
-export const fullZone = (partial: Partial<Zone>, order: number): Zone => ({ ...structuredClone(NEW_ZONE) as Omit<Zone, 'name' | 'order'>, name: 'Lawn', order, ...partial })
+export const fullZone = (partial: Partial<Zone>, order: number): Zone => ({ ...structuredClone(NEW_ZONE), name: 'Lawn', order, ...partial })
 
 export const DEMO_LAWNS: readonly DemoLawn[] = [
   {

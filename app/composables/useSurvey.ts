@@ -91,7 +91,7 @@ export function useSurvey(lawn: Lawn) {
     const count = Object.keys(draft.zones).length
     if (count >= MOST_ZONES) return undefined
     const id = crypto.randomUUID()
-    draft.zones[id] = { ...(structuredClone(NEW_ZONE) as Omit<Look['zones'][string], 'name' | 'order'>), name: name || `Zone ${count + 1}`, order: Math.max(0, ...Object.values(draft.zones).map(({ order }) => order)) + 1 }
+    draft.zones[id] = { ...structuredClone(NEW_ZONE), name: name || `Zone ${count + 1}`, order: Math.max(0, ...Object.values(draft.zones).map(({ order }) => order)) + 1 }
     return id
   }
   /** Takes a zone and its outlines out; the last one stays. */

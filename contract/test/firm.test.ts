@@ -1,10 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { DEFAULT_SCHOOLS, SCHOOLS, type Schools } from '#core/programme/schools'
-import { firmSettingsSchema, joinSchema, schoolsOf, schoolsSchema, signUpSchema } from '../firm'
+import { firmSettingsSchema, joinSchema, signUpSchema } from '../firm'
+import { planningSchema, schoolsOf, schoolsSchema } from '../schools'
 import { pricesChanged } from '../lawn'
 import { readingSchema } from '../station'
 
-const SETTINGS = { version: 1, name: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', schools: DEFAULT_SCHOOLS, workingDays: [1, 2], licences: [], homeStationId: null }
+const SETTINGS = { version: 1, name: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', schools: DEFAULT_SCHOOLS, planning: {}, workingDays: [1, 2], licences: [], homeStationId: null }
 const accepts = (change: object) => firmSettingsSchema.safeParse({ ...SETTINGS, ...change }).success
 
 describe('settings of a firm', () => {
@@ -34,6 +35,8 @@ describe('settings of a firm', () => {
       for (const { code } of SCHOOLS[question].choices) expect(schoolsSchema.safeParse({ ...DEFAULT_SCHOOLS, [question]: code }).success).toBe(true)
       expect(schoolsSchema.safeParse({ ...DEFAULT_SCHOOLS, [question]: 'by the moon' }).success).toBe(false)
     }
+    expect(planningSchema.safeParse({ overseedFrom: 0.6, crew: 6000 }).success).toBe(true)
+    for (const figures of [{ overseedFrom: 1.2 }, { crew: -1 }, { moon: 1 }, { thatch: Number.NaN }]) expect(planningSchema.safeParse(figures).success).toBe(false)
     expect(schoolsOf({ rate: 'heavy' })).toEqual({ ...DEFAULT_SCHOOLS, rate: 'heavy' })
   })
 })

@@ -34,3 +34,14 @@ test('no edit of either is lost: each is in the result or in a clash, and settli
     }
   }))
 })
+
+test('what one took out is gone, unless the other changed it: then it is asked', () => {
+  const base = { version: 1, zones: { a: { name: 'front' }, b: { name: 'back' } } as Record<string, { name: string }> }
+  const without = { ...base, zones: { a: { name: 'front' } } }
+  expect(mergeEdits(base, { ...base, version: 1 }, without).value.zones).toEqual({ a: { name: 'front' } })
+  expect(Object.keys(mergeEdits(base, without, base).value.zones)).toEqual(['a'])
+  const renamed = { ...base, zones: { ...base.zones, b: { name: 'rear' } } }
+  const asked = mergeEdits(base, renamed, without)
+  expect(asked.clashes.map(({ path }) => path)).toEqual(['zones.b'])
+  expect(settle(asked, new Set(['zones.b'])).zones).toEqual({ a: { name: 'front' } })
+})

@@ -91,7 +91,12 @@ function place(input: SequenceInput, operations: Operation[]): { days: Map<strin
   for (const { code, preferredDay } of operations) {
     if (!fixed.has(code) && (preferredDay > 0 || dayNumber(sow) >= todayN)) notBefore.set(code, Math.min(todayN, dayNumber(sow) + Math.max(preferredDay, 0)))
   }
-  const base = spansOf(names, lags, fixed, notBefore)
+  let base = spansOf(names, lags, fixed, notBefore)
+  if (!base.possible) {
+    // What cannot all be done from today on is shown where it should have been, and said.
+    notBefore.clear()
+    base = { ...spansOf(names, lags, fixed), possible: false }
+  }
   const days = new Map(fixed)
   // What follows the first mow is placed after it.
   const inOrder = [...operations].sort((a, b) => Number(a.code === 'feed') - Number(b.code === 'feed'))

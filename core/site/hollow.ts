@@ -9,7 +9,7 @@ export interface HollowSurvey {
   /** How wide the string's row stands for, m; for a single row only. */
   widthM: number | null
   /** mm below the line; not below 0. */
-  rowsMm: readonly (readonly number[])[]
+  rowsMm: number[][]
 }
 
 export interface HollowMeasure {

@@ -7,7 +7,7 @@ import { database, inFirm } from './db'
 import { atWork, foundFirm, saveFirm, type Author } from './firms'
 import { addLink, changePassword, changePerson, endSessions, linkAtTheDoor, peopleOf, personAtTheDoor, resetByAddress, useLink } from './people'
 import { addStation, stationsOf } from './stations'
-import { schoolsOf } from '#contract/firm'
+import { schoolsOf } from '#contract/schools'
 
 let ours: Author
 let theirs: Author
@@ -65,7 +65,7 @@ describe('the second lock', () => {
 
 describe('a firm', () => {
   const firm = { id: randomUUID(), name: 'New', units: 'metric' as const, currency: 'NZD', timeZone: 'Pacific/Auckland' }
-  const settings = { version: 1, name: 'Ours Too', units: 'metric' as const, currency: 'EUR', timeZone: 'Europe/Lisbon', schools: schoolsOf({ rate: 'heavy' }), workingDays: [1, 2, 3], licences: [{ what: 'Pesticides', number: 'A 12' }], homeStationId: null }
+  const settings = { version: 1, name: 'Ours Too', units: 'metric' as const, currency: 'EUR', timeZone: 'Europe/Lisbon', schools: schoolsOf({ rate: 'heavy' }), planning: { overseedFrom: 0.6 }, workingDays: [1, 2, 3], licences: [{ what: 'Pesticides', number: 'A 12' }], homeStationId: null }
 
   test('begins with its owner at work, and an address founds only one', async () => {
     const founder = { name: 'Rua', email: 'rua@example.org', passwordHash: 'x' }
@@ -81,8 +81,8 @@ describe('a firm', () => {
     const airfield = (await addStation(ours.firmId, { name: 'Airfield', latDeg: 37, lonDeg: -79, coastal: false }))!
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
-    const { name, currency, schools, workingDays, licences } = settings
-    expect((await atWork({ ...ours, sessionNumber: 1 }))!.firm).toMatchObject({ name, currency, schools, workingDays, licences, version: 2 })
+    const { name, currency, schools, planning, workingDays, licences } = settings
+    expect((await atWork({ ...ours, sessionNumber: 1 }))!.firm).toMatchObject({ name, currency, schools, planning, workingDays, licences, version: 2 })
     expect(await saveFirm(ours.firmId, settings)).toBe(false)
     expect(await saveFirm(theirs.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).find(({ home }) => home)?.name).toBe('Airfield')

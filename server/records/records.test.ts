@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
+import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
 import type { Lawn } from '#contract/lawn'
+import { ANSWERED, aZone, withZone } from '../../contract/test/looks'
 import { newFirm, owner, useTestDatabase } from '../test/database'
 import { atWork, stepClock, type Author } from './firms'
 import { addLawn, lawnById, lawnsOf, removeLawn, saveLook } from './lawns'
@@ -31,7 +33,7 @@ beforeEach(async () => {
   theirs = await newFirm('Theirs')
 })
 
-const survey = (lawn: Lawn): Lawn => ({ ...lawn, grass: 'TF', desirableShare: 0.5, weedShare: 0.4, bareShare: 0.1, thatchMm: 12, mowingHeightMm: 75, sun: 'full' })
+const survey = (lawn: Lawn): Lawn => withZone(lawn, ANSWERED)
 
 test('migrating again changes nothing', async () => {
   const before = await migrate()
@@ -58,9 +60,38 @@ describe('a lawn', () => {
 
   test('keeps its survey and what was put on it exactly', async () => {
     const lawn = await added(ours)
-    const applications = [{ ingredient: 'prodiamine', appliedOn: toDay('2026-03-02'), waitDays: 182 }]
-    expect(await saveLook(ours, lawn.id, { ...survey(lawn), thatchMm: 17.78, applications })).toBe(true)
-    expect(await lawnById(ours.firmId, lawn.id)).toMatchObject({ grass: 'TF', thatchMm: 17.78, applications, version: lawn.version + 1 })
+    const applications = [{ ingredient: 'prodiamine', product: 'granules', rate: '1 lb', appliedOn: toDay('2026-03-02'), waitDays: 182 }]
+    expect(await saveLook(ours, lawn.id, { ...withZone(survey(lawn), { plugsMm: [17.78, 12] }), applications })).toBe(true)
+    const saved = (await lawnById(ours.firmId, lawn.id))!
+    expect(saved).toMatchObject({ applications, version: lawn.version + 1 })
+    expect(Object.values(saved.zones)[0]).toMatchObject({ ...ANSWERED, plugsMm: [17.78, 12] })
+  })
+
+  test('keeps its zones, its plan and its answers whole, measures what is drawn, and forgets what is taken out', async () => {
+    const lawn = survey(await added(ours))
+    const [front] = Object.keys(lawn.zones) as [string]
+    const [back, bed, outline] = [randomUUID(), randomUUID(), randomUUID()]
+    const thing = { name: '', holes: [], zoneId: null, heightM: null, radiusM: null, depthMm: null, located: false }
+    const look: Lawn = {
+      ...lawn, zones: { ...lawn.zones, [back]: aZone({ name: 'Back', order: 1, areaFrom: 'drawn', sunHours: null, hollows: [{ name: 'dip', spacingM: 1, widthM: null, rowsMm: [[0, 5], [5, 9]] }] }) },
+      features: { [outline]: { ...thing, kind: 'zone', zoneId: back, points: [[0, 0], [20, 0], [20, 10], [0, 10]] }, [bed]: { ...thing, kind: 'bed', points: [[2, 2], [4, 2], [4, 4], [2, 4]] } },
+      soilTest: { sampledOn: toDay('2026-08-26'), method: 'Mehlich-3', ph: 6.4, bufferPh: null, pPpm: 18, kPpm: 128, organicShare: 0.031, note: 'none' },
+      water: { ...lawn.water, timesADay: 2, restriction: 'ban', restrictedUntil: toDay('2026-09-20') }, access: { ...lawn.access, services: 'asked' }, wishes: { ...lawn.wishes, goal: 'levels' }, nothingPutOn: true,
+    }
+    expect(await saveLook(ours, lawn.id, look)).toBe(true)
+    const saved = (await lawnById(ours.firmId, lawn.id))!
+    for (const key of ['zones', 'features', 'soilTest', 'water', 'access', 'wishes', 'nothingPutOn'] as const) expect([key, saved[key]]).toEqual([key, look[key]])
+    // 20 × 10 m less a bed of 2 × 2.
+    expect(saved.measured[back]!.areaM2).toBeCloseTo(196, 6)
+    expect(saved.measured[back]!.sunByMonthH).toHaveLength(12)
+    expect(saved.measured[front]).toEqual({ areaM2: 612, sunByMonthH: null })
+    expect(saved.areaM2).toBeCloseTo(808, 6)
+
+    const { [back]: gone, ...zones } = saved.zones
+    expect(gone).toBeDefined()
+    expect(await saveLook(ours, lawn.id, { ...saved, zones, features: {} })).toBe(true)
+    expect(Object.keys((await lawnById(ours.firmId, lawn.id))!.zones)).toEqual([front])
+    await expect(saveLook(ours, lawn.id, { ...saved, version: saved.version + 1, zones })).rejects.toMatchObject({ code: '23503' })
   })
 
   test('asked for twice under one id is there once, and not for another firm', async () => {
@@ -85,8 +116,8 @@ describe('a lawn', () => {
 
   test('refuses what cannot be, in the schema itself', async () => {
     const lawn = survey(await added(ours))
-    await expect(saveLook(ours, lawn.id, { ...lawn, bareShare: 0.5 })).rejects.toMatchObject({ constraint: 'cover_adds_up' })
-    await expect(saveLook(ours, lawn.id, { ...lawn, areaM2: -1 })).rejects.toMatchObject({ code: '23514' })
+    await expect(saveLook(ours, lawn.id, withZone(lawn, { bareShare: 0.5 }))).rejects.toMatchObject({ constraint: 'cover_adds_up' })
+    await expect(saveLook(ours, lawn.id, withZone(lawn, { tapedM2: -1 }))).rejects.toMatchObject({ code: '23514' })
     await expect(saveLook(ours, lawn.id, { ...lawn, latDeg: 91 })).rejects.toMatchObject({ code: '23514' })
     expect((await lawnById(ours.firmId, lawn.id))?.version).toBe(lawn.version)
   })
@@ -100,7 +131,7 @@ describe('a lawn', () => {
 describe('a plan', () => {
   test('keeps its settings, counts its versions and refuses a stale one', async () => {
     const lawn = await added(ours)
-    const settings = defaultSettings(grassByCode('TF'), 0.56)
+    const settings = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
     const plan = { ...lawn.plan, programme: 'overseed' as const, sowOn: toDay('2026-09-18'), settings }
     expect(await savePlan(ours, lawn.id, plan)).toBe(true)
     expect(await savePlan(ours, lawn.id, plan)).toBe(false)

@@ -3,6 +3,7 @@ import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import type { Context } from '#contract/context'
 import type { LinkMade, PersonListed, Role } from '#contract/firm'
 import { defaultSettings } from '#core/programme/plan'
+import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
 import type { Lawn } from '#contract/lawn'
 import type { Author } from '../records/firms'
@@ -168,9 +169,9 @@ describe('an invitation', () => {
 test('prices are put in by an owner; a technician’s plan keeps them and adds none', async () => {
   const tam = await joined('technician', 'tam@example.org')
   const lawn = (await mara.call<Lawn>('POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).body
-  const settings = defaultSettings(grassByCode('TF'), 0.56)
+  const settings = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
   const priced = { ...settings, bags: [{ massKg: 20, priceMinor: 4500 }] }
-  const save = (browser: Browser, version: number, with_: object) => browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { version, programme: null, overruleNote: null, sowOn: null, settings: with_ })
+  const save = (browser: Browser, version: number, with_: object) => browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { version, programme: null, overruleNote: null, zonePlans: {}, schools: {}, sowOn: null, settings: with_ })
   expect((await save(tam, 0, priced)).body.error.code).toBe('owner_only')
   expect((await save(mara, 0, priced)).body.plan.settings!.bags).toEqual(priced.bags)
   expect((await save(tam, 1, { ...priced, coverMm: 0 })).status).toBe(200)

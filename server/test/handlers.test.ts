@@ -3,6 +3,9 @@ import { beforeEach, describe, expect, test, vi } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
+import { PROGRAMMES } from '#core/programme/programmes'
+import type { Zone } from '#core/site/zone'
+import { ANSWERED, withZone } from '../../contract/test/looks'
 import type { Context, LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import { dailyCsv, probeCsv } from '#contract/feed'
@@ -46,14 +49,13 @@ beforeEach(async () => {
   browser = await new Browser().enter(us)
 })
 
-async function surveyed(change: Partial<Lawn> = {}): Promise<Lawn> {
+async function surveyed(change: Partial<Lawn> = {}, zone: Partial<Zone> = {}): Promise<Lawn> {
   const { body } = await call<Lawn>('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN })
-  const look = { grass: 'TF', desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', ...change }
-  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, { ...body, ...look })
+  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, { ...withZone(body, { ...ANSWERED, ...zone }), ...change })
   expect(saved.status).toBe(200)
   return saved.body
 }
-const plan = (lawn: Lawn, sowOn: string) => ({ ...lawn.plan, programme: 'overseed', sowOn, settings: defaultSettings(grassByCode('TF'), 0.56) })
+const plan = (lawn: Lawn, sowOn: string) => ({ ...lawn.plan, programme: 'overseed', sowOn, settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) })
 
 describe('every route', () => {
   /** What is sent where a body is judged before the thing is looked for. */
@@ -115,9 +117,9 @@ describe('saving', () => {
 
   test('names each field that is wrong', async () => {
     const lawn = await surveyed()
-    const { status, body } = await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, bareShare: 0.5, thatchMm: -3, latDeg: 'north' })
+    const { status, body } = await call('PUT', `/api/lawns/${lawn.id}`, { ...withZone(lawn, { bareShare: 0.5, plugsMm: [-3] }), latDeg: 'north' })
     expect(status).toBe(422)
-    expect(Object.keys(body.error.fields!)).toEqual(expect.arrayContaining(['thatchMm', 'latDeg']))
+    expect(Object.keys(body.error.fields!)).toEqual(expect.arrayContaining([`zones.${Object.keys(lawn.zones)[0]}.plugsMm.0`, 'latDeg']))
   })
 
   test('without a body, or with one that is no JSON, is refused in the same shape', async () => {
@@ -134,7 +136,7 @@ describe('saving', () => {
 })
 
 describe('a plan', () => {
-  const applications = [{ ingredient: 'prodiamine', appliedOn: toDay('2026-05-04'), waitDays: 184 }]
+  const applications = [{ ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-05-04'), waitDays: 184 }]
 
   test('is not dated inside the wait of a label, by whatever client it is asked', async () => {
     const lawn = await surveyed({ applications })
@@ -177,7 +179,7 @@ describe('the season', () => {
     expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: 'tall fescue' })
     expect(home.forecast).toHaveLength(10)
     expect(home.probe.at(-1)!.at).toBe('2026-09-08T06:40')
-    const lawn = await surveyed({ sun: 'part' })
+    const lawn = await surveyed({}, { sunHours: 4.5 })
     const own = (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect(own.place).toBe('Odell')
     // Shade: the same weather over less sun leaves the soil cooler.

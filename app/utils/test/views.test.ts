@@ -2,7 +2,11 @@ import { describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
 import type { Glance } from '#core/establishment/outlook'
 import { defaultSettings } from '#core/programme/plan'
+import { PROGRAMMES } from '#core/programme/programmes'
+import { planningOf } from '#core/programme/planning'
 import { DEFAULT_SCHOOLS } from '#core/programme/schools'
+import { measureZones } from '#core/site/zone'
+import { aLook, withZone } from '../../../contract/test/looks'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
 import { hangersOf } from '../hangers'
@@ -12,32 +16,33 @@ import { sequenceOf } from '../planOf'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
-const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, workingDays: [0, 1, 2, 3, 4, 5, 6] }
+const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6] }
 const UNSAVED = { savedAt: null, savedBy: null }
+const look = aLook()
+const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, ...UNSAVED }
 const lawn: Lawn = {
-  id: 'a', version: 1, client: 'Odell', address: '', latDeg: 37, lonDeg: -79, stationId: null, areaM2: 612, areaTyped: '', growsNow: '', grass: 'TF',
-  desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', texture: 'loam', slopeShare: 0, applications: [], ...UNSAVED,
-  plan: { version: 1, programme: 'overseed', overruleNote: null, sowOn: toDay('2026-09-18'), settings: defaultSettings(grassByCode('TF'), 0.56), ...UNSAVED }, done: [],
+  ...look, ...UNSAVED, id: 'a', measured: measureZones(look.zones, look.features, look), areaM2: 612, done: [],
+  plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },
 }
 const glance: Glance = {
-  years: 30, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, soilC: 20 },
+  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
-const undecided: Lawn = { ...lawn, plan: { version: 0, programme: null, overruleNote: null, sowOn: null, settings: null, ...UNSAVED } }
+const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
 const row = (each: Lawn, brief: Glance | null = glance) => lawnRow(each, brief, PRACTICE, 'us')
 
 describe('a row of the list', () => {
   test('tells where the lawn stands', () => {
     expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Scalp' })
     expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
-    expect(row({ ...undecided, thatchMm: null })).toMatchObject({ group: 'to survey' })
+    expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ group: 'to survey' })
     expect(row({ ...lawn, done: [{ code: 'sow', doneOn: toDay('2026-09-07') }] }).group).toBe('growing')
   })
 
   test('says not now with its reason, and only while nothing is planned', () => {
-    const barred = { ...undecided, applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-08-01'), waitDays: 200 }] }
+    const barred = { ...undecided, applications: [{ ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-08-01'), waitDays: 200 }] }
     expect(row(barred)).toMatchObject({ group: 'not now', gate: { state: 'hold' } })
-    expect(row({ ...undecided, sun: 'dense' })).toMatchObject({ group: 'not now', odds: '' })
+    expect(row(withZone(undecided, { sunHours: 2 }))).toMatchObject({ group: 'not now', odds: '' })
   })
 
   test('stands without its season while that is still being worked out', () => {

@@ -1,70 +1,27 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { grassByCode } from '../../grass/grasses'
 import { addDays, daysBetween, toDay, type Day } from '../../quantity/calendar'
-import type { Survey } from '../../site/survey'
-import { coverProblem } from '../../site/survey'
-import { decide, labelForbids, type DatedWindow } from '../decide'
 import { spansOf, type Lag } from '../network'
-import { OVERSEED_LAGS, type OperationCode } from '../operations'
-import { defaultSettings } from '../plan'
+import { LAGS, type OperationCode } from '../operations'
 import { scalpSteps } from '../scalping'
 import { buildSequence, type SequenceInput } from '../sequence'
 import { usualWaitDays } from '../intervals'
+import { estimateOf } from '../estimate'
+import { expectOf } from '../expect'
+import { operationsOf, partsOf, type PlannedZone } from '../parts'
+import { beginningRate } from '../plan'
+import { planningOf } from '../planning'
+import { PROGRAMME_CODES, type ProgrammeCode } from '../programmes'
+import { SCHOOL_CODES, SCHOOLS, type Schools } from '../schools'
+import { planned, PLANNING_FIGURES, ZONE, type Planned } from './ground'
 
 const TODAY = toDay('2026-09-08')
-const AUTUMN: DatedWindow = { from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }
-const SPRING: DatedWindow = { from: toDay('2027-04-03'), to: toDay('2027-04-07'), best: toDay('2027-04-05'), bestGood: 16 }
-const survey: Survey = {
-  areaM2: 612, grass: 'TF', desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', texture: 'loam', slopeShare: 0,
-}
-const judge = (change: Partial<Parameters<typeof decide>[0]>) => decide({ survey, applications: [], today: TODAY, windows: [AUTUMN, SPRING], years: 30, ...change })
-
-describe('decide', () => {
-  test('a thin stand in an open window is overseeded', () => {
-    expect(judge({})).toMatchObject({ programme: 'overseed', window: AUTUMN })
-  })
-
-  test('a barrier that outlasts the window waits for the next one, and no note can overrule the label', () => {
-    const decision = judge({ applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-05-04'), waitDays: 184 }] })
-    expect(decision).toMatchObject({ programme: 'not now', binding: true, earliest: SPRING.from })
-    expect(decision.verdict).toContain('4 Nov')
-  })
-
-  test('a barrier that ends inside the window only moves the earliest day', () => {
-    const decision = judge({ applications: [{ ingredient: '2,4-D', appliedOn: toDay('2026-08-20'), waitDays: 28 }] })
-    expect(decision).toMatchObject({ programme: 'overseed', earliest: '2026-09-17' })
-  })
-
-  test('outside every window it is not now, with the next possible day', () => {
-    expect(judge({ windows: [SPRING] })).toMatchObject({ programme: 'not now', binding: false, earliest: SPRING.from })
-    expect(judge({ windows: [] }).because).toContain('No later window')
-  })
-
-  test('below three hours of sun nothing is sown', () => {
-    // Handbook knowledge, from memory: no turf lasts below 3 h.
-    const decision = judge({ survey: { ...survey, sun: 'dense' } })
-    expect(decision.programme).toBe('not now')
-    expect(decision.window).toBeUndefined()
-  })
-
-  test('less grass worth keeping never makes the judgement milder', () => {
-    const weight = (share: number) => judge({ survey: { ...survey, desirableShare: share } }).reasons.filter(({ state }) => state !== 'met').length
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (a, b) => weight(Math.min(a, b)) >= weight(Math.max(a, b))))
-  })
-
-  test('cover has to add to 100 %', () => {
-    expect(coverProblem(0.56, 0.35, 0.09)).toBeUndefined()
-    expect(coverProblem(0.56, 0.35, 0.2)).toContain('111%')
-  })
-
-  test('the usual waits are the long end of the table', () => {
-    // Handbook knowledge, from memory: prodiamine 4-10 months, selective broadleaf mixtures 3-4 weeks, siduron none.
-    expect(usualWaitDays('prodiamine')).toBe(304)
-    expect(usualWaitDays('2,4-D, dicamba, MCPP or triclopyr')).toBe(28)
-    expect(usualWaitDays('siduron')).toBe(0)
-    expect(usualWaitDays('water')).toBeUndefined()
-  })
+test('the usual waits are the long end of the table', () => {
+  // Handbook knowledge, from memory: prodiamine 4-10 months, selective broadleaf mixtures 3-4 weeks, siduron none.
+  expect(usualWaitDays('prodiamine')).toBe(304)
+  expect(usualWaitDays('2,4-D, dicamba, MCPP or triclopyr')).toBe(28)
+  expect(usualWaitDays('siduron')).toBe(0)
+  expect(usualWaitDays('water')).toBeUndefined()
 })
 
 describe('network of lags', () => {
@@ -102,7 +59,7 @@ describe('network of lags', () => {
 })
 
 const input = (change: Partial<SequenceInput> = {}): SequenceInput => ({
-  survey, applications: [], settings: defaultSettings(grassByCode('TF'), 0.56), sowOn: toDay('2026-09-24'), today: TODAY, done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], workingDays: [0, 1, 2, 3, 4, 5, 6], ...change,
+  parts: planned(), applications: [], sowOn: toDay('2026-09-24'), today: TODAY, done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], workingDays: [0, 1, 2, 3, 4, 5, 6], ...change,
 })
 const dayOf = (sequence: ReturnType<typeof buildSequence>, code: OperationCode): Day => sequence.slips.find(({ operation }) => operation.code === code)!.to
 
@@ -118,7 +75,7 @@ describe('sequence', () => {
   test('whatever the sowing day, no lag is broken and nothing left to do lies in the past', () => {
     fc.assert(fc.property(fc.integer({ min: 0, max: 90 }), (ahead) => {
       const sequence = buildSequence(input({ sowOn: addDays(TODAY, ahead) }))
-      for (const { from, to, leastDays, mostDays } of OVERSEED_LAGS) {
+      for (const { from, to, leastDays, mostDays } of LAGS.filter((lag) => [lag.from, lag.to].every((code) => sequence.slips.some(({ operation }) => operation.code === code)))) {
         const days = daysBetween(dayOf(sequence, from as OperationCode), dayOf(sequence, to as OperationCode))
         expect(days).toBeGreaterThanOrEqual(leastDays)
         expect(days).toBeLessThanOrEqual(mostDays ?? 999)
@@ -147,11 +104,9 @@ describe('sequence', () => {
   })
 
   test('rake-in and cover together are held against what the seed grows through', () => {
-    const bluegrass = { ...survey, grass: 'KBG' as const }
-    const settings = { ...defaultSettings(grassByCode('KBG'), 0.56), coverMm: 6 }
-    const state = (plan: typeof settings) => buildSequence(input({ survey: bluegrass, settings: plan })).slips.find(({ operation }) => operation.code === 'cover')!.gates[0]!.state
-    expect(state(settings)).toBe('hold')
-    expect(state(defaultSettings(grassByCode('KBG'), 0.56))).toBe('met')
+    const state = (coverMm?: number) => buildSequence(input({ parts: planned({ zone: { grass: 'KBG' }, settings: coverMm === undefined ? {} : { coverMm } }) })).slips.find(({ operation }) => operation.code === 'cover')!.gates[0]!.state
+    expect(state(6)).toBe('hold')
+    expect(state()).toBe('met')
   })
 
   test('scalping steps down by about a third, in four cuts at the most', () => {
@@ -171,18 +126,124 @@ describe('sequence', () => {
 })
 
 test('cuts that no longer fit two days apart are said, not squeezed in silence', () => {
-  const settings = { ...defaultSettings(grassByCode('TF'), 0.56), scalpToMm: 25 }
-  const soon = buildSequence(input({ settings, sowOn: addDays(TODAY, 4) }))
+  const parts = planned({ settings: { scalpToMm: 25 } })
+  const soon = buildSequence(input({ parts, sowOn: addDays(TODAY, 4) }))
   expect(soon.troubles.join(' ')).toContain('3 cuts two days apart take 4 days; 1 is left')
-  expect(buildSequence(input({ settings, sowOn: addDays(TODAY, 7) })).troubles).toEqual([])
-  expect(buildSequence(input({ settings, sowOn: addDays(TODAY, 4), done: new Map([['scalp', TODAY]]) })).troubles).toEqual([])
+  expect(buildSequence(input({ parts, sowOn: addDays(TODAY, 7) })).troubles).toEqual([])
+  expect(buildSequence(input({ parts, sowOn: addDays(TODAY, 4), done: new Map([['scalp', TODAY]]) })).troubles).toEqual([])
 })
 
-test('the label forbids each day of its wait and none after it', () => {
-  const applications = [{ ingredient: 'prodiamine', appliedOn: toDay('2026-05-04'), waitDays: 184 }]
-  fc.assert(fc.property(fc.integer({ min: 0, max: 400 }), (after) => {
-    const day = addDays(toDay('2026-05-04'), after)
-    expect(labelForbids(applications, day) === undefined).toBe(after >= 184)
-  }))
-  expect(labelForbids([], TODAY)).toBeUndefined()
+describe('every programme', () => {
+  const HOLLOW = { deepestMm: 40, hollowM3: 0.5 }
+  const codes = (programme: ProgrammeCode, change: Planned = {}) => operationsOf(planned({ programme, ...change })).map(({ operation }) => operation.code)
+
+  test('has the operations its practice asks for', () => {
+    // Practice §§2 and 4 of this product: common practice, no source.
+    expect(codes('spot')).toEqual(['loosen', 'sow', 'rake', 'firm', 'feed', 'cover', 'water', 'check', 'mow'])
+    expect(codes('overseed')).toEqual(['scalp', 'dethatch', 'core', 'sow', 'rake', 'feed', 'cover', 'water', 'check', 'mow'])
+    expect(codes('kill', { zone: HOLLOW }).slice(0, 6)).toEqual(['kill1', 'kill2', 'scalp', 'dethatch', 'core', 'level'])
+    // With fresh soil no coring is needed; without it the ground is cored.
+    expect(codes('strip')).not.toContain('core')
+    expect(codes('strip')).toContain('level')
+    expect(codes('strip', { schools: { loam: 'without' } })).toContain('core')
+    expect(codes('level', { zone: { grass: 'BER', ...HOLLOW } })).toEqual(['scalp', 'core', 'lift', 'feed', 'water'])
+    // No scarifying for winter colour.
+    expect(codes('winter', { zone: { grass: 'BER' } })).toEqual(['scalp', 'clear', 'sow', 'rake', 'feed', 'water', 'check', 'mow'])
+  })
+
+  test('is laid out with every lag held, from any day that leaves it time', () => {
+    fc.assert(fc.property(fc.constantFrom(...PROGRAMME_CODES), fc.integer({ min: 30, max: 90 }), fc.boolean(), fc.constantFrom('after', 'before'), fc.constantFrom('at sowing', 'after first mow'), (programme, ahead, hollow, coreOrder, feedWhen) => {
+      const parts = planned({ programme, zone: hollow ? HOLLOW : {}, schools: { coreOrder, feedWhen } as Partial<Schools> })
+      const { slips, troubles } = buildSequence(input({ parts, sowOn: addDays(TODAY, ahead) }))
+      expect(troubles).toEqual([])
+      const day = new Map(slips.map(({ operation, to }) => [operation.code as string, to]))
+      for (const { from, to, leastDays, mostDays } of LAGS) {
+        if (!day.has(from) || !day.has(to)) continue
+        const between = daysBetween(day.get(from)!, day.get(to)!)
+        expect([from, to, between >= leastDays && between <= (mostDays ?? 999)]).toEqual([from, to, true])
+      }
+      if (day.has('core') && day.has('dethatch')) expect(Math.sign(daysBetween(day.get('dethatch')!, day.get('core')!)) * (coreOrder === 'after' ? 1 : -1)).toBeGreaterThanOrEqual(0)
+      if (day.has('mow') && day.has('feed') && feedWhen === 'after first mow') expect(day.get('feed')! > day.get('sow')!).toBe(true)
+      expect(slips.map(({ to }) => to)).toEqual(slips.map(({ to }) => to).sort())
+    }))
+  })
+
+  test('two sprays begin 24 days or more before sowing, and a day too soon says so', () => {
+    // Reference §12: 14 days between sprays, then 7 of the label, then up to the scalp.
+    const { slips } = buildSequence(input({ parts: planned({ programme: 'kill' }), sowOn: addDays(TODAY, 40) }))
+    expect(daysBetween(slips.find(({ operation }) => operation.code === 'kill1')!.to, slips.find(({ operation }) => operation.code === 'sow')!.to)).toBeGreaterThanOrEqual(24)
+    expect(buildSequence(input({ parts: planned({ programme: 'kill' }), sowOn: addDays(TODAY, 10) })).troubles[0]).toContain('do not hold the whole sequence')
+  })
+
+  test('zones treated otherwise share the visits, each with its own ground', () => {
+    const zones: PlannedZone[] = [{ zone: ZONE, programme: 'overseed' }, { zone: { ...ZONE, id: 'b', name: 'Gate', areaM2: 60, desirableShare: 0.92, weedShare: 0.02, coarseShare: 0, bareShare: 0.06 }, programme: 'spot' }]
+    const both = partsOf(zones, 'loam', planned()[0]!.settings, planned()[0]!.schools)
+    const { slips } = buildSequence(input({ parts: both }))
+    const sow = slips.filter(({ operation }) => operation.code === 'sow')
+    expect(sow).toHaveLength(1)
+    expect(sow[0]!.settings.filter((part) => typeof part === 'string' && part.endsWith(': '))).toEqual(['Lawn: ', 'Gate: '])
+    expect(both[1]!.survey.areaM2).toBeCloseTo(3.6, 9)
+    expect(slips.some(({ operation }) => operation.code === 'loosen')).toBe(true)
+    expect(sow[0]!.hours.value).toBeGreaterThan(buildSequence(input()).slips.find(({ operation }) => operation.code === 'sow')!.hours.value)
+  })
+})
+
+describe('an estimate', () => {
+  const estimate = (change: Planned = {}, planning = PLANNING_FIGURES) => {
+    const parts = planned(change)
+    return estimateOf(parts, buildSequence(input({ parts, sowOn: addDays(TODAY, 40) })), planning, 'USD')
+  }
+
+  test('is hours and materials at their prices, to the cent, as its working adds them up', () => {
+    const { priceMinor, crewHours } = estimate()
+    const sums = priceMinor.working.lines.filter(({ subtotal, what }) => subtotal && what !== 'Together')
+    expect(sums.reduce((sum, { value }) => sum + value.value, 0)).toBeCloseTo(priceMinor.value, -1)
+    expect(sums[0]!.value.value).toBe(Math.round(crewHours.value * 5800))
+    expect(estimate({}, planningOf({ crew: 0, seed: 0, feed: 0, coverSoil: 0 })).priceMinor.value).toBe(0)
+  })
+
+  test('of more work costs more, and keeps the lawn closed longer', () => {
+    expect(estimate({ programme: 'hard' }).crewHours.value).toBeGreaterThan(estimate().crewHours.value)
+    expect(estimate({ programme: 'kill' }).outOfUse.value).toBeGreaterThan(estimate().outOfUse.value + 14)
+    expect(estimate({ schools: { cover: 'none' } }).priceMinor.value).toBeLessThan(estimate().priceMinor.value)
+    expect(estimate({ schools: { rate: 'heavy' } }).seedKg / estimate().seedKg).toBeCloseTo(1.5, 9)
+    expect(estimate({ schools: { cores: 'remove' } }).crewHours.value).toBeGreaterThan(estimate().crewHours.value)
+    expect(estimate({ schools: { starter: 'none' } }).priceMinor.value).toBeLessThan(estimate().priceMinor.value)
+  })
+
+  test('every school changes something that can be seen', () => {
+    const SITES: Planned[] = [{}, { programme: 'strip' }, { programme: 'kill', zone: { deepestMm: 40, hollowM3: 0.5 } }]
+    const seen = (schools: Partial<Schools>, inSpring = false) => JSON.stringify(SITES.map((site) => {
+      const parts = planned({ ...site, schools })
+      return [buildSequence(input({ parts, sowOn: addDays(TODAY, 40) })).slips, estimate({ ...site, schools }).priceMinor.value, beginningRate({ grass: parts[0]!.grass, programme: parts[0]!.programme, schools: parts[0]!.schools, inSpring })]
+    }))
+    // Which programme and which window is the judgement's; the rest is in the slips.
+    for (const question of SCHOOL_CODES.filter((code) => code !== 'kill' && code !== 'season')) {
+      const choices = SCHOOLS[question].choices.map(({ code }) => seen({ [question]: code }, true))
+      expect([question, new Set(choices).size > 1]).toEqual([question, true])
+    }
+  })
+})
+
+describe('expected results', () => {
+  test('always fill the ground: grass, weeds and bare make one', () => {
+    fc.assert(fc.property(fc.constantFrom(...PROGRAMME_CODES), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (programme, a, b) => {
+      const [x, y] = [Math.min(a, b), Math.max(a, b)]
+      const survey = { ...planned()[0]!.survey, desirableShare: x, weedShare: (y - x) / 2, coarseShare: (y - x) / 2, bareShare: 1 - y }
+      for (const { grass, weeds, bare } of expectOf(programme, survey, PLANNING_FIGURES)) {
+        expect(grass.value + weeds + bare).toBeCloseTo(1, 9)
+        expect(Math.min(grass.value, weeds, bare)).toBeGreaterThanOrEqual(-1e-9)
+      }
+    }))
+  })
+
+  test('improve by the season, but for winter colour, and coarse weed grasses outlive all but killing', () => {
+    const survey = { ...planned()[0]!.survey, desirableShare: 0.4, weedShare: 0.2, coarseShare: 0.3, bareShare: 0.1 }
+    for (const programme of PROGRAMME_CODES.filter((code) => code !== 'winter')) {
+      const grass = expectOf(programme, survey, PLANNING_FIGURES).map(({ grass: { value } }) => value)
+      expect([programme, grass]).toEqual([programme, [...grass].sort((a, b) => a - b)])
+    }
+    expect(expectOf('hard', survey, PLANNING_FIGURES)[2]!.weeds).toBeGreaterThanOrEqual(0.3)
+    expect(expectOf('kill', survey, PLANNING_FIGURES)[2]!.weeds).toBeLessThan(0.1)
+  })
 })

@@ -6,11 +6,13 @@ import { overseedRate } from '../../materials/seed'
 import { addDays, daysBetween, nearestWorkingDay, toDay, weekdayIndex } from '../../quantity/calendar'
 import { defaultSettings } from '../plan'
 import { DEFAULT_SCHOOLS, SCHOOLS, STARTER_ANALYSIS, type Schools } from '../schools'
-import { OVERSEED_LAGS } from '../operations'
+import { LAGS } from '../operations'
+import { PROGRAMMES } from '../programmes'
+import { planned } from './ground'
 import { buildSequence, type SequenceInput } from '../sequence'
 
 const TF = grassByCode('TF')
-const settings = (schools: Partial<Schools>, kept = 0.56) => defaultSettings(TF, kept, { ...DEFAULT_SCHOOLS, ...schools })
+const settings = (schools: Partial<Schools>, kept = 0.56) => defaultSettings({ grass: TF, desirableShare: kept, programme: PROGRAMMES.overseed, schools: { ...DEFAULT_SCHOOLS, ...schools } })
 
 describe('a school of the firm', () => {
   test('of the heavy rate sows half again', () => {
@@ -22,7 +24,7 @@ describe('a school of the firm', () => {
     expect(settings({}, 0.8).scalpToMm).toBeGreaterThan(settings({}, 0.6).scalpToMm)
     expect(settings({ scalp: 'lowest notch' }, 0.8).scalpToMm).toBe(settings({}, 0.6).scalpToMm)
     for (const grass of GRASSES) {
-      for (const { code } of SCHOOLS.scalp.choices) expect(defaultSettings(grass, 0.5, { ...DEFAULT_SCHOOLS, scalp: code }).scalpToMm).toBeLessThanOrEqual(grass.mowingMm[0])
+      for (const { code } of SCHOOLS.scalp.choices) expect(defaultSettings({ grass, desirableShare: 0.5, programme: PROGRAMMES.overseed, schools: { ...DEFAULT_SCHOOLS, scalp: code } }).scalpToMm).toBeLessThanOrEqual(grass.mowingMm[0])
     }
   })
 
@@ -46,8 +48,7 @@ describe('working days', () => {
   const MONDAY_TO_SATURDAY = [1, 2, 3, 4, 5, 6]
   // A Wednesday: its cores would be due on Tuesday, the first check on Saturday.
   const input = (change: Partial<SequenceInput>): SequenceInput => ({
-    survey: { grass: 'TF', areaM2: 612, desirableShare: 0.56, weedShare: 0.35, bareShare: 0.09, thatchMm: 18, mowingHeightMm: 76, sun: 'full', texture: 'loam', slopeShare: 0 },
-    applications: [], settings: settings({}), sowOn: toDay('2026-09-23'), today: toDay('2026-09-08'), done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], workingDays: MONDAY_TO_SATURDAY, ...change,
+    parts: planned(), applications: [], sowOn: toDay('2026-09-23'), today: toDay('2026-09-08'), done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], workingDays: MONDAY_TO_SATURDAY, ...change,
   })
 
   test('draw the nearest one, the later of two as near, within the span', () => {
@@ -73,7 +74,7 @@ describe('working days', () => {
     fc.assert(fc.property(someDays, fc.integer({ min: 0, max: 60 }), (workingDays, ahead) => {
       const { slips, troubles } = buildSequence(input({ workingDays, sowOn: addDays(toDay('2026-09-08'), ahead) }))
       const day = new Map(slips.map(({ operation, to }) => [operation.code as string, to]))
-      for (const { from, to, leastDays, mostDays } of OVERSEED_LAGS) {
+      for (const { from, to, leastDays, mostDays } of LAGS.filter((lag) => day.has(lag.from) && day.has(lag.to))) {
         const between = daysBetween(day.get(from)!, day.get(to)!)
         if (troubles.length === 0) expect([from, to, between >= leastDays && between <= (mostDays ?? Infinity)]).toEqual([from, to, true])
       }
@@ -86,8 +87,8 @@ describe('working days', () => {
 
   test('draw the first cut to a day sooner, off a day off, and never before today', () => {
     // 76 mm to 38 mm is two cuts: sown on Friday the 18th, the last is on Tuesday the 15th, the first would be on Sunday the 13th.
-    const twoCuts = { ...settings({}), scalpToMm: 38 }
-    const scalp = (today: string) => buildSequence(input({ settings: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips[0]!
+    const twoCuts = planned({ settings: { scalpToMm: 38 } })
+    const scalp = (today: string) => buildSequence(input({ parts: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips[0]!
     expect(scalp('2026-09-08')).toMatchObject({ from: '2026-09-12', to: '2026-09-15' })
     expect(scalp('2026-09-13').from >= '2026-09-13').toBe(true)
   })
