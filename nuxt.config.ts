@@ -55,7 +55,11 @@ export default defineNuxtConfig({
   },
   hooks: {
     'nitro:config'(config) {
-      Object.assign(config, { compressPublicAssets: { gzip: true, brotli: true } })
+      Object.assign(config, {
+        compressPublicAssets: { gzip: true, brotli: true },
+        // A worker is let start only where its script says the same of embedding as the page does.
+        routeRules: { ...config.routeRules, '/_nuxt/**': { headers: { 'cross-origin-embedder-policy': 'require-corp' } } },
+      })
       // Keys of sign-in providers that nobody uses here; they are read anew for every request.
       for (const unused of ['oauth', 'webauthn', 'atproto']) Reflect.deleteProperty(config.runtimeConfig ?? {}, unused)
     },

@@ -32,7 +32,7 @@ function change({ hours, minor, seedKg, days }: Difference['choices'][number]): 
         <button v-for="choice in one.choices" :key="choice.code" type="button" :aria-pressed="choice.own" :disabled="locked" @click="!choice.own && emit('choose', one.question, choice.code)">{{ choice.name }}<template v-if="choice.firm"> ◇<span class="sr-only">, the firm’s own</span></template></button>
       </div>
       <p class="small">
-        <b v-if="differs(one)">Differs. </b><template v-for="choice in one.choices.filter(({ own }) => !own)" :key="choice.code"><b>{{ choice.name }}:</b> {{ change(choice) ? `${change(choice)}. ` : '' }}{{ choice.changes }} </template>
+        <b v-if="differs(one)">Differs. </b><template v-for="choice in one.choices.filter(({ own }) => !own)" :key="choice.code"><b>{{ choice.name }}:</b> {{ change(choice) ? `${change(choice)}. ` : '' }}{{ choice.changes }}&ensp;</template>
       </p>
     </div>
     <button v-if="inOrder.length > SHOWN" type="button" class="opens" @click="all = !all">{{ all ? 'Fewer' : `${inOrder.length - SHOWN} more practices` }}</button>

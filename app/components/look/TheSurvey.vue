@@ -8,6 +8,7 @@ import { lookFields } from '~/composables/useSurvey'
 
 /** The whole survey: plan and ledger side by side, every question a click away. */
 const props = defineProps<{ lawn: Lawn; stations: Station[] }>()
+const emit = defineEmits<{ walk: [] }>()
 const store = useLawnsStore()
 const context = useContextStore()
 const survey = useSurvey(props.lawn)
@@ -48,7 +49,7 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
 <template>
   <form class="survey" novalidate @submit.prevent="goOn">
     <EditClash v-if="clash" class="whole" :clash="clash" :label="label" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settle" />
-    <div class="left"><slot name="plan" :zone="zone" :choose="(id: string | null) => { zone = id }" /></div>
+    <div class="left"><LazySitePlan v-model:zone="zone" /></div>
     <div class="right">
       <ZoneLedger v-model="zone" />
       <LookSections v-model="section" :stations="stations" />
@@ -57,6 +58,7 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
     <div class="foot whole">
       <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">Save the survey</UButton>
       <UButton v-if="dirty" variant="outline" @click="forget">Undo what is not saved</UButton>
+      <UButton variant="outline" @click="emit('walk')">One question at a time</UButton>
       <span class="small">{{ dirty ? 'Not saved yet; it stays here while you look elsewhere.' : needed.length ? 'Save what you have; the rest can wait.' : 'Everything the plan needs is here.' }}</span>
       <span class="delete">
         <template v-if="confirming">

@@ -59,7 +59,7 @@ const because = computed(() => {
 })
 const grass = computed(() => grassByCode((lawn.value?.plan.programme ? PROGRAMMES[lawn.value.plan.programme].seed : undefined) ?? (lawn.value ? grassOf(lawn.value) : undefined) ?? 'TF'))
 /** Nothing is sown: the day is that of the first lift, in the growing season. */
-const lifted = computed(() => lawn.value?.plan.programme != null && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift')
+const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'))
 const growing = computed(() => outlook.value?.growing[0])
 const half = computed(() => chosen.value ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))

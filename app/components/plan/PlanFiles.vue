@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { readPlan, planFile, type ReadThing } from '#contract/planFile'
+import { KIND_WORDS } from '#core/site/sitePlan'
+import { exportedFile, parsedFile, type PlanFormat } from '~/utils/planFiles'
+
+/** Drawings in and out: GeoJSON, KML and GPX. What cannot be read is said; nothing that stands is touched before. */
+const emit = defineEmits<{ things: [things: ReadThing[]] }>()
+const { draft } = useSurveyHere()
+const message = ref('')
+const MOST_BYTES = 4_000_000
+
+async function read(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  if (file.size > MOST_BYTES) { message.value = 'This file is larger than 4 MB. Save the lawn by itself.'; return }
+  const parsed = await parsedFile(file.name, await file.text())
+  const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
+  const empty = !Object.keys(draft.features).length
+  const plan = parsed.ok ? readPlan(parsed.file, empty ? undefined : place, place) : parsed
+  if (!plan.ok) { message.value = plan.message; return }
+  if (empty && (plan.place.latDeg !== place.latDeg || plan.place.lonDeg !== place.lonDeg)) Object.assign(draft, plan.place)
+  emit('things', plan.things)
+  const kinds = plan.things.map(({ feature }) => KIND_WORDS[feature.kind])
+  const counts = [...new Set(kinds)].map((kind) => `${kinds.filter((one) => one === kind).length} ${kind}`)
+  message.value = `Read from ${file.name}: ${counts.join(', ')}.${plan.left.length ? ` Left out: ${plan.left.slice(0, 3).join('; ')}${plan.left.length > 3 ? ` and ${plan.left.length - 3} more` : ''}.` : ''}`
+}
+async function save(format: PlanFormat): Promise<void> {
+  const names = Object.fromEntries(Object.entries(draft.zones).map(([id, { name }]) => [id, name]))
+  const text = await exportedFile(format, planFile(draft.features, names, draft))
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type: 'application/octet-stream' }))
+  link.download = `${draft.client.replace(/[^\w-]+/g, '-').slice(0, 40) || 'lawn'}.${format}`
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+}
+</script>
+
+<template>
+  <div class="files small">
+    <label>Bring in a drawing or a walked track <input type="file" accept=".geojson,.json,.kml,.gpx" aria-label="Drawing as GeoJSON, KML or GPX" @change="read"></label>
+    <span v-if="Object.keys(draft.features).length">Take out as <button v-for="format in (['geojson', 'kml', 'gpx'] as const)" :key="format" type="button" class="opens" @click="save(format)">{{ format === 'geojson' ? 'GeoJSON' : format.toUpperCase() }}</button></span>
+    <p v-if="message" role="status">{{ message }}</p>
+  </div>
+</template>
+
+<style scoped>
+.files { display: flex; flex-wrap: wrap; gap: 4px 20px; align-items: center; padding: 6px 2px; }
+.files input { max-width: 230px; }
+.files .opens { margin-left: 8px; }
+p { width: 100%; color: var(--ink); font-weight: 600; }
+@media (max-width: 700px) { .opens { min-height: 44px; } }
+</style>

@@ -1,0 +1,45 @@
+import type { Day } from '#core/quantity/calendar'
+import { zoneOutlines } from '#core/site/sitePlan'
+import type { SunMap } from '#core/site/sun'
+import type { SunAsked } from '~/workers/sun.worker'
+
+/** Hours of direct sun over the plan on a day, worked out beside the page; an answer that is overtaken is dropped. */
+export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>) {
+  const { draft } = useSurveyHere()
+  const map = shallowRef<SunMap>()
+  const working = ref(false)
+  const failed = ref('')
+  let worker: Worker | undefined
+  let asked = 0
+  let knows = ''
+  const zoneIds = computed(() => Object.keys(draft.zones).filter((id) => Object.values(draft.features).some(({ zoneId }) => zoneId === id) && zoneOutlines(draft.features, id).length))
+
+  function ask(): void {
+    if (!wanted.value || !zoneIds.value.length) {
+      map.value = undefined
+      return
+    }
+    if (!worker) {
+      worker = new Worker(new URL('../workers/sun.worker.ts', import.meta.url), { type: 'module' })
+      worker.onmessage = ({ data }: MessageEvent<{ number: number; map: SunMap }>) => {
+        if (data.number !== asked) return
+        map.value = data.map
+        working.value = false
+      }
+      worker.onerror = () => {
+        working.value = false
+        failed.value = 'The sun could not be worked out on this machine.'
+      }
+    }
+    const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
+    const ground = { features: JSON.parse(JSON.stringify(draft.features)) as typeof draft.features, zoneIds: [...zoneIds.value], place }
+    const key = JSON.stringify(ground)
+    const question: SunAsked = { number: ++asked, day: day.value, ...(key === knows ? {} : { ground }) }
+    knows = key
+    working.value = true
+    worker.postMessage(question)
+  }
+  watch([wanted, day, () => JSON.stringify([draft.features, draft.latDeg, draft.lonDeg]), zoneIds], ask, { immediate: true })
+  onUnmounted(() => worker?.terminate())
+  return { map, working, failed, zoneIds }
+}

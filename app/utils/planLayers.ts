@@ -1,0 +1,62 @@
+import ImageLayer from 'ol/layer/Image'
+import ImageCanvas from 'ol/source/ImageCanvas'
+import type Projection from 'ol/proj/Projection'
+import { centreOf } from '#core/site/shade'
+import { SUN_CLASSES, type Zone } from '#core/site/zone'
+import type { SunMap } from '#core/site/sun'
+
+/** Overlays of the plan that are hatched rather than tinted, so that they print. */
+
+function hatch(context: CanvasRenderingContext2D, gap: number, ratio: number): CanvasPattern | null {
+  const size = gap * ratio
+  const tile = document.createElement('canvas')
+  tile.width = tile.height = size
+  const ink = tile.getContext('2d')!
+  ink.strokeStyle = 'rgba(23,32,25,0.75)'
+  ink.lineWidth = 1.3 * ratio
+  for (const shift of [-size, 0, size]) {
+    ink.beginPath()
+    ink.moveTo(shift, size)
+    ink.lineTo(shift + size, 0)
+    ink.stroke()
+  }
+  return context.createPattern(tile, 'repeat')
+}
+
+/** Shade as hatching: dense below 3 hours of sun, open to 6, a line where one becomes the other. */
+export function sunLayer(projection: Projection, map: () => SunMap | undefined): ImageLayer<ImageCanvas> {
+  return new ImageLayer({
+    zIndex: 2,
+    source: new ImageCanvas({
+      projection, ratio: 1,
+      canvasFunction(extent, resolution, pixelRatio, size) {
+        const canvas = document.createElement('canvas')
+        canvas.width = Math.ceil(size[0]!)
+        canvas.height = Math.ceil(size[1]!)
+        const sun = map()
+        if (!sun) return canvas
+        const context = canvas.getContext('2d')!
+        const scale = pixelRatio / resolution
+        const cell = sun.grid.cellM * scale
+        const classes = [[SUN_CLASSES.dense, 5], [SUN_CLASSES.part, 11]] as const
+        const drawn = new Set<number>()
+        for (const [limit, gap] of classes) {
+          context.beginPath()
+          sun.grid.lawn.forEach((at, i) => {
+            if (sun.hours[i]! >= limit || drawn.has(i)) return
+            drawn.add(i)
+            const [x, y] = centreOf(sun.grid, at)
+            context.rect((x - extent[0]!) * scale - cell / 2, (extent[3]! - y) * scale - cell / 2, cell + 0.5, cell + 0.5)
+          })
+          context.fillStyle = hatch(context, gap, pixelRatio) ?? 'rgba(0,0,0,0.2)'
+          context.fill()
+        }
+        return canvas
+      },
+    }),
+  })
+}
+
+/** Cover of a zone as words on it, for the overlay of that name. */
+export const coverWords = ({ desirableShare, weedShare, coarseShare, bareShare }: Zone): string =>
+  desirableShare === null ? 'not looked at' : `${Math.round(desirableShare * 100)} grass, ${Math.round(((weedShare ?? 0) + (coarseShare ?? 0)) * 100)} weeds, ${Math.round((bareShare ?? 0) * 100)} bare`

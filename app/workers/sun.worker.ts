@@ -1,0 +1,22 @@
+import type { PlaceDeg } from '#core/site/geodesy'
+import type { Day } from '#core/quantity/calendar'
+import { shadedGround, sunMapOf, type ShadedGround } from '#core/site/sun'
+import type { Features } from '#core/site/sitePlan'
+
+/** A question to the worker: ground that changed, or another day on the same. */
+export interface SunAsked {
+  number: number
+  /** Left out while nothing drawn has changed. */
+  ground?: { features: Features; zoneIds: string[]; place: PlaceDeg }
+  day: Day
+}
+
+let ground: ShadedGround | undefined
+let zones = 0
+self.onmessage = ({ data }: MessageEvent<SunAsked>) => {
+  if (data.ground) {
+    ground = shadedGround(data.ground.features, data.ground.zoneIds, data.ground.place)
+    zones = data.ground.zoneIds.length
+  }
+  if (ground) self.postMessage({ number: data.number, map: sunMapOf(ground, zones, data.day) })
+}
