@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { barriers, expect, lawnNamed, open, PHONE, somebodyElse, test } from './demo'
+import { barriers, expect, lawnNamed, open, PHONE, somebodyElse, test, unfold } from './demo'
 
 const PASSWORD = 'three wet autumns'
 /** An address that no earlier run of these tests has signed up. */
@@ -121,6 +121,7 @@ test('an answer that is lost on its way, and a double click, add one lawn', asyn
 test('a server that is gone loses nothing that is typed, and the view says so', async ({ page, request, context }) => {
   const lawn = await lawnNamed(request, 'Ashgrove Nursery')
   await open(page, `/lawns/${lawn.id}/look`)
+  await unfold(page, /^Lawn/)
   await page.getByLabel('Thatch', { exact: true }).fill('5/8 in')
   await context.setOffline(true)
   await page.getByRole('button', { name: 'Save the survey' }).click()
@@ -185,15 +186,15 @@ test('units are the firm’s until somebody has their own, and every number foll
   await owner.getByRole('option', { name: 'metres and grams', exact: true }).click()
   await expect(owner.locator('.readout .deg')).toHaveText('°C')
   await owner.goto(`/lawns/${lawn.id}/bring`)
-  await expect(owner.locator('.about')).toContainText('612 m² (6,590 ft²)')
+  await expect(owner.locator('.about')).toContainText('610 m² (6,560 ft²)')
   await expect(owner.getByLabel('Live seed', { exact: true })).toHaveValue(/g\/m²$/)
   // A bare number is in the reader's own unit; another is taken as it is typed.
   await owner.getByLabel('Depth of cover').fill('6')
-  await expect(owner.locator('.small', { hasText: 'loose' })).toContainText('6 mm over 612 m²')
+  await expect(owner.locator('.small', { hasText: 'loose' })).toContainText('6 mm over 610 m²')
   await owner.getByLabel('Depth of cover').fill('1/4 in')
-  await expect(owner.locator('.small', { hasText: 'loose' })).toContainText('6.4 mm over 612 m²')
+  await expect(owner.locator('.small', { hasText: 'loose' })).toContainText('6.4 mm over 610 m²')
   await page.goto(`/lawns/${lawn.id}/bring`)
-  await expect(page.locator('.about')).toContainText('6,590 ft² (612 m²)')
+  await expect(page.locator('.about')).toContainText('6,560 ft² (610 m²)')
   await open(owner, '/firm')
   await owner.getByLabel('Your units').click()
   await owner.getByRole('option', { name: /the firm/ }).click()

@@ -47,3 +47,9 @@ export async function open(page: Page, path: string): Promise<void> {
   await page.locator('main h1').first().waitFor()
   await page.waitForLoadState('networkidle')
 }
+
+/** Opens a part of the survey that stands closed. */
+export async function unfold(page: Page, name: RegExp | string): Promise<void> {
+  const head = page.locator('.right').getByRole('button', { name }).first()
+  if (await head.getAttribute('aria-expanded') === 'false') await head.click()
+}

@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
-import { barriers, expect, lawnNamed, somebodyElse, test } from './demo'
+import { barriers, expect, lawnNamed, somebodyElse, test, unfold } from './demo'
 
 // Daily observations of Seattle, 2012-2015, US NOAA, from the npm package vega-datasets.
 const REAL_WEATHER = fileURLToPath(new URL('../node_modules/vega-datasets/data/weather.csv', import.meta.url))
@@ -43,14 +43,15 @@ test('a newcomer takes a lawn from its area to the first operation done', async 
 
   await page.goto(`${lawnUrl}/look`)
   await ready(page)
+  await unfold(page, /^Where/)
   await page.getByLabel('Latitude').fill('47.6')
   await page.getByLabel('Longitude').fill('-122.3')
   await choose(page, 'Weather from', /Field station/)
-  await choose(page, 'Sun on the grass', /full sun/)
+  await page.getByLabel('Hours of sun').fill('8')
   await choose(page, 'Grass wanted', 'perennial ryegrass')
   await page.getByLabel('Grass worth keeping').fill('60')
-  await page.getByLabel('Weeds, %').fill('30')
-  await page.getByLabel('Weeds, %').blur()
+  await page.getByLabel('Weeds, %', { exact: true }).fill('30')
+  await page.getByLabel('Weeds, %', { exact: true }).blur()
   await expect(page.getByLabel('Bare soil, %')).toHaveValue('10')
   await page.getByLabel('Thatch', { exact: true }).fill('5/8 in')
   await page.getByLabel('Mown at now').fill('2 1/2 in')
@@ -81,6 +82,8 @@ test('a newcomer takes a lawn from its area to the first operation done', async 
   await expect(page.locator('.steps')).toContainText('1 of 10 done')
   await expect(page.locator('.steps')).toContainText(day)
   await page.goto(`${lawnUrl}/look`)
+  await ready(page)
+  await unfold(page, /^Lawn/)
   await expect(page.getByLabel('Area', { exact: true })).toHaveValue('40x16 m')
   await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('⅝ in')
   await page.goto('/lawns')
@@ -99,16 +102,20 @@ test('what cannot be is told at its field, and what was typed stays', async ({ p
 
   await page.getByRole('row', { name: /Odell/ }).click()
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: /Look/ }).click()
+  await unfold(page, /^Sunny front/)
+  await unfold(page, /^Where/)
   await page.getByLabel('Bare soil, %').fill('60')
   await page.getByLabel('Thatch', { exact: true }).fill('a lot')
   await page.getByLabel('Latitude').fill('91')
   await page.getByRole('button', { name: 'Save the survey' }).click()
-  await expect(page.getByText('add to 151%')).toBeVisible()
+  await expect(page.getByText('add to 154%')).toBeVisible()
   await expect(page.getByText('Between −66 and 66 degrees.')).toBeVisible()
   await expect(page.getByText(/A number and a unit/)).toBeVisible()
   await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('a lot')
   await page.reload()
-  await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('0.7 in')
+  await ready(page)
+  await unfold(page, /^Sunny front/)
+  await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('⅝ in, 0.7 in, 0.8 in')
 })
 
 test('a file that is no table, and bad rows, are told; good rows are kept', async ({ page }) => {
@@ -138,9 +145,11 @@ test('two people at one lawn: what each changed is kept, what both changed is sh
   for (const each of [page, wenna]) {
     await each.goto(look)
     await ready(each)
+    await unfold(each, /^Where/)
+    await unfold(each, /^Lawn/)
   }
   await wenna.getByLabel('Address').fill('verge, 43 Market Street')
-  await wenna.getByLabel('Slope').fill('4')
+  await wenna.getByLabel('Slope, %').fill('4')
   await wenna.getByRole('button', { name: 'Save the survey' }).click()
   await expect(wenna.locator('.about')).toContainText('43 Market Street')
 
@@ -157,15 +166,19 @@ test('two people at one lawn: what each changed is kept, what both changed is sh
   await clash.getByRole('button', { name: 'Save it so' }).click()
   await expect(page).toHaveURL(/decide$/)
   await page.goto(look)
+  await ready(page)
+  await unfold(page, /^Where/)
+  await unfold(page, /^Lawn/)
   await expect(page.getByLabel('Address')).toHaveValue('verge, 43 Market Street')
-  await expect(page.getByLabel('Slope')).toHaveValue('4')
+  await expect(page.getByLabel('Slope, %')).toHaveValue('4')
   await expect(page.getByLabel('Mown at now')).toHaveValue('2 in')
 
   // Without a clash both are brought together at once, and it is said.
   await wenna.goto(look)
   await ready(wenna)
+  await unfold(wenna, /^Lawn/)
   await page.getByLabel('Thatch', { exact: true }).fill('1/4 in')
-  await wenna.getByLabel('Slope').fill('5')
+  await wenna.getByLabel('Slope, %').fill('5')
   await wenna.getByRole('button', { name: 'Save the survey' }).click()
   await expect(wenna).toHaveURL(/decide$/)
   await page.getByRole('button', { name: 'Save the survey' }).click()
@@ -200,6 +213,7 @@ test('on a phone: the day is dragged, kept, work is marked and undone, and a law
   await expect(page.getByRole('button', { name: 'Mark scalped' })).toBeVisible()
 
   await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: /Look/ }).click()
+  await page.getByRole('button', { name: 'All of it, and the plan' }).click()
   await page.getByRole('button', { name: 'Delete lawn' }).click()
   await page.getByRole('button', { name: 'Keep it' }).click()
   await page.getByRole('button', { name: 'Delete lawn' }).click()

@@ -53,15 +53,19 @@ test('brackets walk the steps, and the soil of a day is read by arrow keys', asy
 test('an active barrier says not now, until when, and offers no way round the label', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Sedge End')
   await open(page, `/lawns/${lawn.id}/decide`)
-  await expect(page.locator('.verdict')).toContainText('Not now: barrier until 4 Nov')
-  await expect(page.getByRole('button', { name: /Plan the overseeding|Overrule/ })).toHaveCount(0)
+  await expect(page.locator('.verdict').first()).toContainText('Wait.')
+  await expect(page.locator('.held')).toContainText('keeps seed from growing until 4 Nov')
+  await expect(page.getByRole('button', { name: 'Plan the overseeding' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: /all the same|Overrule/ })).toHaveCount(0)
   await expect(page.getByText('A label interval is not overruled')).toBeVisible()
 })
 
 test('outside every window it says not now, and a note overrules it', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Yew Walk')
   await open(page, `/lawns/${lawn.id}/decide`)
-  await expect(page.locator('.verdict')).toContainText('Not now: dense shade')
+  await expect(page.locator('.verdict').first()).toContainText('Wait.')
+  await expect(page.locator('.held')).toContainText('Open the shade first')
+  await page.getByRole('button', { name: 'Hard renovation all the same' }).click()
   await page.getByRole('button', { name: 'Overrule with this note' }).click()
   await expect(page.getByText('Say why in a few words')).toBeVisible()
   await page.getByLabel('Plan it all the same, because').fill('The yews are lifted in October.')

@@ -1,4 +1,4 @@
-import { grassOf, surveyOf, type Lawn } from '#contract/lawn'
+import { surveyOf, type Lawn } from '#contract/lawn'
 import { glanceOf, type Outlook } from '#core/establishment/outlook'
 import { estimateOf, type Estimate } from '#core/programme/estimate'
 import { expectOf, type Expectation } from '#core/programme/expect'
@@ -102,6 +102,10 @@ export function useDecide(lawn: Ref<Lawn | undefined>, outlook: Ref<Outlook | un
     return largest && code !== lawn.value?.plan.programme && !zones.some(({ verdicts }) => verdicts[code].fits) ? [{ programme: PROGRAMMES[code], why: largest.verdicts[code].refusals[0]! }] : []
   }))
 
+  /** One that the rules refuse, for a technician who knows better and says why. */
+  const candidateFor = (code: ProgrammeCode): Candidate | undefined =>
+    (lawn.value && outlook.value && decision.value ? candidate(lawn.value, code, outlook.value, decision.value, context.practice) : undefined)
+
   /** Each school with what the other choice would change, by planning it so. */
   const differences = computed<Difference[]>(() => {
     const [of, seen, judged, practice] = [lawn.value, outlook.value, decision.value, context.practice]
@@ -125,6 +129,5 @@ export function useDecide(lawn: Ref<Lawn | undefined>, outlook: Ref<Outlook | un
     }))
   })
 
-  const grass = computed(() => (lawn.value ? grassOf(lawn.value) : undefined))
-  return { candidates, refused, differences, grass }
+  return { candidates, refused, differences, candidateFor }
 }

@@ -135,7 +135,7 @@ function levelSoil(part: Part): Phrase {
   return [figure('volumeM3', volumeM3), ` of ${soilName(part)}, settling added`]
 }
 const hoursToMove = (part: Part, title: string, times = 1) =>
-  addedHours(crewHours(title, part.survey.areaM2, [{ what: 'Dragging level', passes: times, rateM2PerH: RATES.level }]), 'Barrowing', soilOf(part).volumeM3, RATES.barrowM3PerH)
+  addedHours(crewHours(title, soilOf(part).overM2, [{ what: 'Dragging level', passes: times, rateM2PerH: RATES.level }]), 'Barrowing', soilOf(part).volumeM3, RATES.barrowM3PerH)
 
 function level(part: Part): Brief {
   const { deepestMm } = soilOf(part)

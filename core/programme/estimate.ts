@@ -46,7 +46,6 @@ function materialsOf(part: Part): Line[] {
 }
 
 const money = (minor: number, currency: string): Figure => ({ quantity: 'money', value: Math.round(minor), currency })
-const PER_WORDS = { hours: 'an hour', massKg: 'a kg', volumeM3: 'a m³', areaM2: 'a m²' } as const
 
 function priceOf(parts: readonly Part[], hours: number, planning: Planning, currency: string): Worked {
   const lines: WorkingLine[] = []
@@ -56,7 +55,7 @@ function priceOf(parts: readonly Part[], hours: number, planning: Planning, curr
     total += minor
     lines.push(
       { ...(lines.length ? { operator: '+' as const } : {}), what, value: amount },
-      { operator: '×', what: `Price, ${PER_WORDS[PLANNING[price].per!]}`, value: money(planning[price], currency), source: sourceOf(price, planning) },
+      { operator: '×', what: 'Price', value: { quantity: 'money', value: planning[price], currency, per: PLANNING[price].per! }, source: sourceOf(price, planning) },
       { operator: '=', what, value: money(minor, currency), subtotal: true },
     )
   }

@@ -69,14 +69,19 @@ export function partsOf(zones: readonly PlannedZone[], texture: Texture, setting
 
 const bringsLoam = ({ programme, schools }: Part): boolean => programme.code === 'strip' && schools.loam === 'bring'
 
-/** Soil to bring, m³ loose, and how deep it lies at the most, mm. @source settling of 15 % of loose topsoil: mem */
-export function soilOf(part: Part): { volumeM3: number; deepestMm: number } {
+/** Soil to bring, m³ loose, how deep it lies at the most, mm, and the ground it is dragged over, m². @source settling of 15 % of loose topsoil: mem */
+export function soilOf(part: Part): { volumeM3: number; deepestMm: number; overM2: number } {
   const { survey, programme } = part
   const loam = bringsLoam(part) ? (survey.areaM2 * LOAM_MM) / 1000 : 0
   const even = programme.code === 'level' && !survey.hollowM3 ? (survey.areaM2 * EVEN_LIFT_MM) / 1000 : 0
-  return { volumeM3: (survey.hollowM3 + loam + even) * (1 + SETTLING), deepestMm: Math.max(survey.deepestMm, loam ? LOAM_MM : even ? EVEN_LIFT_MM : 0) }
+  return {
+    volumeM3: (survey.hollowM3 + loam + even) * (1 + SETTLING), deepestMm: Math.max(survey.deepestMm, loam ? LOAM_MM : even ? EVEN_LIFT_MM : 0),
+    overM2: loam || even ? survey.areaM2 : Math.min(survey.areaM2, survey.hollowM2 * FEATHERED),
+  }
 }
 export const SETTLING = 0.15
+/** Ground that is dragged about a hollow, times the hollow: soil is feathered out. @source own */
+const FEATHERED = 2
 /** A dressing all over where no hollow is measured. @source own */
 const EVEN_LIFT_MM = 6
 

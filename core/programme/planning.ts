@@ -1,4 +1,4 @@
-import type { Quantity } from '../quantity/figure'
+import type { PricedBy, Quantity } from '../quantity/figure'
 import type { Source } from '../quantity/working'
 import { EXPECT_FIGURES } from './expectFigures'
 
@@ -8,7 +8,7 @@ export interface PlanningFigure {
   name: string
   quantity: Quantity
   /** Money is for this much: an hour, a kilogram, a cubic metre, a square metre. */
-  per?: 'hours' | 'massKg' | 'volumeM3' | 'areaM2'
+  per?: PricedBy
   value: number
   least: number
   most: number

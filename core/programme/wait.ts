@@ -75,6 +75,7 @@ function barrier({ applications, today, windows }: WaitInput, horizon: Day): { g
 function windowGate(input: WaitInput, usable: DatedWindow | undefined, next: DatedWindow | undefined): Gate {
   const source = { kind: 'computed', text: `${input.years} weather years, soil and frost` } as const
   if (usable) return { state: 'met', text: [`Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${PROGRAMMES[input.programme].anchor === 'sow' ? `, best ${usable.bestGood} of ${input.years} years` : ', in growth'}.`], source }
+  if (!next && input.windows.length) return { state: 'hold', text: [`The windows of the year ahead close before ${PROGRAMMES[input.programme].name.toLowerCase()} can be ready to sow.`], source }
   if (!next) return { state: 'hold', text: ['No day of the next year makes a good stand in half of the years. Another grass or station may change that.'], source }
   return { state: 'hold', text: [`Outside every window. The next opens ${shortDay(next.from, input.today)}.`], source }
 }

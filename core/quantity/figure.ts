@@ -11,13 +11,17 @@ export type Quantity =
   | 'areaM2' | 'depthMm' | 'waterMm' | 'distanceM' | 'rateGPerM2' | 'massKg' | 'volumeM3' | 'waterL' | 'tempC' | 'tempStepK'
   | 'thermalCd' | 'share' | 'days' | 'hours' | 'count' | 'areaRateM2PerH' | 'seedsPerCm2' | 'money' | 'ph' | 'ppm' | 'kPa' | 'flowLPerMin'
 
+/** What prices are for. */
+export type PricedBy = 'hours' | 'massKg' | 'volumeM3' | 'areaM2'
+
 export interface Figure {
   quantity: Quantity
   value: number
   /** Significant digits when the measurement bears fewer than the usual number. */
   digits?: number
-  /** Only for `money`: the ISO code. */
+  /** Only for `money`: the ISO code, and what it is the price of one of, in its SI unit. */
   currency?: string
+  per?: PricedBy
 }
 
 export const figure = (quantity: Quantity, value: number, digits?: number): Figure =>
@@ -120,11 +124,22 @@ export function tapeInches(depthMm: number): string | undefined {
   return `${whole || ''}${EIGHTHS[eighths % 8]}`
 }
 
+/** Areas and volumes are priced by lots that people think in. */
+const LOTS: Partial<Record<PricedBy, Record<UnitSystem, { of: number; unit: string }>>> = {
+  areaM2: { us: { of: 1000 * M2_PER_FT2, unit: '1,000 ft²' }, metric: { of: 100, unit: '100 m²' } },
+  volumeM3: { us: { of: M3_PER_YD3, unit: 'yd³' }, metric: { of: 1, unit: 'm³' } },
+}
+
+/** What people price by: how much of the SI unit it is, and its name. */
+export const lotOf = (per: PricedBy, system: UnitSystem): { of: number; unit: string } =>
+  LOTS[per]?.[system] ?? { of: 1 / inUnits(per, 1, system), unit: unitOf(per, system) }
+
 /** A number as people read it in their system. */
 export function show(f: Figure, system: UnitSystem): Shown {
   const scale = scaleOf(f.quantity, system)
   if (f.quantity === 'money') {
-    return { value: showMoney(f.value, f.currency ?? 'USD'), unit: '' }
+    const lot = f.per && lotOf(f.per, system)
+    return { value: showMoney(lot ? Math.round(f.value * lot.of) : f.value, f.currency ?? 'USD'), unit: lot ? `/ ${lot.unit}` : '' }
   }
   const tape = f.quantity === 'depthMm' && system === 'us' ? tapeInches(f.value) : undefined
   return { value: tape ?? rounded(scale.from(f.value), f.digits ?? scale.digits, scale.decimals, scale.trim), unit: scale.unit }

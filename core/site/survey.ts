@@ -23,6 +23,8 @@ export interface Survey {
   slopeShare: number
   deepestMm: number
   hollowM3: number
+  /** Ground under the measured hollows, m². */
+  hollowM2: number
 }
 
 /** Something put down that keeps seed from growing, with the wait read off its label. */
@@ -68,6 +70,6 @@ export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Surv
     thatchMm: weighed((zone) => zone.thatchMm), mowingHeightMm: weighed((zone) => zone.mowingHeightMm),
     sun: sunClass(weighed(({ sunHours }) => sunHours)),
     slopeShare: Math.max(...zones.map(({ slopeShare }) => slopeShare ?? 0)),
-    deepestMm: Math.max(...zones.map(({ deepestMm }) => deepestMm)), hollowM3: zones.reduce((sum, { hollowM3 }) => sum + hollowM3, 0),
+    deepestMm: Math.max(...zones.map(({ deepestMm }) => deepestMm)), hollowM3: zones.reduce((sum, zone) => sum + zone.hollowM3, 0), hollowM2: zones.reduce((sum, zone) => sum + zone.hollowM2, 0),
   }
 }

@@ -114,6 +114,8 @@ export interface ZoneSurvey {
   drainage: Drainage | null
   deepestMm: number
   hollowM3: number
+  /** Ground under the measured hollows, m². */
+  hollowM2: number
   levelsSeen: boolean
 }
 
@@ -130,5 +132,6 @@ export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: 
     desirableShare, weedShare, coarseShare, bareShare, thatchMm: thatch,
     driverMm: driverMm.length ? mean(driverMm) : null, penetrometerKPa: penetrometerKPa.length ? mean(penetrometerKPa) : null,
     deepestMm: Math.max(0, ...measured.map(({ deepestMm }) => deepestMm)), hollowM3: measured.reduce((sum, { volume }) => sum + volume.value, 0),
+    hollowM2: measured.reduce((sum, hollow) => sum + hollow.areaM2, 0),
   }
 }

@@ -100,6 +100,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
 .expect { display: grid; grid-template-columns: 62px 1fr 74px; gap: 6px; align-items: center; }
 .three { display: grid; grid-template-columns: repeat(3, 1fr); text-align: right; }
 .three i { font-style: normal; }
+.three :deep(.opens) { min-height: 24px; min-width: 24px; text-align: right; }
 .verb { justify-self: start; }
 .more { margin-top: 8px; text-align: left; }
 @media (max-width: 800px) {

@@ -10,7 +10,7 @@ const props = defineProps<{ firm: FirmSettings; stations: Station[]; locked: boo
 const context = useContextStore()
 const sill = useSillStore()
 const form = reactive({
-  name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, schools: { ...props.firm.schools },
+  name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, schools: { ...props.firm.schools }, planning: { ...props.firm.planning },
   workingDays: [...props.firm.workingDays], licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
 })
 const { busy, message, errors, judged, send } = useSend()
@@ -54,7 +54,7 @@ async function save(): Promise<void> {
         <p v-if="errors.workingDays" class="wrong">{{ errors.workingDays }}</p>
         <p class="small">Work moves off the other days where the sequence lets it; where not, the slip says so.</p>
       </div>
-      <h2>Schools <span class="small">what a plan begins with; Bring changes it for one lawn</span></h2>
+      <h2>Schools <span class="small">what a plan begins with; Decide changes it for one lawn</span></h2>
       <div class="schools">
         <template v-for="{ code, asks, choices } in questions" :key="code">
           <label :for="`field-school-${code}`">{{ asks }}</label>
@@ -62,6 +62,7 @@ async function save(): Promise<void> {
           <span class="small">{{ changes(code) }}</span>
         </template>
       </div>
+      <PlanningFigures v-model="form.planning" :errors="errors" :locked="locked" :currency="form.currency" />
       <h2>Licences <span class="small">printed on the job slip</span></h2>
       <div v-for="(licence, i) in form.licences" :key="i" class="licence">
         <UFormField :name="`what${i}`" :error="errors[`licences.${i}.what`]"><UInput :id="`field-licence-what${i}`" v-model="licence.what" placeholder="what for" maxlength="60" :aria-label="`Licence ${i + 1}, what for`" /></UFormField>

@@ -70,12 +70,12 @@ h3 { display: flex; gap: 8px; align-items: baseline; }
 }
 /* On paper: a box to tick and a line for the day, instead of buttons. */
 @media print {
-  .part { grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 62pt; padding: 3pt 0; gap: 0 10pt; }
+  .part { grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 62pt; padding: 1.5pt 0; gap: 0 10pt; }
   .part + .part { border-top: 0.5pt dotted black; }
   .why, .act > :not(.crew) { display: none; }
   .act { flex-direction: column; align-items: flex-end; }
   .act::after { content: '☐ done ______'; font-size: 8pt; white-space: nowrap; }
-  h3 { font-size: 10.5pt; }
-  .settings, .hurt, .help { font-size: 8.5pt; line-height: 1.3; }
+  h3 { font-size: 10pt; line-height: 1.1; }
+  .settings, .hurt, .help { font-size: 8pt; line-height: 1.2; margin-block: 0; }
 }
 </style>

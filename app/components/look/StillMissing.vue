@@ -27,5 +27,6 @@ const SHOWN = 6
 <style scoped>
 h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
 li { display: grid; grid-template-columns: 18px 1fr auto; gap: 8px; padding: 6px 0; border-bottom: 1px solid var(--rule); align-items: start; }
+li .opens { min-height: 26px; }
 @media (max-width: 700px) { .opens { min-height: 40px; } }
 </style>

@@ -74,7 +74,7 @@ const y = computed(() => 20 + (Math.min(depth.value, SHOWN_MM) / SHOWN_MM) * 80)
 .line i::before, .line i::after { content: ''; position: absolute; left: 32px; border: 8px solid transparent; }
 .line i::before { top: 4px; border-bottom-color: var(--straw); }
 .line i::after { bottom: 4px; border-top-color: var(--straw); }
-.limit { border-top: 1.5px dashed var(--ink); font-weight: 400 !important; font-size: 12px; padding: 0 10px !important; width: 50%; }
+.limit { font-weight: 400 !important; font-size: 12px; padding: 0 10px !important; width: 50%; border-top: 0; border-bottom: 1.5px dashed var(--ink); transform: translateY(-100%); }
 .stepper { display: grid; grid-template-columns: 92px 1fr 92px; border: 2px solid var(--ink); background: var(--lime); height: 76px; }
 .stepper button { font-size: 30px; cursor: pointer; }
 .stepper .more { background: var(--ink); color: var(--lime); }

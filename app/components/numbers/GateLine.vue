@@ -21,6 +21,6 @@ const source = computed(() => props.gate.source && `${props.gate.source.text} ($
 <style scoped>
 .gate { display: flex; gap: 7px; font-size: 12.5px; font-stretch: 90%; line-height: 1.35; padding: 1.5px 0; }
 .source { color: var(--ink-3); font-size: 12px; }
-@media print { .gate { font-size: 8.5pt; line-height: 1.25; padding: 0; } }
+@media print { .gate { font-size: 8pt; line-height: 1.2; padding: 0; } }
 @media (max-width: 700px) { .gate { font-size: 14px; } .source { font-size: 13px; } }
 </style>

@@ -10,7 +10,7 @@ import type { ZoneSurvey } from '../../site/zone'
 /** A thin tall fescue lawn, as the tests find it unless they say otherwise. */
 export const ZONE: ZoneSurvey = {
   id: 'z', name: 'Lawn', areaM2: 612, errorShare: 0.03, sward: 'TF', grass: 'TF', desirableShare: 0.56, weedShare: 0.33, coarseShare: 0.02, bareShare: 0.09, barePatchy: false,
-  thatchMm: 18, driverMm: 60, penetrometerKPa: null, mowingHeightMm: 76, keptMm: null, sunHours: 8, slopeShare: 0, wear: 'none', drainage: 'free', deepestMm: 0, hollowM3: 0, levelsSeen: true,
+  thatchMm: 18, driverMm: 60, penetrometerKPa: null, mowingHeightMm: 76, keptMm: null, sunHours: 8, slopeShare: 0, wear: 'none', drainage: 'free', deepestMm: 0, hollowM3: 0, hollowM2: 0, levelsSeen: true,
 }
 export const LAWN: LawnFindings = { ph: 6.4, timesADay: 3, irrigated: false, goal: 'thicker', winterOpen: true }
 export const PLANNING_FIGURES = planningOf()

@@ -134,7 +134,7 @@ test('cuts that no longer fit two days apart are said, not squeezed in silence',
 })
 
 describe('every programme', () => {
-  const HOLLOW = { deepestMm: 40, hollowM3: 0.5 }
+  const HOLLOW = { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 }
   const codes = (programme: ProgrammeCode, change: Planned = {}) => operationsOf(planned({ programme, ...change })).map(({ operation }) => operation.code)
 
   test('has the operations its practice asks for', () => {
@@ -212,7 +212,7 @@ describe('an estimate', () => {
   })
 
   test('every school changes something that can be seen', () => {
-    const SITES: Planned[] = [{}, { programme: 'strip' }, { programme: 'kill', zone: { deepestMm: 40, hollowM3: 0.5 } }]
+    const SITES: Planned[] = [{}, { programme: 'strip' }, { programme: 'kill', zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } }]
     const seen = (schools: Partial<Schools>, inSpring = false) => JSON.stringify(SITES.map((site) => {
       const parts = planned({ ...site, schools })
       return [buildSequence(input({ parts, sowOn: addDays(TODAY, 40) })).slips, estimate({ ...site, schools }).priceMinor.value, beginningRate({ grass: parts[0]!.grass, programme: parts[0]!.programme, schools: parts[0]!.schools, inSpring })]

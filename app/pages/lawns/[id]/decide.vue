@@ -13,7 +13,7 @@ const { id, lawn, decision, outlook } = useLawn()
 const context = useContextStore()
 const store = useLawnsStore()
 const sill = useSillStore()
-const { candidates, refused, differences } = useDecide(lawn, outlook, decision)
+const { candidates, refused, differences, candidateFor } = useDecide(lawn, outlook, decision)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 const look = useMergingSave((value: ReturnType<typeof lookFields>) => store.saveLook(id, value), lookFields, (path) => fieldName(path))
 const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
@@ -53,6 +53,14 @@ function choose(candidate: Candidate): void {
   const overrules = candidate.waiting.holds.length > 0 || (leans.value !== undefined && candidate.programme.code !== leans.value)
   if (!overrules) return void plan(candidate, null)
   against.value = candidate
+  note.value = ''
+  noteError.value = ''
+  void nextTick(() => document.querySelector<HTMLInputElement>('#field-note')?.focus())
+}
+function insist(code: ProgrammeCode): void {
+  const refusedOne = candidateFor(code)
+  if (!refusedOne) return
+  against.value = refusedOne
   note.value = ''
   noteError.value = ''
   void nextTick(() => document.querySelector<HTMLInputElement>('#field-note')?.focus())
@@ -115,7 +123,7 @@ const overruled = computed(() => {
         </div>
       </section>
       <section v-if="against" class="whole panel-open ask" aria-label="Overrule">
-        <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'The rules lean another way. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
+        <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'The rules lean another way, or refuse it. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
         <div class="actions">
           <UFormField label="Plan it all the same, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
           <UButton color="primary" :loading="busy" @click="overrule">Overrule with this note</UButton>
@@ -128,7 +136,7 @@ const overruled = computed(() => {
         <p v-if="started" class="small">Work has begun; the programme stays. Undo what is done in Do to change it.</p>
         <section v-if="refused.length" class="unfit">
           <h2>Do not fit</h2>
-          <ul><li v-for="one in refused" :key="one.programme.code"><s>{{ one.programme.name }}</s> <PhraseText :phrase="one.why.text" /></li></ul>
+          <ul><li v-for="one in refused" :key="one.programme.code"><s>{{ one.programme.name }}</s> <span><PhraseText :phrase="one.why.text" /> <button v-if="!started && !waiting.binding" type="button" class="opens" :aria-label="`${one.programme.name} all the same`" @click="insist(one.programme.code)">All the same</button></span></li></ul>
         </section>
       </div>
       <div class="right">

@@ -18,6 +18,9 @@ const trial = useState<Day | null>('trial-day', () => null)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
 const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow' || code === 'lift')?.doneOn)
+const grass = computed(() => grassByCode((lawn.value?.plan.programme ? PROGRAMMES[lawn.value.plan.programme].seed : undefined) ?? (lawn.value ? grassOf(lawn.value) : undefined) ?? 'TF'))
+/** Nothing is sown: the day is that of the first lift, in the growing season. */
+const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'))
 /** The best day of the first window that is still open, clear of every label interval. */
 const suggested = computed<Day>(() => {
   const of = lawn.value
@@ -57,9 +60,6 @@ const because = computed(() => {
   }
   return [day.value > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
 })
-const grass = computed(() => grassByCode((lawn.value?.plan.programme ? PROGRAMMES[lawn.value.plan.programme].seed : undefined) ?? (lawn.value ? grassOf(lawn.value) : undefined) ?? 'TF'))
-/** Nothing is sown: the day is that of the first lift, in the growing season. */
-const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'))
 const growing = computed(() => outlook.value?.growing[0])
 const half = computed(() => chosen.value ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
