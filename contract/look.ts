@@ -111,13 +111,6 @@ export const wishesSchema = z.object({
   note: text(400),
 })
 
-export const underlaySchema = z.object({
-  photoId: idSchema,
-  /** South-west corner. */
-  at: z.tuple([metres, metres]),
-  mPerPixel: between(0.0005, 10, 'Between ½ mm and 10 m a pixel.'),
-})
-
 export const NO_WATER: z.infer<typeof waterSchema> = {
   source: null, flowLPerMin: null, circuits: [], byWhom: '', timesADay: null, restriction: null, restrictedUntil: null, restrictionNote: '',
 }
@@ -136,7 +129,6 @@ export const lookSchema = z.object({
   texture: z.enum(TEXTURES),
   zones: few(zoneSchema, MOST_ZONES, 'zones').refine((zones) => Object.keys(zones).length > 0, 'One zone at least.'),
   features: few(featureSchema, MOST_FEATURES, 'things on the plan'),
-  underlay: underlaySchema.nullable(),
   applications: z.array(applicationSchema).max(40, 'At most 40 lines.'),
   /** Asked, and nothing was put on that is known of. */
   nothingPutOn: z.boolean(),

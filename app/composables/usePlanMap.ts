@@ -34,7 +34,7 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
   // The first style of a zone is its ground: shade is hatched over that, and under all names and marks.
   const ground = new VectorLayer({ ...over, zIndex: 1, style: (feature: FeatureLike) => (isZone(String(feature.getId())) ? styleOf(String(feature.getId())).slice(0, 1) : []) })
   const marks = new VectorLayer({ ...over, zIndex: 3, style: (feature: FeatureLike) => styleOf(String(feature.getId())).slice(isZone(String(feature.getId())) ? 1 : 0) })
-  const map = new OlMap({ layers: [ground, marks], controls: [], interactions: defaults({ altShiftDragRotate: false, pinchRotate: false }), view: new View({ projection, center: [10, 10], resolution: 0.08, minResolution: 0.005, maxResolution: 5 }) })
+  const map = new OlMap({ layers: [ground, marks], controls: [], interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }), view: new View({ projection, center: [10, 10], resolution: 0.08, minResolution: 0.005, maxResolution: 5 }) })
   const snap = new Snap({ source, pixelTolerance: NEAR_PX })
   let draw: Draw | undefined
 

@@ -1,6 +1,5 @@
 /** What is met at a point of the quadrat, in the order it is counted. */
 export const COVER_KINDS = ['desirable', 'weeds', 'coarse', 'bare'] as const
-export type CoverKind = (typeof COVER_KINDS)[number]
 
 export interface CountedCover {
   shares: number[]

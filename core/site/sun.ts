@@ -1,6 +1,5 @@
 import { getPosition } from 'suncalc'
 import { addDays, dayNumber, dayOfYear, type Day } from '../quantity/calendar'
-import type { Source } from '../quantity/working'
 import type { PlaceDeg } from './geodesy'
 import { cellFor, horizonsOf, sunGrid, sunReaches, type Horizons, type SunGrid } from './shade'
 import { zoneOutlines, type Features } from './sitePlan'
@@ -30,8 +29,6 @@ export function sunPath({ latDeg, lonDeg }: PlaceDeg, day: Day): SunStand[] {
   }
   return stands
 }
-
-export const SUN_SOURCE: Source = { kind: 'computed', text: 'sun’s path over the heights drawn on the plan' }
 
 /** Hours of direct sun of every lawn cell over one day. @returns h, in the order of `grid.lawn` */
 export function sunHoursOf(grid: SunGrid, horizons: Horizons, stands: readonly SunStand[]): Float32Array {

@@ -34,10 +34,6 @@ export interface Application {
   waitDays: number
 }
 
-export const SUN_WORDS: Record<Sun, string> = {
-  full: 'full sun, over 6 h', part: 'part shade, 3 to 6 h', dense: 'dense shade, under 3 h',
-}
-
 /** Cover shares belong together. @returns a sentence when they do not add to 100 %, within one point */
 export function coverProblem(...shares: readonly number[]): string | undefined {
   const percent = Math.round(shares.reduce((sum, share) => sum + share, 0) * 100)

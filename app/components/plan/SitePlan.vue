@@ -128,7 +128,7 @@ function keys(event: KeyboardEvent): void {
       <div ref="target" class="map" tabindex="0" role="application" aria-label="Plan of the lawn; what is on it is listed and edited below it and in the ledger" />
       <span class="north" aria-hidden="true"><svg width="12" height="34"><path d="M6 34V4M6 2L2 10M6 2L10 10" stroke="#172019" stroke-width="1.6" fill="none" /></svg>N</span>
       <span class="zoom"><UButton size="xs" variant="outline" icon="i-lucide-plus" aria-label="Closer" @click="plan.zoom(1 / 1.5)" /><UButton size="xs" variant="outline" icon="i-lucide-minus" aria-label="Farther" @click="plan.zoom(1.5)" /><UButton size="xs" variant="outline" icon="i-lucide-maximize" aria-label="All of it" @click="plan.fit()" /><UButton size="xs" variant="outline" icon="i-lucide-undo-2" aria-label="Undo the last change of the plan" :disabled="!past.length" @click="edit.undo()" /></span>
-      <p v-if="empty" class="empty">Nothing is drawn yet. Choose zone below and click its corners, lay it out by tape and turn, or bring in a track. An area typed in the ledger does as well.</p>
+      <p v-if="empty && !kind" class="empty">Nothing is drawn yet. Choose zone below and click its corners, lay it out by tape and turn, or bring in a track. An area typed in the ledger does as well.</p>
     </div>
     <TapeScale v-bind="view" />
     <ThingFields v-if="selected && draft.features[selected]" :id="selected" :key="selected" @side="(side, metres) => edit.setSide(selected!, side, metres)" @remove="edit.remove(selected!)" @split="cutting = true" @join="(other) => edit.join(draft.features[selected!]!.zoneId!, other)" />
@@ -159,7 +159,7 @@ header { display: flex; align-items: baseline; gap: 6px 16px; flex-wrap: wrap; p
 .north { position: absolute; left: 12px; top: 12px; display: grid; justify-items: center; font-weight: 700; font-size: 12px; pointer-events: none; }
 .zoom { position: absolute; right: 8px; top: 8px; display: grid; gap: 4px; }
 .zoom button { background: var(--lime); min-height: 32px; min-width: 32px; justify-content: center; }
-.empty { position: absolute; inset: auto 60px 16px 60px; background: var(--lime); border: 1.5px dashed var(--ink); padding: 10px 14px; }
+.empty { pointer-events: none; position: absolute; inset: auto 60px 16px 60px; background: var(--lime); border: 1.5px dashed var(--ink); padding: 10px 14px; }
 .said { padding: 5px 2px 0; }
 @media (max-width: 700px) { .overlays { margin: 0; } .overlays button { min-height: 44px; padding: 8px 4px; } .zoom button { min-height: 44px; min-width: 44px; } .empty { inset: auto 12px 12px 12px; } }
 </style>

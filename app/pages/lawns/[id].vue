@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Day } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
-import { seedNeed } from '#core/materials/seed'
-import { PLAN_RATE } from '#core/programme/parts'
+import { seedOf } from '#core/programme/parts'
+import { partsIn } from '~/utils/planOf'
 import { stepsOf } from '~/utils/lawnState'
 import { hangersOf } from '~/utils/hangers'
 import type { Hanger } from '~/utils/sillScale'
@@ -27,8 +27,8 @@ watchEffect(() => {
 })
 const steps = computed(() => {
   if (!lawn.value || !settings.value) return []
-  const seed = seedNeed(lawn.value.areaM2, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE).product.value
-  return stepsOf(lawn.value, context.today, text(figure('areaM2', lawn.value.areaM2)), `${text(figure('massKg', seed))} of seed`, sequence.value)
+  const seed = (partsIn(lawn.value, context.practice) ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
+  return stepsOf(lawn.value, context.today, text(figure('areaM2', lawn.value.areaM2)), seed ? `${text(figure('massKg', seed))} of seed` : 'soil, no seed', sequence.value)
 })
 function walk(by: number): void {
   const here = steps.value.findIndex(({ code }) => route.path.endsWith(`/${code}`))

@@ -1,4 +1,4 @@
--- A lawn is surveyed by zones, drawn on a plan, with photos; what stood for the whole lawn becomes its first zone.
+-- A lawn is surveyed by zones and drawn on a plan; what stood for the whole lawn becomes its first zone.
 
 create table zones (
   firm_id uuid not null,
@@ -59,26 +59,6 @@ create table site_features (
 );
 create index site_features_of_firm on site_features (firm_id, lawn_id);
 
-create table photos (
-  firm_id uuid not null,
-  lawn_id uuid not null,
-  id uuid not null default gen_random_uuid(),
-  name text not null default '' check (length(name) <= 120),
-  taken_on date,
-  width integer not null check (width between 1 and 4096),
-  height integer not null check (height between 1 and 4096),
-  -- Only where the technician wanted it kept.
-  lat_deg double precision check (lat_deg between -90 and 90),
-  lon_deg double precision check (lon_deg between -180 and 180),
-  jpeg bytea not null check (length(jpeg) between 100 and 3000000),
-  added_at timestamptz not null default now(),
-  added_by uuid,
-  primary key (lawn_id, id),
-  foreign key (firm_id, lawn_id) references lawns (firm_id, id) on delete cascade,
-  foreign key (firm_id, added_by) references people (firm_id, id)
-);
-create index photos_of_firm on photos (firm_id, lawn_id);
-
 -- Moved by the owner of the tables, whom row locks do not bind.
 insert into zones (firm_id, lawn_id, name, area_typed, taped_m2, area_m2, grass, sward, desirable_share, weed_share, coarse_share, bare_share, plugs_mm,
   mowing_height_mm, sun_hours, slope_share)
@@ -93,7 +73,6 @@ alter table lawns
   drop column area_m2, drop column area_typed, drop column grass, drop column desirable_share, drop column weed_share, drop column bare_share,
   drop column thatch_mm, drop column mowing_height_mm, drop column sun, drop column slope_share,
   add nothing_put_on boolean not null default false,
-  add underlay jsonb check (jsonb_typeof(underlay) = 'object'),
   add soil_test jsonb check (jsonb_typeof(soil_test) = 'object'),
   add water jsonb check (jsonb_typeof(water) = 'object'),
   add access jsonb check (jsonb_typeof(access) = 'object'),
@@ -132,7 +111,7 @@ create or replace function at_work(firm uuid, person uuid, session integer) retu
         where f.id = firm and p.id = person and p.session_number = session and p.active $$;
 
 do $$ declare name text; begin
-  foreach name in array array['zones', 'site_features', 'photos'] loop
+  foreach name in array array['zones', 'site_features'] loop
     execute format('alter table %I enable row level security', name);
     execute format('create policy of_the_firm_at_work on %I using (firm_id = firm_at_work()) with check (firm_id = firm_at_work())', name);
     execute format('grant select, insert, update, delete on %I to upper_sill_work', name);
