@@ -5,6 +5,11 @@ import { summarise } from '#core/establishment/outlook'
 import { grassByCode } from '#core/grass/grasses'
 import { toDay } from '#core/quantity/calendar'
 import { PELLMOOR } from '../demo/pellmoor'
+import type { PointM } from '#core/site/geometry'
+import { type Feature } from '#core/site/sitePlan'
+import { drawnAreaM2, handSownBorderM } from '#core/site/drawn'
+import { shadedGround, sunMapOf } from '#core/site/sun'
+import { addDays } from '#core/quantity/calendar'
 import { quantile, type Measured } from './figures'
 
 /** Median of some runs, ms. */
@@ -14,6 +19,20 @@ function timed(runs: number, work: () => void): number {
     work()
     return performance.now() - start
   }), 0.5)
+}
+
+const thing = (change: Partial<Feature>): Feature => ({ kind: 'zone', name: '', points: [], holes: [], zoneId: null, heightM: null, radiusM: null, depthMm: null, located: false, ...change })
+const box = (x: number, y: number, w: number, h: number): PointM[] => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]
+/** 1,000 m² with a house, a garage, a fence and four trees. */
+const GARDEN = {
+  lawn: thing({ points: box(0, 0, 40, 25), zoneId: 'lawn' }), house: thing({ kind: 'building', points: box(10, 26, 12, 9), heightM: 8 }), garage: thing({ kind: 'building', points: box(-8, 2, 6, 7), heightM: 4 }),
+  fence: thing({ kind: 'fence', points: [[0, -0.5], [41, -0.5], [41, 26]], heightM: 1.8 }),
+  ...Object.fromEntries(([[4, 4], [30, 20], [44, 10], [20, -4]] as const).map((at, i) => [`tree${i}`, thing({ kind: 'tree', points: [[...at]], heightM: 10, radiusM: 3.5 })])),
+}
+/** A zone and beds of 500 corners in all. */
+const VERTICES = {
+  lawn: thing({ zoneId: 'lawn', points: Array.from({ length: 300 }, (_, i): PointM => [30 * Math.cos(i / 47.75) + (i % 3) * 0.2, 20 * Math.sin(i / 47.75)]) }),
+  ...Object.fromEntries(Array.from({ length: 10 }, (_, b) => [`bed${b}`, thing({ kind: 'bed', points: Array.from({ length: 20 }, (_, i): PointM => [b * 4 - 18 + 1.5 * Math.cos(i / 3.18), 1.5 * Math.sin(i / 3.18)]) })])),
 }
 
 const HOURS = 365 * 24
@@ -40,8 +59,20 @@ export function benchCore(): Measured[] {
   const seasonMs = timed(5, season)
   const built = season()
   const outlookMs = timed(5, () => { summarise(built, grassByCode('TF'), { covering: 'covered', slopeShare: 0 }, 75, climate.normals) })
+  const place = { latDeg: PELLMOOR.latDeg, lonDeg: PELLMOOR.lonDeg }
+  const year = Array.from({ length: 365 }, (_, i) => addDays(toDay('2026-01-01'), i))
+  const sunMs = timed(3, () => {
+    const garden = shadedGround(GARDEN, ['lawn'], place)
+    for (const day of year) sunMapOf(garden, 1, day)
+  })
+  const garden = shadedGround(GARDEN, ['lawn'], place)
+  const dayMs = timed(15, () => { sunMapOf(garden, 1, toDay('2026-09-18')) })
+  const editMs = timed(15, () => { drawnAreaM2(VERTICES, 'lawn'); handSownBorderM(VERTICES) })
   const millions = (HOURS * nodes) / soilMs / 1000
   return [
+    { what: 'sun map of 1,000 m² at 0.5 m, every day of a year', figure: `${sunMs.toFixed(0)} ms`, wanted: { words: 'under 1,000 ms', met: sunMs < 1000 } },
+    { what: 'the same for another day on the same ground', figure: `${dayMs.toFixed(1)} ms` },
+    { what: 'areas and edges of a plan with 500 corners, after each change', figure: `${editMs.toFixed(1)} ms`, wanted: { words: 'a frame, 16 ms', met: editMs < 16 } },
     { what: `soil, a year by the hour, ${nodes} nodes`, figure: `${millions.toFixed(1)} million node-steps/s (${soilMs.toFixed(1)} ms)`, wanted: { words: '60 million/s', met: millions >= 60 } },
     { what: 'the same against a bare loop of its arithmetic', figure: `${(soilMs / bareMs).toFixed(2)} times` },
     { what: `season, 30 years of ${DAYS_AHEAD} days`, figure: `${seasonMs.toFixed(0)} ms` },

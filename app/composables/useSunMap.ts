@@ -1,5 +1,5 @@
 import type { Day } from '#core/quantity/calendar'
-import { zoneOutlines } from '#core/site/sitePlan'
+import { zoneOutlines } from '#core/site/drawn'
 import type { SunMap } from '#core/site/sun'
 import type { SunAsked } from '~/workers/sun.worker'
 

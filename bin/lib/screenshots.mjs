@@ -36,15 +36,24 @@ await shoot(owner, 'bring', `${odell}/bring`)
 await shoot(technician, 'working', `${odell}/do`, (page) => page.getByRole('button', { name: /Seed to load: open the working/ }).click())
 await shoot(technician, 'weather', '/weather')
 await shoot(owner, 'firm', '/firm')
+await shoot(onPhone, 'phone-look', `${steps('Teasel Yard')}/look`, async (page) => {
+  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: /^Skip/ }).click()
+  await page.getByRole('button', { name: 'More', exact: true }).click()
+})
 await shoot(onPhone, 'phone-when', `${odell}/when`)
 await shoot(onPhone, 'phone-do', `${odell}/do`)
 
 // Last, since it is saved: two people at one lawn.
 const look = `${base}${steps('Pike & Daughter')}/look`
-for (const page of [owner, technician]) await page.goto(look, { waitUntil: 'networkidle' })
+for (const page of [owner, technician]) {
+  await page.goto(look, { waitUntil: 'networkidle' })
+  await page.locator('.right').getByRole('button', { name: /^Where/ }).click()
+  const zone = page.locator('.right').getByRole('button', { name: /^Lawn/ })
+  if (await zone.getAttribute('aria-expanded') === 'false') await zone.click()
+}
 await owner.getByLabel('Address').fill('verge, 43 Market Street')
 await owner.getByLabel('Mown at now').fill('2 1/4 in')
-await owner.getByLabel('Slope').fill('4')
+await owner.getByLabel('Slope, %').fill('4')
 await owner.getByRole('button', { name: 'Save the survey' }).click()
 await owner.waitForURL(/decide/)
 await technician.getByLabel('Address').fill('verge, 41a Market Street')

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { GRASSES } from '#core/grass/grasses'
-import { measureZones } from '#core/site/zone'
+import { measureZones } from '#core/site/measure'
 import { toDay } from '#core/quantity/calendar'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { missingOf, newLawnSchema, planSchema, settingsSchema, surveyOf, type Lawn } from '../lawn'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { Feature } from '#core/site/sitePlan'
-import { drawnAreaM2 } from '#core/site/sitePlan'
+import { drawnAreaM2 } from '#core/site/drawn'
 import { fromPlan, type PlaceDeg } from '#core/site/geodesy'
 import type { PointM } from '#core/site/geometry'
 import { planFile, readPlan, type GeoFile } from '../planFile'

@@ -51,12 +51,16 @@ export const centreOf = ({ extent, cellM, columns }: Pick<SunGrid, 'extent' | 'c
 
 /**
  * What stands round each lawn cell, as the tangent of the height of the sun it hides: from the ground up to `solid`, and
- * from `crownLow` to `crownHigh` where tree crowns stand. Crowns that overlap in one direction count as one.
+ * from `crownLow` to `crownHigh` where tree crowns stand. Crowns that overlap in one direction count as one. All cells of
+ * one direction lie together: the sun asks all of them about one direction at a time.
  */
 export interface Horizons {
+  cells: number
   solid: Float32Array
   crownLow: Float32Array
   crownHigh: Float32Array
+  /** Directions in which any cell sees a crown. */
+  crowns: Uint8Array
 }
 
 type Wall = readonly [PointM, PointM, number]
@@ -71,7 +75,7 @@ function wallsOf(features: Features): Wall[] {
 }
 
 /** Raises the horizon of one cell by a wall. */
-function raiseByWall(solid: Float32Array, base: number, [x, y]: PointM, [[ax, ay], [bx, by], height]: Wall): void {
+function raiseByWall({ solid, cells }: Horizons, cell: number, [x, y]: PointM, [[ax, ay], [bx, by], height]: Wall): void {
   const [px, py, qx, qy] = [ax - x, ay - y, bx - x, by - y]
   // Twice the area of the triangle to the wall: positive where its end lies clockwise of its start.
   const cross = px * qy - py * qx
@@ -86,13 +90,13 @@ function raiseByWall(solid: Float32Array, base: number, [x, y]: PointM, [[ax, ay
     // Distance along the ray to the wall, over the height: the tangent wanted.
     const across = Math.abs(Math.sin(angle) * (toY - fromY) - Math.cos(angle) * (toX - fromX))
     const tangent = (height * across) / size
-    const bin = base + ((k % AZIMUTHS) + AZIMUTHS) % AZIMUTHS
+    const bin = (((k % AZIMUTHS) + AZIMUTHS) % AZIMUTHS) * cells + cell
     if (tangent > solid[bin]!) solid[bin] = tangent
   }
 }
 
 /** Hangs the crown of a tree into the view of one cell. */
-function hangCrown({ crownLow, crownHigh }: Horizons, base: number, [x, y]: PointM, tree: Feature): void {
+function hangCrown({ crownLow, crownHigh, crowns, cells }: Horizons, cell: number, [x, y]: PointM, tree: Feature): void {
   const [tx, ty] = tree.points[0]!
   const [dx, dy] = [tx - x, ty - y]
   const height = heightOf(tree)
@@ -109,7 +113,9 @@ function hangCrown({ crownLow, crownHigh }: Horizons, base: number, [x, y]: Poin
     const near = Math.max(away * Math.cos(off) - chord, 0)
     const far = away * Math.cos(off) + chord
     if (far <= 0) continue
-    const bin = base + ((k % AZIMUTHS) + AZIMUTHS) % AZIMUTHS
+    const direction = ((k % AZIMUTHS) + AZIMUTHS) % AZIMUTHS
+    const bin = direction * cells + cell
+    crowns[direction] = 1
     crownLow[bin] = Math.min(crownLow[bin]!, (height * TRUNK_SHARE) / far)
     crownHigh[bin] = Math.max(crownHigh[bin]!, near > 0 ? height / near : Number.POSITIVE_INFINITY)
   }
@@ -118,19 +124,39 @@ function hangCrown({ crownLow, crownHigh }: Horizons, base: number, [x, y]: Poin
 /** What every lawn cell of a grid sees round itself. */
 export function horizonsOf(grid: SunGrid, features: Features): Horizons {
   const size = grid.lawn.length * AZIMUTHS
-  const horizons: Horizons = { solid: new Float32Array(size), crownLow: new Float32Array(size).fill(Number.POSITIVE_INFINITY), crownHigh: new Float32Array(size) }
+  const horizons: Horizons = { cells: grid.lawn.length, solid: new Float32Array(size), crownLow: new Float32Array(size).fill(Number.POSITIVE_INFINITY), crownHigh: new Float32Array(size), crowns: new Uint8Array(AZIMUTHS) }
   const walls = wallsOf(features)
   const trees = Object.values(features).filter(({ kind }) => kind === 'tree')
   grid.lawn.forEach((cell, i) => {
     const at = centreOf(grid, cell)
-    for (const wall of walls) raiseByWall(horizons.solid, i * AZIMUTHS, at, wall)
-    for (const tree of trees) hangCrown(horizons, i * AZIMUTHS, at, tree)
+    for (const wall of walls) raiseByWall(horizons, i, at, wall)
+    for (const tree of trees) hangCrown(horizons, i, at, tree)
   })
   return horizons
 }
 
+const binOf = (azimuthDeg: number): number => Math.round(azimuthDeg) % AZIMUTHS
+
 /** Does the sun reach lawn cell `i`? @param tangent of the height of the sun @param azimuthDeg clockwise from north */
-export function sunReaches({ solid, crownLow, crownHigh }: Horizons, i: number, azimuthDeg: number, tangent: number): boolean {
-  const bin = i * AZIMUTHS + (Math.round(azimuthDeg) % AZIMUTHS)
+export function sunReaches({ solid, crownLow, crownHigh, cells }: Horizons, i: number, azimuthDeg: number, tangent: number): boolean {
+  const bin = binOf(azimuthDeg) * cells + i
   return tangent > solid[bin]! && !(tangent > crownLow[bin]! && tangent < crownHigh[bin]!)
+}
+
+/**
+ * Counts a step of sun for every cell that it reaches from one direction.
+ * @param steps counts by cell, changed in place
+ */
+export function countSun({ solid, crownLow, crownHigh, crowns, cells }: Horizons, azimuthDeg: number, tangent: number, steps: Uint8Array): void {
+  const bin = binOf(azimuthDeg)
+  const [from, to] = [bin * cells, (bin + 1) * cells]
+  const hides = solid.subarray(from, to)
+  if (!crowns[bin]) {
+    for (let i = 0; i < cells; i++) if (tangent > hides[i]!) steps[i]!++
+    return
+  }
+  const [low, high] = [crownLow.subarray(from, to), crownHigh.subarray(from, to)]
+  for (let i = 0; i < cells; i++) {
+    if (tangent > hides[i]! && (tangent <= low[i]! || tangent >= high[i]!)) steps[i]!++
+  }
 }

@@ -1,5 +1,4 @@
 import { crossesItself, outlineAreaM2, signedAreaM2, type Outline, type PointM, type Ring } from './geometry'
-import { borderM, coveredM2, joined, without } from './overlay'
 
 /** What can be drawn, and as what. A site plan is no drawing board. */
 export const FEATURE_KINDS = {
@@ -59,24 +58,3 @@ export function featureProblem({ kind, points, holes }: Feature): string | undef
   }
   return outlineAreaM2(outlineOf({ points, holes } as Feature)) > 0 ? undefined : 'More is cut out than there is.'
 }
-
-const ofKind = (features: Features, ...kinds: FeatureKind[]): Feature[] => Object.values(features).filter(({ kind }) => kinds.includes(kind))
-/** What no seed goes on. */
-const takenOut = (features: Features): Outline[] => ofKind(features, 'bed', 'building').map(outlineOf)
-
-/** Outlines of a zone less beds, ponds and buildings in it. */
-export const zoneOutlines = (features: Features, zoneId: string): Outline[] =>
-  without(ofKind(features, 'zone').filter((feature) => feature.zoneId === zoneId).map(outlineOf), takenOut(features))
-
-/** @returns m² of a zone as drawn; undefined where nothing is */
-export function drawnAreaM2(features: Features, zoneId: string): number | undefined {
-  const outlines = zoneOutlines(features, zoneId)
-  return outlines.length ? coveredM2(outlines) : undefined
-}
-
-/**
- * Metres of edge that are sown by hand: all round what is drawn as lawn, along its beds too, and not where one zone meets
- * another.
- */
-export const handSownBorderM = (features: Features): number =>
-  borderM(without(joined(ofKind(features, 'zone').map(outlineOf)), takenOut(features)))

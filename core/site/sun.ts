@@ -1,8 +1,10 @@
 import { getPosition } from 'suncalc'
-import { addDays, dayNumber, dayOfYear, type Day } from '../quantity/calendar'
+import { addDays, dayNumber, type Day } from '../quantity/calendar'
 import type { PlaceDeg } from './geodesy'
-import { cellFor, horizonsOf, sunGrid, sunReaches, type Horizons, type SunGrid } from './shade'
-import { zoneOutlines, type Features } from './sitePlan'
+import { cellFor, countSun, horizonsOf, sunGrid, type Horizons, type SunGrid } from './shade'
+import { zoneOutlines } from './drawn'
+import type { Features } from './sitePlan'
+import { MONTH_DAYS, MONTHS } from './sunYear'
 
 const STEP_MIN = 10
 /** Below this height the sun gives too little to count as sun. @source about where direct sun reaches 120 W/m², from memory */
@@ -32,11 +34,9 @@ export function sunPath({ latDeg, lonDeg }: PlaceDeg, day: Day): SunStand[] {
 
 /** Hours of direct sun of every lawn cell over one day. @returns h, in the order of `grid.lawn` */
 export function sunHoursOf(grid: SunGrid, horizons: Horizons, stands: readonly SunStand[]): Float32Array {
-  const hours = new Float32Array(grid.lawn.length)
-  for (const { azimuthDeg, tangent } of stands) {
-    for (let i = 0; i < hours.length; i++) if (sunReaches(horizons, i, azimuthDeg, tangent)) hours[i]! += STEP_MIN / 60
-  }
-  return hours
+  const steps = new Uint8Array(grid.lawn.length)
+  for (const { azimuthDeg, tangent } of stands) countSun(horizons, azimuthDeg, tangent, steps)
+  return Float32Array.from(steps, (count) => (count * STEP_MIN) / 60)
 }
 
 /** A sun map: the grid, hours by lawn cell, and each group's own figures. */
@@ -59,18 +59,19 @@ export interface ZoneSun {
 /** Within this of open ground a spot counts as never shaded, h. */
 const NEVER_SHADED_H = 0.35
 
-function zoneFigures(grid: SunGrid, hours: Float32Array, group: number, openHours: number): ZoneSun {
-  let [sum, least, most, never, count] = [0, Number.POSITIVE_INFINITY, 0, 0, 0]
-  grid.lawn.forEach((cell, i) => {
-    if (grid.owner[cell] !== group) return
+function zoneFigures({ lawn, owner }: SunGrid, hours: Float32Array, zones: number, openHours: number): ZoneSun[] {
+  const figures = Array.from({ length: zones }, () => ({ sum: 0, least: Number.POSITIVE_INFINITY, most: 0, never: 0, count: 0 }))
+  for (let i = 0; i < lawn.length; i++) {
+    const of = figures[owner[lawn[i]!]!]!
     const h = hours[i]!
-    sum += h
-    count++
-    least = Math.min(least, h)
-    most = Math.max(most, h)
-    if (h >= openHours - NEVER_SHADED_H) never++
-  })
-  return count ? { meanHours: sum / count, leastHours: least, mostHours: most, neverShadedShare: never / count } : { meanHours: 0, leastHours: 0, mostHours: 0, neverShadedShare: 0 }
+    of.sum += h
+    of.count++
+    if (h < of.least) of.least = h
+    if (h > of.most) of.most = h
+    if (h >= openHours - NEVER_SHADED_H) of.never++
+  }
+  return figures.map(({ sum, least, most, never, count }) =>
+    count ? { meanHours: sum / count, leastHours: least, mostHours: most, neverShadedShare: never / count } : { meanHours: 0, leastHours: 0, mostHours: 0, neverShadedShare: 0 })
 }
 
 /** Ground prepared once; after that any day is quick. */
@@ -92,12 +93,9 @@ export function sunMapOf({ grid, horizons, place }: ShadedGround, zones: number,
   const stands = sunPath(place, day)
   const openHours = (stands.length * STEP_MIN) / 60
   const hours = sunHoursOf(grid, horizons, stands)
-  return { grid, hours, openHours, zones: Array.from({ length: zones }, (_, i) => zoneFigures(grid, hours, i, openHours)) }
+  return { grid, hours, openHours, zones: zoneFigures(grid, hours, zones, openHours) }
 }
 
-/** Days the year is looked at on for a zone's own record: the middle of each month. */
-const MONTHS = 12
-const MONTH_DAYS = 365.25 / MONTHS
 const midMonth = (month: number): Day => addDays('2025-01-01' as Day, Math.round((month + 0.5) * MONTH_DAYS))
 
 /**
@@ -109,13 +107,4 @@ export function sunByMonth(features: Features, zoneIds: readonly string[], place
   const ground = shadedGround(features, drawn, place, 1)
   const maps = Array.from({ length: MONTHS }, (_, month) => sunMapOf(ground, drawn.length, midMonth(month)))
   return zoneIds.map((id) => (drawn.includes(id) ? maps.map(({ zones }) => Math.round(zones[drawn.indexOf(id)]!.meanHours * 100) / 100) : null))
-}
-
-/** Hours on any day, between the two middles it lies in. @param byMonth 12 values */
-export function sunOn(byMonth: readonly number[], day: Day): number {
-  const at = (dayOfYear(day) - 0.5) / MONTH_DAYS - 0.5
-  const before = Math.floor(at)
-  const share = at - before
-  const month = (i: number) => byMonth[(i + MONTHS) % MONTHS]!
-  return month(before) * (1 - share) + month(before + 1) * share
 }

@@ -3,9 +3,7 @@ import type { GrassCode } from '../grass/grasses'
 import type { SwardCode } from '../grass/swards'
 import type { Day } from '../quantity/calendar'
 import { measureHollow, type HollowSurvey } from './hollow'
-import { drawnAreaM2, type Features } from './sitePlan'
-import { sunByMonth, sunOn } from './sun'
-import type { PlaceDeg } from './geodesy'
+import { sunOn } from './sunYear'
 
 export const WEARS = ['none', 'some', 'heavy'] as const
 export const DRAINAGES = ['free', 'slow', 'standing'] as const
@@ -69,17 +67,6 @@ export const ERROR_SHARES = { tape: 0.03, paced: 0.1, drawn: 0.02, walked: 0.08 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
 
 export const thatchMm = ({ plugsMm }: Zone): number | null => (plugsMm.length ? mean(plugsMm) : null)
-
-/** Area in force, m²; drawn where it was drawn and is to count. */
-export const areaInForce = (zone: Zone, id: string, features: Features): number | null =>
-  zone.areaFrom === 'drawn' ? (drawnAreaM2(features, id) ?? zone.tapedM2) : zone.tapedM2
-
-/** Everything worked out of a plan, by zone. */
-export function measureZones(zones: Readonly<Record<string, Zone>>, features: Features, place: PlaceDeg): Record<string, ZoneMeasure> {
-  const ids = Object.keys(zones)
-  const sun = sunByMonth(features, ids, place)
-  return Object.fromEntries(ids.map((id, i) => [id, { areaM2: areaInForce(zones[id]!, id, features), sunByMonthH: sun[i]! }]))
-}
 
 /** Hours of direct sun on a day: typed, else drawn; null where neither is known. */
 export function sunHoursOn(zone: Zone, measure: ZoneMeasure, day: Day): number | null {

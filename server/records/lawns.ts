@@ -1,4 +1,4 @@
-import { measureZones } from '#core/site/zone'
+import { measureZones } from '#core/site/measure'
 import type { Lawn, NewLawn } from '#contract/lawn'
 import { NO_ACCESS, NO_WATER, NO_WISHES, type Look } from '#contract/look'
 import type { GrassCode } from '#core/grass/grasses'

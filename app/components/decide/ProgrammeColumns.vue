@@ -98,7 +98,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
 .state { color: var(--moss); }
 .big { font: 650 19px/1.1 "Besley Variable", serif; }
 .expect { display: grid; grid-template-columns: 62px 1fr 74px; gap: 6px; align-items: center; }
-.three { display: grid; grid-template-columns: repeat(3, 1fr); text-align: right; }
+.three { align-items: center; display: grid; grid-template-columns: repeat(3, 1fr); text-align: right; }
 .three i { font-style: normal; }
 .three :deep(.opens) { min-height: 24px; min-width: 24px; text-align: right; }
 .verb { justify-self: start; }

@@ -4,7 +4,8 @@ import { describe, expect, test } from 'vitest'
 import { fromPlan, toPlan } from '../geodesy'
 import { crossesItself, insideOutline, outlineAreaM2, perimeterM, sidesM, signedAreaM2, tapeOn, type Outline, type PointM, type Ring } from '../geometry'
 import { borderM, coveredM2, joined, splitAlong, without } from '../overlay'
-import { drawnAreaM2, featureProblem, handSownBorderM, type Feature } from '../sitePlan'
+import { featureProblem, type Feature } from '../sitePlan'
+import { drawnAreaM2, handSownBorderM } from '../drawn'
 
 /** Corners round a middle at growing angles: any such outline is sound. */
 const star = fc.array(fc.double({ min: 3, max: 40, noNaN: true }), { minLength: 4, maxLength: 14 }).map((radii): Ring =>

@@ -6,7 +6,8 @@ import { addDays, dayNumber, dayOfYear, toDay } from '../../quantity/calendar'
 import type { Ring } from '../geometry'
 import { horizonsOf, sunGrid, sunReaches } from '../shade'
 import type { Feature, Features } from '../sitePlan'
-import { shadedGround, sunByMonth, sunMapOf, sunOn, sunPath } from '../sun'
+import { shadedGround, sunByMonth, sunMapOf, sunPath } from '../sun'
+import { sunOn } from '../sunYear'
 
 const PLACE = { latDeg: 37, lonDeg: -79.4 }
 const box = (x: number, y: number, w: number, h: number): Ring => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]

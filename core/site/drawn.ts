@@ -1,0 +1,25 @@
+import type { Outline } from './geometry'
+import { borderM, coveredM2, joined, without } from './overlay'
+import { outlineOf, type Feature, type FeatureKind, type Features } from './sitePlan'
+
+/** What is measured of a drawing. Apart from what a drawing is, since clipping weighs more than all the rest. */
+const ofKind = (features: Features, ...kinds: FeatureKind[]): Feature[] => Object.values(features).filter(({ kind }) => kinds.includes(kind))
+/** What no seed goes on. */
+const takenOut = (features: Features): Outline[] => ofKind(features, 'bed', 'building').map(outlineOf)
+
+/** Outlines of a zone less beds, ponds and buildings in it. */
+export const zoneOutlines = (features: Features, zoneId: string): Outline[] =>
+  without(ofKind(features, 'zone').filter((feature) => feature.zoneId === zoneId).map(outlineOf), takenOut(features))
+
+/** @returns m² of a zone as drawn; undefined where nothing is */
+export function drawnAreaM2(features: Features, zoneId: string): number | undefined {
+  const outlines = zoneOutlines(features, zoneId)
+  return outlines.length ? coveredM2(outlines) : undefined
+}
+
+/**
+ * Metres of edge that are sown by hand: all round what is drawn as lawn, along its beds too, and not where one zone meets
+ * another.
+ */
+export const handSownBorderM = (features: Features): number =>
+  borderM(without(joined(ofKind(features, 'zone').map(outlineOf)), takenOut(features)))
