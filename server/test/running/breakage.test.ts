@@ -107,7 +107,7 @@ test('a server killed during saves leaves each save whole or not there, and ever
   let version = lawn.version
   const saving = (async () => {
     for (let n = 1; ; n++) {
-      const applications = [{ ingredient: `save ${n}`, appliedOn: '2026-05-04', waitDays: n % 800 }]
+      const applications = [{ ingredient: `save ${n}`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: n % 800 }]
       const saved = await mara.ask<Lawn>(doomed, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, version, address: `save ${n}`, applications })
       if (saved.status !== 200) return
       acknowledged = n
@@ -122,7 +122,7 @@ test('a server killed during saves leaves each save whole or not there, and ever
   const n = Number(kept.address.split(' ')[1])
   // The one that was under way may have been kept without its answer arriving.
   expect([acknowledged, acknowledged + 1]).toContain(n)
-  expect(kept.applications).toEqual([{ ingredient: `save ${n}`, appliedOn: '2026-05-04', waitDays: n % 800 }])
+  expect(kept.applications).toEqual([{ ingredient: `save ${n}`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: n % 800 }])
   expect(kept.version).toBe(lawn.version + n)
 })
 
