@@ -1,4 +1,4 @@
-import { outlineAreaM2, tapeOn, type PointM } from '#core/site/geometry'
+import { outlineAreaM2, tapeOn, withSide, type PointM } from '#core/site/geometry'
 import { joined, splitAlong } from '#core/site/overlay'
 import { FEATURE_KINDS, featureProblem, outlineOf, type Feature, type FeatureKind } from '#core/site/sitePlan'
 import { MOST_FEATURES } from '#contract/look'
@@ -77,19 +77,9 @@ export function usePlanEdit(zone: Ref<string | null>) {
     message.value = 'Taken out. Undo brings it back.'
   }
 
-  /** Moves the corner after a side so that the side has the typed length; the sides after it follow. */
   function setSide(id: string, side: number, metres: number): void {
     const feature = draft.features[id]
-    if (!feature || !(metres > 0)) return
-    const from = feature.points[side]!
-    const next = (side + 1) % feature.points.length
-    const to = feature.points[next]!
-    const length = Math.hypot(to[0] - from[0], to[1] - from[1])
-    const [dx, dy] = [((to[0] - from[0]) / length) * (metres - length), ((to[1] - from[1]) / length) * (metres - length)]
-    // The closing side moves its own end alone, or nothing would close any more.
-    const moves = (i: number) => (next === 0 ? i === side : i >= next)
-    const shift = next === 0 ? -1 : 1
-    reshape(id, { points: feature.points.map(([x, y], i): PointM => (moves(i) ? [x + shift * dx, y + shift * dy] : [x, y])), holes: feature.holes as PointM[][] })
+    if (feature && metres > 0) reshape(id, { points: withSide(feature.points, side, metres), holes: feature.holes as PointM[][] })
   }
 
   /** Cuts a zone's outline in two; the smaller part becomes a zone of its own with the same answers. */

@@ -83,6 +83,20 @@ export function extentOf(points: readonly PointM[]): Extent | undefined {
 }
 
 /**
+ * An outline with one side made as long as it was typed: what follows moves along; the closing side moves its own end
+ * alone, or nothing would close any more.
+ * @throws RangeError for a length that is none, or a side without a direction
+ */
+export function withSide(ring: Ring, side: number, metres: number): PointM[] {
+  const next = (side + 1) % ring.length
+  const [from, to] = [ring[side]!, ring[next]!]
+  const length = distanceM(from, to)
+  if (!(metres > 0) || !(length > 0)) throw new RangeError('A side is longer than nothing.')
+  const [dx, dy] = [((to[0] - from[0]) / length) * (metres - length), ((to[1] - from[1]) / length) * (metres - length)]
+  return ring.map(([x, y], i): PointM => (next === 0 ? (i === side ? [x - dx, y - dy] : [x, y]) : i >= next ? [x + dx, y + dy] : [x, y]))
+}
+
+/**
  * Next corner by tape and turn: so many metres on, after a turn away from the last side.
  * @param turnDeg left positive, 0 straight on; for the first side counted from north, clockwise negative
  */

@@ -46,7 +46,7 @@ const METHODS = [['taped', ERROR_SHARES.tape], ['paced', ERROR_SHARES.paced], ['
     <div class="shapes small"><span>Taped as a</span><button v-for="(_, kind) in SHAPE_EXAMPLES" :key="kind" type="button" class="opens" :title="SHAPE_EXAMPLES[kind]" @click="example(kind)">{{ kind }}</button></div>
     <TapedFigure v-if="taped?.ok" :parts="taped.parts" />
     <div v-if="drawn" class="pick">
-      <PickOne v-model="zone.areaFrom" label="Counts" :choices="[{ value: 'drawn', name: 'as drawn' }, { value: 'taped', name: 'as taped' }]" @update:model-value="zone.areaFrom ??= 'taped'" />
+      <PickOne v-model="zone.areaFrom" label="Counts" :choices="[{ value: 'drawn', name: 'as drawn' }, { value: 'taped', name: 'as taped' }]" needed />
       <span class="small">In force: <b>{{ inForce === null ? 'none' : text({ quantity: 'areaM2', value: inForce }) }}</b></span>
     </div>
     <UFormField label="Measuring may be out by, %" :name="`zones.${id}.errorShare`" :error="errors[`zones.${id}.errorShare`]" :help="METHODS.map(([how, share]) => `${how} ${share * 100}%`).join(', ') + ' is usual'">

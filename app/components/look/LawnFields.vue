@@ -17,7 +17,7 @@ function addCircuit(): void {
 <template>
   <PutOnBefore v-if="only === 'history'" />
   <div v-else-if="only === 'services'" class="fields">
-    <PickOne v-model="draft.access.services" label="Buried services" :choices="SERVICES" @update:model-value="draft.access.services ??= 'not asked'" />
+    <PickOne v-model="draft.access.services" label="Buried services" :choices="SERVICES" needed />
     <p class="caution">Have the local service locate cables, pipes and gas before coring, tilling or digging. Draw pet fences and drains on the plan; hand-dig near marks.</p>
   </div>
   <SoilFields v-else-if="only === 'soil'" />

@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends string | boolean">
-/** One of a few answers, all in sight. Chosen again, it is unanswered. */
+/** One of a few answers, all in sight. Chosen again, it is unanswered, but where an answer is needed. */
 const value = defineModel<T | null>({ required: true })
-defineProps<{ label: string; choices: readonly { value: T; name: string }[]; help?: string }>()
+defineProps<{ label: string; choices: readonly { value: T; name: string }[]; help?: string; needed?: boolean }>()
 const id = useId()
 </script>
 
@@ -9,7 +9,7 @@ const id = useId()
   <div role="group" :aria-labelledby="id" class="pick-one">
     <span :id="id" class="label">{{ label }}</span>
     <div class="row">
-      <button v-for="choice in choices" :key="String(choice.value)" type="button" :aria-pressed="value === choice.value" @click="value = value === choice.value ? null : choice.value">{{ choice.name }}</button>
+      <button v-for="choice in choices" :key="String(choice.value)" type="button" :aria-pressed="value === choice.value" @click="value = value === choice.value && !needed ? null : choice.value">{{ choice.name }}</button>
     </div>
     <span v-if="help" class="small">{{ help }}</span>
   </div>

@@ -2,7 +2,7 @@ import turfArea from '@turf/area'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { fromPlan, toPlan } from '../geodesy'
-import { crossesItself, insideOutline, outlineAreaM2, perimeterM, sidesM, signedAreaM2, tapeOn, type Outline, type PointM, type Ring } from '../geometry'
+import { crossesItself, insideOutline, outlineAreaM2, perimeterM, sidesM, signedAreaM2, tapeOn, withSide, type Outline, type PointM, type Ring } from '../geometry'
 import { borderM, coveredM2, joined, splitAlong, without } from '../overlay'
 import { featureProblem, type Feature } from '../sitePlan'
 import { drawnAreaM2, handSownBorderM } from '../drawn'
@@ -117,4 +117,24 @@ test('by tape and turn, four equal sides with left turns come back to where they
   expect(Math.hypot(line[4]![0] - 3, line[4]![1] - 4)).toBeLessThan(1e-9)
   expect(perimeterM(box(0, 0, 3, 4))).toBe(14)
   expect(sidesM(box(0, 0, 3, 4))).toEqual([3, 4, 3, 4])
+})
+
+describe('a side typed to a length', () => {
+  test('has that length, and no other side changes but the one that closes', () => {
+    fc.assert(fc.property(star, fc.nat(), fc.double({ min: 0.5, max: 60, noNaN: true }), (ring, pick, metres) => {
+      const side = pick % ring.length
+      const before = sidesM(ring)
+      const after = sidesM(withSide(ring, side, metres))
+      expect(after[side]).toBeCloseTo(metres, 6)
+      const closing = side === ring.length - 1 ? side - 1 : ring.length - 1
+      after.forEach((length, i) => { if (i !== side && i !== closing) expect(length).toBeCloseTo(before[i]!, 6) })
+    }))
+  })
+
+  test('keeps a rectangle one where its two pairs are typed in turn', () => {
+    const typed = [20, 10, 20].reduce((ring, metres, side) => withSide(ring, side, metres), [...box(0, 0, 7, 5)])
+    expect(sidesM(typed)).toEqual([20, 10, 20, 10])
+    expect(() => withSide(box(0, 0, 7, 5), 0, 0)).toThrow(RangeError)
+    expect(() => withSide([[0, 0], [0, 0], [3, 3]], 0, 5)).toThrow(RangeError)
+  })
 })
