@@ -1,12 +1,12 @@
 import { all, create } from 'mathjs'
 import { describe, expect, test } from 'vitest'
 import fc from 'fast-check'
-import { inUnits, show, showText, figure, tapeInches, type Quantity } from '../figure'
+import { inUnits, lotOf, show, showText, figure, tapeInches, type Quantity } from '../figure'
 import { parseArea } from '../../site/typedArea'
-import { parseQuantity } from '../parse'
+import { parseList, parseQuantity } from '../parse'
 import {
   celsius, fahrenheit, G_PER_LB, G_PER_M2_PER_LB_PER_1000FT2, K_PER_K2O, KG_PER_OZ, L_PER_US_GAL, M2_PER_ACRE, M2_PER_FT2,
-  M3_PER_YD3, MM_PER_INCH, P_PER_P2O5,
+  KPA_PER_PSI, M3_PER_YD3, MM_PER_INCH, P_PER_P2O5,
 } from '../units'
 
 const math = create(all!, {})
@@ -117,4 +117,55 @@ test('no more digits than the measurement bears', () => {
   expect(showText(figure('depthMm', 17.78), 'us')).toBe('0.7 in')
   expect(tapeInches(19.05)).toBe('¾')
   expect(tapeInches(1)).toBeUndefined()
+})
+
+test('a pound-force per square inch is 6.894757 kPa, as NIST SP 811 and the library have it', () => {
+  expect(KPA_PER_PSI).toBeCloseTo(6.894757, 6)
+  expect(KPA_PER_PSI).toBeCloseTo(by('1 psi', 'kPa'), 6)
+  expect(showText(figure('kPa', 2000), 'us')).toBe('290 psi')
+  expect(parseQuantity('flowLPerMin', '5 gpm', 'metric')).toEqual({ ok: true, value: 5 * L_PER_US_GAL })
+})
+
+describe('prices by what people buy', () => {
+  const price = (per: 'hours' | 'massKg' | 'volumeM3' | 'areaM2', minor: number) => ({ quantity: 'money' as const, value: minor, currency: 'USD', per })
+  test('are a pound, a yard, an hour or a thousand square feet, or their metric fellows', () => {
+    expect(showText(price('massKg', 900), 'us')).toBe('$4.08 / lb')
+    expect(showText(price('massKg', 900), 'metric')).toBe('$9.00 / kg')
+    // A cubic yard is 0.764555 m³, 1,000 ft² are 92.903 m².
+    expect(showText(price('volumeM3', 10_000), 'us')).toBe('$76.46 / yd³')
+    expect(showText(price('areaM2', 100), 'us')).toBe('$92.90 / 1,000 ft²')
+    expect(showText(price('areaM2', 100), 'metric')).toBe('$100.00 / 100 m²')
+    expect(showText(price('hours', 5800), 'us')).toBe('$58.00 / h')
+  })
+
+  test('cost the same for the same heap in either system', () => {
+    fc.assert(fc.property(fc.constantFrom('hours' as const, 'massKg' as const, 'volumeM3' as const, 'areaM2' as const), fc.double({ min: 0.1, max: 900, noNaN: true }), (per, amount) => {
+      const cost = (['us', 'metric'] as const).map((system) => (amount / lotOf(per, system).of) * lotOf(per, system).of)
+      expect(cost[0]! / cost[1]!).toBeCloseTo(1, 12)
+      expect((amount / lotOf('massKg', 'us').of) / inUnits('massKg', amount, 'us')).toBeCloseTo(1, 12)
+    }))
+  })
+})
+
+describe('several measurements typed in a row', () => {
+  const read = (typed: string) => parseList('depthMm', typed, 'us')
+  test('share the unit at the end, and keep one of their own', () => {
+    expect(read('1/2, 3/4, 1 in')).toEqual({ ok: true, values: [12.7, 0.75 * 25.4, 25.4] })
+    expect(read('12 mm; 1/2 in')).toEqual({ ok: true, values: [12, 12.7] })
+    expect(read('⅝, ¾ in')).toEqual({ ok: true, values: [0.625 * 25.4, 0.75 * 25.4] })
+    expect(parseList('kPa', '250, 300 psi', 'metric')).toEqual({ ok: true, values: [250 * KPA_PER_PSI, 300 * KPA_PER_PSI] })
+    expect(read(' ')).toEqual({ ok: true, values: [] })
+  })
+
+  test('with one that cannot be read are refused as a whole', () => {
+    for (const typed of ['1/2, soft, 3/4 in', '1/2 in, 3 lb', '1 in, x']) expect([typed, read(typed).ok]).toEqual([typed, false])
+  })
+
+  test('shown and read again are what they were, to the rounding of what is shown', () => {
+    fc.assert(fc.property(fc.array(fc.double({ min: 1, max: 150, noNaN: true }), { minLength: 1, maxLength: 6 }), (values) => {
+      const again = parseList('depthMm', values.map((value) => showText(figure('depthMm', value, 3), 'metric')).join(', '), 'metric')
+      if (!again.ok) throw new Error(again.message)
+      values.forEach((value, i) => expect(Math.abs(again.values[i]! - value)).toBeLessThanOrEqual(0.5))
+    }))
+  })
 })

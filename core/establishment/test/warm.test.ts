@@ -1,0 +1,73 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { ATLANTA, ATLANTA_LAT } from '../../climate/test/stations'
+import { climateFromNormals, mirrored } from '../../climate/normals'
+import { grassByCode } from '../../grass/grasses'
+import { addDays, dayOfYear, daysBetween, toDay } from '../../quantity/calendar'
+import { growingRuns } from '../growing'
+import { glanceOf, summarise } from '../outlook'
+import { buildSeason, fiveDayMean, type Season } from '../season'
+import { judgeYear } from '../sowing'
+
+const seasonOf = (normals: typeof ATLANTA, latDeg: number, today: string): Season =>
+  buildSeason({ today: toDay(today), observed: [], forecast: [], climate: climateFromNormals(normals), ground: { latDeg, coastal: false, texture: 'sandy loam', cover: 'dense turf', sun: 'full' }, years: 80, seed: 7 })
+
+// Atlanta, normals of 1991-2020, from memory (reference §9).
+describe('warm-season turf at Atlanta', () => {
+  let north: Season
+  let south: Season
+  beforeAll(() => {
+    north = seasonOf(ATLANTA, ATLANTA_LAT, '2026-03-10')
+    south = seasonOf(mirrored(ATLANTA), -ATLANTA_LAT, '2026-09-09')
+  }, 60_000)
+
+  test('is dressed from spring on, and last some three weeks before its soil falls below 15 °C', () => {
+    const [run] = growingRuns(north)
+    // Bermuda grows from about late April to mid October there, as growers have it (common practice, no source).
+    expect(dayOfYear(run!.from)).toBeGreaterThan(dayOfYear(toDay('2026-04-01')))
+    expect(dayOfYear(run!.from)).toBeLessThan(dayOfYear(toDay('2026-05-25')))
+    expect(dayOfYear(run!.to)).toBeGreaterThan(dayOfYear(toDay('2026-09-15')))
+    expect(dayOfYear(run!.to)).toBeLessThan(dayOfYear(toDay('2026-10-31')))
+    const at = daysBetween(north.first, run!.to) + 21
+    const means = north.years.map(({ soil }) => fiveDayMean(soil.probeDailyC, at)).sort((a, b) => a - b)
+    expect(Math.abs(means[40]! - 15)).toBeLessThan(1)
+  })
+
+  test('grows half a year later on the other side of the equator', () => {
+    const [here, there] = [growingRuns(north)[0]!, growingRuns(south)[0]!]
+    const apart = (a: string, b: string) => Math.abs(((dayOfYear(toDay(b)) - dayOfYear(toDay(a)) + 365) % 365) - 182)
+    expect(apart(here.from, there.from)).toBeLessThan(8)
+    expect(apart(here.to, there.to)).toBeLessThan(8)
+  })
+
+  test('takes winter colour only on falling soil below 22 °C: never in spring, and not in the heat', () => {
+    const winter = { covering: 'bare', slopeShare: 0, winterColour: true } as const
+    const annual = grassByCode('ARG')
+    for (const year of north.years) {
+      const { cause } = judgeYear(year, annual, winter)
+      const { cause: plain } = judgeYear(year, annual, { ...winter, winterColour: false })
+      cause.forEach((spoilt, i) => {
+        const soilC = fiveDayMean(year.soil.probeDailyC, i)
+        const before = fiveDayMean(year.soil.probeDailyC, Math.max(0, i - 14))
+        if (soilC < 10) expect(spoilt).toBe('cold')
+        else if (soilC > 22 || soilC >= before) expect([i, spoilt]).toEqual([i, 'heat'])
+        // Otherwise it is judged as any other sowing of it.
+        else expect([i, spoilt]).toEqual([i, plain[i]])
+      })
+    }
+    const windows = summarise(north, annual, winter, 40, ATLANTA).windows
+    expect(windows.length).toBeGreaterThan(0)
+    for (const { best } of windows) expect(dayOfYear(best)).toBeGreaterThan(dayOfYear(toDay('2026-09-01')))
+  })
+
+  test('tells in brief when it grows, and how wet the last four weeks were where they were observed', () => {
+    const outlook = summarise(north, grassByCode('BER'), { covering: 'covered', slopeShare: 0 }, 40, ATLANTA)
+    expect(glanceOf(outlook, null)).toMatchObject({ growing: growingRuns(north), rainShare: null })
+    const today = toDay('2026-03-10')
+    const observed = Array.from({ length: 40 }, (_, i) => ({ day: addDays(today, i - 40), tmaxC: 16, tminC: 5, rainMm: i % 4 === 0 ? 8 : 0 }))
+    const wet = buildSeason({ today, observed, forecast: [], climate: climateFromNormals(ATLANTA), ground: { latDeg: ATLANTA_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }, years: 2, seed: 1 })
+    const share = (season: Season) => summarise(season, grassByCode('BER'), { covering: 'covered', slopeShare: 0 }, 40, ATLANTA).rainShare
+    // 7 days of 8 mm in four weeks of February and March, where 4.6 in (117 mm) a month are usual: some 105 mm.
+    expect(share(wet)!).toBeGreaterThan(0.45)
+    expect(share(wet)!).toBeLessThan(0.62)
+  })
+})
