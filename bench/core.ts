@@ -8,8 +8,7 @@ import { PELLMOOR } from '../demo/pellmoor'
 import type { PointM } from '#core/site/geometry'
 import { type Feature } from '#core/site/sitePlan'
 import { drawnAreaM2, handSownBorderM } from '#core/site/drawn'
-import { shadedGround, sunMapOf } from '#core/site/sun'
-import { addDays } from '#core/quantity/calendar'
+import { daysOfYear, shadedGround, sunMapOf } from '#core/site/sun'
 import { quantile, type Measured } from './figures'
 
 /** Median of some runs, ms. */
@@ -60,17 +59,15 @@ export function benchCore(): Measured[] {
   const built = season()
   const outlookMs = timed(5, () => { summarise(built, grassByCode('TF'), { covering: 'covered', slopeShare: 0 }, 75, climate.normals) })
   const place = { latDeg: PELLMOOR.latDeg, lonDeg: PELLMOOR.lonDeg }
-  const year = Array.from({ length: 365 }, (_, i) => addDays(toDay('2026-01-01'), i))
   const sunMs = timed(3, () => {
-    const garden = shadedGround(GARDEN, ['lawn'], place)
-    for (const day of year) sunMapOf(garden, 1, day)
+    sunMapOf(shadedGround(GARDEN, ['lawn'], place), 1, ...daysOfYear(2026))
   })
   const garden = shadedGround(GARDEN, ['lawn'], place)
   const dayMs = timed(15, () => { sunMapOf(garden, 1, toDay('2026-09-18')) })
   const editMs = timed(15, () => { drawnAreaM2(VERTICES, 'lawn'); handSownBorderM(VERTICES) })
   const millions = (HOURS * nodes) / soilMs / 1000
   return [
-    { what: 'sun map of 1,000 m² at 0.5 m, every day of a year', figure: `${sunMs.toFixed(0)} ms`, wanted: { words: 'under 1,000 ms', met: sunMs < 1000 } },
+    { what: 'sun map of 1,000 m² at 0.5 m, mean of every day of a year', figure: `${sunMs.toFixed(0)} ms`, wanted: { words: 'under 1,000 ms', met: sunMs < 1000 } },
     { what: 'the same for another day on the same ground', figure: `${dayMs.toFixed(1)} ms` },
     { what: 'areas and edges of a plan with 500 corners, after each change', figure: `${editMs.toFixed(1)} ms`, wanted: { words: 'a frame, 16 ms', met: editMs < 16 } },
     { what: `soil, a year by the hour, ${nodes} nodes`, figure: `${millions.toFixed(1)} million node-steps/s (${soilMs.toFixed(1)} ms)`, wanted: { words: '60 million/s', met: millions >= 60 } },

@@ -6,6 +6,7 @@ import { hollowProblem } from '#core/site/hollow'
 import { FEATURE_CODES, featureProblem } from '#core/site/sitePlan'
 import { SOIL_METHODS } from '#core/site/soilTest'
 import { coverProblem } from '#core/site/survey'
+import { M_PER_PX } from '#core/site/underlay'
 import { DRAINAGES, WEARS } from '#core/site/zone'
 import { areaM2, between, daySchema, few, idSchema, required, share, text } from './fields'
 
@@ -26,6 +27,12 @@ export const featureSchema = z.object({
 }).superRefine((feature, context) => {
   const problem = featureProblem(feature)
   if (problem) context.addIssue({ code: 'custom', path: ['points'], message: problem })
+})
+
+/** The picture under the plan. */
+export const underlaySchema = z.object({
+  photoId: idSchema, at: z.tuple([metres, metres]).readonly(), mPerPx: between(M_PER_PX.least, M_PER_PX.most, 'Scale the picture by a length that is known on it.'),
+  turnDeg: between(-180, 180, 'Between −180 and 180 degrees.'), widthPx: z.int().min(1).max(10_000), heightPx: z.int().min(1).max(10_000),
 })
 
 const hollowSchema = z.object({
@@ -129,6 +136,7 @@ export const lookSchema = z.object({
   texture: z.enum(TEXTURES),
   zones: few(zoneSchema, MOST_ZONES, 'zones').refine((zones) => Object.keys(zones).length > 0, 'One zone at least.'),
   features: few(featureSchema, MOST_FEATURES, 'things on the plan'),
+  underlay: underlaySchema.nullable(),
   applications: z.array(applicationSchema).max(40, 'At most 40 lines.'),
   /** Asked, and nothing was put on that is known of. */
   nothingPutOn: z.boolean(),

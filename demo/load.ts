@@ -73,7 +73,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   })
   if (!demo.sowOn) return
   const programme = PROGRAMMES[demo.programme ?? 'overseed']
-  const grass = grassByCode(demo.zones[0]!.grass!)
+  const grass = grassByCode(programme.seed ?? demo.zones[0]!.grass!)
   await savePlan(by, lawn.id, {
     version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, sowOn: demo.sowOn,
     settings: { ...defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme }), ...demo.settings },

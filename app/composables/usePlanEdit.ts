@@ -15,16 +15,17 @@ export function usePlanEdit(zone: Ref<string | null>) {
   const past = ref<string[]>([])
 
   function remember(): void {
-    past.value.push(JSON.stringify([draft.features, draft.zones]))
+    past.value.push(JSON.stringify([draft.features, draft.zones, draft.underlay]))
     if (past.value.length > MOST_UNDO) past.value.shift()
     message.value = ''
   }
   function undo(): void {
     const last = past.value.pop()
     if (!last) return
-    const [features, zones] = JSON.parse(last) as [typeof draft.features, typeof draft.zones]
+    const [features, zones, underlay] = JSON.parse(last) as [typeof draft.features, typeof draft.zones, typeof draft.underlay]
     draft.features = features
     draft.zones = zones
+    draft.underlay = underlay
     selected.value = null
     message.value = ''
   }

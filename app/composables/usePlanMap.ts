@@ -73,9 +73,9 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
     draw = undefined
     events.sketching(null)
   }
-  function startDrawing(kind: FeatureKind | 'cut'): void {
+  function startDrawing(kind: FeatureKind | 'line'): void {
     stopDrawing()
-    draw = new Draw({ type: kind === 'cut' ? 'LineString' : drawTypeOf(kind), ...(kind === 'cut' ? { maxPoints: 2 } : {}), style: draftStyle(), snapTolerance: NEAR_PX, stopClick: true })
+    draw = new Draw({ type: kind === 'line' ? 'LineString' : drawTypeOf(kind), ...(kind === 'line' ? { maxPoints: 2 } : {}), style: draftStyle(), snapTolerance: NEAR_PX, stopClick: true })
     draw.on('drawstart', ({ feature }) => feature.getGeometry()?.on('change', (event) => {
       const { points } = shapeOf(event.target as never)
       const [from, to] = [points.at(-2), points.at(-1)]

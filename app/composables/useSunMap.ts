@@ -3,8 +3,8 @@ import { zoneOutlines } from '#core/site/drawn'
 import type { SunMap } from '#core/site/sun'
 import type { SunAsked } from '~/workers/sun.worker'
 
-/** Hours of direct sun over the plan on a day, worked out beside the page; an answer that is overtaken is dropped. */
-export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>) {
+/** Hours of direct sun over the plan on a day or in the mean of its year, worked out beside the page; an answer that is overtaken is dropped. */
+export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' | 'year'>) {
   const { draft } = useSurveyHere()
   const map = shallowRef<SunMap>()
   const working = ref(false)
@@ -34,12 +34,12 @@ export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>) {
     const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
     const ground = { features: JSON.parse(JSON.stringify(draft.features)) as typeof draft.features, zoneIds: [...zoneIds.value], place }
     const key = JSON.stringify(ground)
-    const question: SunAsked = { number: ++asked, day: day.value, ...(key === knows ? {} : { ground }) }
+    const question: SunAsked = { number: ++asked, day: day.value, over: over.value, ...(key === knows ? {} : { ground }) }
     knows = key
     working.value = true
     worker.postMessage(question)
   }
-  watch([wanted, day, () => JSON.stringify([draft.features, draft.latDeg, draft.lonDeg]), zoneIds], ask, { immediate: true })
+  watch([wanted, day, over, () => JSON.stringify([draft.features, draft.latDeg, draft.lonDeg]), zoneIds], ask, { immediate: true })
   onUnmounted(() => worker?.terminate())
   return { map, working, failed, zoneIds }
 }

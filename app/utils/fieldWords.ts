@@ -9,7 +9,7 @@ import { figure, showText, type Quantity, type UnitSystem } from '#core/quantity
 type Words = Record<string, readonly [name: string, quantity?: Quantity]>
 const FIELDS: Words = {
   client: ['Client or lawn'], address: ['Address'], growsNow: ['In a few words'], latDeg: ['Latitude'], lonDeg: ['Longitude'], stationId: ['Weather station'], texture: ['Soil'],
-  zones: ['Zones'], features: ['Site plan'], applications: ['What was put on before'], nothingPutOn: ['Nothing put on'], soilTest: ['Soil test'],
+  zones: ['Zones'], features: ['Site plan'], underlay: ['Picture under the plan'], applications: ['What was put on before'], nothingPutOn: ['Nothing put on'], soilTest: ['Soil test'],
   water: ['Water'], access: ['Access'], wishes: ['Wishes'],
   programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], sowOn: ['Sowing day'], settings: ['Settings'],
   'settings.seedRateGPerM2': ['Live seed', 'rateGPerM2'], 'settings.lot.purityShare': ['Purity', 'share'], 'settings.lot.germinationShare': ['Germination', 'share'],
@@ -29,7 +29,7 @@ const ZONE_FIELDS: Words = {
 function wordsOf(path: string): { words: Words[string] | undefined; zoneId?: string } {
   const [first, id, field] = path.split('.')
   if (first === 'zones' && id) return { zoneId: id, words: field ? ZONE_FIELDS[field] : ['The zone'] }
-  return { words: FIELDS[path] ?? (first === 'features' || ['water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools'].includes(first!) ? FIELDS[first!] : undefined) }
+  return { words: FIELDS[path] ?? (['features', 'underlay', 'water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools'].includes(first!) ? FIELDS[first!] : undefined) }
 }
 
 /** @param look where zones can be called by their names */

@@ -4,6 +4,7 @@ import type Projection from 'ol/proj/Projection'
 import { centreOf } from '#core/site/shade'
 import { SUN_CLASSES, type Zone } from '#core/site/zone'
 import type { SunMap } from '#core/site/sun'
+import type { Underlay } from '#core/site/underlay'
 
 /** Overlays of the plan that are hatched rather than tinted, so that they print. */
 
@@ -60,3 +61,28 @@ export function sunLayer(projection: Projection, map: () => SunMap | undefined):
 /** Cover of a zone as words on it, for the overlay of that name. */
 export const coverWords = ({ desirableShare, weedShare, coarseShare, bareShare }: Zone): string =>
   desirableShare === null ? 'not looked at' : `${Math.round(desirableShare * 100)} grass, ${Math.round(((weedShare ?? 0) + (coarseShare ?? 0)) * 100)} weeds, ${Math.round((bareShare ?? 0) * 100)} bare`
+
+/** A picture under everything that is drawn, as it is placed, scaled and turned. */
+export function pictureLayer(projection: Projection, under: () => { image: CanvasImageSource; placed: Underlay } | undefined): ImageLayer<ImageCanvas> {
+  return new ImageLayer({
+    zIndex: 0,
+    source: new ImageCanvas({
+      projection, ratio: 1,
+      canvasFunction(extent, resolution, pixelRatio, size) {
+        const canvas = document.createElement('canvas')
+        canvas.width = Math.ceil(size[0]!)
+        canvas.height = Math.ceil(size[1]!)
+        const lies = under()
+        if (!lies) return canvas
+        const { image, placed: { at, mPerPx, turnDeg, widthPx, heightPx } } = lies
+        const context = canvas.getContext('2d')!
+        const scale = pixelRatio / resolution
+        context.translate((at[0] - extent[0]!) * scale, (extent[3]! - at[1]) * scale)
+        context.rotate((turnDeg * Math.PI) / 180)
+        context.scale(mPerPx * scale, mPerPx * scale)
+        context.drawImage(image, -widthPx / 2, -heightPx / 2, widthPx, heightPx)
+        return canvas
+      },
+    }),
+  })
+}

@@ -27,6 +27,8 @@ const dots = () => pattern(6, (c) => { c.fillStyle = '#fbfbf5'; c.fillRect(0, 0,
 export interface ZoneLabel {
   name: string
   area: string
+  /** Where it stands freest; in the middle where that is not known. */
+  at: PointM | undefined
 }
 export interface DrawnAs {
   selected: boolean
@@ -34,6 +36,8 @@ export interface DrawnAs {
   /** Lengths of the sides in words, for the selected. */
   sides: (metres: number) => string
   units: 'us' | 'metric'
+  /** A picture lies under it and shows through. */
+  over: boolean
 }
 
 const label = (text: string, size: number, options: ConstructorParameters<typeof Text>[0] = {}) => new Text({ text, font: font(size), fill: new Fill({ color: INK }), stroke: halo(), overflow: true, ...options })
@@ -52,19 +56,22 @@ function sideLabels(ring: Ring, words: (metres: number) => string): Style[] {
 
 const depthWords = (mm: number, units: 'us' | 'metric') => (units === 'us' ? `${tapeInches(mm) ?? (mm / 25.4).toFixed(1)} in` : `${Math.round(mm)} mm`)
 
-function areaStyles(drawn: Drawn, { selected, zone, sides, units }: DrawnAs): Style[] {
+function areaStyles(drawn: Drawn, { selected, zone, sides, units, over }: DrawnAs): Style[] {
   const stroke = (width: number, dash?: number[], color = INK) => new Stroke({ color, width: selected ? width + 0.8 : width, ...(dash ? { lineDash: dash } : {}) })
   const named = (text: string) => label(text, 12)
   const edges = selected ? sideLabels(drawn.points, sides) : []
   switch (drawn.kind) {
-    case 'zone': return [
-      new Style({ fill: new Fill({ color: selected ? '#f3e7bf' : '#dce5c6' }), stroke: stroke(1.8), zIndex: 1 }),
-      ...(zone ? [
-        new Style({ text: new Text({ text: zone.name, font: '650 14.5px "Besley Variable", serif', fill: new Fill({ color: INK }), stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }), overflow: true, offsetY: -8 }), zIndex: 20 }),
-        new Style({ text: new Text({ text: zone.area, font: font(13, 700), fill: new Fill({ color: INK }), stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }), overflow: true, offsetY: 9 }), zIndex: 20 }),
-      ] : []),
-      ...sideLabels(drawn.points, sides),
-    ]
+    case 'zone': {
+      const stands = zone?.at ? { geometry: new Point([...zone.at]) } : {}
+      return [
+        new Style({ fill: new Fill({ color: `${selected ? '#f3e7bf' : '#dce5c6'}${over ? '66' : ''}` }), stroke: stroke(over ? 2.4 : 1.8), zIndex: 1 }),
+        ...(zone ? [
+          new Style({ ...stands, text: new Text({ text: zone.name, font: '650 14.5px "Besley Variable", serif', fill: new Fill({ color: INK }), stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }), overflow: true, offsetY: -8 }), zIndex: 20 }),
+          new Style({ ...stands, text: new Text({ text: zone.area, font: font(13, 700), fill: new Fill({ color: INK }), stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }), overflow: true, offsetY: 9 }), zIndex: 20 }),
+        ] : []),
+        ...sideLabels(drawn.points, sides),
+      ]
+    }
     case 'bed': return [new Style({ fill: new Fill({ color: '#fbfbf5' }), stroke: stroke(1.6, [5, 4]), text: named(drawn.name || 'bed'), zIndex: 3 }), ...edges]
     case 'building': return [new Style({ fill: new Fill({ color: '#e5e6d8' }), stroke: stroke(1.8), text: named(`${drawn.name || 'building'}${drawn.heightM === null ? '' : `, ${sides(drawn.heightM)}`}`), zIndex: 4 }), ...edges]
     case 'hollow': return [new Style({ fill: new Fill({ color: 'rgba(95,80,60,0.12)' }), stroke: new Stroke({ color: LOAM, width: selected ? 2.4 : 1.5, lineDash: [2, 3] }), text: label(`${drawn.name || 'hollow'}${drawn.depthMm === null ? '' : ` ${depthWords(drawn.depthMm, units)}`}`, 12, { fill: new Fill({ color: LOAM }) }), zIndex: 3 }), ...edges]

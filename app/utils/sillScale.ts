@@ -26,7 +26,9 @@ function range(data: SillData, from: number, to: number): [number, number] {
   return [Math.floor(low - 0.5), Math.ceil(high + 0.5)]
 }
 
-export function sillScale(data: SillData, left: number, right: number, top: number, foot: number): SillScale {
+export function sillScale(data: SillData, left: number, rightEdge: number, top: number, foot: number): SillScale {
+  // Before it was measured the ledge has no width; nothing on it may have less than none.
+  const right = Math.max(rightEdge, left + 1)
   const { today, todayIndex } = data.outlook
   const from = addDays(today, -DAYS_BACK)
   const perDay = (right - left) / (DAYS_BACK + DAYS_ON)

@@ -1,6 +1,6 @@
 import type { PlaceDeg } from '#core/site/geodesy'
 import type { Day } from '#core/quantity/calendar'
-import { shadedGround, sunMapOf, type ShadedGround } from '#core/site/sun'
+import { daysOfYear, shadedGround, sunMapOf, type ShadedGround } from '#core/site/sun'
 import type { Features } from '#core/site/sitePlan'
 
 /** A question to the worker: ground that changed, or another day on the same. */
@@ -8,7 +8,9 @@ export interface SunAsked {
   number: number
   /** Left out while nothing drawn has changed. */
   ground?: { features: Features; zoneIds: string[]; place: PlaceDeg }
+  /** One day, or the mean of its whole year. */
   day: Day
+  over: 'day' | 'year'
 }
 
 let ground: ShadedGround | undefined
@@ -18,5 +20,6 @@ self.onmessage = ({ data }: MessageEvent<SunAsked>) => {
     ground = shadedGround(data.ground.features, data.ground.zoneIds, data.ground.place)
     zones = data.ground.zoneIds.length
   }
-  if (ground) self.postMessage({ number: data.number, map: sunMapOf(ground, zones, data.day) })
+  const days: [Day, ...Day[]] = data.over === 'year' ? daysOfYear(Number(data.day.slice(0, 4))) : [data.day]
+  if (ground) self.postMessage({ number: data.number, map: sunMapOf(ground, zones, ...days) })
 }

@@ -45,8 +45,9 @@ function scalp({ survey, settings }: Part): Brief {
   const steps = heightsMm.flatMap((mm): Phrase => [' to ', figure('depthMm', mm)])
   const gates = [onTheDay('grass dry at each cut, blade sharp')]
   if (severe) gates.unshift({ state: 'risk', text: ['more than a third comes off each time; add a cut if it rips'] })
+  const already = survey.mowingHeightMm <= settings.scalpToMm
   return {
-    settings: [figure('count', heightsMm.length), heightsMm.length > 1 ? ' cuts lowering ' : ' cut, ', figure('depthMm', survey.mowingHeightMm), ...steps, ', bag on. Haul off ', clippings(survey.areaM2, survey.mowingHeightMm, settings.scalpToMm), ' of clippings.'],
+    settings: already ? ['One cut at ', figure('depthMm', survey.mowingHeightMm), ', as it is kept, bag on: it is no higher than the scalp goes.'] : [figure('count', heightsMm.length), heightsMm.length > 1 ? ' cuts lowering ' : ' cut, ', figure('depthMm', survey.mowingHeightMm), ...steps, ', bag on. Haul off ', clippings(survey.areaM2, survey.mowingHeightMm, settings.scalpToMm), ' of clippings.'],
     gates,
     hours: crewHours('Scalp', survey.areaM2, [{ what: 'Cuts', passes: heightsMm.length, rateM2PerH: RATES.scalp }]),
   }

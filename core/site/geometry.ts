@@ -68,6 +68,20 @@ export function crossesItself(ring: Ring): boolean {
   return false
 }
 
+/** From a point to the nearest place of a line, m. @throws RangeError for a line without points */
+export function distanceToLineM(point: PointM, line: readonly PointM[]): number {
+  const [first] = line
+  if (!first) throw new RangeError('A line has a point at least.')
+  let nearest = distanceM(point, first)
+  for (let i = 1; i < line.length; i++) {
+    const [[ax, ay], [bx, by]] = [line[i - 1]!, line[i]!]
+    const lengthSquared = (bx - ax) ** 2 + (by - ay) ** 2
+    const along = lengthSquared ? Math.max(0, Math.min(1, ((point[0] - ax) * (bx - ax) + (point[1] - ay) * (by - ay)) / lengthSquared)) : 0
+    nearest = Math.min(nearest, distanceM(point, [ax + along * (bx - ax), ay + along * (by - ay)]))
+  }
+  return nearest
+}
+
 export interface Extent {
   minX: number
   minY: number

@@ -143,20 +143,45 @@ export function sunReaches({ solid, crownLow, crownHigh, cells }: Horizons, i: n
   return tangent > solid[bin]! && !(tangent > crownLow[bin]! && tangent < crownHigh[bin]!)
 }
 
+/** How many of some rising values lie below a limit. @param inclusive whether those at the limit count */
+function countBelow(rising: Float64Array, limit: number, inclusive: boolean): number {
+  let [from, to] = [0, rising.length]
+  while (from < to) {
+    const middle = (from + to) >> 1
+    const value = rising[middle]!
+    if (value < limit || (inclusive && value === limit)) from = middle + 1
+    else to = middle
+  }
+  return from
+}
+
 /**
- * Counts a step of sun for every cell that it reaches from one direction.
- * @param steps counts by cell, changed in place
+ * Counts for every cell the stands of the sun that reach it. Stands in one direction are looked at together, by their
+ * rising tangents: a year of days costs little more than one.
+ * @param stands azimuth clockwise from north, and tangent of the height
+ * @returns counts in the order of the cells
  */
-export function countSun({ solid, crownLow, crownHigh, crowns, cells }: Horizons, azimuthDeg: number, tangent: number, steps: Uint8Array): void {
-  const bin = binOf(azimuthDeg)
-  const [from, to] = [bin * cells, (bin + 1) * cells]
-  const hides = solid.subarray(from, to)
-  if (!crowns[bin]) {
-    for (let i = 0; i < cells; i++) if (tangent > hides[i]!) steps[i]!++
-    return
+export function countSun({ solid, crownLow, crownHigh, crowns, cells }: Horizons, stands: readonly { azimuthDeg: number; tangent: number }[]): Uint32Array {
+  const byBin = new Map<number, number[]>()
+  for (const { azimuthDeg, tangent } of stands) {
+    const bin = binOf(azimuthDeg)
+    const there = byBin.get(bin)
+    if (there) there.push(tangent)
+    else byBin.set(bin, [tangent])
   }
-  const [low, high] = [crownLow.subarray(from, to), crownHigh.subarray(from, to)]
-  for (let i = 0; i < cells; i++) {
-    if (tangent > hides[i]! && (tangent <= low[i]! || tangent >= high[i]!)) steps[i]!++
+  const counts = new Uint32Array(cells)
+  for (const [bin, tangents] of byBin) {
+    const rising = Float64Array.from(tangents).sort()
+    const start = bin * cells
+    for (let i = 0; i < cells; i++) {
+      const over = countBelow(rising, solid[start + i]!, true)
+      let reached = rising.length - over
+      if (crowns[bin]) {
+        const hidden = countBelow(rising, crownHigh[start + i]!, false) - Math.max(over, countBelow(rising, crownLow[start + i]!, true))
+        if (hidden > 0) reached -= hidden
+      }
+      counts[i]! += reached
+    }
   }
+  return counts
 }

@@ -32,13 +32,6 @@ export function sunPath({ latDeg, lonDeg }: PlaceDeg, day: Day): SunStand[] {
   return stands
 }
 
-/** Hours of direct sun of every lawn cell over one day. @returns h, in the order of `grid.lawn` */
-export function sunHoursOf(grid: SunGrid, horizons: Horizons, stands: readonly SunStand[]): Float32Array {
-  const steps = new Uint8Array(grid.lawn.length)
-  for (const { azimuthDeg, tangent } of stands) countSun(horizons, azimuthDeg, tangent, steps)
-  return Float32Array.from(steps, (count) => (count * STEP_MIN) / 60)
-}
-
 /** A sun map: the grid, hours by lawn cell, and each group's own figures. */
 export interface SunMap {
   grid: SunGrid
@@ -88,12 +81,21 @@ export function shadedGround(features: Features, zoneIds: readonly string[], pla
   return { grid, horizons: horizonsOf(grid, features), place }
 }
 
-/** Hours of direct sun over the lawn on one day, and by zone in the order the ground was given them. */
-export function sunMapOf({ grid, horizons, place }: ShadedGround, zones: number, day: Day): SunMap {
-  const stands = sunPath(place, day)
-  const openHours = (stands.length * STEP_MIN) / 60
-  const hours = sunHoursOf(grid, horizons, stands)
+/**
+ * Hours of direct sun a day over the lawn, and by zone in the order the ground was given them.
+ * @param days one, or several whose mean is wanted
+ */
+export function sunMapOf({ grid, horizons, place }: ShadedGround, zones: number, ...days: readonly [Day, ...Day[]]): SunMap {
+  const stands = days.flatMap((day) => sunPath(place, day))
+  const openHours = (stands.length * STEP_MIN) / 60 / days.length
+  const hours = Float32Array.from(countSun(horizons, stands), (count) => (count * STEP_MIN) / 60 / days.length)
   return { grid, hours, openHours, zones: zoneFigures(grid, hours, zones, openHours) }
+}
+
+/** Every day of a year, for its mean. */
+export const daysOfYear = (year: number): [Day, ...Day[]] => {
+  const first = `${year}-01-01` as Day
+  return [first, ...Array.from({ length: 364 }, (_, i) => addDays(first, i + 1))]
 }
 
 const midMonth = (month: number): Day => addDays('2025-01-01' as Day, Math.round((month + 0.5) * MONTH_DAYS))

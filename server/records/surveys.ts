@@ -52,6 +52,8 @@ const rows = (all: Readonly<Record<string, object>>, more: Readonly<Record<strin
 export async function replaceSurvey(client: Queryable, firmId: string, lawnId: string, look: Look, measured: Lawn['measured']): Promise<void> {
   for (const table of ['applications', 'site_features', 'zones']) await client.query(`delete from ${table} where firm_id = $1 and lawn_id = $2`, [firmId, lawnId])
   await client.query(INSERT_ZONES, [firmId, lawnId, rows(look.zones, measured)])
+  // A photo of a zone that is gone stays, as one of the lawn.
+  await client.query(`update photos set zone_id = null where firm_id = $1 and lawn_id = $2 and zone_id is not null and zone_id <> all($3::uuid[])`, [firmId, lawnId, Object.keys(look.zones)])
   await client.query(INSERT_FEATURES, [firmId, lawnId, rows(look.features as Features)])
   await client.query(
     `insert into applications (firm_id, lawn_id, ingredient, product, rate, applied_on, wait_days)

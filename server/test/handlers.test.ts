@@ -71,7 +71,7 @@ describe('every route', () => {
   })
 
   test.each(behindTheDoor)('$method $path is 401 for who is signed out', async ({ method, path }) => {
-    const { status, body } = await new Browser().call(method.toUpperCase(), path.replace(/:id/, randomUUID()).replace(/:code/, 'scalp'), method === 'get' || method === 'delete' ? undefined : {})
+    const { status, body } = await new Browser().call(method.toUpperCase(), path.replace(/:id|:photo/g, () => randomUUID()).replace(/:code/, 'scalp'), method === 'get' || method === 'delete' ? undefined : {})
     expect([status, body.error.code]).toEqual([401, 'signed_out'])
   })
 
@@ -81,7 +81,7 @@ describe('every route', () => {
     const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false }))!
     const id = path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
     const before = await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])
-    const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(':code', 'scalp'), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
+    const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(':photo', randomUUID()).replace(':code', 'scalp'), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
     expect([status, body.error.code]).toEqual([404, 'not_found'])
     expect(await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])).toEqual(before)
   })

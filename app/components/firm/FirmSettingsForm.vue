@@ -14,6 +14,7 @@ const form = reactive({
   workingDays: [...props.firm.workingDays], licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
 })
 const { busy, message, errors, judged, send } = useSend()
+const unread = ref(0)
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
 
@@ -30,6 +31,10 @@ function toggle(day: number): void {
 }
 
 async function save(): Promise<void> {
+  if (unread.value) {
+    message.value = 'Nothing is saved yet: a planning figure marked below could not be read.'
+    return
+  }
   const settings = judged(firmSettingsSchema, { ...form, version: props.firm.version, homeStationId: form.homeStationId ?? null })
   if (settings && await send(() => $fetch('/api/firm', { method: 'PUT', body: settings }))) await Promise.all([context.load(), sill.show(null)])
 }
@@ -62,7 +67,7 @@ async function save(): Promise<void> {
           <span class="small">{{ changes(code) }}</span>
         </template>
       </div>
-      <PlanningFigures v-model="form.planning" :errors="errors" :locked="locked" :currency="form.currency" />
+      <PlanningFigures v-model="form.planning" v-model:unread="unread" :errors="errors" :locked="locked" :currency="form.currency" />
       <h2>Licences <span class="small">printed on the job slip</span></h2>
       <div v-for="(licence, i) in form.licences" :key="i" class="licence">
         <UFormField :name="`what${i}`" :error="errors[`licences.${i}.what`]"><UInput :id="`field-licence-what${i}`" v-model="licence.what" placeholder="what for" maxlength="60" :aria-label="`Licence ${i + 1}, what for`" /></UFormField>

@@ -7,10 +7,14 @@ import type { Parsed } from '#core/quantity/parse'
 
 /** Limits, prices and expected results that judgements lean on: ours, until the firm puts in its own. */
 const own = defineModel<Partial<Planning>>({ required: true })
+/** Figures whose text could not be read; the form is not saved over them. */
+const unread = defineModel<number>('unread', { default: 0 })
 const props = defineProps<{ errors: Record<string, string>; locked: boolean; currency: string }>()
 const { parse, system } = useUnits()
 const groups = [...new Set(PLANNING_CODES.map((code) => PLANNING[code].group))].map((name) => ({ name, codes: PLANNING_CODES.filter((code) => PLANNING[code].group === name) }))
 const wrong = reactive<Record<string, string>>({})
+
+watch(wrong, () => { unread.value = Object.keys(wrong).length })
 
 const typed = (code: PlanningCode, value: number): string => {
   const { quantity, per }: PlanningFigure = PLANNING[code]

@@ -5,6 +5,7 @@ import { pickBags } from '#core/materials/bags'
 import { feedNeed, parseAnalysis } from '#core/materials/feed'
 import { overseedRate, seedNeed, seedsPerCm2 } from '#core/materials/seed'
 import { layerVolume } from '#core/materials/volume'
+import type { OperationCode } from '#core/programme/operations'
 import { depthGate, soilName } from '#core/programme/briefs'
 import { PLAN_RATE, seedOf, soilOf, type Part } from '#core/programme/parts'
 import { cubicYards, figure } from '#core/quantity/figure'
@@ -25,7 +26,8 @@ const parts = computed<Part[]>(() => partsIn({ ...props.lawn, plan: { ...props.l
 const main = computed(() => parts.value[0])
 const grass = computed(() => main.value?.grass ?? grassByCode('TF'))
 const treatedM2 = computed(() => main.value?.survey.areaM2 ?? Math.max(1, props.lawn.areaM2))
-const allM2 = computed(() => parts.value.reduce((sum, { survey }) => sum + survey.areaM2, 0) || treatedM2.value)
+/** Ground of the parts whose programme has an operation at all, m². */
+const groundFor = (code: OperationCode) => parts.value.reduce((sum, { programme, survey }) => sum + (programme.operations.includes(code) ? survey.areaM2 : 0), 0)
 const sows = computed(() => parts.value.some(({ programme }) => programme.anchor === 'sow'))
 const others = computed(() => parts.value.slice(1).flatMap((part) => (seedOf(part) ? [{ part, need: seedOf(part)! }] : [])))
 const soils = computed(() => parts.value.filter((part) => soilOf(part).volumeM3 > 0 && part.programme.operations.some((code) => code === 'level' || code === 'lift')).map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })))
@@ -47,9 +49,10 @@ const bags = computed(() => {
 })
 const feed = computed(() => {
   const analysis = parseAnalysis(settings.value.starterAnalysis)
-  return analysis && settings.value.starterNGPerM2 > 0 ? feedNeed(allM2.value, settings.value.starterNGPerM2, analysis) : undefined
+  return analysis && settings.value.starterNGPerM2 > 0 ? feedNeed(groundFor('feed') || treatedM2.value, settings.value.starterNGPerM2, analysis) : undefined
 })
-const cover = computed(() => (settings.value.coverMm > 0 ? layerVolume('Cover', allM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
+const coveredM2 = computed(() => groundFor('cover'))
+const cover = computed(() => (settings.value.coverMm > 0 && coveredM2.value ? layerVolume('Cover', coveredM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
 const depth = computed(() => depthGate({ grass: grass.value, settings: settings.value }))
 const bulk = computed(() => (cover.value ? (system.value === 'us' ? `${cubicYards(cover.value.value).toFixed(1)} yd³` : `${Math.round(cover.value.value * 1000).toLocaleString('en-US')} L`) : ''))
 const money = (minor: number) => text({ quantity: 'money', value: minor, currency: context.currency })
@@ -131,22 +134,23 @@ const barWidth = (size: string) => {
         </table>
       </div>
     </section>
-    <section class="slip">
+    <section v-if="coveredM2 || groundFor('scalp') || !parts.length" class="slip">
       <div class="stub">
-        <h2>Cover</h2>
+        <h2>{{ coveredM2 || !parts.length ? 'Cover' : 'Cut' }}</h2>
         <template v-if="cover">
           <span class="hero"><WorkedNumber :worked="cover" bare /> <i class="unit">{{ shown(cover.working.result).unit }}</i></span>
-          <span class="small">{{ bulk }} loose {{ settings.coverMaterial }}<br>{{ text(figure('depthMm', settings.coverMm)) }} over {{ text(figure('areaM2', allM2)) }}</span>
+          <span class="small">{{ bulk }} loose {{ settings.coverMaterial }}<br>{{ text(figure('depthMm', settings.coverMm)) }} over {{ text(figure('areaM2', coveredM2)) }}</span>
         </template>
+        <span v-else-if="!coveredM2 && parts.length" class="small">{{ sows ? 'the seed is raked in, not covered' : 'before the soil goes on' }}</span>
         <span v-else class="small">none: three to seven waterings a day, and somebody there to give them</span>
       </div>
       <div class="fields">
-        <UFormField label="Cover with" name="material"><USelect id="field-material" v-model="form.material" :items="materials" aria-label="Cover with" /></UFormField>
-        <UFormField label="Depth of cover" name="cover" :error="errors.cover" help="0 for none"><UInput id="field-cover" v-model="form.cover" /></UFormField>
-        <UFormField label="Rake in to" name="rake" :error="errors.rake"><UInput id="field-rake" v-model="form.rake" /></UFormField>
+        <UFormField v-if="coveredM2 || !parts.length" label="Cover with" name="material"><USelect id="field-material" v-model="form.material" :items="materials" aria-label="Cover with" /></UFormField>
+        <UFormField v-if="coveredM2 || !parts.length" label="Depth of cover" name="cover" :error="errors.cover" help="0 for none"><UInput id="field-cover" v-model="form.cover" /></UFormField>
+        <UFormField v-if="sows || !parts.length" label="Rake in to" name="rake" :error="errors.rake"><UInput id="field-rake" v-model="form.rake" /></UFormField>
         <UFormField label="Scalp down to" name="scalp" :error="errors.scalp"><UInput id="field-scalp" v-model="form.scalp" /></UFormField>
       </div>
-      <div class="load"><GateLine v-if="depth" :gate="depth" with-source /><p class="caution">Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.</p></div>
+      <div class="load"><GateLine v-if="depth && sows" :gate="depth" with-source /><p v-if="coveredM2" class="caution">Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.</p></div>
     </section>
     <section v-if="soils.length" class="slip">
       <div class="stub"><h2>Soil</h2></div>

@@ -40,6 +40,8 @@ const consequence = computed(() => {
   if (now.value.code === 'slope' && zone.slopeShare !== null && zone.slopeShare > limits.slopeSlit) return 'Steep: slit-seed, netting or fleece.'
   return ''
 })
+/** What a photo taken at a question shows. */
+const PHOTO_WORDS = Object.fromEntries([...ZONE_QUESTIONS, ...LAWN_QUESTIONS].map(({ code, words }) => [code, words]))
 const last = computed(() => at.value >= questions.value.length - 1)
 function walk(by: number): void {
   at.value = Math.max(0, Math.min(questions.value.length - 1, at.value + by))
@@ -73,6 +75,7 @@ async function another(): Promise<void> {
     <LawnFields v-else :key="now.key" :only="now.code as LawnQuestionCode" />
     <p v-if="consequence" class="so"><b>{{ consequence }}</b></p>
     <p v-else-if="!now.answered" class="so">Left open: {{ now.left }}</p>
+    <PhotoShelf :key="`photo-${now.key}`" :zone-id="now.zoneId" :about="PHOTO_WORDS[now.code]" />
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="bar">
       <UButton color="primary" class="grow" :loading="busy" @click="keep"><span class="verb"><b>{{ dirty ? 'Keep it' : last ? 'To the whole survey' : 'Go on' }}</b><i v-if="next">then: {{ next.asks.toLowerCase() }}</i></span></UButton>

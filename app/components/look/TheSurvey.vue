@@ -2,6 +2,9 @@
 import type { Lawn } from '#contract/lawn'
 import type { Station } from '#contract/station'
 import type { OpenQuestion } from '#core/site/questions'
+import type { Photo } from '#contract/photo'
+import { extentOf } from '#core/site/geometry'
+import { layUnder } from '#core/site/underlay'
 import { saving } from '~/utils/api'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 import { lookFields } from '~/composables/useSurvey'
@@ -43,13 +46,17 @@ async function remove(): Promise<void> {
   if (gone.ok) await navigateTo('/lawns')
   else message.value = gone.problem.message
 }
+function layPhoto(photo: Photo): void {
+  survey.draft.underlay = layUnder(photo, extentOf(Object.values(survey.draft.features).flatMap(({ points }) => points)))
+  document.querySelector('.plan')?.scrollIntoView({ block: 'start' })
+}
 const label = (path: string) => fieldName(path, lookFields(props.lawn))
 </script>
 
 <template>
   <form class="survey" novalidate @submit.prevent="goOn">
     <EditClash v-if="clash" class="whole" :clash="clash" :label="label" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settle" />
-    <div class="left"><LazySitePlan v-model:zone="zone" /></div>
+    <div class="left"><LazySitePlan v-model:zone="zone" /><PhotoShelf :zone-id="zone" @under="layPhoto" /></div>
     <div class="right">
       <ZoneLedger v-model="zone" />
       <LookSections v-model="section" :stations="stations" />
@@ -77,6 +84,7 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
 .survey { display: grid; grid-template-columns: minmax(0, 1.35fr) minmax(440px, 1fr); gap: 12px 18px; align-items: start; }
 .whole { grid-column: 1 / -1; }
 .right { display: grid; gap: 14px; }
+.left { display: grid; gap: 16px; }
 .foot { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; position: sticky; bottom: 0; background: var(--paper); border-top: 1.5px solid var(--ink); padding: 8px 0; z-index: 5; }
 .delete { margin-left: auto; display: flex; gap: 10px; align-items: center; }
 @media (max-width: 1000px) { .survey { grid-template-columns: minmax(0, 1fr); } .left { order: 2; } }

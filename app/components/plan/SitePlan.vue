@@ -6,10 +6,11 @@ import VectorLayer from 'ol/layer/Vector'
 import VectorSource from 'ol/source/Vector'
 import type { ReadThing } from '#contract/planFile'
 import { shortDay, type Day } from '#core/quantity/calendar'
-import { FEATURE_KINDS, type FeatureKind } from '#core/site/sitePlan'
+import { FEATURE_KINDS, outlineOf, type FeatureKind } from '#core/site/sitePlan'
 import { handSownBorderM } from '#core/site/drawn'
 import { stylesOf, throwStyle, draftStyle } from '~/utils/planMap'
 import { coverWords, sunLayer } from '~/utils/planLayers'
+import { labelPlace, middleOf } from '~/utils/labelPlace'
 
 /** The site plan: drawn, measured and shaded, in register with the ledger beside it. */
 const zone = defineModel<string | null>('zone', { required: true })
@@ -22,18 +23,25 @@ const OVERLAYS = ['Sun', 'Cover', 'Levels', 'Water'] as const
 const overlay = ref<(typeof OVERLAYS)[number] | null>('Sun')
 const kind = ref<FeatureKind | null>(null)
 const by = ref<'corners' | 'tape'>('corners')
-const cutting = ref(false)
+/** What a line of two points is being clicked for. */
+const between = ref<'cut' | 'scale' | 'move' | null>(null)
 const view = reactive({ left: 0, mPerPx: 0.1, width: 0 })
 const sketchM = ref<number | null>(null)
 const target = useTemplateRef<HTMLElement>('target')
 const sunDay = ref<Day>(useLawnsStore().byId(String(useRoute().params.id))?.plan.sowOn ?? context.today)
 const sunWanted = computed(() => overlay.value === 'Sun')
-const sun = useSunMap(sunWanted, sunDay)
+const sunOver = ref<'day' | 'year'>('day')
+const sun = useSunMap(sunWanted, sunDay, sunOver)
 
 const feet = (metres: number) => (system.value === 'us' ? `${Math.round(metres / 0.3048)}${metres > 5 ? '' : ' ft'}` : `${metres.toFixed(1)}`)
 const first = computed(() => {
   const seen = new Set<string>()
   return new Set(Object.entries(draft.features).filter(([, { zoneId }]) => zoneId && !seen.has(zoneId) && seen.add(zoneId)).map(([id]) => id))
+})
+/** Names of zones stand clear of what else is named; looked for once a change, not once a frame. */
+const places = computed(() => {
+  const others = Object.values(draft.features).filter(({ kind, name }) => kind !== 'zone' && (name || kind === 'tree' || kind === 'hollow')).map(({ points }) => middleOf(points))
+  return new Map([...first.value].map((id) => [id, labelPlace(outlineOf(draft.features[id]!), others)]))
 })
 function styleOf(id: string) {
   const thing = draft.features[id]
@@ -42,16 +50,21 @@ function styleOf(id: string) {
   const area = thing.zoneId ? measured.value[thing.zoneId]?.areaM2 : undefined
   const says = overlay.value === 'Cover' && of ? coverWords(of) : area ? text({ quantity: 'areaM2', value: area }) : ''
   const styles = stylesOf(thing, {
-    selected: selected.value === id || (thing.zoneId !== null && thing.zoneId === zone.value), sides: feet, units: system.value,
-    zone: of && first.value.has(id) ? { name: `${of.name}${of.slopeShare && overlay.value === 'Levels' ? `, ${Math.round(of.slopeShare * 100)}%` : ''}`, area: says } : undefined,
+    selected: selected.value === id || (thing.zoneId !== null && thing.zoneId === zone.value), sides: feet, units: system.value, over: draft.underlay !== null && !picture.missing.value,
+    zone: of && first.value.has(id) ? { name: `${of.name}${of.slopeShare && overlay.value === 'Levels' ? `, ${Math.round(of.slopeShare * 100)}%` : ''}`, area: says, at: places.value.get(id) } : undefined,
   })
   return overlay.value === 'Water' && thing.kind === 'head' ? [...styles, throwStyle(thing)] : styles
 }
 const plan = usePlanMap({
   drawn(shape) {
-    if (cutting.value && selected.value && shape.points.length === 2) {
-      edit.split(selected.value, shape.points[0]!, shape.points[1]!)
-      cutting.value = false
+    const [from, to] = shape.points
+    if (between.value && from && to) {
+      if (between.value === 'cut' && selected.value) edit.split(selected.value, from, to)
+      else if (between.value !== 'cut') {
+        if (between.value === 'move') edit.remember()
+        picture.between(between.value, from, to)
+      }
+      between.value = null
     } else if (kind.value) edit.add(kind.value, shape)
     if (!kind.value || FEATURE_KINDS[kind.value] !== 'point') void nextTick(() => { kind.value = null })
   },
@@ -63,6 +76,8 @@ const plan = usePlanMap({
   viewed(left, mPerPx, width) { Object.assign(view, { left, mPerPx, width }) },
   sketching(metres) { sketchM.value = metres },
 }, styleOf, (id) => draft.features[id]?.kind === 'zone')
+const picture = usePictureUnder(plan.projection)
+plan.map.addLayer(picture.layer)
 const hatching = sunLayer(plan.projection, () => (sunWanted.value ? sun.map.value : undefined))
 plan.map.addLayer(hatching)
 const tapeSource = new VectorSource()
@@ -76,10 +91,10 @@ onMounted(() => {
   void document.fonts.ready.then(() => plan.redraw())
 })
 watch([() => draft.features, selected], () => plan.show(draft.features, selected.value), { deep: true })
-watch([overlay, zone, system, () => JSON.stringify(draft.zones)], () => plan.redraw())
+watch([overlay, zone, system, picture.missing, () => draft.underlay === null, () => JSON.stringify(draft.zones)], () => plan.redraw())
 watch([sun.map, overlay], () => hatching.getSource()?.changed())
-watch([kind, by, cutting], () => {
-  if (cutting.value) plan.startDrawing('cut')
+watch([kind, by, between], () => {
+  if (between.value) plan.startDrawing('line')
   else if (kind.value && (by.value === 'corners' || FEATURE_KINDS[kind.value] === 'point')) plan.startDrawing(kind.value)
   else plan.stopDrawing()
 })
@@ -108,11 +123,18 @@ function bringIn(things: ReadThing[]): void {
   }
   void nextTick(() => plan.fit())
 }
+/** The picture as it was before is one undo away. */
+const underlay = computed({ get: () => draft.underlay!, set: (placed) => { edit.remember(); draft.underlay = placed } })
+const BETWEEN = {
+  cut: 'Click two points; the outline is cut along the line through them.',
+  scale: 'Click the two ends of a length that you know on the picture: a side of the house, a path, a car.',
+  move: 'Click a point of the picture, then where it belongs.',
+} as const
 const border = computed(() => handSownBorderM(draft.features))
 const empty = computed(() => !Object.keys(draft.features).length)
 const driest = computed(() => sun.map.value?.zones.flatMap((figures, i) => (figures.neverShadedShare > 0.05 ? [`${draft.zones[sun.zoneIds.value[i]!]?.name ?? ''} ${Math.round(figures.neverShadedShare * 100)}%`] : [])).join(', '))
 function keys(event: KeyboardEvent): void {
-  if (event.key === 'Escape') { kind.value = null; cutting.value = false; taped.value = [] }
+  if (event.key === 'Escape') { kind.value = null; between.value = null; taped.value = [] }
   if ((event.key === 'Delete' || event.key === 'Backspace') && selected.value && event.target === target.value) edit.remove(selected.value)
   if (event.key === 'z' && (event.ctrlKey || event.metaKey)) edit.undo()
 }
@@ -122,7 +144,7 @@ function keys(event: KeyboardEvent): void {
   <section class="plan" aria-label="Site plan" @keydown="keys">
     <header>
       <h2>Site plan</h2>
-      <label v-if="overlay === 'Sun' && !empty" class="small day">Sun on <input v-model="sunDay" type="date" aria-label="Day whose sun is shown"> <span><i class="hatch dense" /> under 3 h <i class="hatch open" /> 3 to 6 h</span> <span v-if="sun.working.value">working</span></label>
+      <label v-if="overlay === 'Sun' && !empty" class="small day">Sun on <input v-model="sunDay" type="date" aria-label="Day whose sun is shown" :disabled="sunOver === 'year'"> <button type="button" class="opens" :aria-pressed="sunOver === 'year'" @click="sunOver = sunOver === 'year' ? 'day' : 'year'">{{ sunOver === 'year' ? 'mean of the year' : 'or its year' }}</button> <span><i class="hatch dense" /> under 3 h <i class="hatch open" /> 3 to 6 h</span> <span v-if="sun.working.value">working</span></label>
       <span class="overlays" role="group" aria-label="Show on the plan"><span class="small">Show</span><button v-for="one in OVERLAYS" :key="one" type="button" :aria-pressed="overlay === one" @click="overlay = overlay === one ? null : one">{{ one }}</button></span>
     </header>
     <div class="frame">
@@ -132,12 +154,13 @@ function keys(event: KeyboardEvent): void {
       <p v-if="empty && !kind" class="empty">Nothing is drawn yet. Choose zone below and click its corners, lay it out by tape and turn, or bring in a track. An area typed in the ledger does as well.</p>
     </div>
     <TapeScale v-bind="view" />
-    <ThingFields v-if="selected && draft.features[selected]" :id="selected" :key="selected" @side="(side, metres) => edit.setSide(selected!, side, metres)" @remove="edit.remove(selected!)" @split="cutting = true" @join="(other) => edit.join(draft.features[selected!]!.zoneId!, other)" />
+    <ThingFields v-if="selected && draft.features[selected]" :id="selected" :key="selected" @side="(side, metres) => edit.setSide(selected!, side, metres)" @remove="edit.remove(selected!)" @split="between = 'cut'" @join="(other) => edit.join(draft.features[selected!]!.zoneId!, other)" />
+    <PictureUnder v-if="draft.underlay" v-model="underlay" v-model:line="picture.line.value" :missing="picture.missing.value" :doing="between" @draw="(what) => { kind = null; between = between === what ? null : what }" @away="edit.remember(); draft.underlay = null" />
     <DrawStrip v-model:kind="kind" v-model:by="by" :taped="taped" :sketch-m="sketchM" @tape="edit.tape" @close="kind && edit.closeTape(kind)" @drop="taped = []" @back="plan.undoPoint()" />
-    <p v-if="message || cutting" class="small said" role="status">{{ cutting ? 'Click two points; the outline is cut along the line through them.' : message }}</p>
+    <p v-if="message || between" class="small said" role="status">{{ between ? BETWEEN[between] : message }}</p>
     <p v-if="!empty" class="small said">
       Edges sown by hand: <b>{{ text({ quantity: 'distanceM', value: border, digits: 3 }) }}</b> all round.
-      <template v-if="overlay === 'Sun' && sun.map.value">Open ground gets {{ sun.map.value.openHours.toFixed(1) }} h on {{ shortDay(sunDay, context.today) }}.<template v-if="driest"> Never shaded, so first to dry: {{ driest }}.</template></template>
+      <template v-if="overlay === 'Sun' && sun.map.value">Open ground gets {{ sun.map.value.openHours.toFixed(1) }} h {{ sunOver === 'year' ? 'a day over the year' : `on ${shortDay(sunDay, context.today)}` }}.<template v-if="driest"> Never shaded, so first to dry: {{ driest }}.</template></template>
       <template v-if="sun.failed.value">{{ sun.failed.value }}</template>
     </p>
     <PlanFiles @things="bringIn" />

@@ -53,7 +53,7 @@ const rain = computed(() => {
   })
   const told = forecast.filter((f) => f.rainMm >= 0.2).map((f) => bar(f.day, f.rainMm))
   const usual = mondays(scale.value).filter((day) => day > outlook.today).map((day) => ({
-    x: scale.value!.x(day), width: Math.min(7 * scale.value!.perDay, scale.value!.right - scale.value!.x(day)) - 1, height: outlook.usualWeekRainMm[indexOf(outlook, day)]! * RAIN_PX_PER_MM,
+    x: scale.value!.x(day), width: Math.max(0, Math.min(7 * scale.value!.perDay, scale.value!.right - scale.value!.x(day)) - 1), height: outlook.usualWeekRainMm[indexOf(outlook, day)]! * RAIN_PX_PER_MM,
   }))
   return { fell, told, usual }
 })

@@ -2,11 +2,11 @@ import { Body, Equator, Horizon, Observer } from 'astronomy-engine'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { daylightHours } from '../../climate/radiation'
-import { addDays, dayNumber, dayOfYear, toDay } from '../../quantity/calendar'
+import { addDays, dayNumber, dayOfYear, toDay, type Day } from '../../quantity/calendar'
 import type { Ring } from '../geometry'
 import { horizonsOf, sunGrid, sunReaches } from '../shade'
 import type { Feature, Features } from '../sitePlan'
-import { shadedGround, sunByMonth, sunMapOf, sunPath } from '../sun'
+import { daysOfYear, shadedGround, sunByMonth, sunMapOf, sunPath } from '../sun'
 import { sunOn } from '../sunYear'
 
 const PLACE = { latDeg: 37, lonDeg: -79.4 }
@@ -113,4 +113,18 @@ test('spots never shaded are told apart, and a zone keeps its year', () => {
     const today = sunMapOf(shadedGround(half, ['lawn'], PLACE, 1), 1, day).zones[0]!.meanHours
     expect(Math.abs(sunOn(byMonth!, day) - today)).toBeLessThan(0.35)
   }
+})
+
+test('the mean of a year is that of its days, counted one by one', () => {
+  const garden: Features = { ...lawn, wall: wall([[0, -0.5], [10, -0.5]], 2), tree: feature({ kind: 'tree', points: [[6, 6]], heightM: 7, radiusM: 2.5, zoneId: null }) }
+  const ground = shadedGround(garden, ['lawn'], PLACE, 1)
+  const days = daysOfYear(2026).filter((_, i) => i % 9 === 0) as [Day, ...Day[]]
+  const mean = sunMapOf(ground, 1, ...days)
+  const each = days.map((day) => sunMapOf(ground, 1, day))
+  mean.hours.forEach((h, i) => { expect(h).toBeCloseTo(each.reduce((sum, { hours }) => sum + hours[i]!, 0) / each.length, 4) })
+  // Against the plain question, asked for each stand of the sun at each cell.
+  const [day] = days
+  const asked = sunPath(PLACE, day).reduce((sum, { azimuthDeg, tangent }) => sum + Array.from(mean.hours, (_, i) => Number(sunReaches(ground.horizons, i, azimuthDeg, tangent))).reduce((a, b) => a + b, 0), 0)
+  expect(each[0]!.hours.reduce((sum, h) => sum + h, 0)).toBeCloseTo(asked / 6, 3)
+  expect(daysOfYear(2026).at(-1)).toBe('2026-12-31')
 })

@@ -6,6 +6,7 @@ import type { School, Schools } from '#core/programme/schools'
 import { shortDay } from '#core/quantity/calendar'
 import { settingsUnder, useDecide, type Candidate } from '~/composables/useDecide'
 import { fieldName, fieldText } from '~/utils/fieldWords'
+import { noteProblem } from '~/utils/overrule'
 import { beginningSettings, schoolsIn } from '~/utils/planOf'
 import { lookFields } from '~/composables/useSurvey'
 
@@ -66,7 +67,7 @@ function insist(code: ProgrammeCode): void {
   void nextTick(() => document.querySelector<HTMLInputElement>('#field-note')?.focus())
 }
 function overrule(): void {
-  noteError.value = note.value.trim().length < 8 ? 'Say why in a few words; the note stays with the plan.' : ''
+  noteError.value = noteProblem(note.value)
   if (!noteError.value && against.value) void plan(against.value, note.value.trim())
 }
 async function changePlan(change: Partial<PlanInput>): Promise<void> {
@@ -96,7 +97,8 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
 const overruled = computed(() => {
   const of = lawn.value
   if (!of) return []
-  return [...(of.plan.overruleNote ? [{ what: of.plan.programme ? PROGRAMMES[of.plan.programme].name : 'The plan', why: of.plan.overruleNote }] : [])]
+  const zones = Object.entries(of.plan.zonePlans).flatMap(([zoneId, { programme, note: why }]) => (why && programme !== 'leave' ? [{ what: `${PROGRAMMES[programme].name}, ${of.zones[zoneId]?.name ?? 'a zone that is gone'}`, why }] : []))
+  return [...(of.plan.overruleNote ? [{ what: of.plan.programme ? PROGRAMMES[of.plan.programme].name : 'The plan', why: of.plan.overruleNote }] : []), ...zones]
 })
 </script>
 

@@ -30,6 +30,13 @@ const scale = computed(() => {
   for (let i = 0; i <= days; i++) if (weekdayIndex(addDays(from, i)) === 1) mondays.push(addDays(from, i))
   return { from, days, mondays }
 })
+/** As many dates over the rules as can be read beside each other. */
+const MOST_TICKS = 3
+const ticks = computed(() => {
+  const { mondays } = scale.value
+  const every = Math.max(1, Math.ceil(mondays.length / MOST_TICKS))
+  return mondays.filter((_, i) => i % every === 0)
+})
 const place = (day: Day) => ((daysBetween(scale.value.from, day) + 0.5) / scale.value.days) * 100
 
 async function mark(code: OperationCode, doneOn: Day): Promise<void> {
@@ -62,7 +69,7 @@ async function undo(code: OperationCode): Promise<void> {
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="heads small" aria-hidden="true">
       <span>Date</span>
-      <span class="ticks"><i v-for="d in scale.mondays" :key="d" :style="{ left: `${place(d)}%` }">{{ shortDay(d) }}</i></span>
+      <span class="ticks"><i v-for="d in ticks" :key="d" :class="{ last: place(d) > 80 }" :style="{ left: `${place(d)}%` }">{{ shortDay(d) }}</i></span>
       <span>Work and settings</span><span>Gates</span><span />
     </div>
     <SlipCard v-for="group in groups" :key="group[0]!.operation.code" :slips="group" :place="place" :mondays="scale.mondays" :busy="busy" @mark="mark" @undo="undo" />
@@ -82,6 +89,7 @@ async function undo(code: OperationCode): Promise<void> {
 .heads span { padding-left: 12px; }
 .ticks { position: relative; }
 .ticks i { position: absolute; font-style: normal; transform: translateX(-50%); white-space: nowrap; font-size: 12px; }
+.ticks .last { transform: translateX(-100%); }
 .empty { padding: 20px; display: grid; gap: 8px; justify-items: start; }
 @media (max-width: 900px) { .heads { display: none; } }
 </style>
