@@ -29,7 +29,7 @@ const GARDEN = {
   ...Object.fromEntries(([[4, 4], [30, 20], [44, 10], [20, -4]] as const).map((at, i) => [`tree${i}`, thing({ kind: 'tree', points: [[...at]], heightM: 10, radiusM: 3.5 })])),
 }
 /** A zone and beds of 500 corners in all. */
-const VERTICES = {
+export const VERTICES = {
   lawn: thing({ zoneId: 'lawn', points: Array.from({ length: 300 }, (_, i): PointM => [30 * Math.cos(i / 47.75) + (i % 3) * 0.2, 20 * Math.sin(i / 47.75)]) }),
   ...Object.fromEntries(Array.from({ length: 10 }, (_, b) => [`bed${b}`, thing({ kind: 'bed', points: Array.from({ length: 20 }, (_, i): PointM => [b * 4 - 18 + 1.5 * Math.cos(i / 3.18), 1.5 * Math.sin(i / 3.18)]) })])),
 }

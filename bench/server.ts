@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto'
 import autocannon from 'autocannon'
-import { chromium } from '@playwright/test'
 import type { Lawn } from '#contract/lawn'
 import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
@@ -10,6 +9,8 @@ import { addLawn, saveLook } from '#server/records/lawns'
 import { savePlan } from '#server/records/plans'
 import { demoPerson, type Author } from '#server/records/firms'
 import { startServer } from '#server/test/running/process'
+import { drawingFrames, firstLoad } from './browser'
+import { VERTICES } from './core'
 import { quantile, type Measured } from './figures'
 
 const LAWNS = 2_000
@@ -27,6 +28,15 @@ async function fill(by: Author): Promise<void> {
   for (let i = 0; i < LAWNS; i += 8) await Promise.all(Array.from({ length: 8 }, (_, k) => add(i + k)))
 }
 
+/** A lawn with 500 corners drawn. @returns its id */
+async function cornered(by: Author): Promise<string> {
+  const lawn = (await addLawn(by, { id: randomUUID(), client: 'Many Corners', address: '', areaM2: 1800, areaTyped: '', growsNow: '' }))!
+  const [zoneId] = Object.keys(lawn.zones) as [string]
+  const features = Object.fromEntries(Object.values(VERTICES).map((feature) => [randomUUID(), { ...feature, zoneId: feature.kind === 'zone' ? zoneId : null }])) as Lawn['features']
+  await saveLook(by, lawn.id, { ...lawn, features })
+  return lawn.id
+}
+
 /** p95 of a path under load, ms. @throws Error when an answer was not 200 */
 async function p95(url: string, cookie: string, connections: number): Promise<number> {
   const times: number[] = []
@@ -36,31 +46,6 @@ async function p95(url: string, cookie: string, connections: number): Promise<nu
   })
   if (non2xx || errors) throw new Error(`${url}: ${non2xx} answers were refused, ${errors} failed`)
   return quantile(times, 0.95)
-}
-
-/** What a browser fetches to show the list for the first time, and how soon its first rows stand. */
-async function firstLoad(base: string): Promise<{ kilobytes: number; charts: boolean; rowsMs: number }> {
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
-  const page = await (await browser.newContext()).newPage()
-  const devtools = await page.context().newCDPSession(page)
-  await devtools.send('Network.enable')
-  const scripts = new Map<string, string>()
-  let bytes = 0
-  devtools.on('Network.responseReceived', ({ requestId, type, response }) => { if (type === 'Script') scripts.set(requestId, response.url) })
-  devtools.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => { if (scripts.has(requestId)) bytes += encodedDataLength })
-  await page.goto(`${base}/demo/enter?to=/sign-in`)
-  bytes = 0
-  scripts.clear()
-  await devtools.send('Network.setCacheDisabled', { cacheDisabled: true })
-  const start = performance.now()
-  await page.goto(`${base}/lawns`)
-  await page.locator('.list .row').first().waitFor()
-  const rowsMs = performance.now() - start
-  await page.waitForLoadState('networkidle')
-  // Charts give themselves away by their words.
-  const bodies = await Promise.all([...scripts.values()].map(async (url) => (await page.request.get(url)).text()))
-  await browser.close()
-  return { kilobytes: bytes / 1000, charts: bodies.some((body) => /echarts|zrender/i.test(body)), rowsMs }
 }
 
 /** Speed of the server as built, with PostgreSQL and the load on the same machine. */
@@ -81,7 +66,9 @@ export async function benchServer(databaseUrl: string): Promise<Measured[]> {
     await load('lawn page: who is at work', '/api/context', CONNECTIONS, 80)
     await load('lawn page: the lawn', `/api/lawns/${odell.id}`, CONNECTIONS, 80)
     await load('lawn page: its season', `/api/lawns/${odell.id}/sill`, CONNECTIONS, 80)
-    await fill((await demoPerson('owner'))!)
+    const by = (await demoPerson('owner'))!
+    const drawn = await cornered(by)
+    await fill(by)
     await load(`list of ${LAWNS.toLocaleString('en-US')} lawns: its document`, '/lawns', CONNECTIONS, 100)
     await load('list: the first screen of lawns', '/api/lawns?first=60', 1, 100)
     await load('list: the first screen of lawns', '/api/lawns?first=60', CONNECTIONS)
@@ -92,6 +79,8 @@ export async function benchServer(databaseUrl: string): Promise<Measured[]> {
     rows.push({ what: 'first-load JavaScript of the list, compressed', figure: `${kilobytes.toFixed(0)} kB`, wanted: { words: 'under 250 kB', met: kilobytes < 250 } })
     rows.push({ what: 'charts or maps in it', figure: charts ? 'yes' : 'none', wanted: { words: 'none', met: !charts } })
     rows.push({ what: 'first rows of the list in Chromium, nothing cached', figure: `${rowsMs.toFixed(0)} ms` })
+    const frameMs = await drawingFrames(server.url, `/lawns/${drawn}/look`)
+    rows.push({ what: 'a corner dragged on a plan with 500 corners, p95 of frames, drawn without a graphics card', figure: `${frameMs.toFixed(0)} ms`, wanted: { words: 'under 50 ms', met: frameMs < 50 } })
     return rows
   } finally {
     await server.stop()

@@ -30,7 +30,7 @@ test('an owner puts in figures of the firm’s own; Decide judges by them, and w
   const page = await somebodyElse(browser, 'owner')
   const lawn = await lawnNamed(request, 'Fen Cottage')
   await open(page, `/lawns/${lawn.id}/decide`)
-  const price = async () => (await page.getByRole('row', { name: /^Cost|^Price/ }).first().textContent())!
+  const price = async () => (await page.getByRole('row', { name: /^Crew and price/ }).textContent())!
   const before = await price()
   await open(page, '/firm')
   await page.getByText('Prices', { exact: true }).click()

@@ -29,6 +29,7 @@ test('a newcomer takes a lawn from its area to the first operation done', async 
   const lawnUrl = page.url().replace(/\/look$/, '')
 
   await page.getByRole('link', { name: 'Weather' }).click()
+  await expect(page.getByRole('heading', { name: 'Add a station' })).toBeVisible()
   await page.getByLabel('Name').fill('Field station')
   await page.getByLabel('Latitude').fill('47.6')
   await page.getByLabel('Longitude').fill('-122.3')

@@ -43,7 +43,7 @@ function lay(): void {
   <section class="shelf" aria-label="Photos">
     <header>
       <h2 v-if="!about">Photos <span class="small">{{ photos.length ? `${photos.length} kept` : 'none yet' }}</span></h2>
-      <label class="take" :class="{ reading: busy }"><UIcon name="i-lucide-camera" />{{ busy || (about ? 'Take a photo of it' : 'Add photos') }}<input type="file" accept="image/*" multiple :aria-label="about ? `Photo: ${about}` : 'Photos of the lawn'" :disabled="!!busy" @change="read"></label>
+      <label class="take" :class="{ reading: busy }"><UIcon name="i-lucide-camera" />{{ busy || (about ? 'Take a photo of it' : 'Add photos') }}<input type="file" accept="image/*" multiple :aria-label="about ? 'Take a photo of it' : 'Photos of the lawn'" :disabled="!!busy" @change="read"></label>
       <label v-if="!about" class="small place"><input v-model="keepPlace" type="checkbox"> keep where each was taken</label>
     </header>
     <ul v-if="shown.length">
@@ -73,5 +73,5 @@ li button { display: grid; gap: 3px; text-align: left; width: 100%; cursor: poin
 img { width: 100%; height: 92px; object-fit: cover; border: 1px solid var(--rule-2); background: var(--chalk); }
 li button:hover img { border-color: var(--ink); }
 .problem { margin-top: 8px; }
-@media (max-width: 700px) { .take { min-height: 48px; } .place { min-height: 44px; } ul { grid-template-columns: repeat(3, 1fr); } }
+@media (max-width: 700px) { .take { min-height: 52px; } .place { min-height: 44px; } ul { grid-template-columns: repeat(3, 1fr); } }
 </style>

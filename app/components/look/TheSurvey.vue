@@ -87,6 +87,6 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
 .left { display: grid; gap: 16px; }
 .foot { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; position: sticky; bottom: 0; background: var(--paper); border-top: 1.5px solid var(--ink); padding: 8px 0; z-index: 5; }
 .delete { margin-left: auto; display: flex; gap: 10px; align-items: center; }
-@media (max-width: 1000px) { .survey { grid-template-columns: minmax(0, 1fr); } .left { order: 2; } }
+@media (max-width: 1000px) { .survey { grid-template-columns: minmax(0, 1fr); } .left { order: 2; } .foot, .survey > .problem { order: 3; } }
 @media (max-width: 700px) { .foot { flex-direction: column; align-items: stretch; position: static; } .delete { margin: 0; flex-wrap: wrap; } }
 </style>

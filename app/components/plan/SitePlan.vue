@@ -40,7 +40,7 @@ const first = computed(() => {
 })
 /** Names of zones stand clear of what else is named; looked for once a change, not once a frame. */
 const places = computed(() => {
-  const others = Object.values(draft.features).filter(({ kind, name }) => kind !== 'zone' && (name || kind === 'tree' || kind === 'hollow')).map(({ points }) => middleOf(points))
+  const others = Object.values(draft.features).filter(({ kind, name }) => kind !== 'zone' && (name || kind === 'tree' || kind === 'hollow' || kind === 'bare')).map(({ points }) => middleOf(points))
   return new Map([...first.value].map((id) => [id, labelPlace(outlineOf(draft.features[id]!), others)]))
 })
 function styleOf(id: string) {
@@ -144,13 +144,14 @@ function keys(event: KeyboardEvent): void {
   <section class="plan" aria-label="Site plan" @keydown="keys">
     <header>
       <h2>Site plan</h2>
-      <label v-if="overlay === 'Sun' && !empty" class="small day">Sun on <input v-model="sunDay" type="date" aria-label="Day whose sun is shown" :disabled="sunOver === 'year'"> <button type="button" class="opens" :aria-pressed="sunOver === 'year'" @click="sunOver = sunOver === 'year' ? 'day' : 'year'">{{ sunOver === 'year' ? 'mean of the year' : 'or its year' }}</button> <span><i class="hatch dense" /> under 3 h <i class="hatch open" /> 3 to 6 h</span> <span v-if="sun.working.value">working</span></label>
+      <label v-if="overlay === 'Sun' && !empty" class="small day">Sun on <input v-model="sunDay" type="date" aria-label="Day whose sun is shown" :disabled="sunOver === 'year'"> <button type="button" class="opens" :aria-pressed="sunOver === 'year'" @click="sunOver = sunOver === 'year' ? 'day' : 'year'">{{ sunOver === 'year' ? 'mean of the year' : 'or its year' }}</button> <span><i class="hatch dense" /> under 3 h <i class="hatch open" /> 3 to 6 h</span></label>
       <span class="overlays" role="group" aria-label="Show on the plan"><span class="small">Show</span><button v-for="one in OVERLAYS" :key="one" type="button" :aria-pressed="overlay === one" @click="overlay = overlay === one ? null : one">{{ one }}</button></span>
     </header>
     <div class="frame">
       <div ref="target" class="map" tabindex="0" role="application" aria-label="Plan of the lawn; what is on it is listed and edited below it and in the ledger" />
       <span class="north" aria-hidden="true"><svg width="12" height="34"><path d="M6 34V4M6 2L2 10M6 2L10 10" stroke="#172019" stroke-width="1.6" fill="none" /></svg>N</span>
       <span class="zoom"><UButton size="xs" variant="outline" icon="i-lucide-plus" aria-label="Closer" @click="plan.zoom(1 / 1.5)" /><UButton size="xs" variant="outline" icon="i-lucide-minus" aria-label="Farther" @click="plan.zoom(1.5)" /><UButton size="xs" variant="outline" icon="i-lucide-maximize" aria-label="All of it" @click="plan.fit()" /><UButton size="xs" variant="outline" icon="i-lucide-undo-2" aria-label="Undo the last change of the plan" :disabled="!past.length" @click="edit.undo()" /></span>
+      <span v-if="sun.working.value" class="small working" role="status">working out the sun</span>
       <p v-if="empty && !kind" class="empty">Nothing is drawn yet. Choose zone below and click its corners, lay it out by tape and turn, or bring in a track. An area typed in the ledger does as well.</p>
     </div>
     <TapeScale v-bind="view" />
@@ -168,7 +169,8 @@ function keys(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
-header { display: flex; align-items: baseline; gap: 6px 16px; flex-wrap: wrap; padding-bottom: 5px; }
+/* As high without the date as with it: the plan must not jump under a click that draws its first thing. */
+header { display: flex; align-items: center; gap: 6px 16px; flex-wrap: wrap; padding-bottom: 5px; min-height: 39px; }
 .day { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
 .day input { border: 1px solid var(--rule-2); background: var(--lime); padding: 1px 4px; min-height: 26px; }
 .hatch { display: inline-block; width: 15px; height: 11px; border: 1px solid var(--ink); vertical-align: -1px; }
@@ -184,6 +186,7 @@ header { display: flex; align-items: baseline; gap: 6px 16px; flex-wrap: wrap; p
 .zoom { position: absolute; right: 8px; top: 8px; display: grid; gap: 4px; }
 .zoom button { background: var(--lime); min-height: 32px; min-width: 32px; justify-content: center; }
 .empty { pointer-events: none; position: absolute; inset: auto 60px 16px 60px; background: var(--lime); border: 1.5px dashed var(--ink); padding: 10px 14px; }
+.working { position: absolute; left: 10px; bottom: 6px; background: var(--lime); padding: 1px 6px; pointer-events: none; }
 .said { padding: 5px 2px 0; }
 @media (max-width: 700px) { .overlays { margin: 0; } .overlays button { min-height: 44px; padding: 8px 4px; } .zoom button { min-height: 44px; min-width: 44px; } .empty { inset: auto 12px 12px 12px; } }
 </style>
