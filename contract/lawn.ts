@@ -6,6 +6,7 @@ import { OPERATION_CODES } from '#core/programme/operations'
 import { PROGRAMME_CODES } from '#core/programme/programmes'
 import { questionsLeft } from '#core/site/questions'
 import { mainGrass, surveyOver, type Survey } from '#core/site/survey'
+import type { Watering } from '#core/watering/topLayer'
 import { surveyOfZone, type ZoneMeasure, type ZoneSurvey } from '#core/site/zone'
 import { areaM2, between, daySchema, few, idSchema, required, text } from './fields'
 import { MOST_ZONES, type Look } from './look'
@@ -123,3 +124,12 @@ export function surveyOf(lawn: Lawn, day: Day): Survey | undefined {
 /** The grass most of the lawn is to have; undefined while no zone says. */
 export const grassOf = (lawn: Lawn) =>
   mainGrass(zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])))
+
+/** A ban without an end is taken to last. */
+const NO_END = '2199-12-31' as Day
+
+/** How the bed will be watered, by what the client says they can; as told where nobody asked. */
+export const wateringOf = ({ water }: Pick<Look, 'water'>): Watering => ({
+  timesADay: water.source === 'none' ? 0 : (water.timesADay ?? 'as told'),
+  bannedUntil: water.restriction === 'ban' ? (water.restrictedUntil ?? NO_END) : null,
+})

@@ -1,5 +1,6 @@
 import type { ECBasicOption } from 'echarts/types/dist/shared'
 import type { SowingDay } from '#core/establishment/outlook'
+import { CAUSES } from './causeWords'
 import type { Cause } from '#core/establishment/sowing'
 
 /** One layer of the stacked chart: a cause of failure, or the good years. */
@@ -18,12 +19,10 @@ const line = (rotation: number, dashArrayX: number | [number, number], dashArray
 const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
   heat: { name: 'Heat before roots', colour: '#f2dccb', text: '#9a3e1b', decal: line(-Math.PI / 4, [1, 0], [1, 8], '#cf8f73') },
   washout: { name: 'Washed out', colour: '#fbfbf5', text: '#172019', decal: { symbol: 'circle', color: '#172019', symbolSize: 0.55, dashArrayX: [[5, 5], [0, 5, 5, 0]], dashArrayY: [5, 0] } },
+  dry: { name: 'Dried out', colour: '#f3e7bf', text: '#735407', decal: line(Math.PI / 4, [1, 0], [1, 7], '#b8923a') },
   frost: { name: 'Frost before roots', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 6], '#6d9ab8') },
   cold: { name: 'Too cold to sprout', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 3], '#6d9ab8') },
 }
-
-/** Order of the layers over the good years. */
-const STACKED = ['washout', 'heat', 'frost', 'cold'] as const satisfies readonly Cause[]
 
 const labelPx = (name: string): number => Math.round(name.length * 6.6) + 12
 
@@ -45,7 +44,7 @@ function labelPlace(layers: readonly Layer[], at: number, years: number, marginD
 export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number; perDay: number }): ECBasicOption {
   const layers: Layer[] = [
     { name: 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
-    ...STACKED.map((cause) => ({ ...LOOK[cause], years: days.map(({ causes }) => causes[cause]) })),
+    ...CAUSES.map(({ code }) => ({ ...LOOK[code], years: days.map(({ causes }) => causes[code]) })),
   ]
   const series = layers.map((layer, i) => {
     const place = labelPlace(layers, i, years, labelPx(layer.name) / 2 / grid.perDay)

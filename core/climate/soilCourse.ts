@@ -24,7 +24,8 @@ export interface Ground {
 }
 
 const AIR_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.cos((2 * Math.PI * (h - 15)) / 24))
-const SUN_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.max(0, Math.cos((2 * Math.PI * (h - 12)) / 24)))
+/** Course of the sun's strength through a day, by hour. */
+export const SUN_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.max(0, Math.cos((2 * Math.PI * (h - 12)) / 24)))
 const SUN_WAVE_MEAN = SUN_WAVE.reduce((sum, v) => sum + v, 0) / 24
 
 /** Temperature of the ground's surface by hour, °C. @returns 24 values a day */

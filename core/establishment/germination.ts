@@ -34,14 +34,15 @@ export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedS
 /**
  * Thermal time of germination collected on each day.
  * @param seedbedHourlyC 24 values a day at seed depth, °C
+ * @param moisture share of its speed that the water of each hour leaves it; kept moist where left out
  * @returns °C·d, one a day
  */
-export function dailyGerminationCd(seedbedHourlyC: ArrayLike<number>, grass: Grass): Float64Array {
+export function dailyGerminationCd(seedbedHourlyC: ArrayLike<number>, grass: Grass, moisture?: ArrayLike<number>): Float64Array {
   const days = Math.floor(seedbedHourlyC.length / 24)
   const out = new Float64Array(days)
   for (let d = 0; d < days; d++) {
     let sum = 0
-    for (let h = d * 24; h < d * 24 + 24; h++) sum += germinationRateC(seedbedHourlyC[h]!, grass.thermal)
+    for (let h = d * 24; h < d * 24 + 24; h++) sum += germinationRateC(seedbedHourlyC[h]!, grass.thermal) * (moisture ? moisture[h]! : 1)
     out[d] = sum / 24
   }
   return out

@@ -5,7 +5,9 @@ import { dayOfHeight, firstMowHeightMm } from './growth'
 import { judgeYear, type Cause, type SeedbedRisk, type YearOutlook } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './window'
 import { growingRuns } from './growing'
+import { bedWater } from './moisture'
 import { quantile, type Season } from './season'
+import { AS_TOLD, type TopLayerCourse } from '../watering/topLayer'
 
 /** What a screen shows ahead of today, days. */
 export const SHOWN_AHEAD = 150
@@ -36,7 +38,7 @@ export interface Outlook {
   growing: DatedWindow[]
   /** Rain of the last four weeks against the usual, 0-…; null where too little was observed. */
   rainShare: number | null
-  /** One letter a day and year: g good, h heat, w washout, f frost, c cold; for the years behind the counts. */
+  /** One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the counts. */
   grain: string[]
 }
 
@@ -59,9 +61,11 @@ export interface SowingDay extends DayOdds {
   up50Early: number | null
   up50Late: number | null
   mow: { early: number; middle: number; late: number } | null
+  /** What keeps the top layer moist from sowing until nearly all is up, a day in the middle year. */
+  water: { mmADay: number; timesADay: number } | null
 }
 
-const GRAIN: Record<Cause, string> = { heat: 'h', washout: 'w', frost: 'f', cold: 'c' }
+const GRAIN: Record<Cause, string> = { heat: 'h', washout: 'w', frost: 'f', cold: 'c', dry: 'd' }
 
 /** Nearest-rank quantile of waits of which some never end; null when it falls among those. */
 function waitQuantile(waits: readonly number[], share: number): number | null {
@@ -109,7 +113,25 @@ function dayMean(hourly: Float64Array, day: number): number {
   return sum / 24
 }
 
-function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], odds: DayOdds, i: number, keptMm: number): SowingDay {
+/** Days of the wet phase that are looked at where seed does not come up within them. */
+const WET_PHASE_DAYS = 28
+
+/** Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as told */
+function waterNeed(told: readonly TopLayerCourse[], years: readonly YearOutlook[], i: number): SowingDay['water'] {
+  const needs = told.map(({ givenMm, times }, y) => {
+    const until = Math.min(givenMm.length, Number.isFinite(years[y]!.up95[i]!) ? Math.max(i + 1, Math.min(years[y]!.up95[i]!, i + WET_PHASE_DAYS)) : i + WET_PHASE_DAYS)
+    let [mm, count] = [0, 0]
+    for (let d = i; d < until; d++) {
+      mm += givenMm[d]!
+      count += times[d]!
+    }
+    return { mm: mm / (until - i), times: count / (until - i) }
+  })
+  if (!needs.length) return null
+  return { mmADay: Math.round(quantile(needs.map(({ mm }) => mm), 0.5) * 10) / 10, timesADay: Math.round(quantile(needs.map(({ times }) => times), 0.5) * 10) / 10 }
+}
+
+function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], told: readonly TopLayerCourse[], odds: DayOdds, i: number, keptMm: number): SowingDay {
   const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
   const half = waits('up50')
   const mow = years.map((year, y) => dayOfHeight(season.years[y]!, grass, year.up50[i]!, firstMowHeightMm(keptMm)) - i)
@@ -123,6 +145,7 @@ function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], 
     up50Early: waitQuantile(half, 0.05),
     up50Late: waitQuantile(half, 0.95),
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
+    water: waterNeed(told, years, i),
   }
 }
 
@@ -160,7 +183,11 @@ function rainShareOf(season: Season, normals: Normals): number | null {
  * @param keptMowingMm height the grass will be kept at, for the first mowing
  */
 export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptMowingMm: number, normals: Normals): Outlook {
-  const years = season.years.map((year) => judgeYear(year, grass, risk))
+  const { bed } = risk
+  const watered = bed && season.years.map(({ weather }) => bedWater(weather, season.ground, risk.slopeShare, bed))
+  const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
+    : season.years.map(({ weather }) => bedWater(weather, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).course)
+  const years = season.years.map((year, y) => judgeYear(year, grass, risk, watered?.[y]))
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)
   const shown = season.todayIndex + SHOWN_AHEAD
@@ -180,7 +207,7 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
     band: { lowC: band.lowC, highC: band.highC },
     insideBand: insideRuns(soilC.median, band.lowC, band.highC),
     frost: frostOdds(season),
-    sowing: odds.slice(0, shown).map((day, i) => sowingDay(season, grass, years, day, i, keptMowingMm)),
+    sowing: odds.slice(0, shown).map((day, i) => sowingDay(season, grass, years, told, day, i, keptMowingMm)),
     windows: sowingWindows(odds, years.length, season.todayIndex, sowDays - 1)
       // A window cut by the end of what was computed is not known yet.
       .filter(({ to }) => to < sowDays - 1)

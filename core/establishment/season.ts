@@ -33,6 +33,7 @@ export interface SeasonYear {
 }
 
 export interface Season {
+  ground: Ground
   first: Day
   today: Day
   /** Index of today in every series. */
@@ -113,7 +114,7 @@ export function buildSeason(input: SeasonInput): Season {
       },
     }
   })
-  return { first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years }
+  return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years }
 }
 
 /** Mean of the five days that end with day i; shorter at the start of the series. */

@@ -1,8 +1,10 @@
 import { growthBaseC, type Grass } from '../grass/grasses'
 import { dailyGerminationCd, thermalTimeTo } from './germination'
+import { thermalTimeToHeight } from './growth'
+import type { BedWater, SeedBed } from './moisture'
 import { fiveDayMean, type SeasonYear } from './season'
 
-export type Cause = 'cold' | 'heat' | 'frost' | 'washout'
+export type Cause = 'cold' | 'heat' | 'frost' | 'washout' | 'dry'
 export type Covering = 'bare' | 'covered' | 'fleece'
 
 /** Soil at probe depth that the trade waits for, 5-day mean. @source trade (cool-season), mem (warm-season) */
@@ -24,6 +26,10 @@ const LOOSE_UNTIL = 1.3
 const WINTER_SOIL_C = 22
 /** Days over which soil has to have fallen for turf to be going dormant. @source own */
 const FALLING_DAYS = 14
+/** From half of its median thermal time on, seed has begun to sprout and dies where it dries out. */
+const SPROUTING_FROM = 0.5
+/** Leaf height from which roots reach below what dries, mm. */
+const BEYOND_DRYING_MM = 25
 const NEVER = Number.POSITIVE_INFINITY
 
 export interface SeedbedRisk {
@@ -31,6 +37,8 @@ export interface SeedbedRisk {
   slopeShare: number
   /** Sown into warm-season turf for its dormancy: not while that still grows. */
   winterColour?: boolean
+  /** How its bed is covered and watered; kept moist where left out. */
+  bed?: SeedBed
 }
 
 /** What one weather year does to seed sown on each day of it. */
@@ -74,14 +82,18 @@ const after = (next: Float64Array, i: number): number => (Number.isFinite(i) ? n
 
 /**
  * Follows seed sown on every day of one weather year: when it comes up, and what spoils it first.
- * @source models.md §8 without the moisture of the top layer: the client is taken to water as told
+ * @param water of the bed in this year; kept moist where left out
+ * @source models.md §§5, 6, 8
  */
-export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: SeedbedRisk): YearOutlook {
+export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: SeedbedRisk, water?: BedWater): YearOutlook {
   const days = weather.tmaxC.length
   const warm = grass.season === 'warm'
   const baseC = growthBaseC(grass)
-  const germination = dailyGerminationCd(soil.seedbedHourlyC, grass)
+  const germination = dailyGerminationCd(soil.seedbedHourlyC, grass, water?.factor)
   const germinated = accumulate(days, (i) => germination[i]!)
+  const moist = water ? dailyGerminationCd(soil.seedbedHourlyC, grass) : germination
+  const germinatedMoist = water ? accumulate(days, (i) => moist[i]!) : germinated
+  const grown = accumulate(days, (i) => Math.max(0, (weather.tmaxC[i]! + weather.tminC[i]!) / 2 - baseC))
   const rooted = accumulate(days, (i) => Math.max(0, soil.probeDailyC[i]! - baseC))
   const soil5 = Float64Array.from({ length: days }, (_, i) => fiveDayMean(soil.probeDailyC, i))
   const washoutMm = WASHOUT_MM[risk.covering] * (risk.slopeShare > STEEP_SHARE ? SLOPE_FACTOR : 1)
@@ -92,22 +104,31 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
   )
   const nextHeat = nextDayWhen(days, (i) => !warm && soil5[i]! > HEAT_SOIL_C && fiveDayMean(weather.tmaxC, i) > HEAT_AIR_C)
 
+  const nextDry = nextDayWhen(days, (i) => water !== undefined && water.kills[i] === 1)
+
   const up = (share: 0.05 | 0.5 | 0.6 | 0.95) => {
     const target = thermalTimeTo(share, grass)
     return Float64Array.from({ length: days }, (_, i) => reaches(germinated, i, target))
   }
   const [up05, up50, up60, up95] = [up(0.05), up(0.5), up(0.6), up(0.95)]
 
+  const beyondDryingCd = thermalTimeToHeight(grass, BEYOND_DRYING_MM)
   const judge = (sown: number): Cause | null => {
     if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'
     if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!)) return 'heat'
     const half = up50[sown]!
-    if (up60[sown]! - sown > grass.emergenceLimitDays) return 'cold'
+    if (up60[sown]! - sown > grass.emergenceLimitDays) {
+      // What moist soil would have brought up in time was held back by drought, not by cold.
+      const moist60 = reaches(germinatedMoist, sown, thermalTimeTo(0.6, grass))
+      return moist60 - sown > grass.emergenceLimitDays ? 'cold' : 'dry'
+    }
     const loose = Math.min(days - 1, reaches(germinated, sown, LOOSE_UNTIL * grass.thermal.medianCd))
     const washed = after(nextWash, sown)
     const frost = after(nextFrost, half)
     const heat = after(nextHeat, half)
     const candidates: [number, Cause][] = []
+    const dried = after(nextDry, reaches(germinated, sown, SPROUTING_FROM * grass.thermal.medianCd))
+    if (dried < reaches(grown, half, beyondDryingCd)) candidates.push([dried, 'dry'])
     if (washed <= loose) candidates.push([washed, 'washout'])
     if (frost < reaches(rooted, half, grass.rootingCd)) candidates.push([frost, 'frost'])
     if (heat < reaches(rooted, half, HEAT_ROOTING * grass.rootingCd)) candidates.push([heat, 'heat'])

@@ -25,7 +25,7 @@ export interface SowingWindow {
 
 export function oddsByDay(years: readonly YearOutlook[], days: number): DayOdds[] {
   return Array.from({ length: days }, (_, i) => {
-    const causes: Record<Cause, number> = { cold: 0, heat: 0, frost: 0, washout: 0 }
+    const causes: Record<Cause, number> = { cold: 0, heat: 0, frost: 0, washout: 0, dry: 0 }
     let good = 0
     for (const { cause } of years) {
       const spoilt = cause[i]

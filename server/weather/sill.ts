@@ -7,7 +7,8 @@ import type { SeedbedRisk } from '#core/establishment/sowing'
 import { grassByCode, type Grass, type GrassCode } from '#core/grass/grasses'
 import { addDays, type Day } from '#core/quantity/calendar'
 import type { SillData } from '#contract/context'
-import { grassOf, zoneSurveysOf, type Lawn } from '#contract/lawn'
+import { grassOf, wateringOf, zoneSurveysOf, type Lawn } from '#contract/lawn'
+import { AS_TOLD } from '#core/watering/topLayer'
 import { surveyOver } from '#core/site/survey'
 import { stationsOf, weatherNow, weatherOf, type StationRecord } from '../records/stations'
 import type { AtWork } from '../records/firms'
@@ -16,6 +17,8 @@ import { Refusal } from '../utils/refusal'
 /** Weather years behind every count on the screen. */
 export const WEATHER_YEARS = 30
 const SEED = 20260908
+/** Cover of a bed that nothing is settled for yet, mm. */
+const USUAL_COVER_MM = 5
 
 /** What the season is computed for: a lawn, or the home station's own ground. */
 interface Subject {
@@ -43,7 +46,10 @@ export function subjectOf(lawn: Lawn, station: StationRecord, today: Day): Subje
       latDeg: Math.round(lawn.latDeg * 10) / 10, coastal: station.coastal, texture: lawn.texture, sun: survey?.sun ?? 'full',
       cover: (survey?.bareShare ?? 0) >= 0.5 ? 'bare' : 'thin turf',
     },
-    risk: { covering: !covered ? 'bare' : plan.settings?.coverMaterial === 'fleece' ? 'fleece' : 'covered', slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}) },
+    risk: {
+      covering: !covered ? 'bare' : plan.settings?.coverMaterial === 'fleece' ? 'fleece' : 'covered', slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}),
+      bed: { cover: covered ? (plan.settings?.coverMaterial ?? 'compost') : 'none', coverMm: covered ? (plan.settings?.coverMm ?? USUAL_COVER_MM) : 0, watering: wateringOf(lawn) },
+    },
     mowingMm: Math.min(Math.max(kept, grass.mowingMm[0]), grass.mowingMm[1]),
   }
 }
@@ -51,7 +57,7 @@ export function subjectOf(lawn: Lawn, station: StationRecord, today: Day): Subje
 export function homeSubject(station: StationRecord, code: GrassCode): Subject {
   const grass = grassByCode(code)
   return {
-    place: station.name, grass, mowingMm: grass.mowingMm[0], risk: { covering: 'covered', slopeShare: 0 },
+    place: station.name, grass, mowingMm: grass.mowingMm[0], risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: USUAL_COVER_MM, watering: AS_TOLD } },
     ground: { latDeg: station.latDeg, coastal: station.coastal, texture: 'loam', cover: 'thin turf', sun: 'full' },
   }
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { indexOf, type Outlook } from '#core/establishment/outlook'
+import { CAUSES } from '~/utils/causeWords'
 import { addDays, shortDayWithWeekday } from '#core/quantity/calendar'
 
 /** The odds of the chart as a table: every third day for half a year. */
@@ -14,9 +15,9 @@ const rows = computed(() => Array.from({ length: 50 }, (_, i) => addDays(props.o
   <details>
     <summary>The chart as a table</summary>
     <table class="ledger">
-      <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th scope="col" class="right">Washed</th><th scope="col" class="right">Heat</th><th scope="col" class="right">Frost</th><th scope="col" class="right">Cold</th></tr></thead>
+      <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th></tr></thead>
       <tbody>
-        <tr v-for="row in rows" :key="row.day"><td>{{ shortDayWithWeekday(row.day, outlook.today) }}</td><td class="right"><b class="num">{{ row.good }}</b> of {{ outlook.years }}</td><td class="right">{{ row.causes.washout }}</td><td class="right">{{ row.causes.heat }}</td><td class="right">{{ row.causes.frost }}</td><td class="right">{{ row.causes.cold }}</td></tr>
+        <tr v-for="row in rows" :key="row.day"><td>{{ shortDayWithWeekday(row.day, outlook.today) }}</td><td class="right"><b class="num">{{ row.good }}</b> of {{ outlook.years }}</td><td v-for="{ code } in CAUSES" :key="code" class="right">{{ row.causes[code] }}</td></tr>
       </tbody>
     </table>
   </details>

@@ -43,7 +43,7 @@ const window_ = computed(() => {
 const chosen = computed(() => props.outlook.sowing[indexOf(props.outlook, day.value)])
 const soils = computed(() => labels.value.flatMap((label, i) => (label ? [{ x: LEFT + (i + 0.5) * band.value, soil: `${Math.round(number('tempC', props.outlook.soilC.median[first.value + i]!))}°` }] : [])))
 const grain = computed(() => props.outlook.grain.map((year) => year.slice(first.value, first.value + span.value.days)))
-const GRAIN_COLOURS: Record<string, string> = { g: '#3c6326', h: '#dfbfae', f: '#b3c8d3', c: '#c3cfd2', w: '#172019' }
+const GRAIN_COLOURS: Record<string, string> = { g: '#3c6326', h: '#dfbfae', f: '#b3c8d3', c: '#c3cfd2', w: '#172019', d: '#e0c57c' }
 
 /** A year's letters as runs, so that a season is a few rectangles. */
 function runs(letters: string): { letter: string; from: number; length: number }[] {
@@ -91,7 +91,7 @@ function key(event: KeyboardEvent): void {
       <div v-if="window_" class="bracket" :style="{ left: `${within(window_.from) - band / 2}px`, width: `${within(window_.to) - within(window_.from) + band}px` }" />
       <div v-if="x(outlook.today) > LEFT" class="today" :style="{ left: `${x(outlook.today)}px` }"><span>Today</span></div>
       <div class="soils"><span class="word">Soil {{ unit('tempC') }}</span><span v-for="s in soils" :key="s.x" :style="{ left: `${s.x}px` }">{{ s.soil }}</span></div>
-      <div class="grain-head small"><b>The {{ outlook.years }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat or cold. Thin: washed out.</div>
+      <div class="grain-head small"><b>The {{ outlook.years }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat, cold or drought. Thin: washed out.</div>
       <svg class="grain" :width="width || 800" :height="grain.length * 5.4" aria-hidden="true">
         <g v-for="(letters, y) in grain" :key="y" :transform="`translate(${LEFT} ${y * 5.4})`">
           <rect v-for="run in runs(letters)" :key="run.from" :x="run.from * band" :y="run.letter === 'w' ? 2 : 0.4" :width="run.length * band" :height="run.letter === 'w' ? 1.2 : 4.4" :fill="GRAIN_COLOURS[run.letter]" />

@@ -5,8 +5,8 @@ import { oddsChart } from '../oddsChart'
 
 const YEARS = 30
 /** Days whose good years and causes add to all years, as the engine counts them. */
-const days = fc.array(fc.tuple(fc.nat(8), fc.nat(8), fc.nat(8), fc.nat(6)), { minLength: 20, maxLength: 120 }).map((list) => list.map(([heat, washout, frost, cold]) => ({
-  good: YEARS - heat - washout - frost - cold, causes: { heat, washout, frost, cold },
+const days = fc.array(fc.tuple(fc.nat(8), fc.nat(8), fc.nat(5), fc.nat(6), fc.nat(3)), { minLength: 20, maxLength: 120 }).map((list) => list.map(([heat, washout, frost, cold, dry]) => ({
+  good: YEARS - heat - washout - frost - cold - dry, causes: { heat, washout, frost, cold, dry },
 }) as SowingDay))
 
 interface Series { name: string; data: number[]; markPoint?: { symbolSize: [number, number]; data: { coord: [number, number] }[] } }

@@ -3,11 +3,12 @@ import { addDays, daysBetween, longDay, nearestWorkingDay, shortDay, shortDayWit
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/programme/decide'
-import { grassOf } from '#contract/lawn'
+import { grassOf, wateringOf } from '#contract/lawn'
 import { grassByCode } from '#core/grass/grasses'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { inSeason, leadDaysOf } from '#core/programme/wait'
 import { figure } from '#core/quantity/figure'
+import { CAUSES } from '~/utils/causeWords'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 import { schoolsIn, settingsOf } from '~/utils/planOf'
 
@@ -50,15 +51,20 @@ const compare = computed(() => [-14, -7, 0, 7, 14].map((step) => addDays(day.val
 
 const because = computed(() => {
   const [sooner, later] = [at(addDays(day.value, -7)), at(addDays(day.value, 7))]
-  const words = { heat: 'heat spoils', washout: 'rain washes out', frost: 'frost takes', cold: 'cold stops' } as const
-  const worst = (odds: NonNullable<typeof sooner>) => (Object.keys(words) as (keyof typeof words)[]).sort((a, b) => odds.causes[b] - odds.causes[a])[0]!
+  const worst = (odds: NonNullable<typeof sooner>) => [...CAUSES].sort((a, b) => odds.causes[b.code] - odds.causes[a.code])[0]!
   const tell = (lead: string, odds: typeof sooner) => {
     if (!odds || !chosen.value) return ''
     if (odds.good >= chosen.value.good) return `${lead} is as good.`
     const cause = worst(odds)
-    return `${lead}, ${words[cause]} ${odds.causes[cause]} years instead of ${chosen.value.causes[cause]}.`
+    return `${lead}, ${cause.does} ${odds.causes[cause.code]} years instead of ${chosen.value.causes[cause.code]}.`
   }
   return [day.value > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
+})
+/** How the odds take the bed to be watered. */
+const watered = computed(() => {
+  const { timesADay, bannedUntil } = wateringOf(lawn.value!)
+  const words = timesADay === 'as told' ? 'the client is taken to water as told' : timesADay === 0 ? 'nobody waters, so rain alone counts' : `the client waters ${timesADay === 1 ? 'once' : timesADay === 2 ? 'twice' : `${timesADay} times`} a day, as Look says`
+  return bannedUntil ? `${words}, not before ${shortDay(bannedUntil, context.today)}` : words
 })
 const growing = computed(() => outlook.value?.growing[0])
 const half = computed(() => chosen.value ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
@@ -92,7 +98,7 @@ async function goOn(): Promise<void> {
     <div class="left">
       <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" />
       <p class="small from">
-        Weather years drawn from {{ sill.data?.yearsFrom }}. Constants of germination and rooting are ours; the client is taken to water as told.
+        Weather years drawn from {{ sill.data?.yearsFrom }}. Constants of germination, rooting and drying are ours; {{ watered }}.
         <template v-if="sill.data && !sill.data.recordEnds"><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess. <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template>
         <template v-else-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
           <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
@@ -116,15 +122,16 @@ async function goOn(): Promise<void> {
           <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
           <tr><td>Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
           <tr><td>95% up</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
+          <tr v-if="chosen?.water"><td>Water until up, a day</td><td class="right num">{{ text(figure('depthMm', chosen.water.mmADay, 2)) }} in {{ chosen.water.timesADay.toFixed(1) }} goes</td></tr>
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
         </tbody>
       </table>
       <table v-if="!lifted" class="ledger">
-        <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th scope="col" class="right">Washed</th><th scope="col" class="right">Heat</th><th scope="col" class="right">Frost</th><th scope="col" class="right">Cold</th></tr></thead>
+        <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th></tr></thead>
         <tbody>
           <tr v-for="row in compare" :key="row.day" :class="{ chosen: row.day === day }">
             <td><button v-if="!sownOn" type="button" class="pick" @click="day = row.day">{{ shortDayWithWeekday(row.day) }}</button><template v-else>{{ shortDayWithWeekday(row.day) }}</template></td>
-            <td class="right"><b class="num">{{ row.good }}</b></td><td class="right">{{ row.causes.washout }}</td><td class="right">{{ row.causes.heat }}</td><td class="right">{{ row.causes.frost }}</td><td class="right">{{ row.causes.cold }}</td>
+            <td class="right"><b class="num">{{ row.good }}</b></td><td v-for="{ code } in CAUSES" :key="code" class="right">{{ row.causes[code] }}</td>
           </tr>
         </tbody>
       </table>
@@ -150,7 +157,7 @@ aside { display: grid; gap: 8px; align-content: start; }
 aside .verdict { font-size: 21px; }
 .facts td { padding: 4px 8px; }
 .ledger td { vertical-align: middle; }
-.ledger td, .ledger th { white-space: nowrap; padding-left: 6px; padding-right: 6px; }
+.ledger td, .ledger th { white-space: nowrap; padding-left: 4px; padding-right: 4px; }
 .chosen { background: var(--straw-tint); outline: 1px solid var(--ink); font-weight: 600; }
 .pick { display: inline-flex; align-items: center; cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
 .actions { display: flex; gap: 8px; flex-wrap: wrap; }

@@ -1,0 +1,66 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { climateFromNormals } from '../../climate/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
+import type { Ground } from '../../climate/soilCourse'
+import { grassByCode } from '../../grass/grasses'
+import { toDay } from '../../quantity/calendar'
+import { AS_TOLD, type Watering } from '../../watering/topLayer'
+import { bedWater, moistureFactor, type SeedBed } from '../moisture'
+import { summarise } from '../outlook'
+import { buildSeason, DAYS_BEHIND, type Season } from '../season'
+import { judgeYear, type SeedbedRisk, type YearOutlook } from '../sowing'
+
+const GROUND: Ground = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'sandy loam', cover: 'thin turf', sun: 'full' }
+const TF = grassByCode('TF')
+const RISK: SeedbedRisk = { covering: 'covered', slopeShare: 0 }
+const times = (timesADay: number): Watering => ({ timesADay, bannedUntil: null })
+const bed = (watering: Watering, covered = true): SeedBed => ({ cover: covered ? 'compost' : 'none', coverMm: covered ? 5 : 0, watering })
+let season: Season
+beforeAll(() => {
+  season = buildSeason({ today: toDay('2026-07-01'), observed: [], forecast: [], climate: climateFromNormals(COLUMBUS), ground: GROUND, years: 20, seed: 8 })
+})
+const judged = (of: SeedBed): YearOutlook[] => season.years.map((year) => judgeYear(year, TF, RISK, bedWater(year.weather, GROUND, 0, of)))
+const good = (years: readonly YearOutlook[], from = DAYS_BEHIND + 75, days = 30) => years.reduce((sum, { cause }) => sum + cause.slice(from, from + days).filter((one) => one === null).length, 0)
+const dried = (years: readonly YearOutlook[]) => years.reduce((sum, { cause }) => sum + cause.slice(DAYS_BEHIND, DAYS_BEHIND + 120).filter((one) => one === 'dry').length, 0)
+
+test('germination keeps its speed down to half of the water, and stands still at a tenth', () => {
+  expect([1, 0.5, 0.3, 0.1, 0].map(moistureFactor)).toEqual([1, 1, expect.closeTo(0.5, 9), 0, 0])
+})
+
+describe('drought', () => {
+  test('is no cause where the bed is watered as told, and seed comes up as in moist soil', () => {
+    const told = judged(bed(AS_TOLD))
+    expect(dried(told)).toBe(0)
+    const moist = season.years.map((year) => judgeYear(year, TF, RISK))
+    told.forEach(({ up50 }, y) => { expect(up50[DAYS_BEHIND + 70]! - moist[y]!.up50[DAYS_BEHIND + 70]!).toBeLessThanOrEqual(1) })
+  })
+
+  // From mid September on: before that, seed that lies dry comes up later and so meets less heat, which is another matter.
+  test('takes more stands the less is watered, and more from a bare bed than from a covered one', () => {
+    const counts = [AS_TOLD, times(2), times(1), times(0)].map((watering) => good(judged(bed(watering))))
+    expect([...counts].sort((a, b) => b - a)).toEqual(counts)
+    expect(counts[0]! - counts[3]!).toBeGreaterThan(100)
+    expect(dried(judged(bed(times(0))))).toBeGreaterThan(100)
+    expect(good(judged(bed(times(1), false)))).toBeLessThanOrEqual(good(judged(bed(times(1)))))
+  })
+
+  test('holds back what moist soil would have brought up, and is named for it, not the cold', () => {
+    const none = judged(bed(times(0), false))
+    const told = judged(bed(AS_TOLD, false))
+    const july = DAYS_BEHIND + 10
+    const causes = (years: readonly YearOutlook[]) => years.map(({ cause }) => cause[july])
+    expect(causes(none).filter((cause) => cause === 'cold')).toHaveLength(0)
+    expect(causes(none).filter((cause) => cause === 'dry').length).toBeGreaterThan(causes(told).filter((cause) => cause === 'dry').length)
+  })
+
+  test('counts in the summary with all other causes, and the water a bed wants is told by sowing day', () => {
+    const outlook = summarise(season, TF, { ...RISK, bed: bed(times(1)) }, 75, COLUMBUS)
+    for (const { good: stands, causes } of outlook.sowing) expect(stands + Object.values(causes).reduce((a, b) => a + b, 0)).toBe(20)
+    const [july, october] = [DAYS_BEHIND + 14, DAYS_BEHIND + 110].map((i) => outlook.sowing[i]!.water!)
+    // Hot weeks want more than cool ones.
+    expect(july!.mmADay).toBeGreaterThan(october!.mmADay)
+    expect(july!.timesADay).toBeGreaterThan(october!.timesADay)
+    expect(july!.mmADay).toBeLessThan(7)
+    expect(summarise(season, TF, RISK, 75, COLUMBUS).sowing[DAYS_BEHIND]!.water).toBeNull()
+  })
+})
