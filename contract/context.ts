@@ -11,13 +11,6 @@ export interface Context {
   today: Day
 }
 
-export interface ProbeReading {
-  /** Local time, "2026-09-08T06:40". */
-  at: string
-  depthMm: number
-  tempC: number
-}
-
 /** The sill's data: the ground it is for, its station, and its season. */
 export interface SillData {
   place: string
@@ -25,7 +18,6 @@ export interface SillData {
   stationName: string
   grassName: string
   grassSeason: 'cool' | 'warm'
-  probe: ProbeReading[]
   forecast: DailyWeather[]
   /** Last day the station has observed; null for none. */
   recordEnds: Day | null

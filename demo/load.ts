@@ -14,7 +14,7 @@ import { PELLMOOR } from './pellmoor'
 /** The demo stands still here until it is stepped. */
 const DEMO_DAY = toDay('2026-09-08')
 const DEMO_MORNING = `${DEMO_DAY}T08:20:00`
-const TIME_ZONE = 'America/New_York'
+const TIME_ZONE = PELLMOOR.timeZone
 
 /** The firm, its station and its two people, all or nothing. @returns who does the work in it; undefined when there is a firm already */
 async function createFirm(): Promise<Author | undefined> {

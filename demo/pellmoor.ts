@@ -7,6 +7,7 @@ export const PELLMOOR = {
   name: 'Pellmoor ridge',
   latDeg: 37.05,
   lonDeg: -79.4,
+  timeZone: 'America/New_York',
   seed: 62,
   normals: {
     tmaxC: [47, 51, 60, 70, 78, 85, 89, 87, 81, 71, 60, 50].map(celsius),

@@ -1,5 +1,6 @@
 import { addDays, dayNumber, monthIndex, monthName, weekdayIndex, type Day } from '#core/quantity/calendar'
 import type { SillData } from '#contract/context'
+import { readingOnLine } from '#core/establishment/outlook'
 
 export const DAYS_BACK = 30
 export const DAYS_ON = 120
@@ -20,7 +21,7 @@ export interface SillScale {
 function range(data: SillData, from: number, to: number): [number, number] {
   const { p05, p95 } = data.outlook.soilC
   const values = [...p05.slice(from, to), ...p95.slice(from, to), data.outlook.band.lowC, data.outlook.band.highC]
-  const probe = data.probe.map(({ tempC }) => tempC)
+  const probe = data.outlook.readings.filter(({ used }) => used).flatMap((reading) => readingOnLine(data.outlook, reading) ?? [])
   const low = Math.min(...values, ...(probe.length ? probe.slice(-DAYS_BACK) : values))
   const high = Math.max(...values, ...(probe.length ? probe.slice(-DAYS_BACK) : values))
   return [Math.floor(low - 0.5), Math.ceil(high + 0.5)]

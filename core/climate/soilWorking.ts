@@ -1,33 +1,40 @@
 import { figure } from '../quantity/figure'
 import { shortDay, type Day } from '../quantity/calendar'
-import type { Working } from '../quantity/working'
+import type { Working, WorkingLine } from '../quantity/working'
+import type { JudgedReading } from './probe'
 
 export interface SoilNow {
-  /** The probe's reading, where there is one of today or yesterday. */
-  probe?: { tempC: number; at: string }
-  modelC: number
+  /** The last reading of today or yesterday. */
+  reading?: JudgedReading
+  /** K by which all readings so far move today. */
+  correctionK: number
+  /** Mean of today with that in it, °C. */
+  nowC: number
   stationName: string
   /** Last observed day; null for none. */
   recordEnds: Day | null
 }
 
 /** How the soil temperature on the ledge came about. */
-export function soilWorking({ probe, modelC, stationName, recordEnds }: SoilNow): Working {
-  const nowC = probe?.tempC ?? modelC
-  const modelled = {
-    what: 'Modelled at 2 in (50 mm), mean of the day', value: figure('tempC', modelC),
-    source: { kind: 'computed' as const, text: `heat conduction from ${stationName}${recordEnds ? `, days to ${shortDay(recordEnds)}` : ', normals only'}` },
+export function soilWorking({ reading, correctionK, nowC, stationName, recordEnds }: SoilNow): Working {
+  const modelled: WorkingLine = {
+    what: 'Modelled at 2 in (50 mm), mean of today', value: figure('tempC', nowC - correctionK),
+    source: { kind: 'computed', text: `heat conduction from ${stationName}${recordEnds ? `, days to ${shortDay(recordEnds)}` : ', normals only'}` },
   }
+  const read: WorkingLine[] = reading ? [
+    { what: `Probe, ${shortDay(reading.at.slice(0, 10) as Day)} ${reading.at.slice(11)}`, value: figure('tempC', reading.tempC), source: { kind: 'user', text: `reading at ${Math.round(reading.depthMm)} mm${reading.used ? '' : ', questioned and left out'}` } },
+    { operator: '−', what: 'Modelled at its depth and hour', value: figure('tempC', reading.modelC), source: { kind: 'computed', text: 'the same conduction, under the station' } },
+  ] : []
   return {
     title: 'Soil now', result: figure('tempC', nowC),
-    formula: probe ? 'The probe is read; the line beside it is modelled and not yet corrected by it.' : 'No probe: heat conducted down from air and sun, hour by hour.',
-    lines: probe
+    formula: correctionK ? 'The model, moved by what probes said: a Kalman filter on an offset that fades in ten days.' : 'No probe: heat conducted down from air and sun, hour by hour.',
+    lines: correctionK
       ? [
-          { what: `Probe, ${probe.at.slice(11)}`, value: figure('tempC', probe.tempC), source: { kind: 'user', text: 'probe at 2 in (50 mm)' }, subtotal: true },
-          modelled,
-          { operator: '−', what: 'Probe against the model', value: figure('tempStepK', probe.tempC - modelC), source: { kind: 'computed', text: 'a morning reading lies below the mean of its day' } },
+          ...read, modelled,
+          { operator: '+', what: 'What the readings so far move it by', value: figure('tempStepK', correctionK), source: { kind: 'own', text: 'model good to 1.5 K, a reading to 0.7 K' } },
+          { operator: '=', what: 'Soil now, mean of today', value: figure('tempC', nowC), subtotal: true },
         ]
-      : [modelled],
-    fieldCheck: 'Push a thermometer 2 in (50 mm) into the turf between 8 and 10 in the morning and compare.',
+      : [...read, modelled],
+    fieldCheck: 'Push a thermometer 2 in (50 mm) into the turf between 8 and 10 in the morning and note what it reads.',
   }
 }

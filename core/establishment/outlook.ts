@@ -1,3 +1,4 @@
+import type { JudgedReading } from '../climate/probe'
 import { usualWeekRainMm, type Normals } from '../climate/normals'
 import { germinationBand, type Grass } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../quantity/calendar'
@@ -22,6 +23,10 @@ export interface Outlook {
   years: number
   /** Daily mean at probe depth, °C; behind today all five are the same modelled line. */
   soilC: { p05: number[]; p25: number[]; median: number[]; p75: number[]; p95: number[] }
+  /** K by which the probe moved each day of the line, fading ahead; all 0 where nothing was read. */
+  correctionK: number[]
+  /** Readings behind today as they were judged. */
+  readings: JudgedReading[]
   /** Days behind today without an observation. */
   filled: boolean[]
   /** Rain that fell, mm; null where not observed. */
@@ -201,6 +206,8 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
     todayIndex: season.todayIndex,
     years: season.years.length,
     soilC,
+    correctionK: Array.from(season.correctionK.subarray(0, shown), (k) => Math.round(k * 100) / 100),
+    readings: season.readings.map((reading) => ({ ...reading, modelC: Math.round(reading.modelC * 100) / 100, surpriseK: Math.round(reading.surpriseK * 100) / 100 })),
     filled: Array.from(season.filled, Boolean),
     rainMm: Array.from(season.filled, (filled, i) => (filled ? null : season.years[0]!.weather.rainMm[i]!)),
     usualWeekRainMm: Array.from({ length: shown }, (_, i) => Math.round(usualWeekRainMm(normals, start + i))),
@@ -242,3 +249,10 @@ export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
 
 /** Index of a date in an outlook's series; may lie outside of them. */
 export const indexOf = (outlook: Outlook, day: Day): number => dayNumber(day) - dayNumber(outlook.first)
+
+/** Where a reading stands beside the line of a piece of ground: its uncorrected day, moved as far as the reading is off its model, °C. */
+export function readingOnLine(outlook: Outlook, { at, tempC, modelC }: JudgedReading): number | undefined {
+  const i = indexOf(outlook, at.slice(0, 10) as Day)
+  const median = outlook.soilC.median[i]
+  return median === undefined ? undefined : median - outlook.correctionK[i]! + tempC - modelC
+}

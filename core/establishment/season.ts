@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type Day } from '../quantity/calendar'
+import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../climate/probe'
 import { generateWeather } from '../climate/generator'
 import { dailyNormals, type Climate } from '../climate/normals'
 import { copyColumn } from '../climate/soil'
@@ -24,6 +25,8 @@ export interface SeasonInput {
   ground: Ground
   years: number
   seed: number
+  /** What was read at the station, whose own ground says how far its weather and the model are off. */
+  probe?: { readings: readonly ProbeReading[]; ground: Ground; clockAheadH: number } | undefined
 }
 
 /** One way the season may go: the days behind as they were, the days ahead as they may be. */
@@ -41,6 +44,9 @@ export interface Season {
   /** 1 where a day behind today has no observation and the normals stand in. */
   filled: Uint8Array
   years: SeasonYear[]
+  /** What the probe moved: K that are in the soil of each day already, and the readings as they were judged. */
+  correctionK: Float64Array
+  readings: JudgedReading[]
 }
 
 /** Departure of the last days from normal, K, which the next days still feel. */
@@ -83,6 +89,24 @@ const joinSeries = (a: Float64Array, b: Float64Array): Float64Array => {
   return joined
 }
 
+/** Days of forecast weather that the modelled profile goes on for, so that today's readings can be judged. */
+const PROFILE_AHEAD = 2
+
+/** How far the probe moves the soil of each day of the season. The profile is the station's own, spun up on its own year. */
+function probeCorrection({ probe }: SeasonInput, history: WeatherRun, ahead: WeatherRun, days: number): { correctionK: Float64Array; readings: JudgedReading[] } {
+  if (!probe?.readings.length) return { correctionK: new Float64Array(days), readings: [] }
+  const column = spunUpColumn(history, probe.ground)
+  const run = joinRuns(sliceRun(history, SPIN_UP_DAYS, runLength(history)), sliceRun(ahead, 0, PROFILE_AHEAD))
+  followSoil(column, surfaceHourlyC(sliceRun(history, 0, SPIN_UP_DAYS), probe.ground))
+  const { readings, offsetK } = correctByProbe(followProfile(column, surfaceHourlyC(run, probe.ground), run.first), probe.readings, days, probe.clockAheadH)
+  return { correctionK: offsetK, readings }
+}
+
+/** Soil moved by as many K a day as the probe says. */
+function corrected({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array): SoilCourse {
+  return { seedbedHourlyC: seedbedHourlyC.map((c, hour) => c + byK[Math.floor(hour / 24)]!), probeDailyC: probeDailyC.map((c, day) => c + byK[day]!) }
+}
+
 /**
  * The season of one piece of ground: soil temperature as it was, and as it may go in each of many weather years.
  * @param input.years number of weather years, 1-200
@@ -102,19 +126,14 @@ export function buildSeason(input: SeasonInput): Season {
   const behindProbe = historySoil.probeDailyC.slice(SPIN_UP_DAYS)
   const anomalyK = recentAnomalyK(history, filled, input.climate)
 
-  const years = Array.from({ length: input.years }, (_, y): SeasonYear => {
-    const generated = generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1))
-    const ahead = fadeIn(generated, input, anomalyK)
+  const aheads = Array.from({ length: input.years }, (_, y) => fadeIn(generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1)), input, anomalyK))
+  const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)
+  const years = aheads.map((ahead): SeasonYear => {
     const soil = followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground))
-    return {
-      weather: joinRuns(behind, ahead),
-      soil: {
-        seedbedHourlyC: joinSeries(behindSeed, soil.seedbedHourlyC),
-        probeDailyC: joinSeries(behindProbe, soil.probeDailyC),
-      },
-    }
+    const whole = { seedbedHourlyC: joinSeries(behindSeed, soil.seedbedHourlyC), probeDailyC: joinSeries(behindProbe, soil.probeDailyC) }
+    return { weather: joinRuns(behind, ahead), soil: readings.length ? corrected(whole, correctionK) : whole }
   })
-  return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years }
+  return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years, correctionK, readings }
 }
 
 /** Mean of the five days that end with day i; shorter at the start of the series. */

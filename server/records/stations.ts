@@ -1,7 +1,7 @@
 import type { Day } from '#core/quantity/calendar'
 import type { Normals } from '#core/climate/normals'
 import type { DailyWeather } from '#core/climate/weather'
-import type { ProbeReading } from '#contract/context'
+import type { ProbeReading } from '#core/climate/probe'
 import type { NewStation, Station } from '#contract/station'
 import { inFirm } from './db'
 

@@ -45,7 +45,7 @@ beforeEach(async () => {
   await owner('delete from firms')
   us = await newFirm('Ours')
   firmId = us.firmId
-  await owner(`update firms set demo = true, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [firmId])
+  await owner(`update firms set demo = true, time_zone = $2, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [firmId, PELLMOOR.timeZone])
   browser = await new Browser().enter(us)
 })
 
@@ -178,7 +178,10 @@ describe('the season', () => {
     const home = (await call<SillData>('GET', '/api/sill')).body
     expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: 'tall fescue' })
     expect(home.forecast).toHaveLength(10)
-    expect(home.probe.at(-1)!.at).toBe('2026-09-08T06:40')
+    expect(home.outlook.readings.at(-1)).toMatchObject({ at: '2026-09-08T06:40', used: true })
+    // The simulated probe reads half a kelvin over the simulated ground, with noise about it.
+    expect(home.outlook.correctionK[home.outlook.todayIndex]!).toBeGreaterThan(0.1)
+    expect(home.outlook.correctionK[home.outlook.todayIndex]!).toBeLessThan(0.9)
     const lawn = await surveyed({}, { sunHours: 4.5 })
     const own = (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect(own.place).toBe('Odell')

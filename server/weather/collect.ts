@@ -1,5 +1,5 @@
 import { addDays, type Day } from '#core/quantity/calendar'
-import type { ProbeReading } from '#contract/context'
+import type { ProbeReading } from '#core/climate/probe'
 import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { log } from '../utils/log'

@@ -13,6 +13,7 @@ import { surveyOver } from '#core/site/survey'
 import { stationsOf, weatherNow, weatherOf, type StationRecord } from '../records/stations'
 import type { AtWork } from '../records/firms'
 import { Refusal } from '../utils/refusal'
+import { clockAheadH } from './clock'
 
 /** Weather years behind every count on the screen. */
 export const WEATHER_YEARS = 30
@@ -54,11 +55,14 @@ export function subjectOf(lawn: Lawn, station: StationRecord, today: Day): Subje
   }
 }
 
+/** Ground that a station and its probe stand on. */
+const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({ latDeg, coastal, texture: 'loam', cover: 'thin turf', sun: 'full' })
+
 export function homeSubject(station: StationRecord, code: GrassCode): Subject {
   const grass = grassByCode(code)
   return {
     place: station.name, grass, mowingMm: grass.mowingMm[0], risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: USUAL_COVER_MM, watering: AS_TOLD } },
-    ground: { latDeg: station.latDeg, coastal: station.coastal, texture: 'loam', cover: 'thin turf', sun: 'full' },
+    ground: groundOf(station),
   }
 }
 
@@ -118,18 +122,19 @@ export async function sillData({ firm, today }: AtWork, station: StationRecord, 
   const { stamp, lastDay, forecast, probe } = await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND))
   const { grass, ground, risk, mowingMm } = subject
   const normals = await lendersOf(firm.id, station)
-  const weather = [station.id, stamp, today, forecast, normals]
+  const ahead = clockAheadH(firm.timeZone, station.lonDeg, today)
+  const weather = [station.id, stamp, today, forecast, normals, probe, ahead]
   const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, JSON.stringify([weather, grass.code, ground, risk, mowingMm]), async () => {
     const { season, from, climate } = await remembered(seasons, MOST_SEASONS, JSON.stringify([weather, ground]), async () => {
       const record = await weatherOf(firm.id, station.id)
       const { climate, from } = climateOf(station, record, normals)
       const observed = record.filter(({ day }) => day < today)
-      return { season: buildSeason({ today, observed, forecast, climate, ground, years: WEATHER_YEARS, seed: SEED }), climate, from }
+      return { season: buildSeason({ today, observed, forecast, climate, ground, years: WEATHER_YEARS, seed: SEED, probe: { readings: probe, ground: groundOf(station), clockAheadH: ahead } }), climate, from }
     })
     return { outlook: summarise(season, grass, risk, mowingMm, climate.normals), yearsFrom: from }
   })
   return {
     place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, grassSeason: grass.season,
-    probe, forecast, recordEnds: lastDay, yearsFrom, outlook,
+    forecast, recordEnds: lastDay, yearsFrom, outlook,
   }
 }

@@ -1,11 +1,13 @@
 import { climateFromNormals } from '#core/climate/normals'
 import { generateWeather } from '#core/climate/generator'
 import { seededRandom } from '#core/climate/random'
-import { followSoil, spunUpColumn, surfaceHourlyC, type Ground } from '#core/climate/soilCourse'
+import { followProfile, profileC, type ProbeReading, type SoilProfile } from '#core/climate/probe'
+import { spunUpColumn, surfaceHourlyC, type Ground } from '#core/climate/soilCourse'
 import type { DailyWeather, WeatherRun } from '#core/climate/weather'
+import { PROBE_DEPTH_M } from '#core/climate/soil'
 import { addDays, dayNumber, daysBetween, toDay, type Day } from '#core/quantity/calendar'
-import type { ProbeReading } from '#contract/context'
 import { PELLMOOR } from '../../demo/pellmoor'
+import { clockAheadH } from './clock'
 
 /**
  * A weather station and a soil probe that exist only here. They deliver the same days to everyone who asks, in the open
@@ -21,13 +23,15 @@ const PROBE_OFFSET_K = 0.5
 const PROBE_NOISE_K = 0.25
 const GROUND: Ground = { latDeg: PELLMOOR.latDeg, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }
 
-let truth: { weather: WeatherRun; probeDailyC: Float64Array } | undefined
+/** Its probe is read by its own clock, which is ahead of the sun by so much, h. */
+const READ_AT = { clock: '06:40', hour: 6 + 40 / 60 }
+
+let truth: { weather: WeatherRun; soil: SoilProfile } | undefined
 
 function simulated() {
   if (!truth) {
     const weather = generateWeather(climateFromNormals(PELLMOOR.normals), FIRST, daysBetween(FIRST, LAST), PELLMOOR.seed)
-    const { probeDailyC } = followSoil(spunUpColumn(weather, GROUND), surfaceHourlyC(weather, GROUND))
-    truth = { weather, probeDailyC }
+    truth = { weather, soil: followProfile(spunUpColumn(weather, GROUND), surfaceHourlyC(weather, GROUND), FIRST) }
   }
   return truth
 }
@@ -60,11 +64,11 @@ export function standinForecast(issuedOn: Day): DailyWeather[] {
 
 /** One reading a morning at 50 mm. */
 export function standinReadings(from: Day, to: Day): ProbeReading[] {
-  const { weather, probeDailyC } = simulated()
+  const { soil } = simulated()
   return [...daysFrom(from, to)].flatMap((day) => {
-    const model = probeDailyC[daysBetween(weather.first, day)]
-    if (model === undefined) return []
+    const truthC = profileC(soil, PROBE_DEPTH_M, daysBetween(FIRST, day) * 24 + READ_AT.hour - clockAheadH(PELLMOOR.timeZone, PELLMOOR.lonDeg, day))
+    if (truthC === undefined) return []
     const noise = seededRandom(dayNumber(day) * 31).normal() * PROBE_NOISE_K
-    return [{ at: `${day}T06:40`, depthMm: 50, tempC: toTenth(model + PROBE_OFFSET_K + noise) }]
+    return [{ at: `${day}T${READ_AT.clock}`, depthMm: PROBE_DEPTH_M * 1000, tempC: toTenth(truthC + PROBE_OFFSET_K + noise) }]
   })
 }

@@ -10,11 +10,14 @@ const context = useContextStore()
 const { parse, text, unit } = useUnits()
 const form = reactive({ temp: '', depth: '', at: '' })
 const { busy, message, errors, judged, send } = useSend()
+/** Why a reading that was kept does not count. */
+const doubt = ref('')
 watch(open, (now) => {
   if (!now) return
   Object.assign(form, { temp: '', depth: text(figure('depthMm', PROBE_DEPTH_M * 1000)), at: `${context.today}T12:00` })
   errors.value = {}
   message.value = ''
+  doubt.value = ''
 })
 
 async function note(): Promise<void> {
@@ -22,8 +25,10 @@ async function note(): Promise<void> {
   const reading = judged(readingSchema, { at: form.at, tempC: orZero(tempC), depthMm: orZero(depthMm) }, { tempC, depthMm })
   const station = sill.data?.stationId
   if (!reading || !station || !(await send(() => $fetch(`/api/stations/${station}/readings`, { method: 'POST', body: reading })))) return
-  open.value = false
   await sill.show(sill.lawnId ?? null)
+  const shownAs = sill.data?.outlook.readings.find(({ at, depthMm: deep }) => at === reading.at && Math.abs(deep - reading.depthMm) < 1)
+  if (!shownAs || shownAs.used) { open.value = false; return }
+  doubt.value = `Kept, and left out of the line: it is ${text(figure('tempStepK', Math.abs(shownAs.surpriseK), 2))} ${shownAs.surpriseK > 0 ? 'over' : 'under'} what the model and the readings before say. Read again; three that agree are believed.`
 }
 </script>
 
@@ -35,6 +40,7 @@ async function note(): Promise<void> {
         <UFormField label="Depth" name="depth" :error="errors.depthMm"><UInput id="field-reading-depth" v-model="form.depth" /></UFormField>
         <UFormField label="When" name="at" :error="errors.at"><UInput id="field-reading-at" v-model="form.at" type="datetime-local" :max="`${context.today}T23:59`" /></UFormField>
         <p v-if="message" class="problem" role="alert">{{ message }}</p>
+        <p v-if="doubt" class="problem" role="status">{{ doubt }}</p>
         <UButton type="submit" color="primary" :loading="busy">Note the reading</UButton>
       </form>
     </template>

@@ -6,34 +6,36 @@ import { addDays } from '#core/quantity/calendar'
 import { indexOf } from '#core/establishment/outlook'
 import { soilWorking } from '#core/climate/soilWorking'
 
-/** Mark, name, and the soil right now: the probe's reading where there is one, else the model. */
+/** Mark, name, and the soil right now: the model's mean of today, as the probe has moved it. */
 const sill = useSillStore()
 const working = useWorkingStore()
 const { shown, text, system } = useUnits()
 
 const latest = computed(() => {
-  const last = sill.data?.probe.at(-1)
+  const last = sill.data?.outlook.readings.at(-1)
   return last && last.at.slice(0, 10) >= addDays(sill.data!.outlook.today, -1) ? last : undefined
 })
-const modelC = computed(() => sill.data?.outlook.soilC.median[sill.data.outlook.todayIndex])
-const nowC = computed(() => latest.value?.tempC ?? modelC.value)
+/** Mean of today, as the probe has moved it. */
+const nowC = computed(() => sill.data?.outlook.soilC.median[sill.data.outlook.todayIndex])
 const other = computed(() => {
   if (nowC.value === undefined) return ''
   return system.value === 'us' ? `${nowC.value.toFixed(1)} °C` : `${fahrenheit(nowC.value).toFixed(1)} °F`
 })
 const weekAhead = computed(() => {
-  if (!sill.data || modelC.value === undefined) return ''
+  if (!sill.data || nowC.value === undefined) return ''
   const { outlook } = sill.data
-  const change = outlook.soilC.median[indexOf(outlook, addDays(outlook.today, 7))]! - modelC.value
+  const change = outlook.soilC.median[indexOf(outlook, addDays(outlook.today, 7))]! - nowC.value
   if (Math.abs(change) < 0.3) return 'steady for a week'
   return `${change > 0 ? 'rises' : 'falls'} ${text(figure('tempStepK', Math.abs(change), 2))} in a week`
 })
 
 function openWorking(): void {
-  if (!sill.data || modelC.value === undefined) return
-  const { stationName, recordEnds } = sill.data
-  working.show(soilWorking({ modelC: modelC.value, stationName, recordEnds, ...(latest.value ? { probe: latest.value } : {}) }))
+  if (!sill.data || nowC.value === undefined) return
+  const { stationName, recordEnds, outlook } = sill.data
+  working.show(soilWorking({ nowC: nowC.value, correctionK: outlook.correctionK[outlook.todayIndex]!, stationName, recordEnds, ...(latest.value ? { reading: latest.value } : {}) }))
 }
+const depth = computed(() => text(figure('depthMm', PROBE_DEPTH_M * 1000)))
+const note = computed(() => (!latest.value ? `${depth.value} deep, modelled` : latest.value.used ? `probe ${latest.value.at.slice(11)}: ${text(figure('tempC', latest.value.tempC))}` : `probe ${latest.value.at.slice(11)} left out`))
 </script>
 
 <template>
@@ -54,7 +56,7 @@ function openWorking(): void {
         {{ shown(figure('tempC', nowC)).value }}<span class="deg">{{ shown(figure('tempC', nowC)).unit }}</span>
       </button>
       <span class="other">{{ other }}</span>
-      <div class="note"><b>{{ text(figure('depthMm', PROBE_DEPTH_M * 1000)) }} deep, {{ latest ? `probe ${latest.at.slice(11)}` : 'modelled' }}</b><br>{{ weekAhead }}</div>
+      <div class="note"><b>{{ note }}</b><br>{{ weekAhead }}</div>
     </div>
   </div>
 </template>

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { figure } from '#core/quantity/figure'
 import { addDays, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
-import { indexOf } from '#core/establishment/outlook'
+import { indexOf, readingOnLine } from '#core/establishment/outlook'
 import { mondays, monthTicks, sillScale, type Hanger } from '~/utils/sillScale'
 
 /** The ledge that holds the season: soil, band, rain, frost and today. */
@@ -24,7 +24,15 @@ const scale = computed(() => {
 })
 const lipY = computed(() => (wide.value ? LIP : 108))
 
-interface Point { day: Day; median: number; p05: number; p25: number; p75: number; p95: number }
+/** Readings beside the line of this ground; one that is left out is held inside of the ledge. */
+const readings = computed(() => (data.value && scale.value ? data.value.outlook.readings : []).flatMap((reading) => {
+  const day = reading.at.slice(0, 10) as Day
+  const tempC = readingOnLine(data.value!.outlook, reading)
+  if (tempC === undefined || day < scale.value!.from) return []
+  return [{ ...reading, x: scale.value!.x(day), y: Math.min(lipY.value - 4, Math.max(8, scale.value!.y(tempC))) }]
+}))
+
+interface Point { day: Day; modelC: number; median: number; p05: number; p25: number; p75: number; p95: number }
 const points = computed<Point[]>(() => {
   if (!data.value || !scale.value) return []
   const { outlook } = data.value
@@ -32,7 +40,7 @@ const points = computed<Point[]>(() => {
   const out: Point[] = []
   for (let day = scale.value.from; day <= scale.value.to; day = addDays(day, 1)) {
     const i = indexOf(outlook, day)
-    out.push({ day, median: soilC.median[i]!, p05: soilC.p05[i]!, p25: soilC.p25[i]!, p75: soilC.p75[i]!, p95: soilC.p95[i]! })
+    out.push({ day, modelC: soilC.median[i]! - outlook.correctionK[i]!, median: soilC.median[i]!, p05: soilC.p05[i]!, p25: soilC.p25[i]!, p75: soilC.p75[i]!, p95: soilC.p95[i]! })
   }
   return out
 })
@@ -127,8 +135,12 @@ function step(days: number): void {
       </g>
       <path :d="ribbon((p) => p.p95, (p) => p.p05)" fill="#e9e0ce" opacity="0.16" />
       <path :d="ribbon((p) => p.p75, (p) => p.p25)" fill="#e9e0ce" opacity="0.22" />
-      <path :d="path((p) => p.median)" fill="none" stroke="#e9e0ce" stroke-width="2.25" :stroke-dasharray="data.probe.length ? undefined : '5 3'" />
-      <circle v-for="r in data.probe.filter((r) => r.at.slice(0, 10) >= scale!.from)" :key="r.at" :cx="scale.x(r.at.slice(0, 10) as Day)" :cy="scale.y(r.tempC)" r="1.7" fill="#fbfbf5" />
+      <path v-if="readings.length" :d="path((p) => p.modelC)" fill="none" stroke="#bfb197" stroke-width="1" stroke-dasharray="2 3" />
+      <path :d="path((p) => p.median)" fill="none" stroke="#e9e0ce" stroke-width="2.25" :stroke-dasharray="readings.length ? undefined : '5 3'" />
+      <template v-for="r in readings" :key="`${r.at}${r.depthMm}`">
+        <circle v-if="r.used" :cx="r.x" :cy="r.y" r="1.7" fill="#fbfbf5" />
+        <path v-else :d="`M${r.x - 3} ${r.y - 3}l6 6m0 -6l-6 6`" stroke="#e4bf52" stroke-width="1.6" />
+      </template>
       <rect v-for="b in rain.fell" :key="b.day" :x="b.x" :y="lipY - b.height" width="4" :height="b.height" fill="#a9cfe6" />
       <rect v-for="b in rain.told" :key="`t${b.day}`" :x="b.x + 0.5" :y="lipY - b.height" width="3.5" :height="b.height" fill="#211a12" stroke="#a9cfe6" />
       <g v-for="f in frost" :key="f.share">

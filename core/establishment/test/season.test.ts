@@ -7,7 +7,7 @@ import { GRASSES, grassByCode } from '../../grass/grasses'
 import { addDays, dayNumber, toDay, type Day } from '../../quantity/calendar'
 import { emergenceWorked } from '../emergenceWorking'
 import { dayOfHeight, firstCutMm, firstMowHeightMm, thermalTimeToHeight } from '../growth'
-import { glanceOf, indexOf, summarise, type Outlook } from '../outlook'
+import { glanceOf, indexOf, readingOnLine, summarise, type Outlook } from '../outlook'
 import { buildSeason, DAYS_BEHIND, fiveDayMean, quantile } from '../season'
 import { judgeYear } from '../sowing'
 
@@ -158,4 +158,36 @@ test('quantiles lie between neighbours, and five days are averaged', () => {
   expect(() => quantile([], 0.5)).toThrow(RangeError)
   expect(fiveDayMean([1, 2, 3, 4, 5, 6], 5)).toBe(4)
   expect(fiveDayMean([1, 3], 1)).toBe(2)
+})
+
+describe('a probe', () => {
+  const observed = record(addDays(TODAY, -400), 400, 0)
+  const probe = (readings: { at: string; depthMm: number; tempC: number }[]) => ({ readings, ground: GROUND, clockAheadH: 0 })
+  const plain = season({ observed, years: 3 })
+  const mornings = (shiftK: number) => [-6, -5, -4, -3, -2, -1].map((d) => {
+    const day = addDays(TODAY, d)
+    // The model's own value at that hour, told by a season with one reading that is judged and not believed.
+    const [judged] = season({ observed, years: 1, probe: probe([{ at: `${day}T08:00`, depthMm: 50, tempC: -19 }]) }).readings
+    return { at: `${day}T08:00`, depthMm: 50, tempC: judged!.modelC + shiftK }
+  })
+
+  test('that reads warmer brings the seed up sooner, and ahead it counts for less and less', () => {
+    const warmer = season({ observed, years: 3, probe: probe(mornings(2)) })
+    expect(warmer.readings.every(({ used }) => used)).toBe(true)
+    const [today, later] = [0, 30].map((ahead) => warmer.correctionK[DAYS_BEHIND + ahead]!)
+    expect(today!).toBeGreaterThan(1.3)
+    expect(later!).toBeLessThan(0.1)
+    const up = (of: typeof plain) => judgeYear(of.years[0]!, grassByCode('TF'), COVERED).up50[DAYS_BEHIND]!
+    expect(up(warmer)).toBeLessThanOrEqual(up(plain))
+    expect(warmer.years[0]!.soil.probeDailyC[DAYS_BEHIND]! - plain.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeCloseTo(today!, 9)
+    expect(warmer.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]! - plain.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]!).toBeCloseTo(today!, 9)
+  })
+
+  test('of this very morning is judged, and stands on the line of any ground as far off as it was read', () => {
+    const read = season({ observed, years: 2, probe: probe([{ at: `${TODAY}T06:40`, depthMm: 50, tempC: 20 }]) })
+    expect(read.readings).toHaveLength(1)
+    const outlook = summarise(read, grassByCode('TF'), COVERED, 75, COLUMBUS)
+    const at = indexOf(outlook, TODAY)
+    expect(readingOnLine(outlook, outlook.readings[0]!)! - (outlook.soilC.median[at]! - outlook.correctionK[at]!)).toBeCloseTo(20 - outlook.readings[0]!.modelC, 6)
+  })
 })
