@@ -2,6 +2,8 @@ import { climateFromNormals } from '#core/climate/normals'
 import { soilColumn, stepColumn } from '#core/climate/soil'
 import { buildSeason, DAYS_AHEAD } from '#core/establishment/season'
 import { summarise } from '#core/establishment/outlook'
+import { oddsOf, watersOf } from '#core/establishment/whatIf'
+import { AS_TOLD } from '#core/watering/topLayer'
 import { grassByCode } from '#core/grass/grasses'
 import { toDay } from '#core/quantity/calendar'
 import { PELLMOOR } from '../demo/pellmoor'
@@ -58,6 +60,16 @@ export function benchCore(): Measured[] {
   const seasonMs = timed(5, season)
   const built = season()
   const outlookMs = timed(5, () => { summarise(built, grassByCode('TF'), { covering: 'covered', slopeShare: 0 }, 75, climate.normals) })
+  const bed = { cover: 'compost', coverMm: 5, watering: AS_TOLD } as const
+  const windowsMs = timed(3, () => {
+    const season = buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 40, seed: 1 })
+    const variants = (['PRG', 'TF', 'KBG', 'CRF'] as const).map((grass) => ({ code: grass, group: 'seed', words: grass, grass, ground, risk: { covering: 'covered', slopeShare: 0, bed } } as const))
+    const waters = watersOf(variants[0]!, season)
+    for (const variant of variants) oddsOf(variant, season, waters)
+  })
+  const coarseMs = timed(5, () => {
+    oddsOf({ code: 'plan', group: 'plan', words: '', grass: 'TF', ground, risk: { covering: 'covered', slopeShare: 0, bed } }, buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 6, seed: 1 }))
+  })
   const place = { latDeg: PELLMOOR.latDeg, lonDeg: PELLMOOR.lonDeg }
   const sunMs = timed(3, () => {
     sunMapOf(shadedGround(GARDEN, ['lawn'], place), 1, ...daysOfYear(2026))
@@ -73,6 +85,8 @@ export function benchCore(): Measured[] {
     { what: `soil, a year by the hour, ${nodes} nodes`, figure: `${millions.toFixed(1)} million node-steps/s (${soilMs.toFixed(1)} ms)`, wanted: { words: '60 million/s', met: millions >= 60 } },
     { what: 'the same against a bare loop of its arithmetic', figure: `${(soilMs / bareMs).toFixed(2)} times` },
     { what: `season, 30 years of ${DAYS_AHEAD} days`, figure: `${seasonMs.toFixed(0)} ms` },
+    { what: '40 years of four grasses sown on every day, soil and seedbed', figure: `${windowsMs.toFixed(0)} ms`, wanted: { words: 'under 400 ms', met: windowsMs < 400 } },
+    { what: 'a coarse first answer, 6 years of one', figure: `${coarseMs.toFixed(0)} ms`, wanted: { words: 'under 100 ms', met: coarseMs < 100 } },
     { what: 'odds and summary of one grass', figure: `${outlookMs.toFixed(0)} ms` },
   ]
 }

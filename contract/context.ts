@@ -2,6 +2,9 @@ import type { FirmSettings, Role } from './firm'
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
 import type { Glance, Outlook } from '#core/establishment/outlook'
+import type { SeasonInput } from '#core/establishment/season'
+import type { SeedbedRisk } from '#core/establishment/sowing'
+import type { GrassCode } from '#core/grass/grasses'
 import type { DailyWeather } from '#core/climate/weather'
 
 /** Who is at work, for which firm, and what day it is. */
@@ -40,4 +43,11 @@ export interface ApiError {
 export interface LawnGlance {
   id: string
   glance: Glance | null
+}
+
+/** What a lawn's season is computed from, for what is tried out in the browser. */
+export interface SeasonTold {
+  input: SeasonInput
+  grass: GrassCode
+  risk: SeedbedRisk
 }

@@ -40,11 +40,14 @@ function labelPlace(layers: readonly Layer[], at: number, years: number, marginD
   return { day, height: below + own[day]! / 2 }
 }
 
-/** Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest. */
-export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number; perDay: number }): ECBasicOption {
+/**
+ * Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest.
+ * @param names of layers that are called otherwise here
+ */
+export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number; perDay: number }, names: Partial<Record<Cause | 'good', string>> = {}): ECBasicOption {
   const layers: Layer[] = [
-    { name: 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
-    ...CAUSES.map(({ code }) => ({ ...LOOK[code], years: days.map(({ causes }) => causes[code]) })),
+    { name: names.good ?? 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
+    ...CAUSES.map(({ code }) => ({ ...LOOK[code], name: names[code] ?? LOOK[code].name, years: days.map(({ causes }) => causes[code]) })),
   ]
   const series = layers.map((layer, i) => {
     const place = labelPlace(layers, i, years, labelPx(layer.name) / 2 / grid.perDay)

@@ -1,3 +1,5 @@
+import { dayFromNumber, dayNumber, dayOfYear, type Day } from '../quantity/calendar'
+
 /**
  * Solar geometry and evaporation by day.
  * @source FAO Irrigation and Drainage Paper 56 (Allen et al. 1998), equations 21-25, 34, 50, 52; from memory
@@ -19,6 +21,12 @@ export function extraterrestrialRadiationMJ(latDeg: number, dayOfYear: number): 
     ((24 * 60) / Math.PI) * SOLAR_CONSTANT_MJ_M2_MIN * distance *
     (angle * Math.sin(latitude) * Math.sin(declination) + Math.cos(latitude) * Math.cos(declination) * Math.sin(angle))
   )
+}
+
+/** Extraterrestrial radiation of each day of a run, MJ m⁻² d⁻¹; the same in every year that is drawn for it. */
+export function radiationOf(latDeg: number, first: Day, days: number): Float64Array {
+  const start = dayNumber(first)
+  return Float64Array.from({ length: days }, (_, i) => extraterrestrialRadiationMJ(latDeg, dayOfYear(dayFromNumber(start + i))))
 }
 
 /** Daylight, h (eq. 34). */

@@ -1,5 +1,4 @@
-import { dayNumber, dayOfYear, dayFromNumber } from '../quantity/calendar'
-import { extraterrestrialRadiationMJ, solarRadiationMJ } from './radiation'
+import { radiationOf, solarRadiationMJ } from './radiation'
 import { PROBE_DEPTH_M, SEED_DEPTH_M, soilColumn, stepColumn, thermalDiffusivityM2PerS, type SoilColumn, type Texture } from './soil'
 import { runLength, type WeatherRun } from './weather'
 
@@ -28,17 +27,15 @@ const AIR_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.cos((2 * Math.
 export const SUN_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.max(0, Math.cos((2 * Math.PI * (h - 12)) / 24)))
 const SUN_WAVE_MEAN = SUN_WAVE.reduce((sum, v) => sum + v, 0) / 24
 
-/** Temperature of the ground's surface by hour, °C. @returns 24 values a day */
-export function surfaceHourlyC(run: WeatherRun, ground: Ground): Float64Array {
+/** Temperature of the ground's surface by hour, °C. @param raMJ of the run's days @returns 24 values a day */
+export function surfaceHourlyC(run: WeatherRun, ground: Ground, raMJ = radiationOf(ground.latDeg, run.first, runLength(run))): Float64Array {
   const days = runLength(run)
   const out = new Float64Array(days * 24)
-  const start = dayNumber(run.first)
   const warming = SURFACE_WARMING[ground.cover] * SUN_SHARE[ground.sun]
   for (let d = 0; d < days; d++) {
     const tmax = run.tmaxC[d]!
     const tmin = run.tminC[d]!
-    const raMJ = extraterrestrialRadiationMJ(ground.latDeg, dayOfYear(dayFromNumber(start + d)))
-    const meanW = (solarRadiationMJ(tmax, tmin, raMJ, ground.coastal) * 1e6) / 86_400
+    const meanW = (solarRadiationMJ(tmax, tmin, raMJ[d]!, ground.coastal) * 1e6) / 86_400
     const peakK = (warming * meanW) / SUN_WAVE_MEAN
     for (let h = 0; h < 24; h++) {
       out[d * 24 + h] = (tmax + tmin) / 2 + ((tmax - tmin) / 2) * AIR_WAVE[h]! + peakK * SUN_WAVE[h]!

@@ -40,9 +40,12 @@ export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedS
 export function dailyGerminationCd(seedbedHourlyC: ArrayLike<number>, grass: Grass, moisture?: ArrayLike<number>): Float64Array {
   const days = Math.floor(seedbedHourlyC.length / 24)
   const out = new Float64Array(days)
+  const { thermal } = grass
   for (let d = 0; d < days; d++) {
     let sum = 0
-    for (let h = d * 24; h < d * 24 + 24; h++) sum += germinationRateC(seedbedHourlyC[h]!, grass.thermal) * (moisture ? moisture[h]! : 1)
+    const end = d * 24 + 24
+    if (moisture) for (let h = d * 24; h < end; h++) sum += germinationRateC(seedbedHourlyC[h]!, thermal) * moisture[h]!
+    else for (let h = d * 24; h < end; h++) sum += germinationRateC(seedbedHourlyC[h]!, thermal)
     out[d] = sum / 24
   }
   return out

@@ -9,6 +9,15 @@ const DORMANT_C = 15
 const AFTER_LAST_LIFT_DAYS = 21
 const LOOKED_AT_DAYS = 365
 
+/** In how many years warm-season turf dressed on a day grows through: warm enough then, and for three weeks after. */
+export function growingYears(season: Season, days: number): number[] {
+  return Array.from({ length: days }, (_, i) => season.years.filter(({ soil: { probeDailyC } }) => {
+    if (fiveDayMean(probeDailyC, i) < GROWS_C) return false
+    for (let d = i; d <= i + AFTER_LAST_LIFT_DAYS && d < probeDailyC.length; d++) if (fiveDayMean(probeDailyC, d) < DORMANT_C) return false
+    return true
+  }).length)
+}
+
 /**
  * Runs of days ahead on which warm-season turf can be dressed: growing in the middle year, and three weeks or more before
  * the soil falls below 15 °C.

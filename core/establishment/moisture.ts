@@ -1,6 +1,7 @@
 import { followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../watering/topLayer'
 import type { Ground } from '../climate/soilCourse'
-import type { WeatherRun } from '../climate/weather'
+import { radiationOf } from '../climate/radiation'
+import { runLength, type WeatherRun } from '../climate/weather'
 
 /** The bed that seed lies in, as far as water goes. */
 export interface SeedBed {
@@ -40,8 +41,18 @@ function killingDays(leftShare: Float32Array, bearsHours: number): Uint8Array {
   return out
 }
 
-/** @param slopeShare of the ground: water runs off before it enters */
-export function bedWater(weather: WeatherRun, ground: Ground, slopeShare: number, bed: SeedBed): BedWater {
-  const course = followTopLayer(weather, ground, topLayer(ground.texture, bed.cover, bed.coverMm, slopeShare), bed.watering)
+/**
+ * The bed's water in each of some years that cover the same days.
+ * @param slopeShare of the ground: water runs off before it enters
+ */
+export function bedWaters(years: readonly WeatherRun[], ground: Ground, slopeShare: number, bed: SeedBed): BedWater[] {
+  const [first] = years
+  const raMJ = first ? radiationOf(ground.latDeg, first.first, runLength(first)) : undefined
+  return years.map((weather) => bedWater(weather, ground, slopeShare, bed, raMJ))
+}
+
+/** @param raMJ extraterrestrial radiation of the run's days */
+export function bedWater(weather: WeatherRun, ground: Ground, slopeShare: number, bed: SeedBed, raMJ?: Float64Array): BedWater {
+  const course = followTopLayer(weather, ground, topLayer(ground.texture, bed.cover, bed.coverMm, slopeShare), bed.watering, raMJ)
   return { course, factor: course.leftShare.map(moistureFactor), kills: killingDays(course.leftShare, bed.cover === 'none' ? BEARS_DRY_HOURS.bare : BEARS_DRY_HOURS.covered) }
 }

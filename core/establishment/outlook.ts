@@ -5,8 +5,8 @@ import { addDays, dayNumber, type Day } from '../quantity/calendar'
 import { dayOfHeight, firstMowHeightMm } from './growth'
 import { judgeYear, type Cause, type SeedbedRisk, type YearOutlook } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './window'
-import { growingRuns } from './growing'
-import { bedWater } from './moisture'
+import { growingRuns, growingYears } from './growing'
+import { bedWaters } from './moisture'
 import { quantile, type Season } from './season'
 import { AS_TOLD, type TopLayerCourse } from '../watering/topLayer'
 
@@ -41,6 +41,8 @@ export interface Outlook {
   windows: DatedWindow[]
   /** Runs of days in which warm-season turf grows fast enough to come through a dressing, and still has three weeks after it. */
   growing: DatedWindow[]
+  /** Years of all in which turf dressed on each day grows through. */
+  growsThrough: number[]
   /** Rain of the last four weeks against the usual, 0-…; null where too little was observed. */
   rainShare: number | null
   /** One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the counts. */
@@ -189,9 +191,10 @@ function rainShareOf(season: Season, normals: Normals): number | null {
  */
 export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptMowingMm: number, normals: Normals): Outlook {
   const { bed } = risk
-  const watered = bed && season.years.map(({ weather }) => bedWater(weather, season.ground, risk.slopeShare, bed))
+  const weathers = season.years.map(({ weather }) => weather)
+  const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
-    : season.years.map(({ weather }) => bedWater(weather, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).course)
+    : bedWaters(weathers, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).map(({ course }) => course)
   const years = season.years.map((year, y) => judgeYear(year, grass, risk, watered?.[y]))
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)
@@ -222,6 +225,7 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
         from: dated(from), to: dated(to), best: dated(best), bestGood,
       })),
     growing: growingRuns(season),
+    growsThrough: growingYears(season, shown),
     rainShare: rainShareOf(season, normals),
     grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
   }

@@ -1,7 +1,8 @@
 import { addDays, daysBetween, type Day } from '../quantity/calendar'
 import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../climate/probe'
-import { generateWeather } from '../climate/generator'
+import { dayTable, generateWeather } from '../climate/generator'
 import { dailyNormals, type Climate } from '../climate/normals'
+import { radiationOf } from '../climate/radiation'
 import { copyColumn } from '../climate/soil'
 import { followSoil, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
 import { emptyRun, gaplessRun, joinRuns, runLength, sliceRun, type DailyWeather, type WeatherRun } from '../climate/weather'
@@ -15,6 +16,8 @@ const FADE_DAYS = 10
 /** A forecast's rain is believed for this long. @source own */
 const RAIN_FORECAST_DAYS = 5
 const SPIN_UP_DAYS = 365
+/** Days of a record that are read at all. */
+export const DAYS_READ = SPIN_UP_DAYS + DAYS_BEHIND
 
 export interface SeasonInput {
   today: Day
@@ -115,21 +118,22 @@ function corrected({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Arra
  */
 export function buildSeason(input: SeasonInput): Season {
   if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200) throw new RangeError('Between 1 and 200 weather years.')
-  const historyDays = SPIN_UP_DAYS + DAYS_BEHIND
-  const historyFirst = addDays(input.today, -historyDays)
-  const { run: history, filled } = gaplessRun(input.observed, historyFirst, historyDays, input.climate)
+  const { run: history, filled } = gaplessRun(input.observed, addDays(input.today, -DAYS_READ), DAYS_READ, input.climate)
 
   const column = spunUpColumn(history, input.ground)
   const historySoil = followSoil(column, surfaceHourlyC(history, input.ground))
-  const behind = sliceRun(history, SPIN_UP_DAYS, historyDays)
+  const behind = sliceRun(history, SPIN_UP_DAYS, DAYS_READ)
   const behindSeed = historySoil.seedbedHourlyC.slice(SPIN_UP_DAYS * 24)
   const behindProbe = historySoil.probeDailyC.slice(SPIN_UP_DAYS)
   const anomalyK = recentAnomalyK(history, filled, input.climate)
 
-  const aheads = Array.from({ length: input.years }, (_, y) => fadeIn(generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1)), input, anomalyK))
+  // The calendar, the place and its sun are the same in every year.
+  const table = dayTable(input.climate, input.today, DAYS_AHEAD)
+  const raMJ = radiationOf(input.ground.latDeg, input.today, DAYS_AHEAD)
+  const aheads = Array.from({ length: input.years }, (_, y) => fadeIn(generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table), input, anomalyK))
   const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)
   const years = aheads.map((ahead): SeasonYear => {
-    const soil = followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground))
+    const soil = followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground, raMJ))
     const whole = { seedbedHourlyC: joinSeries(behindSeed, soil.seedbedHourlyC), probeDailyC: joinSeries(behindProbe, soil.probeDailyC) }
     return { weather: joinRuns(behind, ahead), soil: readings.length ? corrected(whole, correctionK) : whole }
   })

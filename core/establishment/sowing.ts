@@ -91,8 +91,16 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
   const baseC = growthBaseC(grass)
   const germination = dailyGerminationCd(soil.seedbedHourlyC, grass, water?.factor)
   const germinated = accumulate(days, (i) => germination[i]!)
-  const moist = water ? dailyGerminationCd(soil.seedbedHourlyC, grass) : germination
-  const germinatedMoist = water ? accumulate(days, (i) => moist[i]!) : germinated
+  // Asked for only where seed comes up late.
+  let moist: Float64Array | undefined
+  const germinatedMoist = () => {
+    if (!water) return germinated
+    if (!moist) {
+      const daily = dailyGerminationCd(soil.seedbedHourlyC, grass)
+      moist = accumulate(days, (i) => daily[i]!)
+    }
+    return moist
+  }
   const grown = accumulate(days, (i) => Math.max(0, (weather.tmaxC[i]! + weather.tminC[i]!) / 2 - baseC))
   const rooted = accumulate(days, (i) => Math.max(0, soil.probeDailyC[i]! - baseC))
   const soil5 = Float64Array.from({ length: days }, (_, i) => fiveDayMean(soil.probeDailyC, i))
@@ -119,7 +127,7 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
     const half = up50[sown]!
     if (up60[sown]! - sown > grass.emergenceLimitDays) {
       // What moist soil would have brought up in time was held back by drought, not by cold.
-      const moist60 = reaches(germinatedMoist, sown, thermalTimeTo(0.6, grass))
+      const moist60 = reaches(germinatedMoist(), sown, thermalTimeTo(0.6, grass))
       return moist60 - sown > grass.emergenceLimitDays ? 'cold' : 'dry'
     }
     const loose = Math.min(days - 1, reaches(germinated, sown, LOOSE_UNTIL * grass.thermal.medianCd))

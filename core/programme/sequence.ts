@@ -173,7 +173,7 @@ function squeezedCuts(input: SequenceInput, days: ReadonlyMap<string, number>): 
   const { heightsMm, spanDays } = longestScalp(input)
   const left = last - dayNumber(today)
   if (left < 0 || left >= spanDays) return undefined
-  return `${heightsMm.length} cuts two days apart take ${spanDays} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Sow later, or cut closer together on dry grass.`
+  return `${heightsMm.length} cuts two days apart take ${spanDays} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Take a later day, or cut closer together on dry grass.`
 }
 
 function troublesOf(input: SequenceInput, spans: Spans, slipDays: ReadonlyMap<string, number>): string[] {

@@ -1,9 +1,9 @@
 import { SUN_SHARE, SUN_WAVE, type Ground } from '../climate/soilCourse'
-import { extraterrestrialRadiationMJ, hargreavesEt0Mm } from '../climate/radiation'
+import { hargreavesEt0Mm, radiationOf } from '../climate/radiation'
 import type { Texture } from '../climate/soil'
 import { runLength, type WeatherRun } from '../climate/weather'
 import type { CoverMaterial } from '../programme/plan'
-import { dayFromNumber, dayNumber, dayOfYear, type Day } from '../quantity/calendar'
+import { dayNumber, type Day } from '../quantity/calendar'
 
 /**
  * Water in the top centimetre, where the seed lies: a bucket of soil and cover that sun and air empty and rain and
@@ -94,13 +94,13 @@ const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
 
 /**
  * Follows the top layer hour by hour. It begins full.
+ * @param raMJ of the run's days
  * @returns water left, and what was given
  */
-export function followTopLayer(run: WeatherRun, ground: Pick<Ground, 'latDeg' | 'sun'>, layer: TopLayer, watering: Watering): TopLayerCourse {
+export function followTopLayer(run: WeatherRun, ground: Pick<Ground, 'latDeg' | 'sun'>, layer: TopLayer, watering: Watering, raMJ = radiationOf(ground.latDeg, run.first, runLength(run))): TopLayerCourse {
   const days = runLength(run)
   const course: TopLayerCourse = { leftShare: new Float32Array(days * 24), givenMm: new Float32Array(days), times: new Uint8Array(days) }
-  const start = dayNumber(run.first)
-  const bannedDays = watering.bannedUntil === null ? 0 : dayNumber(watering.bannedUntil) - start
+  const bannedDays = watering.bannedUntil === null ? 0 : dayNumber(watering.bannedUntil) - dayNumber(run.first)
   const told = watering.timesADay === 'as told'
   const hours = told ? new Set<number>() : wateringHours(watering.timesADay as number)
   // Less than once a day is every other or third day.
@@ -110,11 +110,12 @@ export function followTopLayer(run: WeatherRun, ground: Pick<Ground, 'latDeg' | 
   let depleted = 0
   for (let d = 0; d < days; d++) {
     const [tmax, tmin] = [run.tmaxC[d]!, run.tminC[d]!]
-    const et0 = Math.max(0, hargreavesEt0Mm(tmax, tmin, extraterrestrialRadiationMJ(ground.latDeg, dayOfYear(dayFromNumber(start + d))))) * exposure
+    const et0 = Math.max(0, hargreavesEt0Mm(tmax, tmin, raMJ[d]!)) * exposure
     const allowed = d >= bannedDays && d % everyDays === 0
     const rain = run.rainMm[d]! / (RAIN_TO - RAIN_FROM)
     for (let h = 0; h < 24; h++) {
-      depleted += evaporatedMm(layer, depleted, (et0 * SUN_WAVE[h]!) / SUN_WAVE_SUM)
+      const sun = SUN_WAVE[h]!
+      if (sun) depleted += evaporatedMm(layer, depleted, (et0 * sun) / SUN_WAVE_SUM)
       if (rain && h >= RAIN_FROM && h < RAIN_TO) depleted = Math.max(0, depleted - Math.min(rain, layer.infiltrationMmPerH))
       const wanted = told ? h >= FIRST_HOUR && h <= LAST_HOUR && layer.capacityMm - depleted < TOLD_BELOW * layer.capacityMm : hours.has(h)
       if (wanted && allowed) {

@@ -1,18 +1,22 @@
+import { createHash } from 'node:crypto'
 import { climateFromNormals, climateFromRecord, type Climate, type Normals } from '#core/climate/normals'
 import type { Ground } from '#core/climate/soilCourse'
 import type { DailyWeather } from '#core/climate/weather'
-import { buildSeason, DAYS_BEHIND, type Season } from '#core/establishment/season'
-import { summarise, type Outlook } from '#core/establishment/outlook'
+import { buildSeason, DAYS_BEHIND, DAYS_READ, type Season, type SeasonInput } from '#core/establishment/season'
+import { summarise } from '#core/establishment/outlook'
 import type { SeedbedRisk } from '#core/establishment/sowing'
 import { grassByCode, type Grass, type GrassCode } from '#core/grass/grasses'
 import { addDays, type Day } from '#core/quantity/calendar'
-import type { SillData } from '#contract/context'
+import type { SeasonTold, SillData } from '#contract/context'
 import { grassOf, wateringOf, zoneSurveysOf, type Lawn } from '#contract/lawn'
 import { AS_TOLD } from '#core/watering/topLayer'
 import { surveyOver } from '#core/site/survey'
-import { stationsOf, weatherNow, weatherOf, type StationRecord } from '../records/stations'
+import { keepOutlook, keptOutlook, type KeptOutlook } from '../records/outlooks'
+import { stationsOf, weatherNow, weatherOf, type StationRecord, type WeatherNow } from '../records/stations'
 import type { AtWork } from '../records/firms'
+import { log } from '../utils/log'
 import { Refusal } from '../utils/refusal'
+import { engine } from '../utils/engine'
 import { clockAheadH } from './clock'
 
 /** Weather years behind every count on the screen. */
@@ -90,8 +94,8 @@ function climateOf(station: StationRecord, record: readonly DailyWeather[], lend
 const MOST_OUTLOOKS = 200
 /** A season weighs some megabytes; its lawns differ little, so a few serve many. */
 const MOST_SEASONS = 8
-const outlooks = new Map<string, Promise<{ outlook: Outlook; yearsFrom: string }>>()
-const seasons = new Map<string, Promise<{ season: Season; climate: Climate; from: string }>>()
+const outlooks = new Map<string, Promise<KeptOutlook>>()
+const seasons = new Map<string, Promise<{ season: Season; grounds: Grounds }>>()
 
 /**
  * What is remembered depends on nothing but its key, so it is never stale; the longest unused goes first. Asked for again
@@ -117,24 +121,63 @@ export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): Stati
   return chosen ?? telling.sort((a, b) => near(a, lawn) - near(b, lawn))[0]
 }
 
-/** Everything the sill shows of one subject, from one station. */
-export async function sillData({ firm, today }: AtWork, station: StationRecord, subject: Subject): Promise<SillData> {
-  const { stamp, lastDay, forecast, probe } = await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND))
-  const { grass, ground, risk, mowingMm } = subject
+/** All that a season is computed from, so that it can be computed anywhere. */
+interface Grounds {
+  input: SeasonInput
+  /** How the weather years were made, in words. */
+  yearsFrom: string
+}
+
+/** What a season is computed from, with a key that changes when any of it does; the long record is read only where it is wanted. */
+async function groundsOf({ firm, today }: AtWork, station: StationRecord, ground: Ground): Promise<{ key: string; now: WeatherNow; read: () => Promise<Grounds> }> {
+  const now = await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND))
   const normals = await lendersOf(firm.id, station)
   const ahead = clockAheadH(firm.timeZone, station.lonDeg, today)
-  const weather = [station.id, stamp, today, forecast, normals, probe, ahead]
-  const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, JSON.stringify([weather, grass.code, ground, risk, mowingMm]), async () => {
-    const { season, from, climate } = await remembered(seasons, MOST_SEASONS, JSON.stringify([weather, ground]), async () => {
+  return {
+    now, key: JSON.stringify([station.id, now.stamp, today, now.forecast, normals, now.probe, ahead, ground]),
+    async read() {
       const record = await weatherOf(firm.id, station.id)
       const { climate, from } = climateOf(station, record, normals)
-      const observed = record.filter(({ day }) => day < today)
-      return { season: buildSeason({ today, observed, forecast, climate, ground, years: WEATHER_YEARS, seed: SEED, probe: { readings: probe, ground: groundOf(station), clockAheadH: ahead } }), climate, from }
+      const observed = record.filter(({ day }) => day < today && day >= addDays(today, -DAYS_READ))
+      return {
+        yearsFrom: from,
+        input: { today, observed, forecast: now.forecast, climate, ground, years: WEATHER_YEARS, seed: SEED, probe: { readings: now.probe, ground: groundOf(station), clockAheadH: ahead } },
+      }
+    },
+  }
+}
+
+/** An outlook from the database by the hash of its ingredients, or worked out and kept there for every server. */
+async function keptOrMade(firmId: string, ingredients: string, make: () => Promise<KeptOutlook>): Promise<KeptOutlook> {
+  const hash = createHash('sha256').update(ingredients).digest('hex')
+  const kept = await keptOutlook(firmId, hash)
+  if (kept) return kept
+  const made = await make()
+  // Not kept is worked out again; nobody has to be told.
+  await keepOutlook(firmId, hash, made).catch((error: unknown) => { log.warn({ reason: String(error) }, 'a season was not kept') })
+  return made
+}
+
+/** Everything the sill shows of one subject, from one station. */
+export async function sillData(work: AtWork, station: StationRecord, subject: Subject): Promise<SillData> {
+  const { grass, ground, risk, mowingMm } = subject
+  const { key, now, read } = await groundsOf(work, station, ground)
+  const whole = JSON.stringify([engine(), key, grass.code, risk, mowingMm])
+  const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, whole, () => keptOrMade(work.firm.id, whole, async () => {
+    const { season, grounds } = await remembered(seasons, MOST_SEASONS, key, async () => {
+      const grounds = await read()
+      return { season: buildSeason(grounds.input), grounds }
     })
-    return { outlook: summarise(season, grass, risk, mowingMm, climate.normals), yearsFrom: from }
-  })
+    return { outlook: summarise(season, grass, risk, mowingMm, grounds.input.climate.normals), yearsFrom: grounds.yearsFrom }
+  }))
   return {
     place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, grassSeason: grass.season,
-    forecast, recordEnds: lastDay, yearsFrom, outlook,
+    forecast: now.forecast, recordEnds: now.lastDay, yearsFrom, outlook,
   }
+}
+
+/** The same season as its ingredients, for what is tried out in a browser. */
+export async function seasonTold(work: AtWork, station: StationRecord, { grass, ground, risk }: Subject): Promise<SeasonTold> {
+  const { read } = await groundsOf(work, station, ground)
+  return { input: (await read()).input, grass: grass.code, risk }
 }

@@ -6,7 +6,7 @@ import { indexOf } from '#core/establishment/outlook'
 import { oddsChart } from '~/utils/oddsChart'
 
 /** Good stands by sowing day, the years behind the counts, and the day: dragged, clicked or moved by arrow keys. */
-const props = defineProps<{ outlook: Outlook; locked: boolean }>()
+const props = defineProps<{ outlook: Outlook; locked: boolean; lifted: boolean }>()
 const day = defineModel<Day>({ required: true })
 const { number, unit } = useUnits()
 
@@ -16,10 +16,11 @@ const narrow = computed(() => (width.value || 800) < 560)
 const LEFT = 40
 const RIGHT = 8
 
+const seasons = computed(() => (props.lifted ? props.outlook.growing : props.outlook.windows))
 /** Shown: from a week back or the day chosen, until well past the window. */
 const span = computed(() => {
-  const { today, windows } = props.outlook
-  const window = windows[0]
+  const { today } = props.outlook
+  const window = seasons.value[0]
   const last = addDays(today, 149)
   const wanted = window && window.from < last ? addDays(window.to, 35) : last
   const start = day.value < addDays(today, -7) ? addDays(day.value, -5) : addDays(today, -7)
@@ -27,7 +28,11 @@ const span = computed(() => {
   return { from: start, days: Math.min(daysBetween(start, last), daysBetween(start, end)) + 1 }
 })
 const first = computed(() => indexOf(props.outlook, span.value.from))
-const days = computed(() => props.outlook.sowing.slice(first.value, first.value + span.value.days))
+/** Days with their counts: of stands, or where nothing is sown of turf that grows through a dressing. */
+const counted = computed(() => (props.lifted
+  ? props.outlook.sowing.map((day, i) => ({ ...day, good: props.outlook.growsThrough[i]!, causes: { washout: 0, dry: 0, heat: 0, frost: 0, cold: props.outlook.years - props.outlook.growsThrough[i]! } }))
+  : props.outlook.sowing))
+const days = computed(() => counted.value.slice(first.value, first.value + span.value.days))
 const labels = computed(() => days.value.map((_, i) => {
   const d = addDays(span.value.from, i)
   return weekdayIndex(d) === 1 && (!narrow.value || i % 14 < 7) ? shortDay(d) : ''
@@ -35,12 +40,12 @@ const labels = computed(() => days.value.map((_, i) => {
 const band = computed(() => ((width.value || 800) - LEFT - RIGHT) / days.value.length)
 const x = (d: Day) => LEFT + (daysBetween(span.value.from, d) + 0.5) * band.value
 const within = (d: Day) => Math.min(Math.max(x(d), LEFT), (width.value || 800) - RIGHT)
-const option = computed(() => oddsChart(days.value, labels.value, props.outlook.years, { left: LEFT, right: RIGHT, perDay: band.value }))
+const option = computed(() => oddsChart(days.value, labels.value, props.outlook.years, { left: LEFT, right: RIGHT, perDay: band.value }, props.lifted ? { good: 'Grows through', cold: 'Too cold to grow' } : {}))
 const window_ = computed(() => {
-  const w = props.outlook.windows[0]
+  const w = seasons.value[0]
   return w && daysBetween(span.value.from, w.from) < span.value.days ? w : undefined
 })
-const chosen = computed(() => props.outlook.sowing[indexOf(props.outlook, day.value)])
+const chosen = computed(() => counted.value[indexOf(props.outlook, day.value)])
 const soils = computed(() => labels.value.flatMap((label, i) => (label ? [{ x: LEFT + (i + 0.5) * band.value, soil: `${Math.round(number('tempC', props.outlook.soilC.median[first.value + i]!))}°` }] : [])))
 const grain = computed(() => props.outlook.grain.map((year) => year.slice(first.value, first.value + span.value.days)))
 const GRAIN_COLOURS: Record<string, string> = { g: '#3c6326', h: '#dfbfae', f: '#b3c8d3', c: '#c3cfd2', w: '#172019', d: '#e0c57c' }
@@ -85,14 +90,14 @@ function key(event: KeyboardEvent): void {
 
 <template>
   <div ref="frame" class="when-chart">
-    <div class="titles"><b>Good stands</b> of {{ outlook.years }} years<span v-if="window_" class="best">Best window {{ shortDay(window_.from) }} to {{ shortDay(window_.to) }}</span></div>
+    <div class="titles"><b>{{ lifted ? 'Turf grows through' : 'Good stands' }}</b> {{ lifted ? 'in' : 'of' }} {{ outlook.years }} years<span v-if="window_" class="best">{{ lifted ? 'It grows' : 'Best window' }} {{ shortDay(window_.from) }} to {{ shortDay(window_.to) }}</span></div>
     <div class="area" @pointerdown="grab" @pointermove="drag" @pointerup="dragging = false" @pointercancel="dragging = false">
       <OddsPlot :option="option" class="plot" />
       <div v-if="window_" class="bracket" :style="{ left: `${within(window_.from) - band / 2}px`, width: `${within(window_.to) - within(window_.from) + band}px` }" />
       <div v-if="x(outlook.today) > LEFT" class="today" :style="{ left: `${x(outlook.today)}px` }"><span>Today</span></div>
       <div class="soils"><span class="word">Soil {{ unit('tempC') }}</span><span v-for="s in soils" :key="s.x" :style="{ left: `${s.x}px` }">{{ s.soil }}</span></div>
-      <div class="grain-head small"><b>The {{ outlook.years }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat, cold or drought. Thin: washed out.</div>
-      <svg class="grain" :width="width || 800" :height="grain.length * 5.4" aria-hidden="true">
+      <div v-if="!lifted" class="grain-head small"><b>The {{ outlook.years }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat, cold or drought. Thin: washed out.</div>
+      <svg v-if="!lifted" class="grain" :width="width || 800" :height="grain.length * 5.4" aria-hidden="true">
         <g v-for="(letters, y) in grain" :key="y" :transform="`translate(${LEFT} ${y * 5.4})`">
           <rect v-for="run in runs(letters)" :key="run.from" :x="run.from * band" :y="run.letter === 'w' ? 2 : 0.4" :width="run.length * band" :height="run.letter === 'w' ? 1.2 : 4.4" :fill="GRAIN_COLOURS[run.letter]" />
         </g>
@@ -102,7 +107,7 @@ function key(event: KeyboardEvent): void {
     <div class="plate" :class="{ locked }" :style="{ left: `${Math.min(Math.max(x(day), narrow ? 112 : 120), (width || 800) - (narrow ? 112 : 120))}px` }">
       <button v-if="!locked" type="button" aria-label="A day sooner" @click="move(-1)"><UIcon name="i-lucide-chevron-left" class="size-5" /></button>
       <div
-        role="slider" :tabindex="locked ? -1 : 0" aria-label="Sowing day" :aria-valuemin="0" :aria-valuemax="span.days - 1" :aria-valuenow="daysBetween(span.from, day)"
+        role="slider" :tabindex="locked ? -1 : 0" :aria-label="lifted ? 'Day of the first lift' : 'Sowing day'" :aria-valuemin="0" :aria-valuemax="span.days - 1" :aria-valuenow="daysBetween(span.from, day)"
         :aria-valuetext="`${shortDayWithWeekday(day, outlook.today)}, ${chosen?.good ?? 0} of ${outlook.years} years good`" class="num" @keydown="key"
       >
         {{ shortDayWithWeekday(day, outlook.today) }}, {{ chosen?.good ?? 0 }} of {{ outlook.years }}

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { Context } from '#contract/context'
+import type { Context, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
+import { PELLMOOR } from '../../../demo/pellmoor'
 import { owner, useTestDatabase } from '../database'
 import { FIRM, startServer, Visitor, type Running } from './process'
 
@@ -41,6 +42,24 @@ describe('two servers on one database', () => {
     const sent = await Promise.all([one, two, one, two].map((server) => mara.ask<Lawn>(server, 'POST', '/api/lawns', lawn)))
     expect(sent.map(({ status, body }) => [status, body.id])).toEqual(sent.map(() => [200, lawn.id]))
     expect((await mara.ask<Lawn[]>(two, 'GET', '/api/lawns')).body.filter(({ client }) => client === 'Twice')).toHaveLength(1)
+  })
+
+  test('work a season out once: what one made the other reads, and a changed survey is a season of its own', async () => {
+    await owner(`insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, normals) select id, 'Ridge', 'imported', $1, $2, true, $3 from firms`, [PELLMOOR.latDeg, PELLMOOR.lonDeg, JSON.stringify(PELLMOOR.normals)])
+    await owner(`insert into weather_days (firm_id, station_id, day, tmax_c, tmin_c, rain_mm) select firm_id, id, current_date - 1, 20, 10, 0 from stations`)
+    const made = await mara.ask<SillData>(one, 'GET', '/api/sill')
+    expect(made.status).toBe(200)
+    // Marked where it is kept, so that reading it shows.
+    await owner(`update kept_outlooks set years_from = 'what the other made'`)
+    const read = await mara.ask<SillData>(two, 'GET', '/api/sill')
+    expect(read.body.yearsFrom).toBe('what the other made')
+    expect(read.body.outlook).toEqual(made.body.outlook)
+    const { body: lawn } = await mara.ask<Lawn>(two, 'POST', '/api/lawns', { id: randomUUID(), client: 'Wet', address: '', areaM2: 50, areaTyped: '', growsNow: '' })
+    const sill = async () => (await mara.ask<SillData>(two, 'GET', `/api/lawns/${lawn.id}/sill`)).body.yearsFrom
+    expect([await sill(), await owner('select 1 from kept_outlooks')]).toEqual(['normals of Ridge', [expect.anything(), expect.anything()]])
+    await mara.ask(two, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, water: { ...lawn.water, timesADay: 1 } })
+    await sill()
+    expect(await owner('select 1 from kept_outlooks')).toHaveLength(3)
   })
 
   test('keep one clock', async () => {

@@ -51,11 +51,15 @@ const compare = computed(() => [-14, -7, 0, 7, 14].map((step) => addDays(day.val
 
 const because = computed(() => {
   const [sooner, later] = [at(addDays(day.value, -7)), at(addDays(day.value, 7))]
-  const worst = (odds: NonNullable<typeof sooner>) => [...CAUSES].sort((a, b) => odds.causes[b.code] - odds.causes[a.code])[0]!
+  /** The cause that takes the most years more than on the day chosen. */
+  const worse = (odds: NonNullable<typeof sooner>, here: NonNullable<typeof sooner>) => {
+    const by = ({ code }: (typeof CAUSES)[number]) => odds.causes[code] - here.causes[code]
+    return [...CAUSES].sort((a, b) => by(b) - by(a))[0]!
+  }
   const tell = (lead: string, odds: typeof sooner) => {
     if (!odds || !chosen.value) return ''
     if (odds.good >= chosen.value.good) return `${lead} is as good.`
-    const cause = worst(odds)
+    const cause = worse(odds, chosen.value)
     return `${lead}, ${cause.does} ${odds.causes[cause.code]} years instead of ${chosen.value.causes[cause.code]}.`
   }
   return [day.value > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
@@ -96,16 +100,17 @@ async function goOn(): Promise<void> {
       <UButton color="primary" :to="`/lawns/${id}/decide`">Go to Decide</UButton>
     </section>
     <div class="left">
-      <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" />
+      <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" :lifted="lifted" />
       <p class="small from">
-        Weather years drawn from {{ sill.data?.yearsFrom }}. Constants of germination, rooting and drying are ours; {{ watered }}.
+        Weather years drawn from {{ sill.data?.yearsFrom }}. <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.</template>
         <template v-if="sill.data && !sill.data.recordEnds"><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess. <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template>
         <template v-else-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
           <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
           <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
         </template>
       </p>
-      <OddsTable :outlook="outlook" />
+      <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day="day" />
+      <OddsTable v-if="!lifted" :outlook="outlook" />
     </div>
     <aside>
       <template v-if="lifted">

@@ -1,0 +1,54 @@
+import type { SeasonTold } from '#contract/context'
+import { buildSeason, type Season } from '#core/establishment/season'
+import { bedKey, oddsOf, variantsOf, watersOf, type Variant, type VariantOdds } from '#core/establishment/whatIf'
+
+/** A question to the worker; a later one ends an earlier, and null ends all. */
+export interface SeasonAsked {
+  number: number
+  told: SeasonTold | null
+}
+
+/** An answer: the variants of the question, or the odds of one of them, coarse first. */
+export type SeasonAnswer = { number: number } & (
+  | { kind: 'variants'; variants: Variant[] }
+  | { kind: 'odds'; odds: VariantOdds; coarse: boolean; done: number; of: number }
+  | { kind: 'failed'; message: string }
+)
+
+/** Years of the first, coarse answer. */
+const COARSE_YEARS = 6
+let current = 0
+const say = (answer: SeasonAnswer) => { self.postMessage(answer) }
+/** Lets a newer question in. */
+const breathe = () => new Promise((go) => { setTimeout(go, 0) })
+
+async function work(number: number, { input, grass, risk }: SeasonTold): Promise<void> {
+  const variants = variantsOf(grass, input.ground, risk)
+  say({ number, kind: 'variants', variants })
+  const runs = [{ years: COARSE_YEARS, of: variants.slice(0, 1), coarse: true }, { years: input.years, of: variants, coarse: false }]
+  let done = 0
+  for (const { years, of, coarse } of runs) {
+    // Ground that differs wants soil of its own; the rest share one.
+    const seasons = new Map<string, Season>()
+    const waters = new Map<string, ReturnType<typeof watersOf>>()
+    for (const variant of of) {
+      const key = JSON.stringify(variant.ground)
+      if (!seasons.has(key)) {
+        seasons.set(key, buildSeason({ ...input, years, ground: variant.ground }))
+        await breathe()
+        if (current !== number) return
+      }
+      const season = seasons.get(key)!
+      const bed = bedKey(variant)
+      if (!waters.has(bed)) waters.set(bed, watersOf(variant, season))
+      say({ number, kind: 'odds', odds: oddsOf(variant, season, waters.get(bed)), coarse, done: coarse ? 0 : ++done, of: variants.length })
+      await breathe()
+      if (current !== number) return
+    }
+  }
+}
+
+self.onmessage = ({ data }: MessageEvent<SeasonAsked>) => {
+  current = data.number
+  if (data.told) work(data.number, data.told).catch((error: unknown) => { say({ number: data.number, kind: 'failed', message: (error as Error).message }) })
+}

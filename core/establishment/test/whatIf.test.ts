@@ -1,0 +1,59 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { climateFromNormals } from '../../climate/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
+import type { Ground } from '../../climate/soilCourse'
+import { grassByCode } from '../../grass/grasses'
+import { toDay } from '../../quantity/calendar'
+import { AS_TOLD } from '../../watering/topLayer'
+import { summarise } from '../outlook'
+import { buildSeason, DAYS_BEHIND, type Season, type SeasonInput } from '../season'
+import type { SeedbedRisk } from '../sowing'
+import { oddsOf, variantsOf, type Variant } from '../whatIf'
+
+const GROUND: Ground = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }
+const RISK: SeedbedRisk = { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: 5, watering: AS_TOLD } }
+const INPUT: SeasonInput = { today: toDay('2026-08-01'), observed: [], forecast: [], climate: climateFromNormals(COLUMBUS), ground: GROUND, years: 12, seed: 5 }
+let season: Season
+let variants: Variant[]
+beforeAll(() => {
+  season = buildSeason(INPUT)
+  variants = variantsOf('TF', GROUND, RISK)
+})
+const named = (code: string) => variants.find((variant) => variant.code === code)!
+
+describe('what may be tried', () => {
+  test('begins with the plan, differs from it in one thing each, and names nothing twice', () => {
+    expect(variants[0]).toMatchObject({ code: 'plan', grass: 'TF', ground: GROUND, risk: RISK })
+    expect(new Set(variants.map(({ code }) => code)).size).toBe(variants.length)
+    for (const { group, grass, ground, risk } of variants.slice(1)) {
+      const differs = [grass !== 'TF', JSON.stringify(ground) !== JSON.stringify(GROUND), risk.bed!.cover !== 'compost', JSON.stringify(risk.bed!.watering) !== JSON.stringify(AS_TOLD)]
+      expect([group, differs.filter(Boolean).length]).toEqual([group, 1])
+    }
+    expect([...new Set(variants.map(({ group }) => group))]).toEqual(['plan', 'water', 'cover', 'sun', 'seed'])
+  })
+
+  test('of a warm-season lawn is other warm-season seed, and of winter colour no other seed', () => {
+    expect(variantsOf('BER', GROUND, RISK).filter(({ group }) => group === 'seed').map(({ grass }) => grass)).toEqual(['ZOY'])
+    expect(variantsOf('ARG', GROUND, { ...RISK, winterColour: true }).some(({ group }) => group === 'seed')).toBe(false)
+  })
+})
+
+describe('odds of a variant', () => {
+  test('of the plan are those of its summary, also when its ingredients went through JSON to a browser', () => {
+    const summary = summarise(season, grassByCode('TF'), RISK, 75, COLUMBUS)
+    const plan = oddsOf(named('plan'), season)
+    expect(plan.good).toEqual(summary.sowing.slice(DAYS_BEHIND).map(({ good }) => good))
+    expect(plan.window?.best).toBe(summary.windows[0]?.best)
+    const sent = JSON.parse(JSON.stringify({ input: INPUT, variant: named('plan') })) as { input: SeasonInput; variant: Variant }
+    expect(oddsOf(sent.variant, buildSeason(sent.input))).toEqual(plan)
+  })
+
+  test('rain alone makes fewer stands, bare soil is washed out more often, and shade warms less', () => {
+    const total = (code: string, of = season) => oddsOf(named(code), of).good.reduce((a, b) => a + b, 0)
+    expect(total('water 0')).toBeLessThan(total('plan'))
+    expect(total('cover none')).toBeLessThan(total('plan'))
+    const shaded = buildSeason({ ...INPUT, ground: named('sun dense').ground })
+    expect(shaded.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeLessThan(season.years[0]!.soil.probeDailyC[DAYS_BEHIND]!)
+    expect(oddsOf(named('sun dense'), shaded).good).toHaveLength(150)
+  })
+})

@@ -1,0 +1,82 @@
+import { GRASSES, grassByCode, type GrassCode } from '../grass/grasses'
+import type { Ground, Sun } from '../climate/soilCourse'
+import { addDays } from '../quantity/calendar'
+import type { BedCover } from '../watering/topLayer'
+import { bedWaters, type BedWater } from './moisture'
+import type { Season } from './season'
+import { judgeYear, type SeedbedRisk } from './sowing'
+import { oddsByDay, sowingWindows, type DatedWindow } from './window'
+
+/** The plan's own seedbed, or one that differs from it in one thing. */
+export interface Variant {
+  code: string
+  group: 'plan' | 'water' | 'cover' | 'sun' | 'seed'
+  words: string
+  grass: GrassCode
+  ground: Ground
+  risk: SeedbedRisk
+}
+
+const SUNS: Record<Sun, string> = { full: 'full sun', part: 'half shade', dense: 'dense shade' }
+/** Covers that are compared, with the depth they are laid at, mm. */
+const COVERS: readonly { cover: BedCover; coverMm: number; words: string }[] = [
+  { cover: 'none', coverMm: 0, words: 'not covered' }, { cover: 'compost', coverMm: 5, words: 'compost, raked thin' }, { cover: 'straw', coverMm: 10, words: 'straw' }, { cover: 'fleece', coverMm: 1, words: 'under fleece' },
+]
+const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
+  { timesADay: 'as told', words: 'watered whenever it wants it' }, { timesADay: 2, words: 'watered twice a day' }, { timesADay: 1, words: 'watered once a day' }, { timesADay: 0, words: 'rain alone' },
+]
+
+const coveringOf = (cover: BedCover): SeedbedRisk['covering'] => (cover === 'none' ? 'bare' : cover === 'fleece' ? 'fleece' : 'covered')
+
+/**
+ * What may be tried beside a plan: each differs from it in water, cover, sun or seed alone.
+ * @returns the plan itself first
+ */
+export function variantsOf(grass: GrassCode, ground: Ground, risk: SeedbedRisk): Variant[] {
+  const plan: Variant = { code: 'plan', group: 'plan', words: 'as planned', grass, ground, risk }
+  const { bed } = risk
+  if (!bed) return [plan]
+  const { season } = grassByCode(grass)
+  return [
+    plan,
+    ...WATERINGS.filter(({ timesADay }) => timesADay !== bed.watering.timesADay || bed.watering.bannedUntil).map(({ timesADay, words }): Variant =>
+      ({ ...plan, code: `water ${timesADay}`, group: 'water', words, risk: { ...risk, bed: { ...bed, watering: { timesADay, bannedUntil: null } } } })),
+    ...COVERS.filter(({ cover }) => cover !== bed.cover).map(({ cover, coverMm, words }): Variant =>
+      ({ ...plan, code: `cover ${cover}`, group: 'cover', words, risk: { ...risk, covering: coveringOf(cover), bed: { ...bed, cover, coverMm } } })),
+    ...(Object.keys(SUNS) as Sun[]).filter((sun) => sun !== ground.sun).map((sun): Variant => ({ ...plan, code: `sun ${sun}`, group: 'sun', words: SUNS[sun], ground: { ...ground, sun } })),
+    ...(risk.winterColour ? [] : GRASSES.filter((other) => other.code !== grass && other.season === season && other.code !== 'ARG').map((other): Variant => ({ ...plan, code: `seed ${other.code}`, group: 'seed', words: other.name, grass: other.code }))),
+  ]
+}
+
+/** Days ahead that are compared. */
+const COMPARED_DAYS = 150
+
+/** How a variant does, sown on each day ahead. */
+export interface VariantOdds {
+  code: string
+  /** Good years of all, by sowing day from today on. */
+  good: number[]
+  years: number
+  window: DatedWindow | null
+}
+
+/** What of a variant its bed's water follows from; those alike in it share one. */
+export const bedKey = ({ ground, risk: { slopeShare, bed } }: Variant): string => JSON.stringify([ground, slopeShare, bed])
+
+/** Water of a variant's bed in each year of a season; undefined where it is kept moist. */
+export const watersOf = ({ ground, risk: { slopeShare, bed } }: Variant, season: Season): BedWater[] | undefined =>
+  bed && bedWaters(season.years.map(({ weather }) => weather), ground, slopeShare, bed)
+
+/** @param season of the variant's own ground @param waters of its bed */
+export function oddsOf(variant: Variant, season: Season, waters = watersOf(variant, season)): VariantOdds {
+  const grass = grassByCode(variant.grass)
+  const judged = season.years.map((year, y) => judgeYear(year, grass, variant.risk, waters?.[y]))
+  const until = season.todayIndex + COMPARED_DAYS
+  const odds = oddsByDay(judged, until)
+  const [window] = sowingWindows(odds, season.years.length, season.todayIndex, until - 1)
+  const dated = (i: number) => addDays(season.first, i)
+  return {
+    code: variant.code, years: season.years.length, good: odds.slice(season.todayIndex).map(({ good }) => good),
+    window: window ? { from: dated(window.from), to: dated(window.to), best: dated(window.best), bestGood: window.bestGood } : null,
+  }
+}

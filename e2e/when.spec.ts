@@ -1,0 +1,67 @@
+import { expect, lawnNamed, open, test } from './demo'
+
+test('what if: other seedbeds stand beside the plan, follow the day, can be stopped, and change nothing', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Fen Cottage')
+  await open(page, `/lawns/${lawn.id}/when`)
+  await page.getByText('What if it were watered').click()
+  const panel = page.locator('.what-if')
+  const planned = panel.locator('tr.plan .num')
+  await expect(panel.getByText(/^Working/)).toHaveCount(0)
+  // The worker's own count of the plan is the server's: the same core and seed on both sides.
+  const plate = async () => Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
+  await expect.poll(async () => Number(await planned.textContent())).toBe(await plate())
+  await expect(panel.getByRole('row', { name: /rain alone/ })).toContainText('fewer')
+  await page.getByRole('button', { name: 'A day later' }).click()
+  await page.getByRole('button', { name: 'A day later' }).click()
+  await expect.poll(async () => Number(await planned.textContent())).toBe(await plate())
+  expect((await lawnNamed(request, 'Fen Cottage')).plan).toEqual(lawn.plan)
+
+  // Stopped on the way, it keeps what it has and says no more.
+  await page.reload()
+  await page.getByText('What if it were watered').click()
+  await panel.getByRole('button', { name: 'Stop' }).click()
+  await expect(panel.getByText(/^Working/)).toHaveCount(0)
+})
+
+test('a lawn that nobody waters has worse odds, and When says what it reckons with', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Ashgrove Nursery')
+  const good = async () => Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
+  await open(page, `/lawns/${lawn.id}/when`)
+  await expect(page.getByText('the client is taken to water as told')).toBeVisible()
+  const told = await good()
+  await open(page, `/lawns/${lawn.id}/look`)
+  await page.locator('.right').getByRole('button', { name: /^Water/ }).click()
+  await page.locator('.right').getByRole('button', { name: 'none', exact: true }).first().click()
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(page).toHaveURL(/decide$/)
+  await open(page, `/lawns/${lawn.id}/when`)
+  await expect(page.getByText('nobody waters, so rain alone counts')).toBeVisible()
+  await expect.poll(good).toBeLessThan(told - 5)
+})
+
+test('a reading that cannot be right is kept, questioned and left out; one that can be moves the line', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Linden Row')
+  await open(page, `/lawns/${lawn.id}/do`)
+  const now = async () => Number(/Soil now ([\d.]+)/.exec((await page.getByRole('button', { name: /^Soil now/ }).getAttribute('aria-label'))!)![1])
+  const before = await now()
+  const note = async (degrees: string, at: string) => {
+    await page.getByRole('button', { name: 'Reading' }).click()
+    await page.getByLabel(/Soil temperature/).fill(degrees)
+    await page.getByLabel('When').fill(at)
+    await page.getByRole('button', { name: 'Note the reading' }).click()
+  }
+  await note('118', '2026-09-08T11:00')
+  await expect(page.getByText(/Kept, and left out of the line: it is \d+ °F over/)).toBeVisible()
+  await page.keyboard.press('Escape')
+  expect(await now()).toBe(before)
+  await note('66', '2026-09-08T11:10')
+  await expect.poll(now).not.toBe(before)
+})
+
+test('where nothing is sown, When shows in how many years the turf grows through', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Tamsin Varga')
+  await open(page, `/lawns/${lawn.id}/when`)
+  await expect(page.getByText('Turf grows through')).toBeVisible()
+  await expect(page.getByRole('slider', { name: 'Day of the first lift' })).toContainText(/Sat 12 Sep, \d+ of 30/)
+  await expect(page.getByText(/If you sow/)).toHaveCount(0)
+})
