@@ -34,6 +34,12 @@ await shoot(technician, 'lawns', '/lawns')
 for (const view of ['look', 'decide', 'when', 'do']) await shoot(technician, view, `${odell}/${view}`)
 await shoot(owner, 'bring', `${odell}/bring`)
 await shoot(technician, 'working', `${odell}/do`, (page) => page.getByRole('button', { name: /Seed to load: open the working/ }).click())
+await shoot(technician, 'what-if', `${steps('Fen Cottage')}/when`, async (page) => {
+  await page.getByText('What if it were watered').click()
+  await page.locator('.what-if tr.plan .num').waitFor()
+  await page.getByText(/^Working:/).waitFor({ state: 'detached' })
+  await page.locator('.what-if').evaluate((element) => { element.scrollIntoView() })
+})
 await shoot(technician, 'weather', '/weather')
 await shoot(owner, 'firm', '/firm')
 await shoot(onPhone, 'phone-look', `${steps('Teasel Yard')}/look`, async (page) => {
