@@ -104,7 +104,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     zones: [zone('BER', { sward: 'HBER', ...cover(74, 18), plugsMm: [11], mowingHeightMm: 38, hollows: [
       { name: 'at the gate', spacingM: 0.6, widthM: null, rowsMm: [[0, 8, 0], [6, 34, 9], [0, 12, 0]] }, { name: 'old post hole', spacingM: 0.4, widthM: null, rowsMm: [[0, 5, 0], [4, 22, 6], [0, 4, 0]] },
     ] })],
-    programme: 'level', sowOn: toDay('2026-09-12'),
+    programme: 'level', sowOn: toDay('2026-09-16'),
   },
   {
     client: 'Sedge End', address: 'back, 2 Sedge End', ...ft2(4870), growsNow: 'ryegrass, bare strips', northDeg: 0.04, look: soil('loam'),
@@ -118,7 +118,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Brackwater Farm', address: 'orchard gate, Brack Lane', ...ft2(8200), growsNow: 'weeds on clay, ruts', northDeg: 0.05, look: { ...soil('clay'), nothingPutOn: true, wishes: { goal: 'species' } },
     zones: [zone('TF', { sward: 'MIX', ...cover(22, 34, 36), plugsMm: [16], mowingHeightMm: 70, drainage: 'slow', hollows: [{ name: 'wheel rut', spacingM: 0.5, widthM: 12, rowsMm: [[0, 60, 80, 40, 0]] }] })],
-    programme: 'kill', sowOn: toDay('2026-10-06'),
+    programme: 'kill', sowOn: toDay('2026-09-19'), done: [['kill1', -24]],
   },
   {
     client: 'Ingle Court', address: 'bowling green bank', ...ft2(2400), growsNow: 'zoysia, bumpy', northDeg: -0.05, look: { ...soil('sandy loam'), nothingPutOn: true, wishes: { goal: 'levels' } },
@@ -127,7 +127,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Saltings Terrace', address: 'common lawn', ...ft2(5100), growsNow: 'bermuda, brown in winter', northDeg: -0.06, look: { ...soil('sand'), nothingPutOn: true, wishes: { goal: 'winter' }, water: WATERED },
     zones: [zone('BER', { ...cover(92, 6), plugsMm: [8], mowingHeightMm: 32 })],
-    programme: 'winter', sowOn: toDay('2026-10-12'),
+    programme: 'winter', sowOn: toDay('2026-09-28'),
   },
   {
     client: 'Cobbet Lane', address: 'no. 6, new water main', ...ft2(1720), growsNow: 'ryegrass, fresh trench line', northDeg: 0.025, look: { ...soil('loam'), nothingPutOn: true, wishes: { goal: 'patches' }, water: { source: 'hose', timesADay: 2, restriction: 'none' } },

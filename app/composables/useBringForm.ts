@@ -1,5 +1,6 @@
 import { settingsSchema, type Lawn } from '#contract/lawn'
-import { COVER_MATERIALS, type PlanSettings } from '#core/programme/plan'
+import { COVER_MATERIALS } from '#core/materials/covers'
+import type { PlanSettings } from '#core/programme/plan'
 import { figure, showText, type Quantity } from '#core/quantity/figure'
 import { parseMoney, typedMoney } from '#core/quantity/money'
 import { keptField } from '~/utils/keptField'

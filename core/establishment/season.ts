@@ -5,7 +5,8 @@ import { dailyNormals, type Climate } from '../climate/normals'
 import { radiationOf } from '../climate/radiation'
 import { copyColumn } from '../climate/soil'
 import { followSoil, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
-import { emptyRun, gaplessRun, joinRuns, runLength, sliceRun, type DailyWeather, type WeatherRun } from '../climate/weather'
+import { gaplessRun } from '../climate/gaps'
+import { emptyRun, joinRuns, runLength, sliceRun, type DailyWeather, type WeatherRun } from '../climate/weather'
 
 /** Days before today that every year carries, so that what is already sown can be followed. */
 export const DAYS_BEHIND = 120

@@ -1,13 +1,11 @@
 import type { Grass } from '../grass/grasses'
+import type { CoverMaterial } from '../materials/covers'
 import { newRateGPerM2, OVERSEED_SHARE, type SeedLot } from '../materials/seed'
 import { STARTER_N_G_PER_M2 } from '../materials/feed'
 import type { BagSize } from '../materials/bags'
 import { KG_PER_LB } from '../quantity/units'
 import type { Programme } from './programmes'
 import { DEFAULT_SCHOOLS, HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS, type Schools } from './schools'
-
-export const COVER_MATERIALS = ['compost', 'peat', 'screened topsoil', 'straw', 'fleece'] as const
-export type CoverMaterial = (typeof COVER_MATERIALS)[number]
 
 /** The technician's own settings of a plan; everything else is computed from them and the survey. */
 export interface PlanSettings {

@@ -1,4 +1,4 @@
-import type { CoverMaterial } from './plan'
+import type { CoverMaterial } from '../materials/covers'
 
 /**
  * What practitioners hold different opinions on. The firm chooses; a plan begins with its choice and may differ.

@@ -2,7 +2,7 @@ import { SUN_SHARE, SUN_WAVE, type Ground } from '../climate/soilCourse'
 import { hargreavesEt0Mm, radiationOf } from '../climate/radiation'
 import type { Texture } from '../climate/soil'
 import { runLength, type WeatherRun } from '../climate/weather'
-import type { CoverMaterial } from '../programme/plan'
+import type { CoverMaterial } from '../materials/covers'
 import { dayNumber, type Day } from '../quantity/calendar'
 
 /**
