@@ -38,7 +38,7 @@ export async function drawingFrames(base: string, path: string): Promise<number>
   await page.locator('.map canvas').first().waitFor()
   await page.waitForLoadState('networkidle')
   const box = (await page.locator('.map').boundingBox())!
-  // The zone is chosen by its ground, above its beds; its rightmost corner is then taken hold of.
+  // The zone is chosen by its ground, above its beds; its uppermost corner is then taken hold of.
   await page.mouse.click(box.x + box.width / 2, box.y + box.height * 0.35)
   await page.getByRole('group', { name: 'The zone that is chosen' }).waitFor()
   const middle = { x: box.x + box.width / 2, y: box.y + box.height * 0.14 }

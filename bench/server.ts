@@ -48,7 +48,7 @@ async function p95(url: string, cookie: string, connections: number): Promise<nu
   return quantile(times, 0.95)
 }
 
-/** The seasons of the demo's lawns, as the list asks for them; the second time a restarted server would read them from the database. */
+/** The seasons of the demo's lawns, as the list asks for them; the second time they are still in the server's memory. */
 async function seasons(ask: <T>(path: string) => Promise<T>): Promise<Measured[]> {
   const ids = (await ask<Lawn[]>('/api/lawns')).map(({ id }) => id)
   const time = async () => {
@@ -71,8 +71,8 @@ export async function benchServer(databaseUrl: string): Promise<Measured[]> {
     const cookie = entered.headers.getSetCookie()[0]!.split(';')[0]!
     const ask = async <T>(path: string) => (await (await fetch(server.url + path, { headers: { cookie } })).json()) as T
     const odell = (await ask<Lawn[]>('/api/lawns')).find(({ client }) => client === 'Odell')!
-    await ask(`/api/lawns/${odell.id}/sill`)
-    const rows: Measured[] = []
+    // Before anything else has asked for a season.
+    const rows: Measured[] = await seasons(ask)
     const load = async (what: string, path: string, connections: number, mostMs?: number) => {
       const ms = await p95(server.url + path, cookie, connections)
       rows.push({ what: `${what}, p95 at ${connections} ${connections === 1 ? 'connection' : 'connections'}`, figure: `${ms.toFixed(0)} ms`, ...(mostMs ? { wanted: { words: `under ${mostMs} ms`, met: ms < mostMs } } : {}) })
@@ -82,7 +82,6 @@ export async function benchServer(databaseUrl: string): Promise<Measured[]> {
     await load('lawn page: the lawn', `/api/lawns/${odell.id}`, CONNECTIONS, 80)
     await load('lawn page: its season', `/api/lawns/${odell.id}/sill`, CONNECTIONS, 80)
     const by = (await demoPerson('owner'))!
-    rows.push(...await seasons(ask))
     const drawn = await cornered(by)
     await fill(by)
     await load(`list of ${LAWNS.toLocaleString('en-US')} lawns: its document`, '/lawns', CONNECTIONS, 100)

@@ -41,6 +41,7 @@ export function usePhotos(lawnId: string) {
   /** @param keepPlace whether where it was taken is wanted; otherwise it stays in the file */
   async function add(files: readonly File[], words: Omit<PhotoWords, 'takenOn'>, keepPlace: boolean): Promise<void> {
     const refused: string[] = []
+    message.value = ''
     for (const file of files) {
       busy.value = `Reading ${file.name}`
       const read = await photoFrom(file)

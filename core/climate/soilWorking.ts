@@ -27,7 +27,8 @@ export function soilWorking({ reading, correctionK, nowC, stationName, recordEnd
   ] : []
   return {
     title: 'Soil now', result: figure('tempC', nowC),
-    formula: correctionK ? 'The model, moved by what probes said: a Kalman filter on an offset that fades in ten days.' : 'No probe: heat conducted down from air and sun, hour by hour.',
+    formula: correctionK ? 'The model, moved by what probes said: a Kalman filter on an offset that fades in ten days.'
+      : `${reading ? 'The reading is left out' : 'No probe'}: heat conducted down from air and sun, hour by hour.`,
     lines: correctionK
       ? [
           ...read, modelled,

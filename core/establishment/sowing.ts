@@ -3,6 +3,7 @@ import { dailyGerminationCd, thermalTimeTo } from './germination'
 import { thermalTimeToHeight } from './growth'
 import type { BedWater, SeedBed } from './moisture'
 import { fiveDayMean, type SeasonYear } from './season'
+import type { BedCover } from '../watering/topLayer'
 
 export type Cause = 'cold' | 'heat' | 'frost' | 'washout' | 'dry'
 export type Covering = 'bare' | 'covered' | 'fleece'
@@ -31,6 +32,9 @@ const SPROUTING_FROM = 0.5
 /** Leaf height from which roots reach below what dries, mm. */
 const BEYOND_DRYING_MM = 25
 const NEVER = Number.POSITIVE_INFINITY
+
+/** How a cover holds seed against rain. */
+export const coveringOf = (cover: BedCover): Covering => (cover === 'none' ? 'bare' : cover === 'fleece' ? 'fleece' : 'covered')
 
 export interface SeedbedRisk {
   covering: Covering

@@ -4,7 +4,7 @@ import { addDays } from '../quantity/calendar'
 import type { BedCover } from '../watering/topLayer'
 import { bedWaters, type BedWater } from './moisture'
 import type { Season } from './season'
-import { judgeYear, type SeedbedRisk } from './sowing'
+import { coveringOf, judgeYear, type SeedbedRisk } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow } from './window'
 
 /** The plan's own seedbed, or one that differs from it in one thing. */
@@ -25,8 +25,6 @@ const COVERS: readonly { cover: BedCover; coverMm: number; words: string }[] = [
 const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
   { timesADay: 'as told', words: 'watered whenever it wants it' }, { timesADay: 2, words: 'watered twice a day' }, { timesADay: 1, words: 'watered once a day' }, { timesADay: 0, words: 'rain alone' },
 ]
-
-const coveringOf = (cover: BedCover): SeedbedRisk['covering'] => (cover === 'none' ? 'bare' : cover === 'fleece' ? 'fleece' : 'covered')
 
 /**
  * What may be tried beside a plan: each differs from it in water, cover, sun or seed alone.

@@ -73,10 +73,10 @@ const TOLD_BELOW = 0.6
 /** Hours in which people water. @source own */
 const [FIRST_HOUR, LAST_HOUR] = [6, 18]
 
-/** Hours at which a client waters who does it so many times a day: evenly, the first at six. */
+/** Hours at which a client waters who does it so many times a day: evenly, the first at six, none in the evening. */
 function wateringHours(timesADay: number): Set<number> {
-  const times = Math.min(12, Math.floor(timesADay))
-  return new Set(Array.from({ length: times }, (_, i) => Math.round(FIRST_HOUR + (i * (LAST_HOUR - FIRST_HOUR - 2)) / Math.max(1, times - 1 || 1))))
+  const times = Math.floor(timesADay)
+  return new Set(Array.from({ length: times }, (_, i) => Math.round(FIRST_HOUR + (i * (LAST_HOUR - FIRST_HOUR)) / Math.max(3, times))))
 }
 
 /** The layer through a run of weather. */

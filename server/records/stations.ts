@@ -106,12 +106,13 @@ export async function keepForecast(firmId: string, stationId: string, issuedOn: 
   )
 }
 
+/** A reading of the same place and minute is that reading corrected. */
 export async function keepReadings(firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> {
   await ask(
     firmId,
     `insert into probe_readings (firm_id, station_id, read_at, depth_mm, temp_c)
      select $1, $2, * from unnest($3::timestamp[], $4::float8[], $5::float8[])
-     on conflict (station_id, depth_mm, read_at) do nothing`,
+     on conflict (station_id, depth_mm, read_at) do update set temp_c = excluded.temp_c`,
     stationId, readings.map((r) => r.at), readings.map((r) => r.depthMm), readings.map((r) => r.tempC),
   )
 }

@@ -4,7 +4,7 @@ import type { Ground } from '#core/climate/soilCourse'
 import type { DailyWeather } from '#core/climate/weather'
 import { buildSeason, DAYS_BEHIND, DAYS_READ, type Season, type SeasonInput } from '#core/establishment/season'
 import { summarise } from '#core/establishment/outlook'
-import type { SeedbedRisk } from '#core/establishment/sowing'
+import { coveringOf, type SeedbedRisk } from '#core/establishment/sowing'
 import { grassByCode, type Grass, type GrassCode } from '#core/grass/grasses'
 import { addDays, type Day } from '#core/quantity/calendar'
 import type { SeasonTold, SillData } from '#contract/context'
@@ -39,7 +39,8 @@ export function subjectOf(lawn: Lawn, station: StationRecord, today: Day): Subje
   const zones = zoneSurveysOf(lawn, lawn.plan.sowOn ?? today)
   const survey = zones.length ? surveyOver(zones, lawn.texture) : undefined
   const { plan, wishes } = lawn
-  const covered = (plan.settings?.coverMm ?? 1) > 0
+  const coverMm = plan.settings?.coverMm ?? USUAL_COVER_MM
+  const cover = coverMm > 0 ? (plan.settings?.coverMaterial ?? 'compost') : 'none'
   const winterColour = plan.programme === 'winter' || (!plan.programme && wishes.goal === 'winter')
   const grass = grassByCode(winterColour ? 'ARG' : (survey?.grass ?? grassOf(lawn) ?? 'TF'))
   const kept = survey?.mowingHeightMm ?? grass.mowingMm[0]
@@ -52,8 +53,7 @@ export function subjectOf(lawn: Lawn, station: StationRecord, today: Day): Subje
       cover: (survey?.bareShare ?? 0) >= 0.5 ? 'bare' : 'thin turf',
     },
     risk: {
-      covering: !covered ? 'bare' : plan.settings?.coverMaterial === 'fleece' ? 'fleece' : 'covered', slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}),
-      bed: { cover: covered ? (plan.settings?.coverMaterial ?? 'compost') : 'none', coverMm: covered ? (plan.settings?.coverMm ?? USUAL_COVER_MM) : 0, watering: wateringOf(lawn) },
+      covering: coveringOf(cover), slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}), bed: { cover, coverMm, watering: wateringOf(lawn) },
     },
     mowingMm: Math.min(Math.max(kept, grass.mowingMm[0]), grass.mowingMm[1]),
   }

@@ -64,10 +64,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 
 <style scoped>
 h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
-summary { cursor: pointer; min-height: 28px; padding: 3px 0; }
 .field { border: 1px solid var(--rule-2); background: var(--lime); padding: 3px 6px; min-height: 28px; text-align: right; }
 .field.own { border: 2px solid var(--ink); font-weight: 650; }
 .field:disabled { color: var(--ink-2); }
 .wrong { color: var(--clay); font-weight: 600; }
-@media (max-width: 700px) { summary { min-height: 48px; padding: 12px 0; } .field { min-height: 48px; } td:last-child, th:last-child { display: none; } }
+@media (max-width: 700px) { .field { min-height: 48px; } td:last-child, th:last-child { display: none; } }
 </style>

@@ -25,6 +25,5 @@ const rows = computed(() => Array.from({ length: 50 }, (_, i) => addDays(props.o
 
 <style scoped>
 details { margin: 8px 0 0 40px; max-width: 560px; }
-summary { cursor: pointer; font-weight: 650; min-height: 36px; display: list-item; padding-top: 8px; }
-@media (max-width: 700px) { details { margin-left: 0; } summary { min-height: 48px; padding-top: 12px; } }
+@media (max-width: 700px) { details { margin-left: 0; } }
 </style>

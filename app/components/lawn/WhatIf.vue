@@ -11,6 +11,8 @@ watch(open, (now) => { if (now && !Object.keys(odds.value).length) void ask() })
 
 const GROUPS: Record<Variant['group'], string> = { plan: 'The plan', water: 'Other watering', cover: 'Another cover', sun: 'Other sun', seed: 'Other seed' }
 const ahead = computed(() => daysBetween(context.today, props.day))
+/** Stopped on the way: what is not worked out yet can be. */
+const unfinished = computed(() => open.value && !progress.value && !message.value && (!variants.value.length || variants.value.some(({ code }) => !odds.value[code])))
 const planned = computed(() => odds.value.plan?.good[ahead.value])
 const rows = computed(() => variants.value.map((variant, i) => {
   const found = odds.value[variant.code]
@@ -24,6 +26,7 @@ const rows = computed(() => variants.value.map((variant, i) => {
     <summary>What if it were watered, covered, lit or sown otherwise?</summary>
     <p v-if="ahead < 0" class="small">For days to come only.</p>
     <p v-if="progress" class="small" role="status">Working: {{ progress.done }} of {{ progress.of }}{{ coarse ? ', six years so far' : '' }}. <button type="button" class="opens" @click="stop">Stop</button></p>
+    <p v-if="unfinished" class="small"><button type="button" class="opens" @click="ask">Work out the rest</button></p>
     <p v-if="message" class="problem" role="alert">{{ message }} <UButton size="sm" variant="outline" @click="ask">Try again</UButton></p>
     <table v-if="rows.length && ahead >= 0" class="ledger">
       <thead><tr><th scope="col">Sown on {{ shortDay(day, context.today) }}</th><th scope="col">Good stands</th><th scope="col" class="right">Against the plan</th><th scope="col">Best window</th></tr></thead>
@@ -45,11 +48,10 @@ const rows = computed(() => variants.value.map((variant, i) => {
 
 <style scoped>
 .what-if { margin: 8px 0 0 40px; max-width: 720px; }
-summary { cursor: pointer; font-weight: 650; min-height: 36px; display: list-item; padding-top: 8px; }
 .group th { font-weight: 650; color: var(--ink); padding-top: 10px; border-bottom: 1px solid var(--rule-2); }
 .plan { background: var(--straw-tint); font-weight: 600; }
 .bar { white-space: nowrap; }
 .bar i { display: inline-block; width: 96px; height: 12px; border: 1px solid var(--ink); margin-right: 8px; vertical-align: -1px; background: var(--lime); }
 .bar u { display: block; height: 100%; background: var(--moss); }
-@media (max-width: 700px) { .what-if { margin-left: 0; } summary { min-height: 48px; padding-top: 12px; } .bar i { width: 44px; } .opens { min-height: 44px; } }
+@media (max-width: 700px) { .what-if { margin-left: 0; } .bar i { width: 44px; } .opens { min-height: 44px; } }
 </style>

@@ -43,6 +43,5 @@ const frost = computed(() => data.value?.outlook.frost)
 </template>
 
 <style scoped>
-summary { cursor: pointer; font-weight: 650; min-height: 36px; display: list-item; padding-top: 8px; }
-@media (max-width: 700px) { summary { min-height: 48px; padding-top: 12px; } table { display: block; overflow-x: auto; } }
+@media (max-width: 700px) { table { display: block; overflow-x: auto; } }
 </style>
