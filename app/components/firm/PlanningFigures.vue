@@ -64,6 +64,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 
 <style scoped>
 h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
+/* The unit stays beside its figure. */
+td:nth-child(2) { white-space: nowrap; }
+.wrong { white-space: normal; }
 .field { border: 1px solid var(--rule-2); background: var(--lime); padding: 3px 6px; min-height: 28px; text-align: right; }
 .field.own { border: 2px solid var(--ink); font-weight: 650; }
 .field:disabled { color: var(--ink-2); }
