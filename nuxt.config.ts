@@ -1,4 +1,6 @@
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { build } from 'esbuild'
 
 const here = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
@@ -62,6 +64,15 @@ export default defineNuxtConfig({
       })
       // Keys of sign-in providers that nobody uses here; they are read anew for every request.
       for (const unused of ['oauth', 'webauthn', 'atproto']) Reflect.deleteProperty(config.runtimeConfig ?? {}, unused)
+    },
+    'nitro:init'(nitro) {
+      // Nitro bundles one entry; the thread that works seasons out is another, beside it.
+      nitro.hooks.hook('compiled', async () => {
+        await build({
+          entryPoints: [here('./server/seasons/worker.ts')], outfile: join(nitro.options.output.serverDir, 'season-worker.mjs'),
+          bundle: true, platform: 'node', format: 'esm', target: 'node20', alias: { '#core': here('./core') }, logLevel: 'error',
+        })
+      })
     },
     'build:manifest'(manifest) {
       // Charts and other places load when they are opened, not ahead.

@@ -6,9 +6,9 @@ export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/enter.ts',
   outputDir: 'test-results/browser',
-  timeout: 60_000,
+  timeout: 150_000,
   // How long a slow machine may take to show what is expected; it bounds the waiting, not what is expected.
-  expect: { timeout: 10_000 },
+  expect: { timeout: 15_000 },
   workers: 1,
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
@@ -16,7 +16,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     storageState: TECHNICIAN,
     locale: 'en-US',
-    actionTimeout: 8_000,
+    actionTimeout: 30_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],

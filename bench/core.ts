@@ -4,7 +4,7 @@ import { buildSeason, DAYS_AHEAD } from '#core/establishment/season'
 import { summarise } from '#core/establishment/outlook'
 import { oddsOf, watersOf } from '#core/establishment/whatIf'
 import { AS_TOLD } from '#core/watering/topLayer'
-import { grassByCode } from '#core/grass/grasses'
+import { pureSeed } from '#core/grass/blends'
 import { toDay } from '#core/quantity/calendar'
 import { PELLMOOR } from '../demo/pellmoor'
 import type { PointM } from '#core/site/geometry'
@@ -59,16 +59,16 @@ export function benchCore(): Measured[] {
   const season = () => buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 30, seed: 1 })
   const seasonMs = timed(5, season)
   const built = season()
-  const outlookMs = timed(5, () => { summarise(built, grassByCode('TF'), { covering: 'covered', slopeShare: 0 }, 75, climate.normals) })
+  const outlookMs = timed(5, () => { summarise(built, pureSeed('TF'), { covering: 'covered', slopeShare: 0 }, 75, climate.normals) })
   const bed = { cover: 'compost', coverMm: 5, watering: AS_TOLD } as const
   const windowsMs = timed(3, () => {
     const season = buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 40, seed: 1 })
-    const variants = (['PRG', 'TF', 'KBG', 'CRF'] as const).map((grass) => ({ code: grass, group: 'seed', words: grass, grass, ground, risk: { covering: 'covered', slopeShare: 0, bed } } as const))
+    const variants = (['PRG', 'TF', 'KBG', 'CRF'] as const).map((grass) => ({ code: grass, group: 'seed', words: grass, seed: pureSeed(grass), ground, risk: { covering: 'covered', slopeShare: 0, bed } } as const))
     const waters = watersOf(variants[0]!, season)
     for (const variant of variants) oddsOf(variant, season, waters)
   })
   const coarseMs = timed(5, () => {
-    oddsOf({ code: 'plan', group: 'plan', words: '', grass: 'TF', ground, risk: { covering: 'covered', slopeShare: 0, bed } }, buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 6, seed: 1 }))
+    oddsOf({ code: 'plan', group: 'plan', words: '', seed: pureSeed('TF'), ground, risk: { covering: 'covered', slopeShare: 0, bed } }, buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 6, seed: 1 }))
   })
   const place = { latDeg: PELLMOOR.latDeg, lonDeg: PELLMOOR.lonDeg }
   const sunMs = timed(3, () => {

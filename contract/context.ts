@@ -4,8 +4,9 @@ import type { UnitSystem } from '#core/quantity/figure'
 import type { Glance, Outlook } from '#core/establishment/outlook'
 import type { SeasonInput } from '#core/establishment/season'
 import type { SeedbedRisk } from '#core/establishment/sowing'
-import type { GrassCode } from '#core/grass/grasses'
-import type { DailyWeather } from '#core/climate/weather'
+import type { Ground } from '#core/climate/soilCourse'
+import type { Blend } from '#core/grass/blends'
+import type { ForecastDay } from '#core/climate/weather'
 
 /** Who is at work, for which firm, and what day it is. */
 export interface Context {
@@ -20,8 +21,12 @@ export interface SillData {
   stationId: string
   stationName: string
   grassName: string
+  /** What is sown, in words. */
+  seedName: string
   grassSeason: 'cool' | 'warm'
-  forecast: DailyWeather[]
+  forecast: ForecastDay[]
+  /** Day it was issued on; null where there is none. */
+  forecastIssued: Day | null
   /** Last day the station has observed; null for none. */
   recordEnds: Day | null
   /** How the weather years were made, in words. */
@@ -48,6 +53,8 @@ export interface LawnGlance {
 /** What a lawn's season is computed from, for what is tried out in the browser. */
 export interface SeasonTold {
   input: SeasonInput
-  grass: GrassCode
+  seed: Blend
   risk: SeedbedRisk
+  /** Zones that differ, each with its own seed and exposure. */
+  zones: { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[]
 }

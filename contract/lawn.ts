@@ -2,9 +2,11 @@ import { z } from 'zod'
 import type { Day } from '#core/quantity/calendar'
 import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/materials/covers'
+import { MOST_PARTS, pureSeed, type Blend } from '#core/grass/blends'
+import { GRASS_CODES } from '#core/grass/grasses'
 import type { PlanSettings } from '#core/programme/plan'
 import { OPERATION_CODES } from '#core/programme/operations'
-import { PROGRAMME_CODES } from '#core/programme/programmes'
+import { PROGRAMME_CODES, PROGRAMMES } from '#core/programme/programmes'
 import { questionsLeft } from '#core/site/questions'
 import { mainGrass, surveyOver, type Survey } from '#core/site/survey'
 import type { Watering } from '#core/watering/topLayer'
@@ -49,6 +51,12 @@ export const settingsSchema = z.object({
   scalpToMm: between(3, 150, 'Between ⅛ in (3 mm) and 6 in (150 mm).'),
 })
 
+/** Shares of mass of a mixture, adding up to 100%. */
+const blendSchema = z.array(z.object({ grass: z.enum(GRASS_CODES), massShare: between(0.005, 1, 'Between 0.5 and 100%.') })).max(MOST_PARTS, `At most ${MOST_PARTS} grasses.`)
+  .refine((parts) => parts.length !== 1, 'A mixture holds two grasses at least.')
+  .refine((parts) => new Set(parts.map(({ grass }) => grass)).size === parts.length, 'Each grass once.')
+  .refine((parts) => !parts.length || Math.abs(parts.reduce((sum, { massShare }) => sum + massShare, 0) - 1) < 0.0015, 'Shares have to add up to 100%.')
+
 export const planSchema = z.object({
   version: z.int(),
   programme: z.enum(PROGRAMME_CODES).nullable(),
@@ -57,6 +65,8 @@ export const planSchema = z.object({
   zonePlans: few(z.object({ programme: z.enum([...PROGRAMME_CODES, 'leave']), note: text(400) }), MOST_ZONES, 'zones'),
   /** Where this plan differs from what the firm holds. */
   schools: schoolsSchema.partial(),
+  /** Seed sown together in place of the zones' one grass; empty where that alone is sown. */
+  blend: blendSchema,
   sowOn: daySchema.nullable(),
   settings: settingsSchema.nullable(),
 })
@@ -125,6 +135,12 @@ export function surveyOf(lawn: Lawn, day: Day): Survey | undefined {
 /** The grass most of the lawn is to have; undefined while no zone says. */
 export const grassOf = (lawn: Lawn) =>
   mainGrass(zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])))
+
+/** What is sown: the plan's mixture, or the grass most of the lawn is to have; undefined while nothing says. */
+export function seedOf(lawn: Lawn): Blend | undefined {
+  const single = (lawn.plan.programme ? PROGRAMMES[lawn.plan.programme].seed : undefined) ?? grassOf(lawn)
+  return lawn.plan.blend.length && !(lawn.plan.programme && PROGRAMMES[lawn.plan.programme].seed) ? lawn.plan.blend : single && pureSeed(single)
+}
 
 /** A ban without an end is taken to last. */
 const NO_END = '2199-12-31' as Day

@@ -8,7 +8,7 @@ import { SOIL_METHODS } from '#core/site/soilTest'
 import { coverProblem } from '#core/site/survey'
 import { M_PER_PX } from '#core/site/underlay'
 import { DRAINAGES, WEARS } from '#core/site/zone'
-import { areaM2, between, daySchema, few, idSchema, required, share, text } from './fields'
+import { areaM2, between, daySchema, few, heightM, idSchema, required, share, text } from './fields'
 
 export const MOST_ZONES = 24
 export const MOST_FEATURES = 300
@@ -131,6 +131,8 @@ export const lookSchema = z.object({
   address: text(160),
   latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
   lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+  /** Above the sea; moves the station's air to the lawn's height. */
+  heightM: heightM.nullable(),
   stationId: idSchema.nullable(),
   growsNow: text(120),
   texture: z.enum(TEXTURES),

@@ -1,10 +1,14 @@
 import { z } from 'zod'
 import type { Day } from '#core/quantity/calendar'
+import type { ForecastDay } from '#core/climate/weather'
+import type { Normals } from '#core/climate/normals'
+import { between, daySchema, heightM } from './fields'
 
 export const newStationSchema = z.object({
   name: z.string().trim().min(1, 'Enter a name.').max(80, 'At most 80 characters.'),
   latDeg: z.number('Between −66 and 66 degrees.').min(-66, 'Between −66 and 66 degrees.').max(66, 'Between −66 and 66 degrees.'),
   lonDeg: z.number('Between −180 and 180 degrees.').min(-180, 'Between −180 and 180 degrees.').max(180, 'Between −180 and 180 degrees.'),
+  heightM: heightM.nullable(),
   coastal: z.boolean(),
 })
 
@@ -31,7 +35,60 @@ export const readingSchema = z.object({
   tempC: z.number('Between −4 and 140 °F (−20 and 60 °C).').min(-20, 'Between −4 and 140 °F (−20 and 60 °C).').max(60, 'Between −4 and 140 °F (−20 and 60 °C).'),
 })
 
+const monthly = (least: number, most: number, words: string) => z.array(between(least, most, words)).length(12, 'Twelve months.')
+/** Means of a place by month: °C, mm a month, days a month with 0.01 in (0.25 mm) or more. */
+export const normalsSchema: z.ZodType<Normals> = z.object({
+  tmaxC: monthly(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'), tminC: monthly(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
+  rainMm: monthly(0, 1500, 'Between 0 and 59 in (1,500 mm).'), wetDays: monthly(0, 31, 'Between 0 and 31 days.'),
+}).superRefine(({ tmaxC, tminC, rainMm, wetDays }, context) => {
+  tmaxC.forEach((high, m) => {
+    if (tminC[m]! > high) context.addIssue({ code: 'custom', path: ['tminC', m], message: 'Above the highest.' })
+    if (rainMm[m]! > 0 && wetDays[m] === 0) context.addIssue({ code: 'custom', path: ['wetDays', m], message: 'Rain falls on some day.' })
+  })
+})
+
+export const stationEditSchema = newStationSchema.extend({ version: z.int(), home: z.boolean(), normals: normalsSchema.nullable() })
+export type StationEdit = z.infer<typeof stationEditSchema>
+
+/** Days that a forecast may reach. */
+export const MOST_FORECAST_DAYS = 10
+const airC = between(-70, 60, 'Between −94 and 140 °F (−70 and 60 °C).')
+export const forecastSchema = z.object({
+  days: z.array(z.object({
+    day: daySchema, tmaxC: airC, tminC: airC, rainMm: between(0, 600, 'Between 0 and 24 in (600 mm).'),
+    windKmh: between(0, 250, 'Between 0 and 155 mph (250 km/h).').nullable(),
+  }).refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above the highest.' })).min(1, 'One day at least.').max(MOST_FORECAST_DAYS, `At most ${MOST_FORECAST_DAYS} days.`),
+})
+
+/** Soil temperatures as a file: read by its own header, or at a depth and in a unit that are told. */
+export const readingsFileSchema = z.object({
+  csv: z.string().min(1, 'The file is empty.').max(MOST_CSV_CHARACTERS, 'The file is larger than 4 MB. Split it by years.'),
+  temperature: z.enum(['C', 'F']).nullable(),
+  depthMm: between(0, 500, 'Between 0 and 20 in (500 mm).').nullable(),
+})
+export interface ReadingsResult {
+  kept: number
+  rejected: RejectedRow[]
+  rejectedCount: number
+}
+
+/** What a station's record lacks, and the forecast that counts today. */
+export interface StationDetail {
+  gaps: Gap[]
+  missingDays: number
+  forecast: ForecastDay[]
+  forecastIssued: Day | null
+  readings: number
+}
+export interface Gap {
+  from: Day
+  to: Day
+  days: number
+}
+
 export const importSchema = z.object({
+  /** What the rows are: days that were observed, or days that are forecast. */
+  what: z.enum(['days', 'forecast']).default('days'),
   csv: z.string().min(1, 'The file is empty.').max(MOST_CSV_CHARACTERS, 'The file is larger than 4 MB. Split it by years.'),
   mapping: mappingSchema.nullable(),
 })
@@ -43,6 +100,8 @@ export interface Station extends NewStation {
   id: string
   kind: 'simulated' | 'imported'
   home: boolean
+  version: number
+  normals: Normals | null
   days: number
   firstDay: Day | null
   lastDay: Day | null

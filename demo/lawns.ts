@@ -2,6 +2,7 @@ import { toDay, type Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { PlanSettings } from '#core/programme/plan'
 import type { ProgrammeCode } from '#core/programme/programmes'
+import type { Blend } from '#core/grass/blends'
 import type { GrassCode } from '#core/grass/grasses'
 import { G_PER_M2_PER_LB_PER_1000FT2, M2_PER_FT2, MM_PER_INCH } from '#core/quantity/units'
 import type { Feature } from '#core/site/sitePlan'
@@ -27,6 +28,7 @@ export interface DemoLawn {
   programme?: ProgrammeCode
   sowOn?: Day
   settings?: Partial<PlanSettings>
+  blend?: Blend
   /** Work done, in days from sowing. */
   done?: [OperationCode, number][]
 }

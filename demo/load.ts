@@ -75,7 +75,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   const programme = PROGRAMMES[demo.programme ?? 'overseed']
   const grass = grassByCode(programme.seed ?? demo.zones[0]!.grass!)
   await savePlan(by, lawn.id, {
-    version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, sowOn: demo.sowOn,
+    version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, blend: [...(demo.blend ?? [])], sowOn: demo.sowOn,
     settings: { ...defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme }), ...demo.settings },
   })
   const saved = (await lawnById(by.firmId, lawn.id))!

@@ -1,4 +1,5 @@
 import type { Look } from '#contract/look'
+import { blendWords, type Blend } from '#core/grass/blends'
 import { GRASSES } from '#core/grass/grasses'
 import { SWARDS } from '#core/grass/swards'
 import { PROGRAMME_NAMES } from '#core/programme/programmes'
@@ -11,7 +12,7 @@ const FIELDS: Words = {
   client: ['Client or lawn'], address: ['Address'], growsNow: ['In a few words'], latDeg: ['Latitude'], lonDeg: ['Longitude'], stationId: ['Weather station'], texture: ['Soil'],
   zones: ['Zones'], features: ['Site plan'], underlay: ['Picture under the plan'], applications: ['What was put on before'], nothingPutOn: ['Nothing put on'], soilTest: ['Soil test'],
   water: ['Water'], access: ['Access'], wishes: ['Wishes'],
-  programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], sowOn: ['Sowing day'], settings: ['Settings'],
+  programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], blend: ['Mixture'], heightM: ['Height'], sowOn: ['Sowing day'], settings: ['Settings'],
   'settings.seedRateGPerM2': ['Live seed', 'rateGPerM2'], 'settings.lot.purityShare': ['Purity', 'share'], 'settings.lot.germinationShare': ['Germination', 'share'],
   'settings.lot.coatingShare': ['Coating', 'share'], 'settings.lot.purityOfBareSeed': ['Purity of the bare seed'], 'settings.bags': ['Bags and prices'],
   'settings.starterAnalysis': ['Starter analysis'], 'settings.starterNGPerM2': ['Nitrogen wanted', 'rateGPerM2'], 'settings.coverMaterial': ['Cover with'],
@@ -50,6 +51,7 @@ export function fieldText(path: string, value: unknown, units: UnitSystem): stri
   if (last === 'programme') return PROGRAMME_NAMES[value as keyof typeof PROGRAMME_NAMES] ?? String(value)
   if (typeof value === 'string' && isDay(value)) return shortDayWithWeekday(value)
   if (path === 'settings.bags') return (value as { massKg: number }[]).map(({ massKg }) => showText(figure('massKg', massKg), units)).join(', ')
+  if (path === 'blend') return blendWords(value as Blend)
   if (path === 'applications') return (value as { ingredient: string; appliedOn: string }[]).map(({ ingredient, appliedOn }) => `${ingredient}, ${appliedOn}`).join('; ') || 'nothing'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   return typeof value === 'object' ? 'changed' : String(value)

@@ -22,8 +22,8 @@ const say = (answer: SeasonAnswer) => { self.postMessage(answer) }
 /** Lets a newer question in. */
 const breathe = () => new Promise((go) => { setTimeout(go, 0) })
 
-async function work(number: number, { input, grass, risk }: SeasonTold): Promise<void> {
-  const variants = variantsOf(grass, input.ground, risk)
+async function work(number: number, { input, seed, risk, zones }: SeasonTold): Promise<void> {
+  const variants = variantsOf(seed, input.ground, risk, zones)
   say({ number, kind: 'variants', variants })
   const runs = [{ years: COARSE_YEARS, of: variants.slice(0, 1), coarse: true }, { years: input.years, of: variants, coarse: false }]
   let done = 0

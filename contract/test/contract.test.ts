@@ -11,7 +11,7 @@ import { aLook, ZONE_ID } from './looks'
 import { importSchema, mappingSchema, newStationSchema } from '../station'
 
 const look: Look = aLook({ client: ' Odell ' })
-const lawnOf = (of: Look): Lawn => ({ ...of, id: ZONE_ID, measured: measureZones(of.zones, of.features, of), areaM2: 0, done: [], savedAt: null, savedBy: null, plan: { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, sowOn: null, settings: null, savedAt: null, savedBy: null } })
+const lawnOf = (of: Look): Lawn => ({ ...of, id: ZONE_ID, measured: measureZones(of.zones, of.features, of), areaM2: 0, done: [], savedAt: null, savedBy: null, plan: { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, savedAt: null, savedBy: null } })
 const TODAY = toDay('2026-09-08')
 const problems = (change: object) => {
   const parsed = lookSchema.safeParse({ ...look, ...change })
@@ -78,7 +78,7 @@ test('the settings that a plan begins with are ones the contract takes, for ever
 
 test('a plan refuses what cannot be sown or fed', () => {
   const settings = defaultSettings({ grass: GRASSES[0]!, desirableShare: 0.5, programme: PROGRAMMES.overseed })
-  const fits = (change: object) => planSchema.safeParse({ version: 0, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, sowOn: '2026-09-18', settings: { ...settings, ...change } }).success
+  const fits = (change: object) => planSchema.safeParse({ version: 0, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: '2026-09-18', settings: { ...settings, ...change } }).success
   expect(fits({})).toBe(true)
   expect(fits({ seedRateGPerM2: 0 })).toBe(false)
   expect(fits({ starterAnalysis: '0-24-12' })).toBe(false)
@@ -91,7 +91,7 @@ test('a plan refuses what cannot be sown or fed', () => {
 test('a new lawn and a new station need a name and a place on the ground', () => {
   expect(newLawnSchema.safeParse({ id: '3f2b8c1e-7d4a-4c55-9a6b-2f1f6c0d9e11', client: 'A', address: '', areaM2: 10, areaTyped: '', growsNow: '' }).success).toBe(true)
   expect(newLawnSchema.safeParse({ id: '3f2b8c1e-7d4a-4c55-9a6b-2f1f6c0d9e11', client: '', address: '', areaM2: 10, areaTyped: '', growsNow: '' }).success).toBe(false)
-  expect(newStationSchema.safeParse({ name: 'Ridge', latDeg: 37, lonDeg: -190, coastal: false }).success).toBe(false)
+  expect(newStationSchema.safeParse({ name: 'Ridge', latDeg: 37, lonDeg: -190, heightM: null, coastal: false }).success).toBe(false)
 })
 
 test('an import is bounded, and its columns lie in a table', () => {

@@ -12,7 +12,7 @@ export const aZone = (change: Partial<Zone> = {}): Look['zones'][string] => ({
 /** A survey of one zone. @param parsed false hands it on unjudged, for what should be refused */
 export function aLook(change: Partial<Look> = {}, zone: Partial<Zone> = {}, parsed = true): Look {
   const look: Look = {
-    version: 1, client: 'Odell', address: '', latDeg: 37, lonDeg: -79, stationId: null, growsNow: '', texture: 'loam', zones: { [ZONE_ID]: aZone(zone) }, features: {}, underlay: null,
+    version: 1, client: 'Odell', address: '', latDeg: 37, lonDeg: -79, heightM: null, stationId: null, growsNow: '', texture: 'loam', zones: { [ZONE_ID]: aZone(zone) }, features: {}, underlay: null,
     applications: [], nothingPutOn: false, soilTest: null, water: NO_WATER, access: NO_ACCESS, wishes: NO_WISHES, ...change,
   }
   return parsed ? lookSchema.parse(look) : look

@@ -8,6 +8,12 @@ export interface DailyWeather {
   rainMm: number
 }
 
+/** A day as it is forecast; wind where it is told. */
+export interface ForecastDay extends DailyWeather {
+  /** Mean of the working day at 10 m, km/h. */
+  windKmh?: number | null
+}
+
 /** Consecutive days as columns, the form in which the physics reads weather. */
 export interface WeatherRun {
   first: Day
@@ -37,6 +43,16 @@ export function sliceRun(run: WeatherRun, from: number, to: number): WeatherRun 
     rainMm: run.rainMm.slice(from, to),
   }
 }
+
+/** The same weather so many K warmer. */
+export const warmedRun = (run: WeatherRun, byK: number): WeatherRun => ({ ...run, tmaxC: run.tmaxC.map((c) => c + byK), tminC: run.tminC.map((c) => c + byK) })
+
+/** Air cools by so much with height, K per m. @source International Standard Atmosphere, ISO 2533; from memory */
+export const LAPSE_K_PER_M = 0.0065
+
+/** A day whose highest stays under this brings snow. @source own */
+const SNOW_BELOW_C = 1.5
+export const fellAsSnow = (run: WeatherRun, day: number): boolean => run.tmaxC[day]! < SNOW_BELOW_C
 
 export function joinRuns(a: WeatherRun, b: WeatherRun): WeatherRun {
   const days = runLength(a) + runLength(b)

@@ -1,13 +1,15 @@
 import type { JudgedReading } from '../climate/probe'
 import { usualWeekRainMm, type Normals } from '../climate/normals'
-import { germinationBand, type Grass } from '../grass/grasses'
+import { mainOf, type Blend } from '../grass/blends'
+import { germinationBand, grassByCode, type GrassCode } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../quantity/calendar'
 import { dayOfHeight, firstMowHeightMm } from './growth'
-import { judgeYear, type Cause, type SeedbedRisk, type YearOutlook } from './sowing'
+import { judgeBlend, type BlendYear } from './blendYear'
+import type { Cause, SeedbedRisk, YearOutlook } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './window'
 import { growingRuns, growingYears } from './growing'
 import { bedWaters } from './moisture'
-import { quantile, type Season } from './season'
+import { fiveDayMean, quantile, type Season } from './season'
 import { AS_TOLD, type TopLayerCourse } from '../watering/topLayer'
 
 /** What a screen shows ahead of today, days. */
@@ -21,6 +23,8 @@ export interface Outlook {
   today: Day
   todayIndex: number
   years: number
+  /** Years of the station itself instead of generated ones. */
+  ownYears: boolean
   /** Daily mean at probe depth, °C; behind today all five are the same modelled line. */
   soilC: { p05: number[]; p25: number[]; median: number[]; p75: number[]; p95: number[] }
   /** K by which the probe moved each day of the line, fading ahead; all 0 where nothing was read. */
@@ -39,6 +43,10 @@ export interface Outlook {
   frost: FrostOdds | null
   sowing: SowingDay[]
   windows: DatedWindow[]
+  /** Best day of the year ahead on rising soil and on falling soil, spring against autumn. */
+  best: { rising: BestDay | null; falling: BestDay | null }
+  /** Run of days for seed that lies until spring; null where soil never gets that cold, or the seed does not bear it. */
+  dormant: DatedWindow | null
   /** Runs of days in which warm-season turf grows fast enough to come through a dressing, and still has three weeks after it. */
   growing: DatedWindow[]
   /** Years of all in which turf dressed on each day grows through. */
@@ -47,6 +55,11 @@ export interface Outlook {
   rainShare: number | null
   /** One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the counts. */
   grain: string[]
+}
+
+export interface BestDay {
+  day: Day
+  good: number
 }
 
 export interface FrostOdds {
@@ -70,6 +83,10 @@ export interface SowingDay extends DayOdds {
   mow: { early: number; middle: number; late: number } | null
   /** What keeps the top layer moist from sowing until nearly all is up, a day in the middle year. */
   water: { mmADay: number; timesADay: number } | null
+  /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
+  dormantGood: number | null
+  /** Of a mixture, each seed by itself, in its order; empty for a single grass. */
+  parts: { grass: GrassCode; good: number; up50: number | null }[]
 }
 
 const GRAIN: Record<Cause, string> = { heat: 'h', washout: 'w', frost: 'f', cold: 'c', dry: 'd' }
@@ -138,10 +155,36 @@ function waterNeed(told: readonly TopLayerCourse[], years: readonly YearOutlook[
   return { mmADay: Math.round(quantile(needs.map(({ mm }) => mm), 0.5) * 10) / 10, timesADay: Math.round(quantile(needs.map(({ times }) => times), 0.5) * 10) / 10 }
 }
 
-function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], told: readonly TopLayerCourse[], odds: DayOdds, i: number, keptMm: number): SowingDay {
+/** Seed that makes less of a mixture does not bring the first mowing. @source own */
+const MOWN_FOR_SHARE = 0.1
+
+/** What every sowing day is read from. */
+interface Judged {
+  season: Season
+  blend: Blend
+  years: readonly BlendYear[]
+  told: readonly TopLayerCourse[]
+  keptMm: number
+}
+
+/** Days until the first of the mixture's seedlings want mowing in each year. */
+function mowWaits({ season, blend, years, keptMm }: Judged, i: number): number[] {
+  const seen = blend.flatMap(({ grass, massShare }, part) => (massShare >= MOWN_FOR_SHARE ? [{ part, grass: grassByCode(grass) }] : []))
+  return years.map(({ parts }, y) => Math.min(...seen.map(({ part, grass }) => dayOfHeight(season.years[y]!, grass, parts[part]!.up50[i]!, firstMowHeightMm(keptMm)))) - i)
+}
+
+/** Years in which seed lies until spring and stands; null where most years are too warm for it. */
+function dormantYears(years: readonly YearOutlook[], i: number): number | null {
+  const lying = years.filter(({ dormant }) => dormant[i] !== undefined)
+  return lying.length * 2 >= years.length ? lying.filter(({ dormant }) => dormant[i] === null).length : null
+}
+
+function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
+  const { season, blend, told } = judged
+  const years = judged.years.map(({ whole }) => whole)
   const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
   const half = waits('up50')
-  const mow = years.map((year, y) => dayOfHeight(season.years[y]!, grass, year.up50[i]!, firstMowHeightMm(keptMm)) - i)
+  const mow = mowWaits(judged, i)
   const [early, middle, late] = [waitQuantile(mow, 0.1), waitQuantile(mow, 0.5), waitQuantile(mow, 0.9)]
   return {
     ...odds,
@@ -153,7 +196,41 @@ function sowingDay(season: Season, grass: Grass, years: readonly YearOutlook[], 
     up50Late: waitQuantile(half, 0.95),
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
     water: waterNeed(told, years, i),
+    dormantGood: dormantYears(years, i),
+    parts: blend.length < 2 ? [] : blend.map(({ grass }, part) => {
+      const own = judged.years.map(({ parts }) => parts[part]!)
+      return { grass, good: own.filter(({ cause }) => !cause[i]).length, up50: waitQuantile(own.map(({ up50 }) => up50[i]! - i), 0.5) }
+    }),
   }
+}
+
+/** Days on either side by which soil is told to rise or to fall. @source own */
+const TREND_DAYS = 20
+
+/** The best day ahead of each half of the soil's year. */
+function bestDays(season: Season, odds: readonly DayOdds[]): Outlook['best'] {
+  const best: Outlook['best'] = { rising: null, falling: null }
+  const middle = (i: number) => quantile(season.years.map(({ soil: { probeDailyC } }) => fiveDayMean(probeDailyC, i)), 0.5)
+  for (let i = season.todayIndex; i < odds.length; i++) {
+    const { good } = odds[i]!
+    // Asked for only where it would be a new best: the soil of a day is dear.
+    if (good === 0 || (good <= (best.rising?.good ?? 0) && good <= (best.falling?.good ?? 0))) continue
+    const half = middle(i + TREND_DAYS) > middle(i - TREND_DAYS) ? 'rising' : 'falling'
+    if (good > (best[half]?.good ?? 0)) best[half] = { day: addDays(season.first, i), good }
+  }
+  return best
+}
+
+/** The run of days on which seed does best that is to lie until spring. */
+function dormantRun(season: Season, days: readonly SowingDay[]): DatedWindow | null {
+  const lying = days.map(({ dormantGood }) => ({ good: dormantGood ?? 0 }))
+  const from = lying.findIndex(({ good }, i) => i >= season.todayIndex && good > 0)
+  if (from < 0) return null
+  const end = lying.findIndex(({ good }, i) => i > from && good === 0)
+  const to = (end < 0 ? lying.length : end) - 1
+  const best = lying.reduce((top, { good }, i) => (i >= from && i <= to && good > lying[top]!.good ? i : top), from)
+  const dated = (i: number) => addDays(season.first, i)
+  return { from: dated(from), to: dated(to), best: dated(best), bestGood: lying[best]!.good }
 }
 
 function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
@@ -187,27 +264,31 @@ function rainShareOf(season: Season, normals: Normals): number | null {
 
 /**
  * Boils a season down to what is shown of it.
- * @param keptMowingMm height the grass will be kept at, for the first mowing
+ * @param blend what is sown; one grass alone is a mixture of one
+ * @param keptMm height the grass will be kept at, for the first mowing
  */
-export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptMowingMm: number, normals: Normals): Outlook {
+export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptMm: number, normals: Normals): Outlook {
   const { bed } = risk
   const weathers = season.years.map(({ weather }) => weather)
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
     : bedWaters(weathers, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).map(({ course }) => course)
-  const years = season.years.map((year, y) => judgeYear(year, grass, risk, watered?.[y]))
+  const judged: Judged = { season, blend, told, keptMm, years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
+  const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)
   const shown = season.todayIndex + SHOWN_AHEAD
   const soilC = soilQuantiles(season, shown)
-  const band = germinationBand(grass)
+  const band = germinationBand(grassByCode(mainOf(blend)))
   const start = dayNumber(season.first)
+  const sowing = odds.slice(0, shown).map((day, i) => sowingDay(judged, day, i))
   const dated = (i: number) => addDays(season.first, i)
   return {
     first: season.first,
     today: season.today,
     todayIndex: season.todayIndex,
     years: season.years.length,
+    ownYears: season.ownYears,
     soilC,
     correctionK: Array.from(season.correctionK.subarray(0, shown), (k) => Math.round(k * 100) / 100),
     readings: season.readings.map((reading) => ({ ...reading, modelC: Math.round(reading.modelC * 100) / 100, surpriseK: Math.round(reading.surpriseK * 100) / 100 })),
@@ -217,7 +298,9 @@ export function summarise(season: Season, grass: Grass, risk: SeedbedRisk, keptM
     band: { lowC: band.lowC, highC: band.highC },
     insideBand: insideRuns(soilC.median, band.lowC, band.highC),
     frost: frostOdds(season),
-    sowing: odds.slice(0, shown).map((day, i) => sowingDay(season, grass, years, told, day, i, keptMowingMm)),
+    sowing,
+    best: bestDays(season, odds),
+    dormant: dormantRun(season, sowing),
     windows: sowingWindows(odds, years.length, season.todayIndex, sowDays - 1)
       // A window cut by the end of what was computed is not known yet.
       .filter(({ to }) => to < sowDays - 1)

@@ -6,7 +6,8 @@ import { radiationOf } from '../climate/radiation'
 import { copyColumn } from '../climate/soil'
 import { followSoil, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
 import { gaplessRun } from '../climate/gaps'
-import { emptyRun, joinRuns, runLength, sliceRun, type DailyWeather, type WeatherRun } from '../climate/weather'
+import { runOf, type PlainRun } from '../climate/stationYears'
+import { emptyRun, joinRuns, runLength, sliceRun, warmedRun, type DailyWeather, type WeatherRun } from '../climate/weather'
 
 /** Days before today that every year carries, so that what is already sown can be followed. */
 export const DAYS_BEHIND = 120
@@ -29,6 +30,10 @@ export interface SeasonInput {
   ground: Ground
   years: number
   seed: number
+  /** The station's own years from today on, where enough of them are on record; they take the place of generated ones. */
+  own?: readonly PlainRun[] | undefined
+  /** K by which the air over this ground is warmer than at the station, for its height; 0 where left out. */
+  warmerK?: number | undefined
   /** What was read at the station, whose own ground says how far its weather and the model are off. */
   probe?: { readings: readonly ProbeReading[]; ground: Ground; clockAheadH: number } | undefined
 }
@@ -48,6 +53,8 @@ export interface Season {
   /** 1 where a day behind today has no observation and the normals stand in. */
   filled: Uint8Array
   years: SeasonYear[]
+  /** Whether the years are the station's own instead of generated. */
+  ownYears: boolean
   /** What the probe moved: K that are in the soil of each day already, and the readings as they were judged. */
   correctionK: Float64Array
   readings: JudgedReading[]
@@ -113,17 +120,18 @@ function corrected({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Arra
 
 /**
  * The season of one piece of ground: soil temperature as it was, and as it may go in each of many weather years.
- * @param input.years number of weather years, 1-200
+ * @param input.years number of weather years, 1-200; of the station's own there may be fewer
  * @returns one series a year, all beginning DAYS_BEHIND before today
- * @source models.md §§2-4; the years come from a generator, so the spread ahead is the place's, not a forecast model's
+ * @source models.md §§2-4; the years are the place's, so the spread ahead is the climate's, not a forecast model's
  */
 export function buildSeason(input: SeasonInput): Season {
   if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200) throw new RangeError('Between 1 and 200 weather years.')
   const { run: history, filled } = gaplessRun(input.observed, addDays(input.today, -DAYS_READ), DAYS_READ, input.climate)
 
-  const column = spunUpColumn(history, input.ground)
-  const historySoil = followSoil(column, surfaceHourlyC(history, input.ground))
-  const behind = sliceRun(history, SPIN_UP_DAYS, DAYS_READ)
+  const here = (run: WeatherRun) => (input.warmerK ? warmedRun(run, input.warmerK) : run)
+  const column = spunUpColumn(here(history), input.ground)
+  const historySoil = followSoil(column, surfaceHourlyC(here(history), input.ground))
+  const behind = here(sliceRun(history, SPIN_UP_DAYS, DAYS_READ))
   const behindSeed = historySoil.seedbedHourlyC.slice(SPIN_UP_DAYS * 24)
   const behindProbe = historySoil.probeDailyC.slice(SPIN_UP_DAYS)
   const anomalyK = recentAnomalyK(history, filled, input.climate)
@@ -131,14 +139,16 @@ export function buildSeason(input: SeasonInput): Season {
   // The calendar, the place and its sun are the same in every year.
   const table = dayTable(input.climate, input.today, DAYS_AHEAD)
   const raMJ = radiationOf(input.ground.latDeg, input.today, DAYS_AHEAD)
-  const aheads = Array.from({ length: input.years }, (_, y) => fadeIn(generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table), input, anomalyK))
+  const drawn = input.own?.slice(0, input.years).map((own) => runOf(own, input.today))
+    ?? Array.from({ length: input.years }, (_, y) => generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table))
+  const aheads = drawn.map((year) => fadeIn(year, input, anomalyK))
   const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)
-  const years = aheads.map((ahead): SeasonYear => {
+  const years = aheads.map(here).map((ahead): SeasonYear => {
     const soil = followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground, raMJ))
     const whole = { seedbedHourlyC: joinSeries(behindSeed, soil.seedbedHourlyC), probeDailyC: joinSeries(behindProbe, soil.probeDailyC) }
     return { weather: joinRuns(behind, ahead), soil: readings.length ? corrected(whole, correctionK) : whole }
   })
-  return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years, correctionK, readings }
+  return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years, ownYears: Boolean(input.own), correctionK, readings }
 }
 
 /** Mean of the five days that end with day i; shorter at the start of the series. */

@@ -2,6 +2,7 @@ import { growthBaseC, type Grass } from '../grass/grasses'
 import { dailyGerminationCd, thermalTimeTo } from './germination'
 import { thermalTimeToHeight } from './growth'
 import type { BedWater, SeedBed } from './moisture'
+import { fellAsSnow } from '../climate/weather'
 import { fiveDayMean, type SeasonYear } from './season'
 import type { BedCover } from '../watering/topLayer'
 
@@ -17,6 +18,10 @@ const STEEP_SHARE = 0.08
 const FROST_AIR_C = -4
 const FROST_SOIL_C = 5
 const WARM_END_SOIL_C = 15
+/** Soil in which seed lies until spring without sprouting. @source mem */
+const DORMANT_SOIL_C = 5
+/** Days that soil has to stay above it before winter is over. @source own */
+const SPRING_DAYS = 10
 const HEAT_AIR_C = 30
 const HEAT_SOIL_C = 24
 /** Roots for a summer take twice as long as roots for a winter. */
@@ -53,6 +58,10 @@ export interface YearOutlook {
   up05: Float64Array
   up50: Float64Array
   up95: Float64Array
+  /** Thermal time of germination collected from the first day to the end of each, °C·d. */
+  germinatedCd: Float64Array
+  /** The same causes for seed put down to lie until spring; undefined on days too warm for it, and for warm-season seed. */
+  dormant: (Cause | null | undefined)[]
 }
 
 /** First index from `from` on whose running sum reaches the target. */
@@ -80,6 +89,11 @@ function nextDayWhen(days: number, holds: (i: number) => boolean): Float64Array 
   const out = new Float64Array(days + 1).fill(NEVER)
   for (let i = days - 1; i >= 0; i--) out[i] = holds(i) ? i : out[i + 1]!
   return out
+}
+
+const staysOver = (series: Float64Array, from: number, days: number, least: number): boolean => {
+  for (let i = from; i < from + days; i++) if (series[i]! < least) return false
+  return true
 }
 
 const after = (next: Float64Array, i: number): number => (Number.isFinite(i) ? next[Math.min(i, next.length - 1)]! : NEVER)
@@ -110,7 +124,7 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
   const soil5 = Float64Array.from({ length: days }, (_, i) => fiveDayMean(soil.probeDailyC, i))
   const washoutMm = WASHOUT_MM[risk.covering] * (risk.slopeShare > STEEP_SHARE ? SLOPE_FACTOR : 1)
 
-  const nextWash = nextDayWhen(days, (i) => weather.rainMm[i]! >= washoutMm)
+  const nextWash = nextDayWhen(days, (i) => weather.rainMm[i]! >= washoutMm && !fellAsSnow(weather, i))
   const nextFrost = nextDayWhen(days, (i) =>
     warm ? soil5[i]! < WARM_END_SOIL_C : soil5[i]! < FROST_SOIL_C || weather.tminC[i]! <= FROST_AIR_C,
   )
@@ -125,17 +139,11 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
   const [up05, up50, up60, up95] = [up(0.05), up(0.5), up(0.6), up(0.95)]
 
   const beyondDryingCd = thermalTimeToHeight(grass, BEYOND_DRYING_MM)
-  const judge = (sown: number): Cause | null => {
-    if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'
-    if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!)) return 'heat'
+  /** What spoils seed that has come up, or lies loose from a day on: the first of all. */
+  const spoiltFirst = (sown: number, looseFrom: number): Cause | null => {
     const half = up50[sown]!
-    if (up60[sown]! - sown > grass.emergenceLimitDays) {
-      // What moist soil would have brought up in time was held back by drought, not by cold.
-      const moist60 = reaches(germinatedMoist(), sown, thermalTimeTo(0.6, grass))
-      return moist60 - sown > grass.emergenceLimitDays ? 'cold' : 'dry'
-    }
     const loose = Math.min(days - 1, reaches(germinated, sown, LOOSE_UNTIL * grass.thermal.medianCd))
-    const washed = after(nextWash, sown)
+    const washed = after(nextWash, looseFrom)
     const frost = after(nextFrost, half)
     const heat = after(nextHeat, half)
     const candidates: [number, Cause][] = []
@@ -147,5 +155,26 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
     if (!candidates.length) return null
     return candidates.reduce((first, next) => (next[0] < first[0] ? next : first))[1]
   }
-  return { cause: Array.from({ length: days }, (_, i) => judge(i)), up05, up50, up95 }
+  const judge = (sown: number): Cause | null => {
+    if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'
+    if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!)) return 'heat'
+    if (up60[sown]! - sown > grass.emergenceLimitDays) {
+      // What moist soil would have brought up in time was held back by drought, not by cold.
+      const moist60 = reaches(germinatedMoist(), sown, thermalTimeTo(0.6, grass))
+      return moist60 - sown > grass.emergenceLimitDays ? 'cold' : 'dry'
+    }
+    return spoiltFirst(sown, sown)
+  }
+  const nextThaw = nextDayWhen(days - SPRING_DAYS, (i) => staysOver(soil5, i, SPRING_DAYS, DORMANT_SOIL_C))
+  const nextWarm = nextDayWhen(days, (i) => soil5[i]! >= LEAST_SOIL_C[grass.season])
+  /** Winter's rain, birds and rot are in the seed that is lost; what is judged begins with the thaw. */
+  const judgeDormant = (sown: number): Cause | null | undefined => {
+    if (warm || risk.winterColour || soil5[sown]! >= DORMANT_SOIL_C) return undefined
+    const thaw = after(nextThaw, sown)
+    if (!Number.isFinite(thaw)) return 'cold'
+    if (up60[sown]! > after(nextWarm, thaw) + grass.emergenceLimitDays) return 'cold'
+    return spoiltFirst(sown, thaw)
+  }
+  const eachDay = <T>(told: (i: number) => T): T[] => Array.from({ length: days }, (_, i) => told(i))
+  return { cause: eachDay(judge), dormant: eachDay(judgeDormant), up05, up50, up95, germinatedCd: germinated }
 }

@@ -1,18 +1,20 @@
-import { GRASSES, grassByCode, type GrassCode } from '../grass/grasses'
+import { BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../grass/blends'
+import { GRASSES, grassByCode } from '../grass/grasses'
 import type { Ground, Sun } from '../climate/soilCourse'
 import { addDays } from '../quantity/calendar'
 import type { BedCover } from '../watering/topLayer'
 import { bedWaters, type BedWater } from './moisture'
 import type { Season } from './season'
-import { coveringOf, judgeYear, type SeedbedRisk } from './sowing'
+import { judgeBlend } from './blendYear'
+import { coveringOf, type SeedbedRisk } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow } from './window'
 
 /** The plan's own seedbed, or one that differs from it in one thing. */
 export interface Variant {
   code: string
-  group: 'plan' | 'water' | 'cover' | 'sun' | 'seed'
+  group: 'plan' | 'zone' | 'water' | 'cover' | 'sun' | 'seed'
   words: string
-  grass: GrassCode
+  seed: Blend
   ground: Ground
   risk: SeedbedRisk
 }
@@ -26,23 +28,41 @@ const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
   { timesADay: 'as told', words: 'watered whenever it wants it' }, { timesADay: 2, words: 'watered twice a day' }, { timesADay: 1, words: 'watered once a day' }, { timesADay: 0, words: 'rain alone' },
 ]
 
+/** Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source mem, drawn roughly by latitude */
+const [TRANSITION_FROM_DEG, TRANSITION_TO_DEG] = [33, 39]
+export const inTransitionZone = (latDeg: number): boolean => Math.abs(latDeg) >= TRANSITION_FROM_DEG && Math.abs(latDeg) <= TRANSITION_TO_DEG
+
+const seedCode = (parts: Blend): string => parts.map(({ grass, massShare }) => `${grass} ${Math.round(massShare * 100)}`).join(' ')
+
+/** Other seed of the season, single and mixed; in the transition zone that of the other season too. */
+function seedsBeside(seed: Blend, { latDeg }: Ground): { parts: Blend; words: string }[] {
+  const { season } = grassByCode(mainOf(seed))
+  const fits = (parts: Blend) => inTransitionZone(latDeg) || grassByCode(mainOf(parts)).season === season
+  const own = seedCode(seed)
+  return [
+    ...GRASSES.filter(({ code }) => code !== 'ARG').map(({ code, name }) => ({ parts: pureSeed(code), words: name })),
+    ...BLENDS.map(({ parts, name }) => ({ parts, words: `${name}: ${blendWords(parts)}` })),
+  ].filter(({ parts }) => fits(parts) && seedCode(parts) !== own)
+}
+
 /**
- * What may be tried beside a plan: each differs from it in water, cover, sun or seed alone.
+ * What may be tried beside a plan: each differs from it in water, cover, sun or seed alone; but for the zones of the lawn,
+ * which are what they are.
  * @returns the plan itself first
  */
-export function variantsOf(grass: GrassCode, ground: Ground, risk: SeedbedRisk): Variant[] {
-  const plan: Variant = { code: 'plan', group: 'plan', words: 'as planned', grass, ground, risk }
+export function variantsOf(seed: Blend, ground: Ground, risk: SeedbedRisk, zones: readonly { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[] = []): Variant[] {
+  const plan: Variant = { code: 'plan', group: 'plan', words: `as planned, ${blendWords(seed)}`, seed, ground, risk }
   const { bed } = risk
   if (!bed) return [plan]
-  const { season } = grassByCode(grass)
   return [
     plan,
+    ...zones.map(({ name, seed: own, ...rest }, i): Variant => ({ ...rest, code: `zone ${i}`, group: 'zone', words: `${name}: ${blendWords(own)}`, seed: own })),
     ...WATERINGS.filter(({ timesADay }) => timesADay !== bed.watering.timesADay || bed.watering.bannedUntil).map(({ timesADay, words }): Variant =>
       ({ ...plan, code: `water ${timesADay}`, group: 'water', words, risk: { ...risk, bed: { ...bed, watering: { timesADay, bannedUntil: null } } } })),
     ...COVERS.filter(({ cover }) => cover !== bed.cover).map(({ cover, coverMm, words }): Variant =>
       ({ ...plan, code: `cover ${cover}`, group: 'cover', words, risk: { ...risk, covering: coveringOf(cover), bed: { ...bed, cover, coverMm } } })),
     ...(Object.keys(SUNS) as Sun[]).filter((sun) => sun !== ground.sun).map((sun): Variant => ({ ...plan, code: `sun ${sun}`, group: 'sun', words: SUNS[sun], ground: { ...ground, sun } })),
-    ...(risk.winterColour ? [] : GRASSES.filter((other) => other.code !== grass && other.season === season && other.code !== 'ARG').map((other): Variant => ({ ...plan, code: `seed ${other.code}`, group: 'seed', words: other.name, grass: other.code }))),
+    ...(risk.winterColour ? [] : seedsBeside(seed, ground).map(({ parts, words }): Variant => ({ ...plan, code: `seed ${seedCode(parts)}`, group: 'seed', words, seed: parts }))),
   ]
 }
 
@@ -67,8 +87,7 @@ export const watersOf = ({ ground, risk: { slopeShare, bed } }: Variant, season:
 
 /** @param season of the variant's own ground @param waters of its bed */
 export function oddsOf(variant: Variant, season: Season, waters = watersOf(variant, season)): VariantOdds {
-  const grass = grassByCode(variant.grass)
-  const judged = season.years.map((year, y) => judgeYear(year, grass, variant.risk, waters?.[y]))
+  const judged = season.years.map((year, y) => judgeBlend(year, variant.seed, variant.risk, waters?.[y]).whole)
   const until = season.todayIndex + COMPARED_DAYS
   const odds = oddsByDay(judged, until)
   const [window] = sowingWindows(odds, season.years.length, season.todayIndex, until - 1)

@@ -27,3 +27,20 @@ export function fromPlan(origin: PlaceDeg, [x, y]: PointM): [lonDeg: number, lat
   const { north, east } = metresADegree(origin.latDeg)
   return [origin.lonDeg + x / east, origin.latDeg + y / north]
 }
+
+const EARTH_KM = 6371.0088
+/** Metres of height that part two places as much as a kilometre does. @source own: weather changes faster upwards */
+const M_LIKE_A_KM = 5
+
+/** Distance over the sphere, km. @source haversine; mean radius of the IUGG, from memory */
+export function distanceKm(a: PlaceDeg, b: PlaceDeg): number {
+  const [dLat, dLon] = [(b.latDeg - a.latDeg) * RAD, (b.lonDeg - a.lonDeg) * RAD]
+  const h = Math.sin(dLat / 2) ** 2 + Math.cos(a.latDeg * RAD) * Math.cos(b.latDeg * RAD) * Math.sin(dLon / 2) ** 2
+  return 2 * EARTH_KM * Math.asin(Math.min(1, Math.sqrt(h)))
+}
+
+/** How far apart two places are as weather goes: distance, and height where both are known, as km. */
+export function farKm(a: PlaceDeg & { heightM?: number | null }, b: PlaceDeg & { heightM?: number | null }): number {
+  const known = a.heightM != null && b.heightM != null
+  return distanceKm(a, b) + (known ? Math.abs(a.heightM! - b.heightM!) / M_LIKE_A_KM : 0)
+}

@@ -1,6 +1,5 @@
-import { setImmediate } from 'node:timers/promises'
 import { glanceOf } from '#core/establishment/outlook'
-import { glancesAskedSchema, grassOf } from '#contract/lawn'
+import { glancesAskedSchema, seedOf, type Lawn } from '#contract/lawn'
 import type { LawnGlance } from '#contract/context'
 import { lawnsOf } from '../records/lawns'
 import { answer } from '../utils/answer'
@@ -8,24 +7,31 @@ import { queryOf } from '../utils/ask'
 import { localFetch } from '../utils/localFetch'
 import { Refusal } from '../utils/refusal'
 import { freshStations } from '../weather/collect'
-import { sillData, stationOf, subjectOf } from '../weather/sill'
+import { sillData, stationOf } from '../weather/sill'
+import { subjectOf } from '../weather/subject'
 
-/** The season of the lawns asked for in brief. Long work: other requests get their turn between lawns. */
+/** Lawns that are asked for at once: as many as keep every thread at work. */
+const AT_ONCE = 4
+
+/** The season of the lawns asked for in brief. Long work, done beside the server's own thread. */
 export default answer(async (event, work): Promise<LawnGlance[]> => {
   const lawns = await lawnsOf(work.firm.id, { ids: queryOf(event, glancesAskedSchema).of })
   const stations = await freshStations(work, localFetch)
   const glances: LawnGlance[] = []
-  for (const lawn of lawns) {
-    // Whoever asked has gone on; what is worked out already stays remembered.
-    if (event.node.req.destroyed) break
+  const glance = async (lawn: Lawn): Promise<void> => {
     const station = stationOf(lawn, stations)
-    if (!station || !grassOf(lawn)) continue
-    const data = await sillData(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
+    if (!station || !seedOf(lawn)) return
+    const data = await sillData(work, station, subjectOf(lawn, station, work.today), 'later').catch((error: unknown) => {
       if (error instanceof Refusal) return undefined
       throw error
     })
     glances.push({ id: lawn.id, glance: data ? glanceOf(data.outlook, lawn.plan.sowOn) : null })
-    await setImmediate()
   }
+  const left = [...lawns]
+  const worker = async (): Promise<void> => {
+    // Whoever asked may have gone on; what is worked out already stays remembered.
+    for (let lawn = left.shift(); lawn && !event.node.req.destroyed; lawn = left.shift()) await glance(lawn)
+  }
+  await Promise.all(Array.from({ length: AT_ONCE }, worker))
   return glances
 })

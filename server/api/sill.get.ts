@@ -3,7 +3,8 @@ import { answer } from '../utils/answer'
 import { Refusal } from '../utils/refusal'
 import { localFetch } from '../utils/localFetch'
 import { freshStations } from '../weather/collect'
-import { homeSubject, sillData } from '../weather/sill'
+import { sillData } from '../weather/sill'
+import { homeSubject } from '../weather/subject'
 
 /** The grass most of the firm's lawns want lights the band where no lawn is in view. */
 export default answer(async (_event, work) => {

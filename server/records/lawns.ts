@@ -12,7 +12,7 @@ type LawnRow = Omit<Lawn, 'plan' | 'water' | 'access' | 'wishes'> & { plan: Plan
 
 /** Everything of a lawn in one question, so that it is of one moment. */
 const SELECT = `
-  select l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.station_id as "stationId", l.grows_now as "growsNow",
+  select l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.height_m as "heightM", l.station_id as "stationId", l.grows_now as "growsNow",
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay,
     l.updated_at as "savedAt", p.name as "savedBy", ${SURVEY_COLUMNS},
     coalesce((select json_agg(json_build_object('code', d.code, 'doneOn', d.done_on) order by d.done_on, d.recorded_at)
@@ -85,11 +85,11 @@ export async function saveLook({ firmId, personId }: Author, id: string, look: L
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
       `update lawns set client = $4, address = $5, lat_deg = $6, lon_deg = $7, station_id = $8, grows_now = $9, texture = $10, nothing_put_on = $11,
-         soil_test = $12, water = $13, access = $14, wishes = $15, underlay = $16, updated_by = $17, version = version + 1, updated_at = now()
+         soil_test = $12, water = $13, access = $14, wishes = $15, underlay = $16, updated_by = $17, height_m = $18, version = version + 1, updated_at = now()
        where firm_id = $1 and id = $2 and version = $3`,
       [
         firmId, id, look.version, look.client, look.address, look.latDeg, look.lonDeg, look.stationId, look.growsNow, look.texture, look.nothingPutOn,
-        look.soilTest, look.water, look.access, look.wishes, look.underlay, personId,
+        look.soilTest, look.water, look.access, look.wishes, look.underlay, personId, look.heightM,
       ],
     )
     if (!rowCount) return false

@@ -47,7 +47,7 @@ describe('the second lock', () => {
     })
     const into = inFirm(ours.firmId, (client) => client.query(`insert into stations (firm_id, name, kind, lat_deg, lon_deg) values ($1, 'x', 'imported', 0, 0)`, [theirs.firmId]))
     await expect(into).rejects.toMatchObject({ code: '42501' })
-    await addStation(ours.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, coastal: false })
+    await addStation(ours.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
     await expect(inFirm(ours.firmId, (client) => client.query('update stations set firm_id = $1', [theirs.firmId]))).rejects.toMatchObject({ code: '42501' })
   })
 
@@ -77,8 +77,8 @@ describe('a firm', () => {
   })
 
   test('keeps its settings once for each version, and moves its home', async () => {
-    await addStation(ours.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, coastal: false })
-    const airfield = (await addStation(ours.firmId, { name: 'Airfield', latDeg: 37, lonDeg: -79, coastal: false }))!
+    await addStation(ours.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
+    const airfield = (await addStation(ours.firmId, { name: 'Airfield', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
     const { name, currency, schools, planning, workingDays, licences } = settings

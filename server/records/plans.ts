@@ -6,7 +6,7 @@ import { inFirm } from './db'
 import type { Author } from './firms'
 
 /** A lawn that nothing is decided about. */
-export const NO_PLAN: Plan = { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, sowOn: null, settings: null, savedAt: null, savedBy: null }
+export const NO_PLAN: Plan = { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, savedAt: null, savedBy: null }
 
 /** A plan as its table has it. */
 export interface PlanRow {
@@ -15,6 +15,7 @@ export interface PlanRow {
   overruleNote: string | null
   zonePlans: Plan['zonePlans']
   schools: Plan['schools']
+  blend: Plan['blend']
   sowOn: Day | null
   seedRate: number | null
   purity: number
@@ -38,6 +39,7 @@ export const planFrom = (row: PlanRow): Plan => ({
   overruleNote: row.overruleNote,
   zonePlans: row.zonePlans,
   schools: row.schools,
+  blend: row.blend,
   sowOn: row.sowOn,
   savedAt: row.savedAt,
   savedBy: row.savedBy,
@@ -51,7 +53,7 @@ export const planFrom = (row: PlanRow): Plan => ({
 
 /** The columns of a plan by the names above. */
 export const PLAN_COLUMNS = `
-  select version, programme, overrule_note as "overruleNote", zone_plans as "zonePlans", schools, sow_on as "sowOn",
+  select version, programme, overrule_note as "overruleNote", zone_plans as "zonePlans", schools, blend, sow_on as "sowOn",
     seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
     purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm",
@@ -65,21 +67,21 @@ export async function savePlan({ firmId, personId }: Author, lawnId: string, pla
     const { rowCount } = await client.query(
       `insert into plans as p (lawn_id, firm_id, programme, overrule_note, sow_on, seed_rate_g_per_m2, purity_share,
          germination_share, coating_share, purity_of_bare_seed, bags, starter_analysis, starter_n_g_per_m2, cover_material,
-         cover_mm, rake_mm, scalp_to_mm, updated_by, zone_plans, schools)
-       select $2, $1, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21
+         cover_mm, rake_mm, scalp_to_mm, updated_by, zone_plans, schools, blend)
+       select $2, $1, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22
        from lawns where firm_id = $1 and id = $2 and ($3 = 0 or exists (select from plans where lawn_id = $2))
        on conflict (lawn_id) do update set programme = excluded.programme, overrule_note = excluded.overrule_note,
          sow_on = excluded.sow_on, seed_rate_g_per_m2 = excluded.seed_rate_g_per_m2, purity_share = excluded.purity_share,
          germination_share = excluded.germination_share, coating_share = excluded.coating_share,
          purity_of_bare_seed = excluded.purity_of_bare_seed, bags = excluded.bags, starter_analysis = excluded.starter_analysis,
          starter_n_g_per_m2 = excluded.starter_n_g_per_m2, cover_material = excluded.cover_material, cover_mm = excluded.cover_mm,
-         rake_mm = excluded.rake_mm, scalp_to_mm = excluded.scalp_to_mm, zone_plans = excluded.zone_plans, schools = excluded.schools, updated_by = excluded.updated_by, version = p.version + 1, updated_at = now()
+         rake_mm = excluded.rake_mm, scalp_to_mm = excluded.scalp_to_mm, zone_plans = excluded.zone_plans, schools = excluded.schools, blend = excluded.blend, updated_by = excluded.updated_by, version = p.version + 1, updated_at = now()
        where p.version = $3::integer`,
       [
         firmId, lawnId, plan.version, plan.programme, plan.overruleNote, plan.sowOn, s?.seedRateGPerM2 ?? null,
         s?.lot.purityShare ?? null, s?.lot.germinationShare ?? null, s?.lot.coatingShare ?? null, s?.lot.purityOfBareSeed ?? null,
         s ? JSON.stringify(s.bags) : null, s?.starterAnalysis ?? null, s?.starterNGPerM2 ?? null, s?.coverMaterial ?? null,
-        s?.coverMm ?? null, s?.rakeMm ?? null, s?.scalpToMm ?? null, personId, plan.zonePlans, plan.schools,
+        s?.coverMm ?? null, s?.rakeMm ?? null, s?.scalpToMm ?? null, personId, plan.zonePlans, plan.schools, JSON.stringify(plan.blend),
       ],
     )
     return rowCount === 1

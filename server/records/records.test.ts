@@ -17,7 +17,7 @@ import { dailyCsv, probeCsv } from '#contract/feed'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 
 const NEW_LAWN = { client: 'Odell', address: '4 Quarry Rise', areaM2: 612, areaTyped: '6,590 sq ft', growsNow: 'thin tall fescue' }
-const PLACE = { latDeg: 37, lonDeg: -79, coastal: false }
+const PLACE = { latDeg: 37, lonDeg: -79, heightM: null, coastal: false }
 let ours: Author
 let theirs: Author
 

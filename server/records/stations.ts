@@ -1,17 +1,15 @@
 import type { Day } from '#core/quantity/calendar'
-import type { Normals } from '#core/climate/normals'
-import type { DailyWeather } from '#core/climate/weather'
+import type { DailyWeather, ForecastDay } from '#core/climate/weather'
 import type { ProbeReading } from '#core/climate/probe'
-import type { NewStation, Station } from '#contract/station'
+import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
 import { inFirm } from './db'
 
 export interface StationRecord extends Station {
   feedPath: string | null
-  normals: Normals | null
 }
 
 const SELECT = `
-  select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.coastal, s.home, s.feed_path as "feedPath", s.normals,
+  select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.height_m as "heightM", s.coastal, s.home, s.version, s.feed_path as "feedPath", s.normals,
     w.days::integer as days, w.first_day as "firstDay", w.last_day as "lastDay"
   from stations s
   cross join lateral (
@@ -36,12 +34,57 @@ export async function stationById(firmId: string, id: string): Promise<StationRe
 export async function addStation(firmId: string, station: NewStation): Promise<StationRecord | undefined> {
   const rows = await ask<{ id: string }>(
     firmId,
-    `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, home)
-     values ($1, $2, 'imported', $3, $4, $5, not exists (select from stations where firm_id = $1 and home))
+    `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, height_m, home)
+     values ($1, $2, 'imported', $3, $4, $5, $6, not exists (select from stations where firm_id = $1 and home))
      on conflict (firm_id, name) do nothing returning id`,
-    station.name, station.latDeg, station.lonDeg, station.coastal,
+    station.name, station.latDeg, station.lonDeg, station.coastal, station.heightM,
   )
   return rows[0] && stationById(firmId, rows[0].id)
+}
+
+/** @returns false when somebody saved a newer version in the meantime; 'taken' where another has the name */
+export async function saveStation(firmId: string, id: string, station: StationEdit): Promise<boolean | 'taken'> {
+  return inFirm(firmId, async (client) => {
+    const { rows } = await client.query(`select from stations where firm_id = $1 and name = $2 and id <> $3`, [firmId, station.name, id])
+    if (rows.length) return 'taken'
+    const { rowCount: current } = await client.query(`select from stations where firm_id = $1 and id = $2 and version = $3 for update`, [firmId, id, station.version])
+    if (!current) return false
+    // One home station at a time; giving it up is done by choosing another.
+    if (station.home) await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2`, [firmId, id])
+    await client.query(
+      `update stations set name = $3, lat_deg = $4, lon_deg = $5, height_m = $6, coastal = $7, normals = $8, home = home or $9, version = version + 1 where firm_id = $1 and id = $2`,
+      [firmId, id, station.name, station.latDeg, station.lonDeg, station.heightM, station.coastal, station.normals, station.home],
+    )
+    return true
+  })
+}
+
+/** @returns false where it is the home station, delivers by itself, or a lawn was told to read it */
+export async function removeStation(firmId: string, id: string): Promise<boolean> {
+  const rows = await ask<object>(
+    firmId,
+    `delete from stations s where firm_id = $1 and id = $2 and not home and feed_path is null and not exists (select from lawns l where l.firm_id = $1 and l.station_id = s.id) returning id`, id,
+  )
+  return rows.length === 1
+}
+
+/** Most gaps that are named. */
+const MOST_GAPS = 60
+
+/** Runs of days without an observation between the first and the last of the record, the latest first. */
+export async function gapsOf(firmId: string, stationId: string): Promise<{ gaps: Gap[]; missingDays: number }> {
+  const rows = await ask<Gap & { missing: number }>(
+    firmId,
+    `select day + 1 as "from", next - 1 as "to", next - day - 1 as days, (sum(next - day - 1) over ())::integer as missing
+     from (select day, lead(day) over (order by day) as next from weather_days where firm_id = $1 and station_id = $2) d
+     where next > day + 1 order by day desc limit ${MOST_GAPS}`, stationId,
+  )
+  return { gaps: rows.map(({ from, to, days }) => ({ from, to, days })), missingDays: rows[0]?.missing ?? 0 }
+}
+
+export async function readingsKept(firmId: string, stationId: string): Promise<number> {
+  const [row] = await ask<{ count: number }>(firmId, `select count(*)::integer as count from probe_readings where firm_id = $1 and station_id = $2`, stationId)
+  return row!.count
 }
 
 /** What the ledge needs of a station besides its computed season, read at one moment. */
@@ -49,8 +92,9 @@ export interface WeatherNow {
   /** Changes whenever a day of the station does; part of what a computed season is remembered under. */
   stamp: string
   lastDay: Day | null
-  /** Issued today, in order of days; empty when none was. */
-  forecast: DailyWeather[]
+  /** The latest that reaches today or beyond, from today on in order of days; empty when there is none. */
+  forecast: ForecastDay[]
+  forecastIssued: Day | null
   /** Readings from a day up to today, oldest first. */
   probe: ProbeReading[]
 }
@@ -58,11 +102,12 @@ export interface WeatherNow {
 export async function weatherNow(firmId: string, stationId: string, today: Day, probeFrom: Day): Promise<WeatherNow> {
   const [row] = await ask<WeatherNow>(
     firmId,
-    `select w.stamp, w.last_day as "lastDay", f.forecast, p.probe from
+    `select w.stamp, w.last_day as "lastDay", f.forecast, f.issued as "forecastIssued", p.probe from
        (select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp, max(day) as last_day
         from weather_days where firm_id = $1 and station_id = $2) w,
-       (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm) order by day), '[]') as forecast
-        from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3) f,
+       (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm, 'windKmh', wind_kmh) order by day), '[]') as forecast, max(issued_on) as issued
+        from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
+          and issued_on = (select max(issued_on) from forecast_days where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
        (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]') as probe
         from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1) p`,
     stationId, today, probeFrom,
@@ -96,13 +141,24 @@ export async function keepWeather(firmId: string, stationId: string, days: reado
   })
 }
 
-export async function keepForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly DailyWeather[]): Promise<void> {
+const KEEP_FORECAST = `
+  insert into forecast_days (firm_id, station_id, issued_on, day, tmax_c, tmin_c, rain_mm, wind_kmh)
+  select $1, $2, $3, * from unnest($4::date[], $5::float8[], $6::float8[], $7::float8[], $8::float8[])
+  on conflict (station_id, issued_on, day) do update set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, wind_kmh = excluded.wind_kmh`
+
+const forecastColumns = (days: readonly ForecastDay[]) => [days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm), days.map((d) => d.windKmh ?? null)]
+
+/** A forecast as it was issued on a day takes the place of what was told of the same days before. */
+export async function keepForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly ForecastDay[]): Promise<void> {
+  await ask(firmId, KEEP_FORECAST, stationId, issuedOn, ...forecastColumns(days))
+}
+
+/** The whole of a typed forecast: days that were taken out of it are gone. */
+export async function replaceForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly ForecastDay[]): Promise<void> {
   await ask(
     firmId,
-    `insert into forecast_days (firm_id, station_id, issued_on, day, tmax_c, tmin_c, rain_mm)
-     select $1, $2, $3, * from unnest($4::date[], $5::float8[], $6::float8[], $7::float8[])
-     on conflict (station_id, issued_on, day) do nothing`,
-    stationId, issuedOn, days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm),
+    `with gone as (delete from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3 and not (day = any($4::date[])))
+     ${KEEP_FORECAST}`, stationId, issuedOn, ...forecastColumns(days),
   )
 }
 

@@ -78,7 +78,7 @@ describe('every route', () => {
   test.each(behindTheDoor.filter(({ path }) => path.includes(':id')))('$method $path is 404 for another firm’s id, and changes nothing there', async ({ method, path }) => {
     const them = await newFirm('Theirs')
     const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
-    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false }))!
+    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
     const id = path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
     const before = await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])
     const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(':photo', randomUUID()).replace(':code', 'scalp'), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
@@ -89,14 +89,14 @@ describe('every route', () => {
   test('shows of the firm’s lists nothing of another’s', async () => {
     const them = await newFirm('Theirs')
     const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
-    await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false })
+    await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
     expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', `/api/glances?of=${lawn.id}`)).body]).toEqual([[], [], []])
     expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual(['Somebody of Ours'])
   })
 
   test('takes no settings that name another firm’s station', async () => {
     const them = await newFirm('Theirs')
-    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, coastal: false }))!
+    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
     const { body } = await call<Context>('GET', '/api/context')
     expect((await call('PUT', '/api/firm', { ...body.firm, homeStationId: station.id })).status).toBe(404)
     const lawn = await surveyed()
@@ -195,15 +195,15 @@ describe('the season', () => {
   test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
     await ridge(firmId)
     const lawn = await surveyed({ latDeg: PELLMOOR.latDeg + 1 })
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: lawn.latDeg, lonDeg: lawn.lonDeg, coastal: false })
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: lawn.latDeg, lonDeg: lawn.lonDeg, heightM: null, coastal: false })
     const reads = async () => (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect((await reads()).stationName).toBe('Ridge')
     await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })
-    expect(await reads()).toMatchObject({ stationName: 'Yard', recordEnds: null, yearsFrom: 'normals of Ridge, since Yard has under a year' })
+    expect(await reads()).toMatchObject({ stationName: 'Yard', recordEnds: null, yearsFrom: 'the normals of Ridge, since Yard has under a year' })
   })
 
   test('of a short record without normals anywhere says how much is wanted', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
     await keepWeather(firmId, station.id, Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })))
     const { status, body } = await call('GET', '/api/sill')
     expect(status).toBe(409)
@@ -215,7 +215,7 @@ describe('a file for a station', () => {
   const CSV = 'date,tmax_c,tmin_c,precipitation_mm\n2026-08-01,28,15,0\n2026-08-02,29,16,4\nsoon,1,2,3\n'
 
   test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
     const path = `/api/stations/${station.id}/import`
     const { body: preview } = await call<ImportPreview>('POST', path, { csv: CSV, mapping: null })
     expect(preview).toMatchObject({ rows: 3, guess: { temperature: 'C', rain: 'mm' } })
@@ -230,9 +230,9 @@ describe('a file for a station', () => {
     const [home] = (await call<Station[]>('GET', '/api/stations')).body
     expect((await call('POST', `/api/stations/${home!.id}/import`, { csv: CSV, mapping: null })).status).toBe(409)
     expect((await call('POST', '/api/stations/00000000-0000-4000-8000-000000000000/import', { csv: CSV, mapping: null })).status).toBe(404)
-    const { body: yard } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })
+    const { body: yard } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
     expect((await call('POST', `/api/stations/${yard.id}/import`, { csv: 'hello', mapping: null })).body.error.fields!.csv).toContain('columns')
-    expect((await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })).status).toBe(409)
+    expect((await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })).status).toBe(409)
   })
 })
 

@@ -1,23 +1,14 @@
 import { addDays, type Day } from '#core/quantity/calendar'
-import type { ProbeReading } from '#core/climate/probe'
 import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { log } from '../utils/log'
-import { forecastLimit, OPEN_FORM, readCsv } from './csv'
+import { forecastLimit, OPEN_FORM, readCsv, readReadings } from './csv'
 
 /** How a device is asked: a path in, CSV out. */
 export type Fetch = (path: string) => Promise<string>
 
 /** Days a device is asked back for when nothing of it is kept yet: a spin-up year and a season. */
 const FIRST_DAYS = 500
-
-function readProbe(csv: string): ProbeReading[] {
-  return csv.trim().split('\n').slice(1).flatMap((line) => {
-    const [at, depth, temp] = line.split(',')
-    const reading = { at: at ?? '', depthMm: Number(depth), tempC: Number(temp) }
-    return /^\d{4}-\d\d-\d\dT\d\d:\d\d$/.test(reading.at) && Number.isFinite(reading.depthMm) && Number.isFinite(reading.tempC) ? [reading] : []
-  })
-}
 
 /**
  * Brings what a device has delivered since it was last asked: days up to yesterday, today's forecast, readings up to
@@ -36,7 +27,7 @@ export async function collect(firmId: string, station: StationRecord, today: Day
       fetch(`${station.feedPath}/probe.csv?from=${from}&to=${today}`),
     ])
     await keepForecast(firmId, station.id, today, readCsv(forecast, OPEN_FORM, forecastLimit(today)).days)
-    await keepReadings(firmId, station.id, readProbe(probe))
+    await keepReadings(firmId, station.id, readReadings(probe, { temperature: 'C', depthMm: null, today }).readings)
     await keepWeather(firmId, station.id, readCsv(days, OPEN_FORM, yesterday).days)
     return true
   } catch (error) {

@@ -3,8 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { climateFromRecord } from '#core/climate/normals'
 import { toDay } from '#core/quantity/calendar'
-import { dailyCsv } from '#contract/feed'
-import { OPEN_FORM, previewCsv, readCsv, UnreadableFile } from './csv'
+import { dailyCsv, probeCsv } from '#contract/feed'
+import { OPEN_FORM, previewCsv, readCsv, readReadings, UnreadableFile } from './csv'
 import { standinDays, standinForecast, standinReadings } from './standin'
 
 const TODAY = toDay('2026-09-08')
@@ -83,6 +83,31 @@ describe('a station file', () => {
       expect(days.length + rejected.length).toBeLessThanOrEqual(table.length)
       for (const { tmaxC, tminC, rainMm } of days) expect(tmaxC <= 60 && tminC >= -70 && tminC <= tmaxC && rainMm >= 0).toBe(true)
     }))
+  })
+})
+
+describe('readings of a logger', () => {
+  const read = (csv: string, told: Partial<Parameters<typeof readReadings>[1]> = {}) => readReadings(csv, { temperature: null, depthMm: null, today: TODAY, ...told })
+
+  test('are read by their own header: one column of time or two, inches, centimetres or mm, °F or °C', () => {
+    const one = { at: '2026-09-07T06:40', depthMm: 50.8, tempC: 20 }
+    expect(read('timestamp,depth_in,temp_f\n2026-09-07 06:40,2,68').readings).toEqual([{ ...one, tempC: expect.closeTo(20, 9) as number }])
+    expect(read('Date;Time;Depth (cm);Soil °C\n9/7/2026;6:40 AM;5.08;20').readings).toEqual([one])
+    expect(read('read at,soil_temp_c\n2026-09-07T06:40:00Z,20', { depthMm: 50.8 }).readings).toEqual([one])
+    expect(read('date,time,temp\n2026-09-07,18:05,68', { depthMm: 100, temperature: 'F' }).readings[0]).toMatchObject({ at: '2026-09-07T18:05', depthMm: 100 })
+    expect(read(probeCsv([one])).readings).toEqual([one])
+  })
+
+  test('that cannot be are named by line, and the rest is kept', () => {
+    const { readings, rejected } = read('time,depth_mm,temp_c\n2026-09-07 06:40,50,18\n2026-09-07,50,18\nsoon,50,18\n2027-01-01 06:40,50,18\n2026-09-07 07:40,50,warm\n2026-09-07 08:40,9000,18\n2026-09-07 09:40,50,180\n2026-09-07 25:00,50,18')
+    expect(readings).toHaveLength(1)
+    expect(rejected.map(({ line }) => line)).toEqual([3, 4, 5, 6, 7, 8, 9])
+  })
+
+  test('are asked about where the file does not say', () => {
+    expect(() => read('time,temp_c\n2026-09-07 06:40,18')).toThrow(/depth/)
+    expect(() => read('time,depth_mm,temp\n2026-09-07 06:40,50,18')).toThrow(/°C or °F/)
+    expect(() => read('a,b\n1,2')).toThrow(/date and time/)
   })
 })
 

@@ -2,7 +2,8 @@ import { parse } from 'csv-parse/sync'
 import { WEATHER_LIMITS, type DailyWeather } from '#core/climate/weather'
 import { addDays, isDay, type Day } from '#core/quantity/calendar'
 import { celsius, MM_PER_INCH } from '#core/quantity/units'
-import type { Column, ImportPreview, Mapping, RejectedRow } from '#contract/station'
+import type { ProbeReading } from '#core/climate/probe'
+import { readingSchema, type Column, type ImportPreview, type Mapping, type RejectedRow } from '#contract/station'
 
 /** A file that is not a table at all. */
 export class UnreadableFile extends Error {}
@@ -71,6 +72,16 @@ function readDay(text: string): Day | undefined {
   return isDay(day) ? day : undefined
 }
 
+/** A clock time as people and loggers write it: "6:40", "06:40:00", "2 pm". */
+function readClock(text: string): string | undefined {
+  const parts = /^(\d{1,2})(?::(\d\d))?(?::\d\d(?:\.\d+)?)?\s*([ap]m)?(?:Z|[-+]\d\d:?\d\d)?$/i.exec(text.trim())
+  if (!parts || (parts[2] === undefined && !parts[3])) return undefined
+  const half = parts[3]?.toLowerCase()
+  const hour = half ? (Number(parts[1]) % 12) + (half === 'pm' ? 12 : 0) : Number(parts[1])
+  const minute = Number(parts[2] ?? 0)
+  return hour < 24 && minute < 60 ? `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}` : undefined
+}
+
 const readNumber = (text: string | undefined): number | undefined =>
   text !== undefined && /^[-+]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : undefined
 
@@ -125,3 +136,57 @@ export const OPEN_FORM: Mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3
 
 /** Last day a device may deliver when it forecasts. */
 export const forecastLimit = (today: Day): Day => addDays(today, 15)
+
+const READING_PATTERNS = { at: /^(at|date|day|time|stamp|datum|read)/i, clock: /^(time|hour|clock)/i, depth: /depth|tiefe/i, temp: /(temp|soil|°|deg)/i } as const
+
+export interface ReadReadings {
+  readings: ProbeReading[]
+  rejected: RejectedRow[]
+}
+
+/** What the file does not say of itself. */
+export interface ReadingsTold {
+  temperature: 'C' | 'F' | null
+  depthMm: number | null
+  today: Day
+}
+
+/**
+ * Soil readings of a logger: a column of date and time, or one of each, one of temperature, and one of depth in mm, cm or
+ * inches where the file has it.
+ * @throws UnreadableFile when a column is missing that has not been told
+ */
+export function readReadings(csv: string, told: ReadingsTold): ReadReadings {
+  const { header, lines } = readTable(csv)
+  const find = (pattern: RegExp, but: readonly number[] = []) => header.findIndex((name, i) => !but.includes(i) && pattern.test(name.trim()))
+  const at = find(READING_PATTERNS.at)
+  const clock = find(READING_PATTERNS.clock, [at])
+  const depth = find(READING_PATTERNS.depth)
+  const temp = find(READING_PATTERNS.temp, [at, clock, depth])
+  if (at < 0 || temp < 0) throw new UnreadableFile('The first line has to name a column of date and time, and one of temperature.')
+  if (depth < 0 && told.depthMm === null) throw new UnreadableFile('No column names the depth: say how deep the probe was.')
+  const tempName = header[temp]!.toLowerCase()
+  const unit = told.temperature ?? (/(_f\b|°f|\(f\)|fahrenheit)/.test(tempName) ? 'F' : /(_c\b|°c|\(c\)|celsius)/.test(tempName) ? 'C' : undefined)
+  if (!unit) throw new UnreadableFile('The column of temperature does not say °C or °F: choose one.')
+  const depthName = depth < 0 ? '' : header[depth]!.toLowerCase()
+  const mmPer = /(_in\b|inch|\(in)/.test(depthName) ? MM_PER_INCH : /(_cm\b|\(cm)/.test(depthName) ? 10 : 1
+  const readings: ProbeReading[] = []
+  const rejected: RejectedRow[] = []
+  for (const { cells, line } of lines) {
+    const reject = (reason: string) => { rejected.push({ line, reason }) }
+    const [, date = '', joined] = /^(\S+?)(?:[T ](.+))?$/.exec(cells[at] ?? '') ?? []
+    const [day, time] = [readDay(date), readClock(clock >= 0 ? (cells[clock] ?? '') : (joined ?? ''))]
+    const [value, deep] = [readNumber(cells[temp]), depth < 0 ? told.depthMm! / mmPer : readNumber(cells[depth])]
+    if (!day) reject(`"${(cells[at] ?? '').slice(0, 30)}" is not a date`)
+    else if (!time) reject(`${day} has no time of day`)
+    else if (day > told.today) reject(`${day} has not happened yet`)
+    else if (value === undefined) reject(`temperature "${(cells[temp] ?? '').slice(0, 20)}" is not a number`)
+    else if (deep === undefined) reject(`depth "${(cells[depth] ?? '').slice(0, 20)}" is not a number`)
+    else {
+      const reading = readingSchema.safeParse({ at: `${day}T${time}`, depthMm: deep * mmPer, tempC: unit === 'F' ? celsius(value) : value })
+      if (reading.success) readings.push(reading.data)
+      else reject(`${value} °${unit} at ${deep} cannot be soil: ${reading.error.issues[0]!.message}`)
+    }
+  }
+  return { readings, rejected }
+}

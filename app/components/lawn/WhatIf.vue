@@ -9,7 +9,7 @@ const { variants, odds, coarse, progress, message, ask, stop } = useWhatIf(props
 const open = ref(false)
 watch(open, (now) => { if (now && !Object.keys(odds.value).length) void ask() })
 
-const GROUPS: Record<Variant['group'], string> = { plan: 'The plan', water: 'Other watering', cover: 'Another cover', sun: 'Other sun', seed: 'Other seed' }
+const GROUPS: Record<Variant['group'], string> = { plan: 'The plan', zone: 'The zones, each by itself', water: 'Other watering', cover: 'Another cover', sun: 'Other sun', seed: 'Other seed' }
 const ahead = computed(() => daysBetween(context.today, props.day))
 /** Stopped on the way: what is not worked out yet can be. */
 const unfinished = computed(() => open.value && !progress.value && !message.value && (!variants.value.length || variants.value.some(({ code }) => !odds.value[code])))

@@ -17,7 +17,7 @@ const look = aLook({ zones: { [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400 }),
 const PRACTICE = { today: toDay('2026-09-08'), schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [1, 2, 3, 4, 5, 6] }
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => ({
   ...look, id: ZONE_ID, measured: measureZones(look.zones, look.features, look), areaM2: 500, done: [], savedAt: null, savedBy: null, ...change,
-  plan: { version: 1, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, sowOn: toDay('2026-09-18'), settings: null, savedAt: null, savedBy: null, ...plan },
+  plan: { version: 1, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: toDay('2026-09-18'), settings: null, savedAt: null, savedBy: null, ...plan },
 })
 const glance: Glance = {
   years: 30, band: { lowC: 10, highC: 18.3 }, growing: [], rainShare: 1, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, soilC: 20 },

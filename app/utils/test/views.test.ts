@@ -19,7 +19,7 @@ const TODAY = toDay('2026-09-08')
 const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6] }
 const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()
-const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, ...UNSAVED }
+const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], ...UNSAVED }
 const lawn: Lawn = {
   ...look, ...UNSAVED, id: 'a', measured: measureZones(look.zones, look.features, look), areaM2: 612, done: [],
   plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },

@@ -3,6 +3,7 @@ import { climateFromNormals } from '../../climate/normals'
 import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
 import type { Ground } from '../../climate/soilCourse'
 import { grassByCode } from '../../grass/grasses'
+import { pureSeed } from '../../grass/blends'
 import { toDay } from '../../quantity/calendar'
 import { AS_TOLD, type Watering } from '../../watering/topLayer'
 import { bedWater, moistureFactor, type SeedBed } from '../moisture'
@@ -54,13 +55,13 @@ describe('drought', () => {
   })
 
   test('counts in the summary with all other causes, and the water a bed wants is told by sowing day', () => {
-    const outlook = summarise(season, TF, { ...RISK, bed: bed(times(1)) }, 75, COLUMBUS)
+    const outlook = summarise(season, pureSeed('TF'), { ...RISK, bed: bed(times(1)) }, 75, COLUMBUS)
     for (const { good: stands, causes } of outlook.sowing) expect(stands + Object.values(causes).reduce((a, b) => a + b, 0)).toBe(20)
     const [july, october] = [DAYS_BEHIND + 14, DAYS_BEHIND + 110].map((i) => outlook.sowing[i]!.water!)
     // Hot weeks want more than cool ones.
     expect(july!.mmADay).toBeGreaterThan(october!.mmADay)
     expect(july!.timesADay).toBeGreaterThan(october!.timesADay)
     expect(july!.mmADay).toBeLessThan(7)
-    expect(summarise(season, TF, RISK, 75, COLUMBUS).sowing[DAYS_BEHIND]!.water).toBeNull()
+    expect(summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS).sowing[DAYS_BEHIND]!.water).toBeNull()
   })
 })

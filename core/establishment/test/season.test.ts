@@ -5,6 +5,7 @@ import { surfaceHourlyC, type Ground } from '../../climate/soilCourse'
 import { gaplessRun } from '../../climate/gaps'
 import type { DailyWeather } from '../../climate/weather'
 import { GRASSES, grassByCode } from '../../grass/grasses'
+import { pureSeed } from '../../grass/blends'
 import { addDays, dayNumber, toDay, type Day } from '../../quantity/calendar'
 import { emergenceWorked } from '../emergenceWorking'
 import { dayOfHeight, firstCutMm, firstMowHeightMm, thermalTimeToHeight } from '../growth'
@@ -72,7 +73,7 @@ test('more sun warms the ground, shade and dense turf keep it cooler', () => {
 
 describe('the outlook', () => {
   let outlook: Outlook
-  beforeAll(() => { outlook = summarise(season({ years: 30 }), grassByCode('TF'), COVERED, 75, COLUMBUS) })
+  beforeAll(() => { outlook = summarise(season({ years: 30 }), pureSeed('TF'), COVERED, 75, COLUMBUS) })
 
   test('spreads with distance and never crosses its own quantiles', () => {
     const { p05, p25, median, p75, p95 } = outlook.soilC
@@ -121,11 +122,11 @@ describe('the outlook', () => {
 })
 
 test('frost is looked for from mild nights forward, and from cold ones until the last', () => {
-  const spring = summarise(season({ today: toDay('2026-03-20') }), grassByCode('TF'), COVERED, 75, COLUMBUS)
+  const spring = summarise(season({ today: toDay('2026-03-20') }), pureSeed('TF'), COVERED, 75, COLUMBUS)
   expect(spring.frost?.kind).toBe('last')
   const south: Normals = mirrored(COLUMBUS)
   const autumn = buildSeason({ today: toDay('2026-03-20'), observed: [], forecast: [], climate: climateFromNormals(south), ground: { ...GROUND, latDeg: -COLUMBUS_LAT }, years: 10, seed: 3 })
-  expect(summarise(autumn, grassByCode('TF'), COVERED, 75, south).frost?.kind).toBe('first')
+  expect(summarise(autumn, pureSeed('TF'), COVERED, 75, south).frost?.kind).toBe('first')
 })
 
 describe('growth', () => {
@@ -187,7 +188,7 @@ describe('a probe', () => {
   test('of this very morning is judged, and stands on the line of any ground as far off as it was read', () => {
     const read = season({ observed, years: 2, probe: probe([{ at: `${TODAY}T06:40`, depthMm: 50, tempC: 20 }]) })
     expect(read.readings).toHaveLength(1)
-    const outlook = summarise(read, grassByCode('TF'), COVERED, 75, COLUMBUS)
+    const outlook = summarise(read, pureSeed('TF'), COVERED, 75, COLUMBUS)
     const at = indexOf(outlook, TODAY)
     expect(readingOnLine(outlook, outlook.readings[0]!)! - (outlook.soilC.median[at]! - outlook.correctionK[at]!)).toBeCloseTo(20 - outlook.readings[0]!.modelC, 6)
   })

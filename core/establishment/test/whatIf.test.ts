@@ -2,7 +2,7 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import { climateFromNormals } from '../../climate/normals'
 import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
 import type { Ground } from '../../climate/soilCourse'
-import { grassByCode } from '../../grass/grasses'
+import { pureSeed } from '../../grass/blends'
 import { toDay } from '../../quantity/calendar'
 import { AS_TOLD } from '../../watering/topLayer'
 import { summarise } from '../outlook'
@@ -17,30 +17,30 @@ let season: Season
 let variants: Variant[]
 beforeAll(() => {
   season = buildSeason(INPUT)
-  variants = variantsOf('TF', GROUND, RISK)
+  variants = variantsOf(pureSeed('TF'), GROUND, RISK)
 })
 const named = (code: string) => variants.find((variant) => variant.code === code)!
 
 describe('what may be tried', () => {
   test('begins with the plan, differs from it in one thing each, and names nothing twice', () => {
-    expect(variants[0]).toMatchObject({ code: 'plan', grass: 'TF', ground: GROUND, risk: RISK })
+    expect(variants[0]).toMatchObject({ code: 'plan', seed: pureSeed('TF'), ground: GROUND, risk: RISK })
     expect(new Set(variants.map(({ code }) => code)).size).toBe(variants.length)
-    for (const { group, grass, ground, risk } of variants.slice(1)) {
-      const differs = [grass !== 'TF', JSON.stringify(ground) !== JSON.stringify(GROUND), risk.bed!.cover !== 'compost', JSON.stringify(risk.bed!.watering) !== JSON.stringify(AS_TOLD)]
+    for (const { group, seed, ground, risk } of variants.slice(1)) {
+      const differs = [JSON.stringify(seed) !== JSON.stringify(pureSeed('TF')), JSON.stringify(ground) !== JSON.stringify(GROUND), risk.bed!.cover !== 'compost', JSON.stringify(risk.bed!.watering) !== JSON.stringify(AS_TOLD)]
       expect([group, differs.filter(Boolean).length]).toEqual([group, 1])
     }
     expect([...new Set(variants.map(({ group }) => group))]).toEqual(['plan', 'water', 'cover', 'sun', 'seed'])
   })
 
   test('of a warm-season lawn is other warm-season seed, and of winter colour no other seed', () => {
-    expect(variantsOf('BER', GROUND, RISK).filter(({ group }) => group === 'seed').map(({ grass }) => grass)).toEqual(['ZOY'])
-    expect(variantsOf('ARG', GROUND, { ...RISK, winterColour: true }).some(({ group }) => group === 'seed')).toBe(false)
+    expect(variantsOf(pureSeed('BER'), GROUND, RISK).filter(({ group }) => group === 'seed').map(({ words }) => words)).toEqual(['zoysia'])
+    expect(variantsOf(pureSeed('ARG'), GROUND, { ...RISK, winterColour: true }).some(({ group }) => group === 'seed')).toBe(false)
   })
 })
 
 describe('odds of a variant', () => {
   test('of the plan are those of its summary, also when its ingredients went through JSON to a browser', () => {
-    const summary = summarise(season, grassByCode('TF'), RISK, 75, COLUMBUS)
+    const summary = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
     const plan = oddsOf(named('plan'), season)
     expect(plan.good).toEqual(summary.sowing.slice(DAYS_BEHIND).map(({ good }) => good))
     expect(plan.window?.best).toBe(summary.windows[0]?.best)

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import { ATLANTA, ATLANTA_LAT, COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
 import { climateFromNormals, mirrored, type Normals } from '../../climate/normals'
 import { grassByCode, type GrassCode } from '../../grass/grasses'
+import { pureSeed } from '../../grass/blends'
 import { addDays, dayOfYear, daysBetween, toDay, type Day } from '../../quantity/calendar'
 import { buildSeason, DAYS_BEHIND, type Season } from '../season'
 import { judgeYear, type SeedbedRisk } from '../sowing'
@@ -94,7 +95,7 @@ describe('Atlanta', () => {
   })
 
   test('the summary tells the same odds, and names a window only where half of the years are good', () => {
-    const outlook = summarise(season, grassByCode('TF'), COVERED, 75, ATLANTA)
+    const outlook = summarise(season, pureSeed('TF'), COVERED, 75, ATLANTA)
     expect(outlook.sowing.every(({ good, causes }) => good + causes.cold + causes.frost + causes.heat + causes.washout + causes.dry === 30)).toBe(true)
     expect(outlook.windows.every(({ bestGood }) => bestGood >= 13)).toBe(true)
     expect(outlook.soilC.median).toHaveLength(DAYS_BEHIND + 150)

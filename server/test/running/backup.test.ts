@@ -40,7 +40,7 @@ async function everything(): Promise<Record<string, string>> {
 beforeAll(async () => {
   const us = await newFirm('Ours')
   await addLawn(us, { id: randomUUID(), client: 'Odell', address: '', areaM2: 612.25, areaTyped: '6,590 sq ft', growsNow: 'thin “fescue”' })
-  const station = (await addStation(us.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, coastal: false }))!
+  const station = (await addStation(us.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
   await keepWeather(us.firmId, station.id, [{ day: toDay('2026-09-01'), tmaxC: 28.1, tminC: 15.3, rainMm: 0.1 }])
 })
 

@@ -85,7 +85,7 @@ describe('a database that goes', () => {
 })
 
 test('a disk that fills during an import keeps none of the file, says so, and takes it whole later', async () => {
-  const station = (await mara.ask<Station>(server, 'POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, coastal: false })).body
+  const station = (await mara.ask<Station>(server, 'POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })).body
   const days = Array.from({ length: 700 }, (_, i) => `${new Date(Date.UTC(2024, 0, 1 + i)).toISOString().slice(0, 10)},20,10,1`)
   const mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'C', rain: 'mm', only: null }
   const send = () => mara.ask<ImportResult>(server, 'POST', `/api/stations/${station.id}/import`, { csv: `date,tmax,tmin,rain\n${days.join('\n')}\n`, mapping })

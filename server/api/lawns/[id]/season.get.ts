@@ -1,10 +1,11 @@
 import { answer } from '../../../utils/answer'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { stationFor } from '../../../utils/lawnStation'
-import { seasonTold, subjectOf } from '../../../weather/sill'
+import { seasonTold } from '../../../weather/sill'
+import { subjectOf } from '../../../weather/subject'
 
 export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
   const station = await stationFor(lawn, work)
-  return seasonTold(work, station, subjectOf(lawn, station, work.today))
+  return seasonTold(work, station, subjectOf(lawn, station, work.today), lawn)
 })

@@ -1,7 +1,8 @@
 import { answer } from '../../../utils/answer'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { stationFor } from '../../../utils/lawnStation'
-import { sillData, subjectOf } from '../../../weather/sill'
+import { sillData } from '../../../weather/sill'
+import { subjectOf } from '../../../weather/subject'
 
 export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)

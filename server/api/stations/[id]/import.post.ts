@@ -1,33 +1,28 @@
-import { idSchema } from '#contract/fields'
-import { importSchema, type ImportPreview, type ImportResult } from '#contract/station'
-import { keepWeather, stationById } from '../../../records/stations'
+import { addDays } from '#core/quantity/calendar'
+import { importSchema, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
+import { keepWeather, replaceForecast } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
-import { bodyOf, paramOf } from '../../../utils/ask'
-import { notFound, Refusal } from '../../../utils/refusal'
-import { previewCsv, readCsv, UnreadableFile } from '../../../weather/csv'
+import { bodyOf } from '../../../utils/ask'
+import { Refusal } from '../../../utils/refusal'
+import { stationAsked } from '../../../utils/stationAsked'
+import { previewCsv, readCsv } from '../../../weather/csv'
+import { MOST_IMPORT_BYTES, MOST_LISTED, readable } from '../../../weather/files'
 
-/** Bad rows named in full; beyond that their number says enough. */
-const MOST_LISTED = 200
-/** The longest file of the contract, with room for letters of several bytes and escapes. */
-const MOST_IMPORT_BYTES = 12_000_000
-
-function readable<T>(read: () => T): T {
-  try {
-    return read()
-  } catch (error) {
-    if (error instanceof UnreadableFile) throw new Refusal(422, 'unreadable', error.message, { csv: error.message })
-    throw error
-  }
-}
-
-/** Without a mapping: a look into the file. With one: its good rows are kept. */
-export default answer(async (event, { firm, today }): Promise<ImportPreview | ImportResult> => {
-  const station = await stationById(firm.id, paramOf(event, 'id', idSchema, 'station'))
-  if (!station) throw notFound('station')
+/** Without a mapping: a look into the file. With one: its good rows are kept, as days observed or days forecast. */
+export default answer(async (event, work): Promise<ImportPreview | ImportResult> => {
+  const station = await stationAsked(event, work)
   if (station.kind === 'simulated') throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
-  const { csv, mapping } = await bodyOf(event, importSchema, MOST_IMPORT_BYTES)
+  const { csv, mapping, what } = await bodyOf(event, importSchema, MOST_IMPORT_BYTES)
   if (!mapping) return readable(() => previewCsv(csv))
-  const { days, rejected } = readable(() => readCsv(csv, mapping, today))
-  const { added, changed } = await keepWeather(firm.id, station.id, days)
-  return { added, changed, unchanged: days.length - added - changed, rejected: rejected.slice(0, MOST_LISTED), rejectedCount: rejected.length }
+  const told = (rejected: ImportResult['rejected']) => ({ rejected: rejected.slice(0, MOST_LISTED), rejectedCount: rejected.length })
+  if (what === 'days') {
+    const { days, rejected } = readable(() => readCsv(csv, mapping, work.today))
+    const { added, changed } = await keepWeather(work.firm.id, station.id, days)
+    return { added, changed, unchanged: days.length - added - changed, ...told(rejected) }
+  }
+  const { days, rejected } = readable(() => readCsv(csv, mapping, addDays(work.today, MOST_FORECAST_DAYS)))
+  const ahead = days.filter(({ day }) => day >= work.today)
+  if (!ahead.length) throw new Refusal(422, 'unreadable', 'No row of this file lies between today and ten days ahead.', { csv: 'No row of this file lies between today and ten days ahead.' })
+  await replaceForecast(work.firm.id, station.id, work.today, ahead)
+  return { added: ahead.length, changed: 0, unchanged: days.length - ahead.length, ...told(rejected) }
 })

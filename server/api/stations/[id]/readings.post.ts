@@ -1,16 +1,15 @@
-import { idSchema } from '#contract/fields'
 import { readingSchema } from '#contract/station'
-import { keepReadings, stationById } from '../../../records/stations'
+import { keepReadings } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
-import { bodyOf, paramOf } from '../../../utils/ask'
-import { notFound, Refusal } from '../../../utils/refusal'
+import { bodyOf } from '../../../utils/ask'
+import { Refusal } from '../../../utils/refusal'
+import { stationAsked } from '../../../utils/stationAsked'
 
 /** A soil temperature read by hand. */
-export default answer(async (event, { firm, today }) => {
-  const station = await stationById(firm.id, paramOf(event, 'id', idSchema, 'station'))
-  if (!station) throw notFound('station')
+export default answer(async (event, work) => {
+  const station = await stationAsked(event, work)
   const reading = await bodyOf(event, readingSchema)
-  if (reading.at.slice(0, 10) > today) throw new Refusal(422, 'invalid', 'This day has not come yet.', { at: 'Not after today.' })
-  await keepReadings(firm.id, station.id, [reading])
+  if (reading.at.slice(0, 10) > work.today) throw new Refusal(422, 'invalid', 'This day has not come yet.', { at: 'Not after work.today.' })
+  await keepReadings(work.firm.id, station.id, [reading])
   return reading
 })

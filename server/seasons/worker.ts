@@ -1,0 +1,11 @@
+import { parentPort } from 'node:worker_threads'
+import { workOut, type SeasonWork } from './seasonWork'
+
+/** A thread that works seasons out one after the other, so that the server's own goes on answering. */
+parentPort!.on('message', (work: SeasonWork) => {
+  try {
+    parentPort!.postMessage({ outlook: workOut(work) })
+  } catch (error) {
+    parentPort!.postMessage({ failed: error instanceof Error ? error.message : String(error) })
+  }
+})

@@ -1,0 +1,78 @@
+import type { Ground } from '#core/climate/soilCourse'
+import { coveringOf, type SeedbedRisk } from '#core/establishment/sowing'
+import { mainOf, pureSeed, type Blend } from '#core/grass/blends'
+import { grassByCode, type GrassCode } from '#core/grass/grasses'
+import { PROGRAMMES } from '#core/programme/programmes'
+import type { Day } from '#core/quantity/calendar'
+import { surveyOver } from '#core/site/survey'
+import type { ZoneSurvey } from '#core/site/zone'
+import { AS_TOLD } from '#core/watering/topLayer'
+import { seedOf, wateringOf, zoneSurveysOf, type Lawn } from '#contract/lawn'
+import type { StationRecord } from '../records/stations'
+
+/** Cover of a bed that nothing is settled for yet, mm. */
+const USUAL_COVER_MM = 5
+
+/** What a season is computed for: a lawn, one of its zones, or the home station's own ground. */
+export interface Subject {
+  place: string
+  seed: Blend
+  ground: Ground
+  risk: SeedbedRisk
+  mowingMm: number
+  /** Above the sea, m; null where nobody said. */
+  heightM: number | null
+}
+
+/** The season of some zones: of the grass and the ground most of them have, as far as they are surveyed. */
+function subjectOver(lawn: Lawn, station: StationRecord, zones: readonly ZoneSurvey[], seed: Blend | undefined): Subject {
+  const survey = zones.length ? surveyOver(zones, lawn.texture) : undefined
+  const { plan, wishes } = lawn
+  const coverMm = plan.settings?.coverMm ?? USUAL_COVER_MM
+  const cover = coverMm > 0 ? (plan.settings?.coverMaterial ?? 'compost') : 'none'
+  const winterColour = plan.programme === 'winter' || (!plan.programme && wishes.goal === 'winter')
+  const sown = winterColour ? pureSeed('ARG') : (seed ?? pureSeed(survey?.grass ?? 'TF'))
+  const grass = grassByCode(mainOf(sown))
+  const kept = survey?.mowingHeightMm ?? grass.mowingMm[0]
+  return {
+    place: lawn.client, seed: sown, heightM: lawn.heightM,
+    ground: {
+      // A tenth of a degree is 11 km: the sun does not tell them apart.
+      latDeg: Math.round(lawn.latDeg * 10) / 10, coastal: station.coastal, texture: lawn.texture, sun: survey?.sun ?? 'full',
+      cover: (survey?.bareShare ?? 0) >= 0.5 ? 'bare' : 'thin turf',
+    },
+    risk: {
+      covering: coveringOf(cover), slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}), bed: { cover, coverMm, watering: wateringOf(lawn) },
+    },
+    mowingMm: Math.min(Math.max(kept, grass.mowingMm[0]), grass.mowingMm[1]),
+  }
+}
+
+const surveyed = (lawn: Lawn, today: Day) => zoneSurveysOf(lawn, lawn.plan.sowOn ?? today)
+
+/** The season of a lawn. */
+export const subjectOf = (lawn: Lawn, station: StationRecord, today: Day): Subject => subjectOver(lawn, station, surveyed(lawn, today), seedOf(lawn))
+
+/** Each zone by itself, with its own grass and exposure, where there are several. */
+export function zoneSubjects(lawn: Lawn, station: StationRecord, today: Day): { name: string; subject: Subject }[] {
+  const zones = surveyed(lawn, today)
+  if (zones.length < 2) return []
+  const { plan } = lawn
+  return zones.filter(({ id }) => plan.zonePlans[id]?.programme !== 'leave').map((zone) => {
+    const own = plan.zonePlans[zone.id]?.programme
+    const programme = own && own !== 'leave' ? own : plan.programme
+    const seed = (programme ? PROGRAMMES[programme].seed : undefined) ?? zone.grass
+    return { name: zone.name, subject: subjectOver(lawn, station, [zone], plan.blend.length ? plan.blend : pureSeed(seed)) }
+  })
+}
+
+/** Ground that a station and its probe stand on. */
+export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({ latDeg, coastal, texture: 'loam', cover: 'thin turf', sun: 'full' })
+
+export function homeSubject(station: StationRecord, code: GrassCode): Subject {
+  return {
+    place: station.name, seed: pureSeed(code), mowingMm: grassByCode(code).mowingMm[0], heightM: station.heightM,
+    risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: USUAL_COVER_MM, watering: AS_TOLD } },
+    ground: groundOf(station),
+  }
+}
