@@ -67,6 +67,10 @@ export function benchCore(): Measured[] {
     const waters = watersOf(variants[0]!, season)
     for (const variant of variants) oddsOf(variant, season, waters)
   })
+  const yearsMs = [10, 20, 40].map((years) => timed(3, () => {
+    const season = buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years, seed: 1 })
+    oddsOf({ code: 'plan', group: 'plan', words: '', seed: pureSeed('TF'), ground, risk: { covering: 'covered', slopeShare: 0, bed } }, season)
+  }) / years)
   const coarseMs = timed(5, () => {
     oddsOf({ code: 'plan', group: 'plan', words: '', seed: pureSeed('TF'), ground, risk: { covering: 'covered', slopeShare: 0, bed } }, buildSeason({ today: toDay('2026-09-08'), observed: [], forecast: [], climate, ground, years: 6, seed: 1 }))
   })
@@ -86,6 +90,7 @@ export function benchCore(): Measured[] {
     { what: 'the same against a bare loop of its arithmetic', figure: `${(soilMs / bareMs).toFixed(2)} times` },
     { what: `season, 30 years of ${DAYS_AHEAD} days`, figure: `${seasonMs.toFixed(0)} ms` },
     { what: '40 years of four grasses sown on every day, soil and seedbed', figure: `${windowsMs.toFixed(0)} ms`, wanted: { words: 'under 400 ms', met: windowsMs < 400 } },
+    { what: 'of one grass a year, of 10, 20 and 40 years', figure: yearsMs.map((ms) => `${ms.toFixed(1)} ms`).join(', '), wanted: { words: 'linear: the dearest under 1.5 times the cheapest', met: Math.max(...yearsMs) < 1.5 * Math.min(...yearsMs) } },
     { what: 'a coarse first answer, 6 years of one', figure: `${coarseMs.toFixed(0)} ms`, wanted: { words: 'under 100 ms', met: coarseMs < 100 } },
     { what: 'odds and summary of one grass', figure: `${outlookMs.toFixed(0)} ms` },
   ]

@@ -1,12 +1,13 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { closeDatabase, databaseUrl } from '#server/records/db'
+import { benchBook } from './book'
 import { benchCore } from './core'
 import { machine, table } from './figures'
 import { benchServer } from './server'
 
 /** Prints the figures; with --keep puts them into docs/bench.md, with machine and day. */
-const rows = [...benchCore(), ...(await benchServer(databaseUrl()))]
+const rows = [...benchCore(), ...(await benchBook(databaseUrl())), ...(await benchServer(databaseUrl()))]
 const figures = `On ${new Date().toISOString().slice(0, 10)}, ${machine()}.\n\n${table(rows)}`
 console.log(figures)
 await closeDatabase()

@@ -48,21 +48,6 @@ async function p95(url: string, cookie: string, connections: number): Promise<nu
   return quantile(times, 0.95)
 }
 
-/** The seasons of the demo's lawns, as the list asks for them; the second time they are still in the server's memory. */
-async function seasons(ask: <T>(path: string) => Promise<T>): Promise<Measured[]> {
-  const ids = (await ask<Lawn[]>('/api/lawns')).map(({ id }) => id)
-  const time = async () => {
-    const start = performance.now()
-    await ask(`/api/glances?of=${ids.join(',')}`)
-    return performance.now() - start
-  }
-  const [first, again] = [await time(), await time()]
-  return [
-    { what: `seasons of ${ids.length} lawns, from nothing`, figure: `${first.toFixed(0)} ms`, wanted: { words: '250 ms a lawn', met: first / ids.length < 250 } },
-    { what: 'the same again', figure: `${again.toFixed(0)} ms` },
-  ]
-}
-
 /** Speed of the server as built, with PostgreSQL and the load on the same machine. */
 export async function benchServer(databaseUrl: string): Promise<Measured[]> {
   const server = await startServer(databaseUrl, { UPPER_SILL_DEMO: '1', UPPER_SILL_LOG: 'warn' })
@@ -71,8 +56,7 @@ export async function benchServer(databaseUrl: string): Promise<Measured[]> {
     const cookie = entered.headers.getSetCookie()[0]!.split(';')[0]!
     const ask = async <T>(path: string) => (await (await fetch(server.url + path, { headers: { cookie } })).json()) as T
     const odell = (await ask<Lawn[]>('/api/lawns')).find(({ client }) => client === 'Odell')!
-    // Before anything else has asked for a season.
-    const rows: Measured[] = await seasons(ask)
+    const rows: Measured[] = []
     const load = async (what: string, path: string, connections: number, mostMs?: number) => {
       const ms = await p95(server.url + path, cookie, connections)
       rows.push({ what: `${what}, p95 at ${connections} ${connections === 1 ? 'connection' : 'connections'}`, figure: `${ms.toFixed(0)} ms`, ...(mostMs ? { wanted: { words: `under ${mostMs} ms`, met: ms < mostMs } } : {}) })

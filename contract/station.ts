@@ -24,6 +24,8 @@ export const mappingSchema = z.object({
   columns: z.object({ day: columnIndex, tmax: columnIndex, tmin: columnIndex, rain: columnIndex }),
   temperature: z.enum(['C', 'F']),
   rain: z.enum(['mm', 'in']),
+  /** Of a forecast, where the file tells it. */
+  wind: z.object({ column: columnIndex, unit: z.enum(['km/h', 'mph', 'm/s']) }).optional(),
   /** Only rows with this value in this column are read: files that hold several stations. */
   only: z.object({ column: columnIndex, value: z.string().max(120) }).nullable(),
 })

@@ -22,7 +22,7 @@ test('what if: other seedbeds stand beside the plan, follow the day, can be stop
   await panel.getByRole('button', { name: 'Stop' }).click()
   await expect(panel.getByText(/^Working/)).toHaveCount(0)
   await panel.getByRole('button', { name: 'Work out the rest' }).click()
-  await expect(panel.getByRole('row', { name: /Kentucky bluegrass/ })).toContainText('of 30')
+  await expect(panel.getByRole('row', { name: /^Kentucky bluegrass/ })).toContainText('of 30')
 })
 
 test('a lawn that nobody waters has worse odds, and When says what it reckons with', async ({ page, request }) => {

@@ -1,17 +1,26 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
 import { shortDay } from '#core/quantity/calendar'
+import { figure } from '#core/quantity/figure'
 const sill = useSillStore()
 const context = useContextStore()
 const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))
 useState<unknown[]>('hangers').value = []
 watch(() => sill.data?.outlook.today, () => refresh())
 const chosen = ref('')
+const opened = ref<string>()
+const shown = computed(() => stations.value?.find(({ id }) => id === opened.value))
+const { text } = useUnits()
 const importable = computed(() => (stations.value ?? []).filter(({ kind }) => kind === 'imported'))
 
 async function added(station: Station): Promise<void> {
   await refresh()
   chosen.value = station.id
+  opened.value = station.id
+}
+async function removed(): Promise<void> {
+  opened.value = undefined
+  await imported()
 }
 async function imported(): Promise<void> {
   await refresh()
@@ -27,15 +36,16 @@ async function imported(): Promise<void> {
       <thead><tr><th scope="col">Station</th><th scope="col">Place</th><th scope="col" class="right">Days kept</th><th scope="col">From, to</th><th scope="col">How it delivers</th></tr></thead>
       <tbody>
         <tr v-for="s in stations" :key="s.id">
-          <td><b class="num">{{ s.name }}</b><span v-if="s.home" class="small"> home station</span></td>
-          <td>{{ s.latDeg.toFixed(2) }}, {{ s.lonDeg.toFixed(2) }}<template v-if="s.coastal">, coastal</template></td>
+          <td><button type="button" class="opens num" :aria-expanded="opened === s.id" @click="opened = opened === s.id ? undefined : s.id">{{ s.name }}</button><span v-if="s.home" class="small"> home station</span></td>
+          <td>{{ s.latDeg.toFixed(2) }}, {{ s.lonDeg.toFixed(2) }}<template v-if="s.heightM !== null">, {{ text(figure('distanceM', s.heightM)) }} up</template><template v-if="s.coastal">, coastal</template></td>
           <td class="right num">{{ s.days.toLocaleString('en-US') }}</td>
           <td>{{ s.firstDay ? `${shortDay(s.firstDay, context.today)} to ${shortDay(s.lastDay!, context.today)}` : 'nothing yet' }}</td>
-          <td>{{ s.kind === 'simulated' ? 'simulated: days, 10-day forecast and a probe at 2 in (50 mm)' : 'by imported files' }} <button v-if="s.kind === 'imported'" type="button" class="opens" @click="chosen = s.id">import a file</button></td>
+          <td>{{ s.kind === 'simulated' ? 'simulated: days, 10-day forecast and a probe at 2 in (50 mm)' : 'by hand and by file' }} <button v-if="s.kind === 'imported'" type="button" class="opens" @click="chosen = s.id">import a file</button></td>
         </tr>
       </tbody>
     </table>
     <p v-else-if="!error">No station yet. Add yours, then import its daily file.</p>
+    <StationPanel v-if="shown" :key="shown.id" :station="shown" @changed="imported" @removed="removed" />
     <SeasonTable />
     <div class="two">
       <StationAdd @added="added" />

@@ -1,7 +1,7 @@
 import { grassOf, zonesOf, zoneSurveysOf, surveyOf, type Lawn } from '#contract/lawn'
 import { schoolsOf } from '#contract/schools'
 import { grassByCode } from '#core/grass/grasses'
-import type { DailyWeather } from '#core/climate/weather'
+import type { ForecastDay } from '#core/climate/weather'
 import type { Glance } from '#core/establishment/outlook'
 import { decideZone, type ZoneDecision } from '#core/programme/decide'
 import { anchorOf, partsOf, type Part, type PlannedZone } from '#core/programme/parts'
@@ -102,18 +102,19 @@ export function partsIn(lawn: Lawn, practice: Practice): Part[] | undefined {
 }
 
 /** The sequence of some parts from a day on. */
-export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, forecast: readonly DailyWeather[]): Sequence {
+export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, forecast: readonly ForecastDay[]): Sequence {
   const sowing = glance?.sowing
   return buildSequence({
     parts, applications: lawn.applications, sowOn, today: practice.today, workingDays: practice.workingDays, forecast,
     done: new Map(lawn.done.map(({ code, doneOn }) => [code, doneOn])),
     ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
+    ...(sowing ? { groundLeft: sowing.groundLeft } : {}),
     ...(sowing && glance && anchorOf(parts) === 'sow' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
 }
 
 /** The dated sequence of a decided plan; undefined while something before it is missing. */
-export function sequenceOf(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, forecast: readonly DailyWeather[], sowOn = lawn.plan.sowOn): Sequence | undefined {
+export function sequenceOf(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, forecast: readonly ForecastDay[], sowOn = lawn.plan.sowOn): Sequence | undefined {
   const parts = sowOn ? partsIn(lawn, practice) : undefined
   return parts && sowOn ? sequenceOfParts(lawn, parts, sowOn, glance, practice, forecast) : undefined
 }

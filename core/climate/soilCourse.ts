@@ -27,10 +27,14 @@ const AIR_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.cos((2 * Math.
 export const SUN_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.max(0, Math.cos((2 * Math.PI * (h - 12)) / 24)))
 const SUN_WAVE_MEAN = SUN_WAVE.reduce((sum, v) => sum + v, 0) / 24
 
-/** Temperature of the ground's surface by hour, °C. @param raMJ of the run's days @returns 24 values a day */
-export function surfaceHourlyC(run: WeatherRun, ground: Ground, raMJ = radiationOf(ground.latDeg, run.first, runLength(run))): Float64Array {
+/**
+ * Temperature of the ground's surface by hour, °C.
+ * @param raMJ of the run's days
+ * @param out filled and returned; a new array where left out
+ * @returns 24 values a day
+ */
+export function surfaceHourlyC(run: WeatherRun, ground: Ground, raMJ = radiationOf(ground.latDeg, run.first, runLength(run)), out = new Float64Array(runLength(run) * 24)): Float64Array {
   const days = runLength(run)
-  const out = new Float64Array(days * 24)
   const warming = SURFACE_WARMING[ground.cover] * SUN_SHARE[ground.sun]
   for (let d = 0; d < days; d++) {
     const tmax = run.tmaxC[d]!
@@ -45,19 +49,27 @@ export function surfaceHourlyC(run: WeatherRun, ground: Ground, raMJ = radiation
 }
 
 export interface SoilCourse {
-  /** 24 values a day at seed depth (5 mm), °C. */
-  seedbedHourlyC: Float64Array
+  /** 24 values a day at seed depth (5 mm), °C; single precision, since a season holds half a million of them. */
+  seedbedHourlyC: Float32Array
   /** Daily mean at probe depth (50 mm), °C. */
   probeDailyC: Float64Array
 }
 
-/** Steps a column through hourly surface temperatures and notes what seed and probe feel. The column is moved on. */
-export function followSoil(column: SoilColumn, surfaceC: Float64Array): SoilCourse {
+export const emptyCourse = (days: number): SoilCourse => ({ seedbedHourlyC: new Float32Array(days * 24), probeDailyC: new Float64Array(days) })
+
+/** A part of a course, on the same memory. */
+export const partOfCourse = ({ seedbedHourlyC, probeDailyC }: SoilCourse, fromDay: number, toDay = probeDailyC.length): SoilCourse =>
+  ({ seedbedHourlyC: seedbedHourlyC.subarray(fromDay * 24, toDay * 24), probeDailyC: probeDailyC.subarray(fromDay, toDay) })
+
+/**
+ * Steps a column through hourly surface temperatures and notes what seed and probe feel. The column is moved on.
+ * @param into filled and returned, as many days long as the surface; a new one where left out
+ */
+export function followSoil(column: SoilColumn, surfaceC: Float64Array, into = emptyCourse(surfaceC.length / 24)): SoilCourse {
   const days = surfaceC.length / 24
   const seedNode = column.depthsM.indexOf(SEED_DEPTH_M)
   const probeNode = column.depthsM.indexOf(PROBE_DEPTH_M)
-  const seedbedHourlyC = new Float64Array(surfaceC.length)
-  const probeDailyC = new Float64Array(days)
+  const { seedbedHourlyC, probeDailyC } = into
   for (let d = 0; d < days; d++) {
     let sum = 0
     for (let i = d * 24; i < d * 24 + 24; i++) {
@@ -67,7 +79,7 @@ export function followSoil(column: SoilColumn, surfaceC: Float64Array): SoilCour
     }
     probeDailyC[d] = sum / 24
   }
-  return { seedbedHourlyC, probeDailyC }
+  return into
 }
 
 const SPIN_UP_DAYS = 365

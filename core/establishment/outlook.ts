@@ -10,6 +10,9 @@ import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './wind
 import { growingRuns, growingYears } from './growing'
 import { bedWaters } from './moisture'
 import { fiveDayMean, quantile, type Season } from './season'
+import { radiationOf } from '../climate/radiation'
+import { runLength } from '../climate/weather'
+import { followRootZone, ROOTS_MM } from '../watering/rootZone'
 import { AS_TOLD, type TopLayerCourse } from '../watering/topLayer'
 
 /** What a screen shows ahead of today, days. */
@@ -53,6 +56,8 @@ export interface Outlook {
   growsThrough: number[]
   /** Rain of the last four weeks against the usual, 0-…; null where too little was observed. */
   rainShare: number | null
+  /** Water in the root zone of the turf that stands there, 0-1, by day, rain alone; the middle year ahead. */
+  groundLeft: number[]
   /** One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the counts. */
   grain: string[]
 }
@@ -131,7 +136,7 @@ function frostOdds(season: Season): FrostOdds | null {
   return { kind: mild ? 'first' : 'last', p10: day(p10), p50: day(p50), p90: day(p90) }
 }
 
-function dayMean(hourly: Float64Array, day: number): number {
+function dayMean(hourly: ArrayLike<number>, day: number): number {
   let sum = 0
   for (let h = day * 24; h < day * 24 + 24; h++) sum += hourly[h]!
   return sum / 24
@@ -247,6 +252,12 @@ function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
   return soilC
 }
 
+function groundLeftOf({ years, ground }: Season, season: 'cool' | 'warm', days: number): number[] {
+  const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, runLength(years[0]!.weather))
+  const left = years.map(({ weather }) => followRootZone(weather, ground, ROOTS_MM.standing, season, undefined, raMJ).leftShare)
+  return Array.from({ length: days }, (_, i) => Math.round(quantile(left.map((year) => year[i]!), 0.5) * 100) / 100)
+}
+
 const RAIN_DAYS = 28
 /** Fewer observed days than this tell nothing of a drought. */
 const LEAST_OBSERVED = 21
@@ -310,6 +321,7 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
     growing: growingRuns(season),
     growsThrough: growingYears(season, shown),
     rainShare: rainShareOf(season, normals),
+    groundLeft: groundLeftOf(season, grassByCode(mainOf(blend)).season, shown),
     grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
   }
 }
@@ -322,7 +334,7 @@ export interface Glance {
   rainShare: number | null
   band: { lowC: number; highC: number }
   /** The sowing day asked for; null when it lies outside of what is shown. */
-  sowing: { good: number; mow: SowingDay['mow']; soilC: number } | null
+  sowing: { good: number; mow: SowingDay['mow']; soilC: number; groundLeft: number } | null
 }
 
 export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
@@ -330,7 +342,7 @@ export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
   const day = outlook.sowing[i]
   return {
     years: outlook.years, windows: outlook.windows, growing: outlook.growing, rainShare: outlook.rainShare, band: outlook.band,
-    sowing: day ? { good: day.good, mow: day.mow, soilC: outlook.soilC.median[i]! } : null,
+    sowing: day ? { good: day.good, mow: day.mow, soilC: outlook.soilC.median[i]!, groundLeft: outlook.groundLeft[i]! } : null,
   }
 }
 

@@ -4,7 +4,7 @@ import { dayTable, generateWeather } from '../climate/generator'
 import { dailyNormals, type Climate } from '../climate/normals'
 import { radiationOf } from '../climate/radiation'
 import { copyColumn } from '../climate/soil'
-import { followSoil, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
+import { emptyCourse, followSoil, partOfCourse, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
 import { gaplessRun } from '../climate/gaps'
 import { runOf, type PlainRun } from '../climate/stationYears'
 import { emptyRun, joinRuns, runLength, sliceRun, warmedRun, type DailyWeather, type WeatherRun } from '../climate/weather'
@@ -93,13 +93,6 @@ function fadeIn(year: WeatherRun, input: SeasonInput, anomalyK: number): Weather
   return faded
 }
 
-const joinSeries = (a: Float64Array, b: Float64Array): Float64Array => {
-  const joined = new Float64Array(a.length + b.length)
-  joined.set(a)
-  joined.set(b, a.length)
-  return joined
-}
-
 /** Days of forecast weather that the modelled profile goes on for, so that today's readings can be judged. */
 const PROFILE_AHEAD = 2
 
@@ -113,9 +106,12 @@ function probeCorrection({ probe }: SeasonInput, history: WeatherRun, ahead: Wea
   return { correctionK: offsetK, readings }
 }
 
-/** Soil moved by as many K a day as the probe says. */
-function corrected({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array): SoilCourse {
-  return { seedbedHourlyC: seedbedHourlyC.map((c, hour) => c + byK[Math.floor(hour / 24)]!), probeDailyC: probeDailyC.map((c, day) => c + byK[day]!) }
+/** Moves soil by as many K a day as the probe says, in place. */
+function moveBy({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array): void {
+  for (let d = 0; d < probeDailyC.length; d++) {
+    probeDailyC[d]! += byK[d]!
+    for (let hour = d * 24; hour < d * 24 + 24; hour++) seedbedHourlyC[hour]! += byK[d]!
+  }
 }
 
 /**
@@ -132,8 +128,7 @@ export function buildSeason(input: SeasonInput): Season {
   const column = spunUpColumn(here(history), input.ground)
   const historySoil = followSoil(column, surfaceHourlyC(here(history), input.ground))
   const behind = here(sliceRun(history, SPIN_UP_DAYS, DAYS_READ))
-  const behindSeed = historySoil.seedbedHourlyC.slice(SPIN_UP_DAYS * 24)
-  const behindProbe = historySoil.probeDailyC.slice(SPIN_UP_DAYS)
+  const soilBehind = partOfCourse(historySoil, SPIN_UP_DAYS)
   const anomalyK = recentAnomalyK(history, filled, input.climate)
 
   // The calendar, the place and its sun are the same in every year.
@@ -143,10 +138,14 @@ export function buildSeason(input: SeasonInput): Season {
     ?? Array.from({ length: input.years }, (_, y) => generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table))
   const aheads = drawn.map((year) => fadeIn(year, input, anomalyK))
   const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)
+  const surfaceC = new Float64Array(DAYS_AHEAD * 24)
   const years = aheads.map(here).map((ahead): SeasonYear => {
-    const soil = followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground, raMJ))
-    const whole = { seedbedHourlyC: joinSeries(behindSeed, soil.seedbedHourlyC), probeDailyC: joinSeries(behindProbe, soil.probeDailyC) }
-    return { weather: joinRuns(behind, ahead), soil: readings.length ? corrected(whole, correctionK) : whole }
+    const soil = emptyCourse(DAYS_BEHIND + DAYS_AHEAD)
+    soil.seedbedHourlyC.set(soilBehind.seedbedHourlyC)
+    soil.probeDailyC.set(soilBehind.probeDailyC)
+    followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground, raMJ, surfaceC), partOfCourse(soil, DAYS_BEHIND))
+    if (readings.length) moveBy(soil, correctionK)
+    return { weather: joinRuns(behind, ahead), soil }
   })
   return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years, ownYears: Boolean(input.own), correctionK, readings }
 }

@@ -134,7 +134,16 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
 
   const up = (share: 0.05 | 0.5 | 0.6 | 0.95) => {
     const target = thermalTimeTo(share, grass)
-    return Float64Array.from({ length: days }, (_, i) => reaches(germinated, i, target))
+    const out = new Float64Array(days)
+    // Seed sown later is never up sooner, so the search goes on where it stood.
+    let reached = 0
+    for (let i = 0; i < days; i++) {
+      const goal = (i > 0 ? germinated[i - 1]! : 0) + target
+      reached = Math.max(reached, i)
+      while (reached < days && germinated[reached]! < goal) reached++
+      out[i] = reached < days ? reached : NEVER
+    }
+    return out
   }
   const [up05, up50, up60, up95] = [up(0.05), up(0.5), up(0.6), up(0.95)]
 

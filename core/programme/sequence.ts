@@ -2,17 +2,14 @@ import { addDays, dayFromNumber, dayNumber, daysBetween, nearestWorkingDay, shor
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Application } from '../site/survey'
-import type { DailyWeather } from '../climate/weather'
+import type { ForecastDay } from '../climate/weather'
 import { briefOf, type Brief } from './briefs'
 import { barrierUntil } from './decide'
+import { forecastGates, PUTS_DOWN } from './holds'
 import { spansOf, type Lag, type Spans } from './network'
 import { coreLag, feedLags, LAGS, type Operation, type OperationCode } from './operations'
 import { anchorOf, operationsOf, type Part } from './parts'
 import { scalpSteps } from './scalping'
-
-/** Rain forecast for the four days after sowing that holds it, mm. @source own; four days is trade */
-const WASHING_RAIN_MM = 12
-const RAIN_LOOK_DAYS = 4
 
 /** Days from sowing to the first mowing: early, middle and late of the weather years. */
 export interface FirstMow {
@@ -33,7 +30,9 @@ export interface SequenceInput {
   firstMow?: FirstMow
   /** Median modelled soil at probe depth on the sowing day, °C, and the band it should be in. */
   soil?: { expectedC: number; lowC: number; highC: number }
-  forecast: readonly DailyWeather[]
+  forecast: readonly ForecastDay[]
+  /** Water that the root zone of the standing turf is expected to hold about the sowing day, 0-1; rain alone. */
+  groundLeft?: number
   /** Days of the week the firm works, 0 on Sunday; work moves off the others where it can. */
   workingDays: readonly number[]
 }
@@ -138,14 +137,28 @@ function sowingGates(input: SequenceInput): Gate[] {
       : { state: 'met', text: ['soil about ', expected, ' that day'] },
     )
   }
-  const days = input.forecast.filter((f) => f.day >= input.sowOn && f.day <= addDays(input.sowOn, RAIN_LOOK_DAYS))
-  if (days.length > RAIN_LOOK_DAYS) {
-    const rainMm = days.slice(1).reduce((sum, f) => sum + f.rainMm, 0)
-    gates.push({ state: rainMm >= WASHING_RAIN_MM ? 'hold' : 'met', text: [figure('waterMm', rainMm), ' of rain forecast for the four days after'], source: { kind: 'own', text: 'hold at ½ in (12 mm)' } })
-  } else {
-    gates.push({ state: 'waiting', text: ['forecast of the four days after'] })
-  }
   return gates
+}
+
+/** What the forecast says to work that puts something down; beyond its reach only sowing says that it waits for one. */
+function weatherGates(input: SequenceInput, code: OperationCode, day: Day): Gate[] {
+  const what = PUTS_DOWN[code]
+  if (!what || day < input.today) return []
+  const gates = forecastGates(what, day, input.forecast)
+  return what === 'seed' || input.forecast.some((told) => told.day === day) ? gates : []
+}
+
+/** Tines and blades want ground that is moist, and neither dust nor mud. @source own shares; moist, not wet is trade */
+const [WATER_AHEAD_BELOW, TOO_WET_ABOVE] = [0.4, 0.97]
+const WANTS_MOIST_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'loosen', 'dethatch'])
+
+function groundGate({ groundLeft }: SequenceInput, code: OperationCode): Gate[] {
+  if (groundLeft === undefined || !WANTS_MOIST_GROUND.has(code)) return []
+  const left = figure('share', groundLeft, 2)
+  const source = { kind: 'computed', text: 'water balance of the root zone, rain alone' } as const
+  if (groundLeft < WATER_AHEAD_BELOW) return [{ state: 'risk', text: ['ground about ', left, code === 'dethatch' ? ' full by then: turf under drought is not torn, water ahead' : ' full by then: water ahead, deep enough that a plug comes out'], source }]
+  if (groundLeft > TOO_WET_ABOVE) return [{ state: 'risk', text: ['ground about ', left, ' full by then: too wet smears, let it drain'], source }]
+  return [{ state: 'met', text: ['ground about ', left, ' full by then'], source }]
 }
 
 /** Said where work has to fall on a day the firm is off. */
@@ -215,7 +228,7 @@ export function buildSequence(input: SequenceInput): Sequence {
       ...brief, operation, number: 0,
       from: start < input.today && to >= input.today && !done ? input.today : start,
       to, earliest, latest,
-      gates: [...(done ? [] : dayOffGate(input, to)), ...(code === 'sow' ? sowingGates(input) : []), ...brief.gates],
+      gates: [...(done ? [] : dayOffGate(input, to)), ...(code === 'sow' ? sowingGates(input) : []), ...(done ? [] : [...weatherGates(input, code, to), ...groundGate(input, code)]), ...brief.gates],
       floatWords: done ? '' : floatWords(code, to, earliest, latest),
       overdue: !done && to < input.today,
       ...(done ? { done } : {}),

@@ -1,5 +1,5 @@
 import {
-  fahrenheit, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KPA_PER_PSI, L_PER_US_GAL, M2_PER_FT2, M3_PER_FT3, M3_PER_YD3, MM_PER_INCH,
+  fahrenheit, KMH_PER_MPH, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KPA_PER_PSI, L_PER_US_GAL, M2_PER_FT2, M3_PER_FT3, M3_PER_YD3, MM_PER_INCH,
   M_PER_FOOT,
 } from './units'
 import { showMoney } from './money'
@@ -9,7 +9,7 @@ export type UnitSystem = 'us' | 'metric'
 /** What a number measures; fixes its SI unit and how people read it. */
 export type Quantity =
   | 'areaM2' | 'depthMm' | 'waterMm' | 'distanceM' | 'rateGPerM2' | 'massKg' | 'volumeM3' | 'waterL' | 'tempC' | 'tempStepK'
-  | 'thermalCd' | 'share' | 'days' | 'hours' | 'count' | 'areaRateM2PerH' | 'seedsPerCm2' | 'money' | 'ph' | 'ppm' | 'kPa' | 'flowLPerMin'
+  | 'thermalCd' | 'share' | 'days' | 'hours' | 'count' | 'areaRateM2PerH' | 'seedsPerCm2' | 'money' | 'ph' | 'ppm' | 'kPa' | 'flowLPerMin' | 'speedKmh'
 
 /** What prices are for. */
 export type PricedBy = 'hours' | 'massKg' | 'volumeM3' | 'areaM2'
@@ -60,6 +60,7 @@ const US: Partial<Record<Quantity, Scale>> = {
   areaRateM2PerH: { unit: 'ft²/h', from: times(1 / M2_PER_FT2), digits: 3, decimals: 0 },
   kPa: { unit: 'psi', from: times(1 / KPA_PER_PSI), digits: 3, decimals: 0 },
   flowLPerMin: { unit: 'gal/min', from: times(1 / L_PER_US_GAL), digits: 2, decimals: 1 },
+  speedKmh: { unit: 'mph', from: times(1 / KMH_PER_MPH), digits: 2, decimals: 0 },
   seedsPerCm2: { unit: 'seeds/in²', from: times((MM_PER_INCH / 10) ** 2), digits: 2, decimals: 1 },
 }
 
@@ -86,6 +87,7 @@ const METRIC: Record<Quantity, Scale> = {
   ppm: { unit: 'ppm', from: same, digits: 3, decimals: 0 },
   kPa: { unit: 'kPa', from: same, digits: 3, decimals: 0 },
   flowLPerMin: { unit: 'L/min', from: same, digits: 2, decimals: 1 },
+  speedKmh: { unit: 'km/h', from: same, digits: 2, decimals: 0 },
 }
 
 const scaleOf = (quantity: Quantity, system: UnitSystem): Scale =>

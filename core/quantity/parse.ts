@@ -1,7 +1,7 @@
 import type { Quantity, UnitSystem } from './figure'
 import { unitOf } from './figure'
 import {
-  celsius, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KG_PER_OZ, KPA_PER_PSI, L_PER_US_GAL, M2_PER_ACRE, M2_PER_FT2, M2_PER_HECTARE, M2_PER_YD2,
+  celsius, KMH_PER_MPH, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KG_PER_OZ, KPA_PER_PSI, L_PER_US_GAL, M2_PER_ACRE, M2_PER_FT2, M2_PER_HECTARE, M2_PER_YD2,
   M_PER_FOOT, M_PER_YARD, MM_PER_INCH,
 } from './units'
 
@@ -45,6 +45,7 @@ const UNITS: Partial<Record<Quantity, Record<string, Converter>>> = {
   ph: {},
   ppm: { ppm: times(1), 'mg/kg': times(1) },
   kPa: { kpa: times(1), mpa: times(1000), psi: times(KPA_PER_PSI) },
+  speedKmh: { 'km/h': times(1), kmh: times(1), kph: times(1), mph: times(KMH_PER_MPH), 'm/s': times(3.6), kn: times(1.852), kt: times(1.852) },
   flowLPerMin: { 'l/min': times(1), lpm: times(1), 'gal/min': times(L_PER_US_GAL), gpm: times(L_PER_US_GAL), 'm3/h': times(1000 / 60) },
 }
 

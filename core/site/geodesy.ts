@@ -41,6 +41,6 @@ export function distanceKm(a: PlaceDeg, b: PlaceDeg): number {
 
 /** How far apart two places are as weather goes: distance, and height where both are known, as km. */
 export function farKm(a: PlaceDeg & { heightM?: number | null }, b: PlaceDeg & { heightM?: number | null }): number {
-  const known = a.heightM != null && b.heightM != null
-  return distanceKm(a, b) + (known ? Math.abs(a.heightM! - b.heightM!) / M_LIKE_A_KM : 0)
+  const [here, there] = [a.heightM ?? null, b.heightM ?? null]
+  return distanceKm(a, b) + (here !== null && there !== null ? Math.abs(here - there) / M_LIKE_A_KM : 0)
 }

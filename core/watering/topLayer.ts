@@ -13,7 +13,7 @@ import { dayNumber, type Day } from '../quantity/calendar'
 const LAYER_M = 0.01
 
 /** Volumetric water at field capacity and wilting point. @source FAO-56 table 19; clay loam from memory */
-const WATER_SHARES: Record<Texture, { field: number; wilting: number }> = {
+export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> = {
   sand: { field: 0.12, wilting: 0.04 }, 'sandy loam': { field: 0.23, wilting: 0.1 }, loam: { field: 0.25, wilting: 0.12 },
   'clay loam': { field: 0.33, wilting: 0.2 }, clay: { field: 0.36, wilting: 0.22 },
 }
@@ -25,7 +25,7 @@ const READILY_SHARE = 0.4
 /** Evaporation of wet bare soil over the reference. @source FAO-56 eq. 72 in a temperate climate */
 const WET_SOIL_FACTOR = 1.2
 /** A part of evaporation is the air's, also in the shade. @source own */
-const AIR_SHARE = 0.25
+export const AIR_SHARE = 0.25
 
 export type BedCover = CoverMaterial | 'none'
 /** What a cover leaves of evaporation, and what it holds for each mm of its depth, mm. @source own */

@@ -1,8 +1,8 @@
-import type { Outlook } from '#core/establishment/outlook'
 import { inFirm } from './db'
 
 export interface KeptOutlook {
-  outlook: Outlook
+  /** An `Outlook` as JSON. */
+  outlook: string
   yearsFrom: string
 }
 
@@ -12,7 +12,7 @@ const KEPT_DAYS = 3
 /** @param hash of everything it was worked out from, SHA-256 in hexadecimal */
 export async function keptOutlook(firmId: string, hash: string): Promise<KeptOutlook | undefined> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<KeptOutlook>(`select outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
+    const { rows } = await client.query<KeptOutlook>(`select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
     return rows[0]
   })
 }
@@ -21,6 +21,6 @@ export async function keptOutlook(firmId: string, hash: string): Promise<KeptOut
 export async function keepOutlook(firmId: string, hash: string, { outlook, yearsFrom }: KeptOutlook): Promise<void> {
   await inFirm(firmId, async (client) => {
     await client.query(`delete from kept_outlooks where firm_id = $1 and kept_at < now() - make_interval(days => $2)`, [firmId, KEPT_DAYS])
-    await client.query(`insert into kept_outlooks (firm_id, hash, outlook, years_from) values ($1, $2, $3, $4) on conflict (firm_id, hash) do nothing`, [firmId, hash, JSON.stringify(outlook), yearsFrom])
+    await client.query(`insert into kept_outlooks (firm_id, hash, outlook, years_from) values ($1, $2, $3, $4) on conflict (firm_id, hash) do nothing`, [firmId, hash, outlook, yearsFrom])
   })
 }

@@ -14,7 +14,7 @@ export interface SeasonWork {
 }
 
 /** A season weighs some megabytes; lawns differ little, so a few serve many. */
-const MOST_SEASONS = 6
+const MOST_SEASONS = 2
 const seasons = new Map<string, Season>()
 
 /** Works an outlook out; seasons asked for lately are at hand, the longest unused goes first. */

@@ -2,18 +2,20 @@ import { existsSync } from 'node:fs'
 import { availableParallelism } from 'node:os'
 import { dirname, join } from 'node:path'
 import { Worker } from 'node:worker_threads'
-import type { Outlook } from '#core/establishment/outlook'
 import { log } from '../utils/log'
 import { workOut, type SeasonWork } from './seasonWork'
 
 /** Beside the server's entry where it is built; without it, as in tests, work is done in the thread that asks. */
 const WORKER_FILE = join(dirname(process.argv[1] ?? '.'), 'season-worker.mjs')
-/** One processor is left for answering, where there is more than one. */
-const MOST_THREADS = Math.max(1, Math.min(4, availableParallelism() - 1))
+/** As many as there are processors; the server's own thread does little but wait. */
+const MOST_THREADS = Math.min(4, availableParallelism())
+
+/** A season is typed arrays of some megabytes; what is left behind has to go soon. */
+const MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 3 }
 
 interface Job {
   work: SeasonWork
-  done: (outlook: Outlook) => void
+  done: (outlook: string) => void
   failed: (error: Error) => void
 }
 interface Thread {
@@ -28,8 +30,8 @@ const threads: Thread[] = []
 const waiting: { soon: Job[]; later: Job[] } = { soon: [], later: [] }
 
 function startThread(): Thread {
-  const thread: Thread = { worker: new Worker(WORKER_FILE), job: undefined, lastKey: undefined }
-  thread.worker.on('message', ({ outlook, failed }: { outlook?: Outlook; failed?: string }) => {
+  const thread: Thread = { worker: new Worker(WORKER_FILE, { resourceLimits: MEMORY }), job: undefined, lastKey: undefined }
+  thread.worker.on('message', ({ outlook, failed }: { outlook?: string; failed?: string }) => {
     const { job } = thread
     thread.job = undefined
     if (outlook) job?.done(outlook)
@@ -75,9 +77,10 @@ function give(): void {
 /**
  * Works an outlook out beside the server's own thread.
  * @param when 'soon' goes before 'later', whoever asked first
+ * @returns the outlook as JSON: it is kept and sent on as text, and read by few
  */
-export function workedOut(work: SeasonWork, when: 'soon' | 'later'): Promise<Outlook> {
-  if (!existsSync(WORKER_FILE)) return Promise.resolve().then(() => workOut(work))
+export function workedOut(work: SeasonWork, when: 'soon' | 'later'): Promise<string> {
+  if (!existsSync(WORKER_FILE)) return Promise.resolve().then(() => JSON.stringify(workOut(work)))
   return new Promise((done, failed) => {
     waiting[when].push({ work, done, failed })
     give()

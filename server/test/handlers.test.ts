@@ -8,7 +8,7 @@ import type { Zone } from '#core/site/zone'
 import { ANSWERED, withZone } from '../../contract/test/looks'
 import type { Context, LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
-import { dailyCsv, probeCsv } from '#contract/feed'
+import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
 import type { ImportPreview, ImportResult, Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
 import { closeDatabase } from '../records/db'
@@ -28,7 +28,7 @@ const call = <T = unknown>(method: string, path: string, body?: unknown) => brow
 vi.stubGlobal('$fetch', async (path: string) => {
   const query = new URL(path, 'http://stand.in').searchParams
   const day = (name: string) => toDay(query.get(name) ?? '')
-  if (path.includes('forecast')) return dailyCsv(standinForecast(day('on')))
+  if (path.includes('forecast')) return forecastCsv(standinForecast(day('on')))
   return path.includes('daily') ? dailyCsv(standinDays(day('from'), day('to'))) : probeCsv(standinReadings(day('from'), day('to')))
 })
 

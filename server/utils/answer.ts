@@ -40,5 +40,11 @@ export function answer<T>(handle: (event: H3Event, work: AtWork) => Promise<T>, 
   })
 }
 
+/** What is JSON already goes out as it is. */
+export function asJson(event: H3Event, text: string): string {
+  setResponseHeader(event, 'content-type', 'application/json')
+  return text
+}
+
 /** A handler at the door, for who is not signed in yet. */
 export const answerAnyone = inOneShape

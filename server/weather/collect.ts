@@ -2,7 +2,7 @@ import { addDays, type Day } from '#core/quantity/calendar'
 import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { log } from '../utils/log'
-import { forecastLimit, OPEN_FORM, readCsv, readReadings } from './csv'
+import { forecastLimit, OPEN_FORECAST, OPEN_FORM, readCsv, readReadings } from './csv'
 
 /** How a device is asked: a path in, CSV out. */
 export type Fetch = (path: string) => Promise<string>
@@ -26,7 +26,7 @@ export async function collect(firmId: string, station: StationRecord, today: Day
       fetch(`${station.feedPath}/forecast.csv?on=${today}`),
       fetch(`${station.feedPath}/probe.csv?from=${from}&to=${today}`),
     ])
-    await keepForecast(firmId, station.id, today, readCsv(forecast, OPEN_FORM, forecastLimit(today)).days)
+    await keepForecast(firmId, station.id, today, readCsv(forecast, OPEN_FORECAST, forecastLimit(today)).days)
     await keepReadings(firmId, station.id, readReadings(probe, { temperature: 'C', depthMm: null, today }).readings)
     await keepWeather(firmId, station.id, readCsv(days, OPEN_FORM, yesterday).days)
     return true

@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync'
-import { WEATHER_LIMITS, type DailyWeather } from '#core/climate/weather'
+import { WEATHER_LIMITS, type ForecastDay } from '#core/climate/weather'
 import { addDays, isDay, type Day } from '#core/quantity/calendar'
-import { celsius, MM_PER_INCH } from '#core/quantity/units'
+import { celsius, KMH_PER_MPH, MM_PER_INCH } from '#core/quantity/units'
 import type { ProbeReading } from '#core/climate/probe'
 import { readingSchema, type Column, type ImportPreview, type Mapping, type RejectedRow } from '#contract/station'
 
@@ -41,7 +41,12 @@ function guessMapping(header: readonly string[], lines: readonly Line[]): Mappin
   const highs = lines.slice(0, 4000).map(({ cells }) => Number(cells[columns.tmax])).filter(Number.isFinite).sort((a, b) => a - b)
   const hot = (highs[Math.floor(highs.length * 0.95)] ?? 0) > 48
   const fahrenheit = /(_f|°f|\(f\))/.test(named('tmax')) || (hot && !/(_c|°c|\(c\))/.test(named('tmax')))
-  return { columns, temperature: fahrenheit ? 'F' : 'C', rain: /(_in|\(in|inch)/.test(named('rain')) ? 'in' : 'mm', only: null }
+  const wind = header.findIndex((name) => /wind/i.test(name))
+  const windName = wind < 0 ? '' : header[wind]!.toLowerCase()
+  return {
+    columns, temperature: fahrenheit ? 'F' : 'C', rain: /(_in|\(in|inch)/.test(named('rain')) ? 'in' : 'mm', only: null,
+    ...(wind >= 0 ? { wind: { column: wind, unit: /mph/.test(windName) ? 'mph' as const : /m\/s|_ms\b/.test(windName) ? 'm/s' as const : 'km/h' as const } } : {}),
+  }
 }
 
 /** Columns with a few repeated words: the station's name in a file that holds several. */
@@ -85,10 +90,20 @@ function readClock(text: string): string | undefined {
 const readNumber = (text: string | undefined): number | undefined =>
   text !== undefined && /^[-+]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : undefined
 
-type Read = { weather: DailyWeather } | { reason: string }
+const KMH_PER = { 'km/h': 1, mph: KMH_PER_MPH, 'm/s': 3.6 } as const
+const MOST_WIND_KMH = 250
 
-function readLine({ cells }: Line, mapping: Mapping, today: Day): Read {
-  const cell = (column: Column) => cells[mapping.columns[column]] ?? ''
+/** Wind of a row, km/h; nothing where it is not told or cannot be. */
+function readWind({ cells }: Line, { wind }: Mapping): number | null {
+  const value = wind && readNumber(cells[wind.column])
+  const kmh = value === undefined ? undefined : value * KMH_PER[wind!.unit]
+  return kmh !== undefined && kmh >= 0 && kmh <= MOST_WIND_KMH ? kmh : null
+}
+
+type Read = { weather: ForecastDay } | { reason: string }
+
+function readLine(line: Line, mapping: Mapping, today: Day): Read {
+  const cell = (column: Column) => line.cells[mapping.columns[column]] ?? ''
   const day = readDay(cell('day'))
   if (!day) return { reason: `"${cell('day').slice(0, 30)}" is not a date` }
   if (day > today) return { reason: `${day} has not happened yet` }
@@ -97,7 +112,7 @@ function readLine({ cells }: Line, mapping: Mapping, today: Day): Read {
   if (low === undefined) return { reason: `lowest temperature "${cell('tmin').slice(0, 20)}" is not a number` }
   if (wet === undefined) return { reason: `rain "${cell('rain').slice(0, 20)}" is not a number` }
   const toC = (value: number) => (mapping.temperature === 'F' ? celsius(value) : value)
-  const weather = { day, tmaxC: toC(high), tminC: toC(low), rainMm: mapping.rain === 'in' ? wet * MM_PER_INCH : wet }
+  const weather = { day, tmaxC: toC(high), tminC: toC(low), rainMm: mapping.rain === 'in' ? wet * MM_PER_INCH : wet, ...(mapping.wind ? { windKmh: readWind(line, mapping) } : {}) }
   const { lowestC, highestC, mostRainMm } = WEATHER_LIMITS
   if (weather.tminC > weather.tmaxC) return { reason: `lowest ${low} is above highest ${high}` }
   if (weather.tmaxC > highestC || weather.tminC < lowestC) return { reason: `${high} / ${low} °${mapping.temperature} cannot be air` }
@@ -106,7 +121,7 @@ function readLine({ cells }: Line, mapping: Mapping, today: Day): Read {
 }
 
 export interface ReadCsv {
-  days: DailyWeather[]
+  days: ForecastDay[]
   rejected: RejectedRow[]
 }
 
@@ -116,10 +131,10 @@ export interface ReadCsv {
  */
 export function readCsv(csv: string, mapping: Mapping, today: Day): ReadCsv {
   const { header, lines } = readTable(csv)
-  const indices = Object.values(mapping.columns)
+  const indices = [...Object.values(mapping.columns), ...(mapping.wind ? [mapping.wind.column] : [])]
   if (indices.some((index) => index >= header.length)) throw new UnreadableFile('A chosen column is not in this file.')
   if (new Set(indices).size < indices.length) throw new UnreadableFile('The same column is chosen twice.')
-  const days = new Map<Day, DailyWeather>()
+  const days = new Map<Day, ForecastDay>()
   const rejected: RejectedRow[] = []
   for (const line of lines) {
     if (mapping.only && line.cells[mapping.only.column] !== mapping.only.value) continue
@@ -133,6 +148,9 @@ export function readCsv(csv: string, mapping: Mapping, today: Day): ReadCsv {
 
 /** The mapping of the open form in which the product's own devices deliver. */
 export const OPEN_FORM: Mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'C', rain: 'mm', only: null }
+
+/** The same with the wind that a forecast tells. */
+export const OPEN_FORECAST: Mapping = { ...OPEN_FORM, wind: { column: 4, unit: 'km/h' } }
 
 /** Last day a device may deliver when it forecasts. */
 export const forecastLimit = (today: Day): Day => addDays(today, 15)

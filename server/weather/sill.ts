@@ -13,7 +13,8 @@ import { log } from '../utils/log'
 import { groundsOf, type Grounds } from './grounds'
 import { zoneSubjects, type Subject } from './subject'
 
-const MOST_OUTLOOKS = 200
+/** Texts of a tenth of a megabyte. */
+const MOST_OUTLOOKS = 100
 /** A record of decades weighs megabytes; lawns of one station share it. */
 const MOST_GROUNDS = 8
 const outlooks = new Map<string, Promise<KeptOutlook>>()
@@ -51,11 +52,16 @@ async function keptOrMade(firmId: string, ingredients: string, make: () => Promi
   return made
 }
 
+/** What the sill shows of one subject, its outlook still as text. */
+export interface SillText extends Omit<SillData, 'outlook'> {
+  outlook: string
+}
+
 /**
  * Everything the sill shows of one subject, from one station.
  * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
  */
-export async function sillData(work: AtWork, station: StationRecord, subject: Subject, when: 'soon' | 'later' = 'soon'): Promise<SillData> {
+export async function sillText(work: AtWork, station: StationRecord, subject: Subject, when: 'soon' | 'later' = 'soon'): Promise<SillText> {
   const { seed, risk, mowingMm } = subject
   const { key, now, read } = await groundsOf(work, station, subject)
   const whole = JSON.stringify([engine(), key, seed, risk, mowingMm])
@@ -68,6 +74,11 @@ export async function sillData(work: AtWork, station: StationRecord, subject: Su
     place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, seedName: blendWords(seed), grassSeason: grass.season,
     forecast: now.forecast, forecastIssued: now.forecastIssued, recordEnds: now.lastDay, yearsFrom, outlook,
   }
+}
+
+/** The answer of the sill: a `SillData` as JSON, its large part not read and written again on the way. */
+export function sillJson({ outlook, ...told }: SillText): string {
+  return `${JSON.stringify(told).slice(0, -1)},"outlook":${outlook}}`
 }
 
 /** The same season as its ingredients, for what is tried out in a browser. */

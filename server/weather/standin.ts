@@ -3,7 +3,7 @@ import { generateWeather } from '#core/climate/generator'
 import { seededRandom } from '#core/climate/random'
 import { followProfile, profileC, type ProbeReading, type SoilProfile } from '#core/climate/probe'
 import { spunUpColumn, surfaceHourlyC, type Ground } from '#core/climate/soilCourse'
-import type { DailyWeather, WeatherRun } from '#core/climate/weather'
+import type { DailyWeather, ForecastDay, WeatherRun } from '#core/climate/weather'
 import { PROBE_DEPTH_M } from '#core/climate/soil'
 import { addDays, dayNumber, daysBetween, toDay, type Day } from '#core/quantity/calendar'
 import { PELLMOOR } from '../../demo/pellmoor'
@@ -52,13 +52,16 @@ export function standinDays(from: Day, to: Day): DailyWeather[] {
   return [...daysFrom(from, to)].flatMap((day) => dayAt(simulated().weather, day) ?? [])
 }
 
+/** Wind of a day, km/h: the same whenever it is forecast, mostly light. */
+const windOf = (day: Day) => Math.round(Math.min(40, 5 + 4 * seededRandom(dayNumber(day) * 17).gamma(1.4)))
+
 /** Ten days as a forecaster would see them: the truth, blurred the more the farther ahead. */
-export function standinForecast(issuedOn: Day): DailyWeather[] {
+export function standinForecast(issuedOn: Day): ForecastDay[] {
   const random = seededRandom(dayNumber(issuedOn))
-  return Array.from({ length: FORECAST_DAYS }, (_, lead): DailyWeather | undefined => {
+  return Array.from({ length: FORECAST_DAYS }, (_, lead): ForecastDay | undefined => {
     const day = dayAt(simulated().weather, addDays(issuedOn, lead))
     const [shift, wetter] = [random.normal() * 0.35 * lead, Math.exp(random.normal() * 0.12 * lead)]
-    return day && { day: day.day, tmaxC: toTenth(day.tmaxC + shift), tminC: toTenth(day.tminC + shift), rainMm: toTenth(day.rainMm * wetter) }
+    return day && { day: day.day, tmaxC: toTenth(day.tmaxC + shift), tminC: toTenth(day.tminC + shift), rainMm: toTenth(day.rainMm * wetter), windKmh: windOf(day.day) }
   }).filter((day) => day !== undefined)
 }
 

@@ -24,7 +24,8 @@ const span = computed(() => {
   const last = addDays(today, 149)
   const wanted = window && window.from < last ? addDays(window.to, 35) : last
   const start = day.value < addDays(today, -7) ? addDays(day.value, -5) : addDays(today, -7)
-  const end = wanted < addDays(today, 50) ? addDays(today, 50) : wanted
+  const least = addDays(day.value > addDays(today, 43) ? day.value : addDays(today, 43), 7)
+  const end = wanted < least ? least : wanted
   return { from: start, days: Math.min(daysBetween(start, last), daysBetween(start, end)) + 1 }
 })
 const first = computed(() => indexOf(props.outlook, span.value.from))

@@ -25,6 +25,7 @@ onUnmounted(() => { unread.delete('latDeg'); unread.delete('lonDeg') })
     <UFormField label="Address" name="address" :error="errors.address"><UInput v-model="draft.address" maxlength="160" /></UFormField>
     <UFormField label="In a few words" name="growsNow" :error="errors.growsNow"><UInput v-model="draft.growsNow" maxlength="120" placeholder="thin tall fescue" /></UFormField>
     <UFormField label="Weather from" name="station"><USelect v-model="station" :items="stationItems" aria-label="Weather from" /></UFormField>
+    <TypedInput v-model="draft.heightM" label="Height above the sea" quantity="distanceM" path="heightM" help="moves the station’s air to this height" :digits="4" />
     <UFormField label="Latitude" name="lat" :error="unread.get('latDeg') ?? errors.latDeg" help="south is negative"><UInput v-model="typed.latDeg" inputmode="decimal" @update:model-value="read('latDeg')" /></UFormField>
     <UFormField label="Longitude" name="lon" :error="unread.get('lonDeg') ?? errors.lonDeg" help="west is negative"><UInput v-model="typed.lonDeg" inputmode="decimal" @update:model-value="read('lonDeg')" /></UFormField>
   </div>

@@ -16,6 +16,10 @@ const message = ref('')
 const busy = ref(false)
 const columns = reactive<Record<Column, string>>({ day: '', tmax: '', tmin: '', rain: '' })
 const units = reactive<{ temperature: Mapping['temperature']; rain: Mapping['rain'] }>({ temperature: 'C', rain: 'mm' })
+const what = ref<'days' | 'forecast'>('days')
+const NO_WIND = 'none'
+const wind = ref(NO_WIND)
+const windUnit = ref<NonNullable<Mapping['wind']>['unit']>('km/h')
 const ALL = 'all rows'
 const only = ref(ALL)
 watchEffect(() => { if (!props.stations.some(({ id }) => id === station.value)) station.value = props.stations[0]?.id ?? '' })
@@ -24,7 +28,7 @@ const stationItems = computed(() => props.stations.map(({ id, name }) => ({ labe
 const columnItems = computed(() => (preview.value?.header ?? []).map((name, i) => ({ label: name || `column ${i + 1}`, value: String(i) })))
 const choice = computed(() => preview.value?.choices[0])
 const ready = computed(() => COLUMNS.every((column) => columns[column] !== '') && (!choice.value || only.value !== ALL))
-const ask = <T>(mapping: Mapping | null) => $fetch<T>(`/api/stations/${station.value}/import`, { method: 'POST', body: { csv: csv.value, mapping } })
+const ask = <T>(mapping: Mapping | null) => $fetch<T>(`/api/stations/${station.value}/import`, { method: 'POST', body: { csv: csv.value, mapping, what: what.value } })
 
 async function choose(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0]
@@ -47,6 +51,8 @@ function show(looked: ImportPreview): void {
   only.value = ALL
   const { guess } = looked
   for (const column of COLUMNS) columns[column] = guess ? String(guess.columns[column]) : ''
+  wind.value = guess?.wind ? String(guess.wind.column) : NO_WIND
+  windUnit.value = guess?.wind?.unit ?? 'km/h'
   if (guess) Object.assign(units, { temperature: guess.temperature, rain: guess.rain })
 }
 
@@ -57,6 +63,7 @@ async function keep(): Promise<void> {
   const mapping: Mapping = {
     ...units,
     columns: { day: Number(columns.day), tmax: Number(columns.tmax), tmin: Number(columns.tmin), rain: Number(columns.rain) },
+    ...(what.value === 'forecast' && wind.value !== NO_WIND ? { wind: { column: Number(wind.value), unit: windUnit.value } } : {}),
     only: choice.value ? { column: choice.value.column, value: only.value } : null,
   }
   const kept = await saving(async () => { result.value = await ask<ImportResult>(mapping) })
@@ -71,6 +78,7 @@ async function keep(): Promise<void> {
     <h2>Import days</h2>
     <div class="row">
       <UFormField label="Into" name="into"><USelect id="field-into" v-model="station" :items="stationItems" aria-label="Into station" class="w-56" /></UFormField>
+      <UFormField label="Its rows are" name="what"><USelect id="field-what" v-model="what" :items="[{ label: 'days observed', value: 'days' }, { label: 'a forecast', value: 'forecast' }]" aria-label="What the rows are" class="w-40" /></UFormField>
       <UFormField label="Daily file, CSV" name="file"><input id="field-file" type="file" accept=".csv,.txt,text/csv" aria-label="Daily file" class="file" @change="choose"></UFormField>
     </div>
     <p v-if="!preview" class="small">One row a day with date, highest, lowest and rain: °C or °F, mm or inches, comma, semicolon or tab. Good rows are kept, bad ones are listed by line; the same file again changes nothing. A year at least makes weather years of its own.</p>
@@ -81,6 +89,10 @@ async function keep(): Promise<void> {
         <UFormField v-for="column in COLUMNS" :key="column" :label="WORDS[column]" :name="column"><USelect :id="`field-${column}`" v-model="columns[column]" :items="columnItems" :aria-label="`${WORDS[column]} column`" placeholder="choose" class="w-36" /></UFormField>
         <UFormField label="Temperature in" name="temperature"><USelect id="field-temperature" v-model="units.temperature" :items="[{ label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature in" class="w-24" /></UFormField>
         <UFormField label="Rain in" name="rain-unit"><USelect id="field-rain-unit" v-model="units.rain" :items="['mm', 'in']" aria-label="Rain in" class="w-24" /></UFormField>
+        <template v-if="what === 'forecast'">
+          <UFormField label="Wind" name="wind"><USelect id="field-wind" v-model="wind" :items="[{ label: 'not in the file', value: NO_WIND }, ...columnItems]" aria-label="Wind column" class="w-36" /></UFormField>
+          <UFormField v-if="wind !== NO_WIND" label="Wind in" name="wind-unit"><USelect id="field-wind-unit" v-model="windUnit" :items="['km/h', 'mph', 'm/s']" aria-label="Wind in" class="w-24" /></UFormField>
+        </template>
         <UFormField v-if="choice" label="Only rows of" name="only"><USelect id="field-only" v-model="only" :items="[{ label: 'choose the place', value: ALL }, ...choice.values]" aria-label="Only rows of" class="w-44" /></UFormField>
       </div>
       <div class="sample">
@@ -92,7 +104,7 @@ async function keep(): Promise<void> {
       <UButton color="primary" :disabled="!ready" :loading="busy" @click="keep">Keep the good rows</UButton>
     </template>
     <div v-if="result" class="result" role="status">
-      <p class="verdict">{{ result.added.toLocaleString('en-US') }} days added, {{ result.changed }} changed, {{ result.unchanged.toLocaleString('en-US') }} as before.</p>
+      <p class="verdict"><template v-if="what === 'forecast'">A forecast of {{ result.added }} days is kept<template v-if="result.unchanged">; {{ result.unchanged }} rows were of days gone</template>.</template><template v-else>{{ result.added.toLocaleString('en-US') }} days added, {{ result.changed }} changed, {{ result.unchanged.toLocaleString('en-US') }} as before.</template></p>
       <template v-if="result.rejectedCount">
         <p><b class="text-clay-500">{{ result.rejectedCount }} rows left out</b><template v-if="result.rejectedCount > result.rejected.length">, the first {{ result.rejected.length }} of them:</template></p>
         <ol><li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li></ol>

@@ -25,7 +25,7 @@ const lawn: Lawn = {
   plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },
 }
 const glance: Glance = {
-  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, soilC: 20 },
+  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, groundLeft: 0.6, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }

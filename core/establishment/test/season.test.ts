@@ -182,7 +182,8 @@ describe('a probe', () => {
     const up = (of: typeof plain) => judgeYear(of.years[0]!, grassByCode('TF'), COVERED).up50[DAYS_BEHIND]!
     expect(up(warmer)).toBeLessThanOrEqual(up(plain))
     expect(warmer.years[0]!.soil.probeDailyC[DAYS_BEHIND]! - plain.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeCloseTo(today!, 9)
-    expect(warmer.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]! - plain.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]!).toBeCloseTo(today!, 9)
+    // The seedbed is kept in single precision: 2e-6 K at 20 °C.
+    expect(warmer.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]! - plain.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]!).toBeCloseTo(today!, 5)
   })
 
   test('of this very morning is judged, and stands on the line of any ground as far off as it was read', () => {

@@ -123,6 +123,8 @@ test('a pound-force per square inch is 6.894757 kPa, as NIST SP 811 and the libr
   expect(KPA_PER_PSI).toBeCloseTo(6.894757, 6)
   expect(KPA_PER_PSI).toBeCloseTo(by('1 psi', 'kPa'), 6)
   expect(showText(figure('kPa', 2000), 'us')).toBe('290 psi')
+  expect(parseQuantity('speedKmh', '10 mph', 'metric')).toEqual({ ok: true, value: expect.closeTo(by('10 mi/hour', 'km/hour'), 9) as number })
+  expect(showText(figure('speedKmh', 16), 'us')).toBe('10 mph')
   expect(parseQuantity('flowLPerMin', '5 gpm', 'metric')).toEqual({ ok: true, value: 5 * L_PER_US_GAL })
 })
 

@@ -8,6 +8,7 @@ const BUILT = fileURLToPath(new URL('../../../.output/server/index.mjs', import.
 /** A built server as a process of its own. */
 export interface Running {
   url: string
+  pid: number
   /** Lines it has logged so far. */
   log: string[]
   stop: (signal?: NodeJS.Signals) => Promise<void>
@@ -40,7 +41,7 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
     await new Promise((done) => { setTimeout(done, 100) })
   }
   return {
-    url, log,
+    url, log, pid: child.pid!,
     stop: async (signal = 'SIGTERM') => {
       if (child.exitCode !== null || child.signalCode !== null) return
       child.kill(signal)

@@ -3,7 +3,8 @@ import { addDays, daysBetween, longDay, nearestWorkingDay, shortDay, shortDayWit
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/programme/decide'
-import { grassOf, wateringOf } from '#contract/lawn'
+import { grassOf, seedOf, wateringOf } from '#contract/lawn'
+import { mainOf, type Blend } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { inSeason, leadDaysOf } from '#core/programme/wait'
@@ -19,7 +20,10 @@ const trial = useState<Day | null>('trial-day', () => null)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
 const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow' || code === 'lift')?.doneOn)
-const grass = computed(() => grassByCode((lawn.value?.plan.programme ? PROGRAMMES[lawn.value.plan.programme].seed : undefined) ?? (lawn.value ? grassOf(lawn.value) : undefined) ?? 'TF'))
+const seed = computed(() => (lawn.value ? seedOf(lawn.value) : undefined))
+const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
+/** The programme brings its own seed, or none: there is nothing to mix. */
+const mixable = computed(() => Boolean(lawn.value && !lifted.value && !(lawn.value.plan.programme && PROGRAMMES[lawn.value.plan.programme].seed)))
 /** Nothing is sown: the day is that of the first lift, in the growing season. */
 const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'))
 /** The best day of the first window that is still open, clear of every label interval. */
@@ -49,21 +53,6 @@ const at = (d: Day) => outlook.value?.sowing[indexOf(outlook.value, d)]
 const chosen = computed(() => at(day.value))
 const compare = computed(() => [-14, -7, 0, 7, 14].map((step) => addDays(day.value, step)).flatMap((d) => (at(d) && d >= context.today ? [{ day: d, ...at(d)! }] : [])))
 
-const because = computed(() => {
-  const [sooner, later] = [at(addDays(day.value, -7)), at(addDays(day.value, 7))]
-  /** The cause that takes the most years more than on the day chosen. */
-  const worse = (odds: NonNullable<typeof sooner>, here: NonNullable<typeof sooner>) => {
-    const by = ({ code }: (typeof CAUSES)[number]) => odds.causes[code] - here.causes[code]
-    return [...CAUSES].sort((a, b) => by(b) - by(a))[0]!
-  }
-  const tell = (lead: string, odds: typeof sooner) => {
-    if (!odds || !chosen.value) return ''
-    if (odds.good >= chosen.value.good) return `${lead} is as good.`
-    const cause = worse(odds, chosen.value)
-    return `${lead}, ${cause.does} ${odds.causes[cause.code]} years instead of ${chosen.value.causes[cause.code]}.`
-  }
-  return [day.value > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
-})
 /** How the odds take the bed to be watered. */
 const watered = computed(() => {
   const { timesADay, bannedUntil } = wateringOf(lawn.value!)
@@ -71,7 +60,7 @@ const watered = computed(() => {
   return bannedUntil ? `${words}, not before ${shortDay(bannedUntil, context.today)}` : words
 })
 const growing = computed(() => outlook.value?.growing[0])
-const half = computed(() => chosen.value ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
+const half = computed(() => chosen.value && !chosen.value.parts.length ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 const preview = computed(() => sequenceFrom(day.value))
 const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === (lifted.value ? 'lift' : 'sow'))?.gates ?? [])
@@ -79,6 +68,9 @@ const forbidden = computed(() => (lawn.value && !lifted.value ? labelForbids(law
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
+async function sow(blend: Blend): Promise<void> {
+  if (await savePlan({ blend: [...blend] })) await sill.show(id)
+}
 async function keep(): Promise<void> {
   if (lawn.value && await savePlan({ sowOn: day.value, settings: settingsOf(lawn.value, context.practice) })) await goOn()
 }
@@ -102,7 +94,7 @@ async function goOn(): Promise<void> {
     <div class="left">
       <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" :lifted="lifted" />
       <p class="small from">
-        Weather years drawn from {{ sill.data?.yearsFrom }}. <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.</template>
+        Weather years from {{ sill.data?.yearsFrom }}. <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.</template>
         <template v-if="sill.data && !sill.data.recordEnds"><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess. <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template>
         <template v-else-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
           <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
@@ -118,8 +110,7 @@ async function goOn(): Promise<void> {
         <p v-if="growing" class="small">The turf grows through a dressing from <b>{{ shortDay(growing.from, context.today) }}</b>; last lift by <b>{{ shortDay(growing.to, context.today) }}</b>, three weeks before the soil falls below 59 °F (15 °C).</p>
         <p v-else class="small">No growing season of three weeks and more lies in the year ahead at this station.</p>
       </template>
-      <p v-else class="verdict">{{ sownOn ? `Sown on ${longDay(day)}.` : `Sow on ${longDay(day)}.` }} Of {{ years }} simulated years, {{ chosen?.good ?? 0 }} {{ sownOn ? 'make' : 'made' }} a good stand.</p>
-      <p v-if="!lifted" class="small">{{ because }}</p>
+      <WhenVerdict v-else :outlook="outlook" :day="day" :sown="sownOn !== undefined" :lat-deg="lawn.latDeg" @look="day = $event" />
       <p v-if="inside" class="small">Soil at 2 in (50 mm) stays in the germination band <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b>, {{ inside.to - inside.from + 1 }} days.</p>
       <table v-if="!lifted" class="ledger facts">
         <tbody>
@@ -131,6 +122,11 @@ async function goOn(): Promise<void> {
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
         </tbody>
       </table>
+      <table v-if="chosen?.parts.length" class="ledger">
+        <thead><tr><th scope="col">Of the mixture</th><th scope="col" class="right">Half up</th><th scope="col" class="right">Good</th></tr></thead>
+        <tbody><tr v-for="part in chosen.parts" :key="part.grass"><td>{{ grassByCode(part.grass).name }}</td><td class="right num">{{ on(part.up50) }}</td><td class="right"><b class="num">{{ part.good }}</b></td></tr></tbody>
+      </table>
+      <SeedPick v-if="mixable && lawn.plan.programme" :blend="lawn.plan.blend" :single="grassOf(lawn) ?? 'TF'" :busy="busy" :locked="sownOn !== undefined" @choose="sow" />
       <table v-if="!lifted" class="ledger">
         <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th></tr></thead>
         <tbody>
@@ -150,7 +146,7 @@ async function goOn(): Promise<void> {
       </div>
     </aside>
   </div>
-  <div v-else class="panel waiting">Working out 30 weather years for this ground.</div>
+  <div v-else class="panel waiting">Working out the weather years for this ground.</div>
 </template>
 
 <style scoped>
@@ -158,8 +154,8 @@ async function goOn(): Promise<void> {
 .whole { grid-column: 1 / -1; }
 .ask { grid-column: 1 / -1; padding: 10px 16px; display: flex; gap: 16px; align-items: center; flex-wrap: wrap; }
 .from { margin: 8px 0 0 40px; max-width: 720px; }
-aside { display: grid; gap: 8px; align-content: start; }
-aside .verdict { font-size: 21px; }
+aside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; align-content: start; }
+aside > .verdict { font-size: 21px; }
 .facts td { padding: 4px 8px; }
 .ledger td { vertical-align: middle; }
 .ledger td, .ledger th { white-space: nowrap; padding-left: 4px; padding-right: 4px; }

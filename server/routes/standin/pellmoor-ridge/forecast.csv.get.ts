@@ -1,5 +1,5 @@
-import { dailyCsv, issuedSchema } from '#contract/feed'
+import { forecastCsv, issuedSchema } from '#contract/feed'
 import { csvAnswer } from '../../../utils/csvAnswer'
 import { standinForecast } from '../../../weather/standin'
 
-export default csvAnswer(issuedSchema, ({ on }) => dailyCsv(standinForecast(on)))
+export default csvAnswer(issuedSchema, ({ on }) => forecastCsv(standinForecast(on)))

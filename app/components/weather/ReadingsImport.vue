@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { MOST_CSV_CHARACTERS, type ReadingsResult, type Station } from '#contract/station'
+import { figure } from '#core/quantity/figure'
+import { PROBE_DEPTH_M } from '#core/climate/soil'
+import { saving } from '~/utils/api'
+
+/** A logger's file of soil temperatures. */
+const props = defineProps<{ station: Station; kept: number }>()
+const emit = defineEmits<{ imported: [] }>()
+const { text, parse } = useUnits()
+const csv = ref('')
+const fileName = ref('')
+const depth = ref(text(figure('depthMm', PROBE_DEPTH_M * 1000)))
+const temperature = ref<'C' | 'F' | 'file'>('file')
+const busy = ref(false)
+const message = ref('')
+const result = ref<ReadingsResult>()
+
+async function choose(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (!file) return
+  ;[result.value, message.value, csv.value] = [undefined, '', '']
+  if (file.size > MOST_CSV_CHARACTERS) { message.value = 'The file is larger than 4 MB. Split it by years.'; return }
+  fileName.value = file.name
+  csv.value = await file.text()
+}
+async function keep(): Promise<void> {
+  if (busy.value) return
+  const depthMm = parse('depthMm', depth.value)
+  if (!depthMm.ok) { message.value = `Depth: ${depthMm.message}`; return }
+  busy.value = true
+  message.value = ''
+  const sent = await saving(async () => {
+    result.value = await $fetch<ReadingsResult>(`/api/stations/${props.station.id}/readings-file`, { method: 'POST', body: { csv: csv.value, depthMm: depthMm.value, temperature: temperature.value === 'file' ? null : temperature.value } })
+  })
+  busy.value = false
+  if (sent.ok) emit('imported')
+  else message.value = sent.problem.fields.csv ?? Object.values(sent.problem.fields)[0] ?? sent.problem.message
+}
+</script>
+
+<template>
+  <div class="readings">
+    <p class="small">{{ kept ? `${kept.toLocaleString('en-US')} readings kept.` : 'No reading yet.' }} One is noted from the ledge, under Reading; a logger’s file goes in here: date and time, temperature, and depth where it has one.</p>
+    <div class="row">
+      <UFormField label="Logger file, CSV" name="readings-file"><input id="field-readings-file" type="file" accept=".csv,.txt,text/csv" aria-label="Logger file" class="file" @change="choose"></UFormField>
+      <UFormField label="Depth, where the file has none" name="readings-depth"><UInput id="field-readings-depth" v-model="depth" class="w-28" /></UFormField>
+      <UFormField label="Temperature in" name="readings-unit"><USelect id="field-readings-unit" v-model="temperature" :items="[{ label: 'as the file says', value: 'file' }, { label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature of the readings in" class="w-36" /></UFormField>
+      <UButton color="primary" :disabled="!csv" :loading="busy" @click="keep">Keep the readings</UButton>
+    </div>
+    <div v-if="result" role="status">
+      <p><b>{{ result.kept.toLocaleString('en-US') }} readings of {{ fileName }} kept.</b> <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template></p>
+      <ol><li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li></ol>
+    </div>
+    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+  </div>
+</template>
+
+<style scoped>
+.readings { display: grid; gap: 8px; }
+.row { display: flex; gap: 14px; flex-wrap: wrap; align-items: flex-end; }
+.file { border: 1px solid var(--ink-3); padding: 6px 8px; background: var(--lime); height: 32px; font-size: 13px; }
+.file::file-selector-button { font-weight: 650; padding-right: 10px; }
+ol { max-height: 180px; overflow-y: auto; font-size: 12.5px; padding-left: 4px; }
+@media (max-width: 700px) { .file { height: 52px; } }
+</style>
