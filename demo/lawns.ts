@@ -2,7 +2,7 @@ import { toDay, type Day } from '#core/quantity/calendar'
 import type { OperationCode } from '#core/programme/operations'
 import type { PlanSettings } from '#core/programme/plan'
 import type { ProgrammeCode } from '#core/programme/programmes'
-import type { Blend } from '#core/grass/blends'
+import { BLENDS, type Blend } from '#core/grass/blends'
 import type { GrassCode } from '#core/grass/grasses'
 import { G_PER_M2_PER_LB_PER_1000FT2, M2_PER_FT2, MM_PER_INCH } from '#core/quantity/units'
 import type { Feature } from '#core/site/sitePlan'
@@ -99,6 +99,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     client: 'Linden Row', address: 'almshouses, front', ...ft2(4120), growsNow: 'fescue and bluegrass', northDeg: 0.015, look: soil('sandy loam'),
     zones: [zone('TF', { ...cover(66, 24), plugsMm: [15], mowingHeightMm: 76.2 })],
     applications: [{ ingredient: 'isoxaben', appliedOn: toDay('2026-04-11'), waitDays: 122 }], sowOn: toDay('2026-09-17'), done: [['scalp', -9]],
+    blend: BLENDS[0]!.parts,
     settings: { seedRateGPerM2: 4 * G_PER_M2_PER_LB_PER_1000FT2 },
   },
   {

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, daysBetween, toDay } from '#core/quantity/calendar'
-import { defaultSettings } from '#core/programme/plan'
+import { defaultSettings, shallowEnough } from '#core/programme/plan'
+import { depthLimitOf } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
@@ -29,8 +30,8 @@ async function createFirm(): Promise<Author | undefined> {
     )
     const firmId = rows[0]!.id
     await client.query(
-      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, $2, 'simulated', $3, $4, true, $5, $6)`,
-      [firmId, PELLMOOR.name, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
+      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals, height_m) values ($1, $2, 'simulated', $3, $4, true, $5, $6, $7)`,
+      [firmId, PELLMOOR.name, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals), PELLMOOR.heightM],
     )
     const personId = await addPeople(client, firmId)
     await client.query('commit')
@@ -74,9 +75,11 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   if (!demo.sowOn) return
   const programme = PROGRAMMES[demo.programme ?? 'overseed']
   const grass = grassByCode(programme.seed ?? demo.zones[0]!.grass!)
+  const usual = defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme })
+  const beginning = demo.blend ? shallowEnough(usual, depthLimitOf(demo.blend)) : usual
   await savePlan(by, lawn.id, {
     version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, blend: [...(demo.blend ?? [])], sowOn: demo.sowOn,
-    settings: { ...defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme }), ...demo.settings },
+    settings: { ...beginning, ...demo.settings },
   })
   const saved = (await lawnById(by.firmId, lawn.id))!
   for (const [code, daysFromSowing] of demo.done ?? []) {

@@ -7,6 +7,7 @@ export const PELLMOOR = {
   name: 'Pellmoor ridge',
   latDeg: 37.05,
   lonDeg: -79.4,
+  heightM: 310,
   timeZone: 'America/New_York',
   seed: 62,
   normals: {

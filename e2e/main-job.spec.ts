@@ -61,6 +61,8 @@ test('a newcomer takes a lawn from its area to the first operation done', async 
   await expect(page.locator('.verdict').first()).toContainText('Overseed')
   await page.getByRole('button', { name: 'Plan the overseeding' }).click()
   await expect(page.getByText(/The record ends/)).toBeVisible()
+  // What stands in for days without a record is drawn otherwise than the line of those that have one.
+  await expect(page.locator('.sill path.filled')).toHaveAttribute('d', /^M/)
   const slider = page.getByRole('slider', { name: 'Sowing day' })
   const before = await slider.getAttribute('aria-valuetext')
   await slider.focus()

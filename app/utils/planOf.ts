@@ -1,11 +1,12 @@
 import { grassOf, zonesOf, zoneSurveysOf, surveyOf, type Lawn } from '#contract/lawn'
 import { schoolsOf } from '#contract/schools'
+import { depthLimitOf } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
 import type { ForecastDay } from '#core/climate/weather'
 import type { Glance } from '#core/establishment/outlook'
 import { decideZone, type ZoneDecision } from '#core/programme/decide'
 import { anchorOf, partsOf, type Part, type PlannedZone } from '#core/programme/parts'
-import { defaultSettings, type PlanSettings } from '#core/programme/plan'
+import { defaultSettings, shallowEnough, type PlanSettings } from '#core/programme/plan'
 import type { Planning } from '#core/programme/planning'
 import { PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
 import { buildSequence, type Sequence } from '#core/programme/sequence'
@@ -32,7 +33,8 @@ export function beginningSettings(lawn: Lawn, schools: Schools, programme: Progr
   const desirableShare = zones.reduce((sum, share) => sum + share, 0) / zones.length
   const day = lawn.plan.sowOn
   const inSpring = day !== null && (dayOfYear(day) > 182) !== lawn.latDeg >= 0
-  return defaultSettings({ grass, desirableShare, programme: PROGRAMMES[programme], schools, inSpring })
+  const settings = defaultSettings({ grass, desirableShare, programme: PROGRAMMES[programme], schools, inSpring })
+  return lawn.plan.blend.length ? shallowEnough(settings, depthLimitOf(lawn.plan.blend)) : settings
 }
 
 /** Settings of the plan, or those it would begin with. */
@@ -98,7 +100,7 @@ export function partsIn(lawn: Lawn, practice: Practice): Part[] | undefined {
   const day = lawn.plan.sowOn ?? practice.today
   if (!lawn.plan.programme || !surveyOf(lawn, day)) return undefined
   const zones = plannedZones(lawn, day, lawn.plan.programme)
-  return zones.length ? partsOf(zones, lawn.texture, settingsOf(lawn, practice), schoolsIn(lawn, practice)) : undefined
+  return zones.length ? partsOf(zones, lawn.texture, settingsOf(lawn, practice), schoolsIn(lawn, practice), lawn.plan.blend) : undefined
 }
 
 /** The sequence of some parts from a day on. */

@@ -9,6 +9,7 @@ import type { Cause, SeedbedRisk, YearOutlook } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './window'
 import { growingRuns, growingYears } from './growing'
 import { bedWaters } from './moisture'
+import { weedsByDay, type Weed } from './weeds'
 import { fiveDayMean, quantile, type Season } from './season'
 import { radiationOf } from '../climate/radiation'
 import { runLength } from '../climate/weather'
@@ -90,6 +91,8 @@ export interface SowingDay extends DayOdds {
   water: { mmADay: number; timesADay: number } | null
   /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
   dormantGood: number | null
+  /** Weeds that sprout in its open bed within four weeks. */
+  weeds: Weed[]
   /** Of a mixture, each seed by itself, in its order; empty for a single grass. */
   parts: { grass: GrassCode; good: number; up50: number | null }[]
 }
@@ -170,6 +173,7 @@ interface Judged {
   years: readonly BlendYear[]
   told: readonly TopLayerCourse[]
   keptMm: number
+  weeds: readonly Weed[][]
 }
 
 /** Days until the first of the mixture's seedlings want mowing in each year. */
@@ -202,6 +206,7 @@ function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
     water: waterNeed(told, years, i),
     dormantGood: dormantYears(years, i),
+    weeds: judged.weeds[i]!,
     parts: blend.length < 2 ? [] : blend.map(({ grass }, part) => {
       const own = judged.years.map(({ parts }) => parts[part]!)
       return { grass, good: own.filter(({ cause }) => !cause[i]).length, up50: waitQuantile(own.map(({ up50 }) => up50[i]! - i), 0.5) }
@@ -284,7 +289,7 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
     : bedWaters(weathers, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).map(({ course }) => course)
-  const judged: Judged = { season, blend, told, keptMm, years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
+  const judged: Judged = { season, blend, told, keptMm, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
   const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)

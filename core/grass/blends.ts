@@ -58,6 +58,16 @@ export const standShares = (parts: Blend): number[] => normalised(parts.map(({ g
   return (massShare * seedsPerG) / ((low + high) / 2)
 }))
 
+/** Seeds in a gram of pure seed of a mixture. */
+export const seedsPerGOf = (parts: Blend): number => parts.reduce((sum, { grass, massShare }) => sum + massShare * grassByCode(grass).seedsPerG, 0)
+
+/** Live seeds per cm² of a mixture that make a full stand: its parts each make their share of one. @returns low and high end @source reference §2; adding shares of a stand is ours */
+export function enoughSeedsPerCm2(parts: Blend): [number, number] {
+  const counts = countShares(parts)
+  const enough = (end: 0 | 1) => 1 / parts.reduce((sum, { grass }, i) => sum + counts[i]! / grassByCode(grass).enoughSeedsPerCm2[end], 0)
+  return [enough(0), enough(1)]
+}
+
 /** The grass that makes most of a mixture by mass; it gives the lawn its name, height and season. */
 export const mainOf = (parts: Blend): GrassCode => parts.reduce((a, b) => (b.massShare > a.massShare ? b : a)).grass
 

@@ -1,6 +1,7 @@
 import { figure } from '../quantity/figure'
 import { G_PER_M2_PER_LB_PER_1000FT2 } from '../quantity/units'
 import type { Source, Worked } from '../quantity/working'
+import { seedsPerGOf, type Blend } from '../grass/blends'
 import { GRASS_SOURCES, type Grass } from '../grass/grasses'
 
 /** What the label of a seed lot says. Shares are 0-1. */
@@ -56,8 +57,8 @@ export function overseedRate(grass: Grass): Worked {
   }
 }
 
-/** @returns live seeds per cm² that a live-seed rate lays down */
-export const seedsPerCm2 = (rateGPerM2: number, grass: Grass): number => (rateGPerM2 * grass.seedsPerG) / 10_000
+/** @returns live seeds per cm² that a live-seed rate of a mixture lays down */
+export const seedsPerCm2 = (rateGPerM2: number, seed: Blend): number => (rateGPerM2 * seedsPerGOf(seed)) / 10_000
 
 export interface SeedNeed {
   /** Product over the whole lawn, kg. */

@@ -1,3 +1,4 @@
+import { blendWords, depthLimitOf } from '../grass/blends'
 import { feedNeed, parseAnalysis } from '../materials/feed'
 import { layerVolume, wateringNeed } from '../materials/volume'
 import { firstCutMm, firstMowHeightMm } from '../establishment/growth'
@@ -159,24 +160,25 @@ function lift(part: Part): Brief {
 }
 
 function sow(part: Part): Brief {
-  const { survey, grass, schools } = part
+  const { survey, schools } = part
   const need = seedOf(part)
   if (!need) return { settings: [], gates: [], hours: crewHours('Sow', survey.areaM2, []) }
   const mixed = schools.mixing === 'mixed'
   return {
-    settings: ['2', ' half-rate passes at right angles, ', need.pass, ' each, ', need.product, ` of ${grass.name} in all${mixed ? ', mixed by hand with the feed' : ''}. Start with the gate closed; edges by hand.`],
-    gates: [onTheDay('wind under 10 mph (16 km/h), surface dry enough not to clog'), ...(survey.slopeShare > 0.15 ? [{ state: 'risk' as const, text: ['steep: slit-seed, netting or fleece holds the seed'] }] : [])],
+    settings: ['2', ' half-rate passes at right angles, ', need.pass, ' each, ', need.product, ` of ${blendWords(part.seed)} in all${mixed ? ', mixed by hand with the feed' : ''}. Start with the gate closed; edges by hand.`],
+    gates: [onTheDay('surface dry enough not to clog'), ...(survey.slopeShare > 0.15 ? [{ state: 'risk' as const, text: ['steep: slit-seed, netting or fleece holds the seed'] }] : [])],
     hours: crewHours('Sow', survey.areaM2, [{ what: 'Passes', passes: 2, rateM2PerH: RATES.broadcast }]),
   }
 }
 
 /** Rake-in and cover together against what the seed can grow through. */
-export function depthGate({ grass, settings }: Pick<Part, 'grass' | 'settings'>): Gate {
+export function depthGate({ seed, settings }: Pick<Part, 'seed' | 'settings'>): Gate {
+  const limitMm = depthLimitOf(seed)
   const totalMm = settings.rakeMm + buriedMm(settings)
-  const limit = figure('depthMm', grass.depthLimitMm)
-  const source = { kind: 'mem', text: `deepest safe cover of ${grass.name}` } as const
-  return totalMm > grass.depthLimitMm + 0.05
-    ? { state: 'hold', text: ['raked in and covered ', figure('depthMm', totalMm), ', deeper than ', limit, `, the most ${grass.name} grows through`], source }
+  const limit = figure('depthMm', limitMm)
+  const source = { kind: 'mem', text: `deepest safe cover of ${blendWords(seed)}` } as const
+  return totalMm > limitMm + 0.05
+    ? { state: 'hold', text: ['raked in and covered ', figure('depthMm', totalMm), ', deeper than ', limit, `, the most ${seed.length > 1 ? 'the shallowest of the mixture' : blendWords(seed)} grows through`], source }
     : { state: 'met', text: ['raked in and covered ', figure('depthMm', totalMm), ' of ', limit, ' at the most'], source }
 }
 

@@ -1,3 +1,4 @@
+import { blendWords } from '../grass/blends'
 import { feedNeed, parseAnalysis } from '../materials/feed'
 import { daysBetween, type Day } from '../quantity/calendar'
 import { figure, type Figure } from '../quantity/figure'
@@ -34,7 +35,7 @@ function materialsOf(part: Part): Line[] {
   const soil = soilOf(part)
   const fleece = settings.coverMaterial === 'fleece'
   const lines: Line[] = []
-  if (seed) lines.push({ what: `Seed, ${part.grass.name}`, price: 'seed', amount: figure('massKg', seed.product.value) })
+  if (seed) lines.push({ what: `Seed, ${blendWords(part.seed)}`, price: 'seed', amount: figure('massKg', seed.product.value) })
   if (analysis && settings.starterNGPerM2 > 0) lines.push({ what: 'Feed', price: 'feed', amount: figure('massKg', feedNeed(survey.areaM2, settings.starterNGPerM2, analysis).product.value) })
   if (settings.coverMm > 0 && programme.operations.includes('cover')) {
     lines.push(fleece ? { what: 'Fleece', price: 'fleece', amount: figure('areaM2', survey.areaM2) } : { what: `Cover, ${settings.coverMaterial}`, price: 'coverSoil', amount: figure('volumeM3', (survey.areaM2 * (buriedMm(settings) || settings.coverMm)) / 1000) })

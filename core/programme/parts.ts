@@ -1,3 +1,4 @@
+import { depthLimitOf, mainOf, pureSeed, type Blend } from '../grass/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
 import { seedNeed, type SeedNeed } from '../materials/seed'
 import type { Texture } from '../climate/soil'
@@ -5,14 +6,17 @@ import type { Source } from '../quantity/working'
 import { surveyOver, type Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import { OPERATIONS, type Operation, type OperationCode } from './operations'
-import { beginningRate, type PlanSettings } from './plan'
+import { beginningRate, shallowEnough, type PlanSettings } from './plan'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './programmes'
 import type { Schools } from './schools'
 
 /** Zones of a lawn that are treated alike: one programme, one grass. */
 export interface Part {
   programme: Programme
+  /** The grass that makes most of its seed. */
   grass: Grass
+  /** What is sown; a mixture of one where it is a grass alone. */
+  seed: Blend
   zones: readonly string[]
   /** The ground that is worked on: of a spot repair the bare part alone. */
   survey: Survey
@@ -39,30 +43,37 @@ export interface PlannedZone {
 }
 
 /** How the settings of the plan read for a part that has another grass or programme than most of the lawn. */
-function settingsFor(main: boolean, grass: Grass, programme: Programme, settings: PlanSettings, schools: Schools): PlanSettings {
+function settingsFor(main: boolean, grass: Grass, seed: Blend, programme: Programme, settings: PlanSettings, schools: Schools): PlanSettings {
   if (main) return settings
-  const half = Math.min(5, grass.depthLimitMm / 2)
-  return { ...settings, seedRateGPerM2: beginningRate({ grass, programme, schools }), rakeMm: Math.min(settings.rakeMm, half), coverMm: Math.min(settings.coverMm, half) }
+  return shallowEnough({ ...settings, seedRateGPerM2: beginningRate({ grass, programme, schools }) }, depthLimitOf(seed))
+}
+
+/** What is sown on a zone. */
+function seedFor({ zone, programme }: PlannedZone, blend: Blend): Blend {
+  const own = PROGRAMMES[programme].seed
+  return own ? pureSeed(own) : blend.length ? blend : pureSeed(zone.grass)
 }
 
 /**
  * Zones gathered into parts, the largest first; that one the settings are made for.
+ * @param blend sown in place of the zones' own grass, but for programmes that bring their own seed; none where left out
  * @throws RangeError without a zone
  */
-export function partsOf(zones: readonly PlannedZone[], texture: Texture, settings: PlanSettings, schools: Schools): Part[] {
+export function partsOf(zones: readonly PlannedZone[], texture: Texture, settings: PlanSettings, schools: Schools, blend: Blend = []): Part[] {
   if (!zones.length) throw new RangeError('A plan needs one zone at least.')
   const groups = new Map<string, PlannedZone[]>()
   for (const planned of zones) {
-    const key = `${planned.programme} ${PROGRAMMES[planned.programme].seed ?? planned.zone.grass}`
+    const key = `${planned.programme} ${JSON.stringify(seedFor(planned, blend))}`
     groups.set(key, [...(groups.get(key) ?? []), planned])
   }
   const area = (group: readonly PlannedZone[]) => group.reduce((sum, { zone }) => sum + zone.areaM2, 0)
   return [...groups.values()].sort((a, b) => area(b) - area(a)).map((group, i) => {
     const programme = PROGRAMMES[group[0]!.programme]
-    const grass = grassByCode(programme.seed ?? group[0]!.zone.grass)
+    const seed = seedFor(group[0]!, blend)
+    const grass = grassByCode(mainOf(seed))
     return {
-      programme, grass, schools, zones: group.map(({ zone }) => zone.name),
-      survey: groundOf(programme.code, group.map(({ zone }) => zone), texture), settings: settingsFor(i === 0, grass, programme, settings, schools),
+      programme, grass, seed, schools, zones: group.map(({ zone }) => zone.name),
+      survey: groundOf(programme.code, group.map(({ zone }) => zone), texture), settings: settingsFor(i === 0, grass, seed, programme, settings, schools),
     }
   })
 }

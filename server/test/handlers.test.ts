@@ -199,7 +199,7 @@ describe('the season', () => {
     const reads = async () => (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect((await reads()).stationName).toBe('Ridge')
     await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })
-    expect(await reads()).toMatchObject({ stationName: 'Yard', recordEnds: null, yearsFrom: 'the normals of Ridge, since Yard has under a year' })
+    expect(await reads()).toMatchObject({ stationName: 'Yard', recordEnds: null, yearsFrom: 'the normals of Ridge, since Yard has not 20 days of every month' })
   })
 
   test('of a short record without normals anywhere says how much is wanted', async () => {

@@ -37,7 +37,7 @@ function climateOf(station: StationRecord, record: readonly DailyWeather[], lend
   if (place?.from === 'both') return { climate: place.climate, from: `the normals of ${station.name} and ${yearsWords(place.years)} of its record` }
   if (place?.from === 'normals') return { climate: place.climate, from: `the normals of ${station.name}` }
   if (place) return { climate: place.climate, from: `${yearsWords(place.years)} of ${station.name}; below ${LEAST_STATION_YEARS} years, without normals, the spread is a rough guess` }
-  if (lender) return { climate: climateFromNormals(lender.normals), from: `the normals of ${lender.name}, since ${station.name} has under a year` }
+  if (lender) return { climate: climateFromNormals(lender.normals), from: `the normals of ${lender.name}, since ${station.name} has not 20 days of every month` }
   throw new Refusal(409, 'weather', `${station.name} has ${record.length} days and no normals. Import a year at least, every month of the year with 20 days, or type its normals.`)
 }
 

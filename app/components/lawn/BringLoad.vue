@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
+import { blendWords, enoughSeedsPerCm2, pureSeed } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { pickBags } from '#core/materials/bags'
 import { feedNeed, parseAnalysis } from '#core/materials/feed'
@@ -37,9 +38,11 @@ const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
 
 const seed = computed(() => seedNeed(treatedM2.value, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE))
+const sown = computed(() => main.value?.seed ?? pureSeed(grass.value.code))
+const enough = computed(() => enoughSeedsPerCm2(sown.value))
 const usual = computed(() => overseedRate(grass.value))
-const density = computed(() => seedsPerCm2(settings.value.seedRateGPerM2, grass.value))
-const crowded = computed(() => density.value > 2 * grass.value.enoughSeedsPerCm2[1])
+const density = computed(() => seedsPerCm2(settings.value.seedRateGPerM2, sown.value))
+const crowded = computed(() => density.value > 2 * enough.value[1])
 const bags = computed(() => {
   try {
     return { pick: pickBags(seed.value.product.value, settings.value.bags), problem: '' }
@@ -53,7 +56,7 @@ const feed = computed(() => {
 })
 const coveredM2 = computed(() => groundFor('cover'))
 const cover = computed(() => (settings.value.coverMm > 0 && coveredM2.value ? layerVolume('Cover', coveredM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
-const depth = computed(() => depthGate({ grass: grass.value, settings: settings.value }))
+const depth = computed(() => depthGate({ seed: sown.value, settings: settings.value }))
 const bulk = computed(() => (cover.value ? (system.value === 'us' ? `${cubicYards(cover.value.value).toFixed(1)} yd³` : `${Math.round(cover.value.value * 1000).toLocaleString('en-US')} L`) : ''))
 const money = (minor: number) => text({ quantity: 'money', value: minor, currency: context.currency })
 
@@ -79,7 +82,7 @@ const barWidth = (size: string) => {
       <div class="stub">
         <h2>Seed</h2>
         <span class="hero"><WorkedNumber :worked="seed.product" bare /> <i class="unit">{{ shown(seed.product.working.result).unit }}</i></span>
-        <span class="small">{{ other(seed.product.working.result) }}, {{ grass.name }}<br>{{ text(seed.productRate.working.result) }} of product<br>two passes of <WorkedNumber :worked="seed.pass" /><template v-if="errorShare"><br>area good to ±{{ Math.round(errorShare * 100) }}%: ±{{ text(figure('massKg', seed.product.value * errorShare, 2)) }}</template></span>
+        <span class="small">{{ other(seed.product.working.result) }}, {{ blendWords(sown) }}<br>{{ text(seed.productRate.working.result) }} of product<br>two passes of <WorkedNumber :worked="seed.pass" /><template v-if="errorShare"><br>area good to ±{{ Math.round(errorShare * 100) }}%: ±{{ text(figure('massKg', seed.product.value * errorShare, 2)) }}</template></span>
       </div>
       <div class="fields">
         <UFormField label="Live seed" name="rate" :error="errors.rate"><UInput id="field-rate" v-model="form.rate" /></UFormField>
@@ -89,9 +92,9 @@ const barWidth = (size: string) => {
         <label class="wide check"><input v-model="form.purityOfBareSeed" type="checkbox"> The label states purity of the bare seed, so the coating comes on top</label>
         <div class="wide">
           <GateLine v-if="settings.lot.germinationShare < 0.85" :gate="{ state: 'risk', text: ['germination under 85%: an old lot, or a poor one'], source: { kind: 'trade', text: 'good lot' } }" />
-          <GateLine :gate="{ state: crowded ? 'risk' : 'met', text: [figure('seedsPerCm2', density), ` of live seed; ${grass.enoughSeedsPerCm2.map((n) => text(figure('seedsPerCm2', n)).split(' ')[0]).join(' to ')} make a full new stand`, crowded ? ', and more than twice that only competes' : ''] }" />
+          <GateLine :gate="{ state: crowded ? 'risk' : 'met', text: [figure('seedsPerCm2', density), ` of live seed; ${enough.map((n) => text(figure('seedsPerCm2', n)).split(' ')[0]).join(' to ')} make a full new stand`, crowded ? ', and more than twice that only competes' : ''] }" />
           <span class="small">Usual for overseeding: <WorkedNumber :worked="usual" />.</span>
-          <p v-for="{ part, need } in others" :key="part.zones.join()" class="small"><b>{{ part.zones.join(', ') }}:</b> <WorkedNumber :worked="need.product" /> of {{ part.grass.name }} besides, at its usual rate and this label.</p>
+          <p v-for="{ part, need } in others" :key="part.zones.join()" class="small"><b>{{ part.zones.join(', ') }}:</b> <WorkedNumber :worked="need.product" /> of {{ blendWords(part.seed) }} besides, at its usual rate and this label.</p>
         </div>
       </div>
       <div class="load">

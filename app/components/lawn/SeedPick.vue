@@ -65,10 +65,10 @@ function add(): void {
 </template>
 
 <style scoped>
-.seed { min-width: 0; }
+.seed { margin: 8px 0 0 40px; max-width: 560px; }
 .inside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; padding: 4px 0 8px; justify-items: start; }
 .inside > :first-child { width: 100%; }
 .part { display: grid; grid-template-columns: 1fr 76px auto; gap: 8px; align-items: center; width: 100%; }
 .part button:disabled { opacity: 0.4; cursor: default; }
-@media (max-width: 700px) { .opens { min-height: 48px; } }
+@media (max-width: 700px) { .seed { margin-left: 0; } .opens { min-height: 48px; } }
 </style>

@@ -41,6 +41,11 @@ const seasons = computed(() => {
   const told = (name: string, { day, good }: typeof rising) => `${name} ${shortDay(day, context.today)}, ${good} of ${props.outlook.years}`
   return `Best day of spring ${told('', rising).trim()}; of autumn ${told('', falling).trim()}.`
 })
+const WEEDS = {
+  crabgrass: 'Crabgrass sprouts with it, from 55 °F (13 °C) of rising soil on; what keeps it down mostly keeps seed down too.',
+  'annual bluegrass': 'Annual bluegrass sprouts with it as the soil falls below 70 °F (21 °C).',
+} as const
+const weeds = computed(() => (lies.value === null ? (chosen.value?.weeds ?? []).map((weed) => WEEDS[weed]).join(' ') : ''))
 const dormant = computed(() => (props.sown || lies.value !== null ? null : props.outlook.dormant))
 </script>
 
@@ -49,6 +54,7 @@ const dormant = computed(() => (props.sown || lies.value !== null ? null : props
     <p class="verdict">{{ verdict }}</p>
     <p v-if="because" class="small">{{ because }}</p>
     <p v-if="lies !== null" class="caution">Seed lies until the soil warms: 30 to 50% of it is lost by then (handbooks, from memory), so a third more to twice as much is sown. It comes up late and meets summer young.</p>
+    <p v-if="!sown && weeds" class="small">{{ weeds }}</p>
     <p v-if="!sown" class="small">
       <template v-if="seasons">{{ seasons }}&ensp;</template>
       <template v-if="dormant"><b>Dormant sowing</b>, to lie until spring: <button type="button" class="opens" @click="emit('look', dormant.best)">{{ shortDay(dormant.best, context.today) }}</button>, {{ dormant.bestGood }} of {{ outlook.years }}.</template>

@@ -17,7 +17,7 @@ const weeks = computed(() => {
     const inBand = days.filter((_, d) => outlook.insideBand.some(({ from, to }) => i + d >= from && i + d <= to)).length
     const known = days.map((day) => outlook.rainMm[indexOf(outlook, day)] ?? forecast.find((f) => f.day === day)?.rainMm)
     const fell = known.every((mm) => mm !== undefined) ? known.reduce<number>((sum, mm) => sum + mm!, 0) : undefined
-    return { monday, ahead: monday > outlook.today, soil: outlook.soilC.median[i]!, low: outlook.soilC.p05[i]!, high: outlook.soilC.p95[i]!, inBand, rainMm: fell ?? outlook.usualWeekRainMm[i]!, usual: fell === undefined }
+    return { monday, ahead: monday > outlook.today, filled: days.filter((day) => outlook.filled[indexOf(outlook, day)]).length, soil: outlook.soilC.median[i]!, low: outlook.soilC.p05[i]!, high: outlook.soilC.p95[i]!, inBand, rainMm: fell ?? outlook.usualWeekRainMm[i]!, usual: fell === undefined }
   })
 })
 const frost = computed(() => data.value?.outlook.frost)
@@ -33,7 +33,7 @@ const frost = computed(() => data.value?.outlook.frost)
         <tr v-for="week in weeks" :key="week.monday">
           <td>{{ shortDay(week.monday, data.outlook.today) }}</td>
           <td class="right num">{{ text(figure('tempC', week.soil, 2)) }}</td>
-          <td class="right">{{ week.ahead ? `${text(figure('tempC', week.low, 2))} to ${text(figure('tempC', week.high, 2))}` : 'modelled' }}</td>
+          <td class="right">{{ week.ahead ? `${text(figure('tempC', week.low, 2))} to ${text(figure('tempC', week.high, 2))}` : week.filled ? `${week.filled} days from normals` : 'modelled' }}</td>
           <td class="right">{{ week.inBand }}</td>
           <td class="right">{{ text(figure('waterMm', week.rainMm)) }}{{ week.usual ? ' usually' : '' }}</td>
         </tr>

@@ -32,7 +32,8 @@ const readings = computed(() => (data.value && scale.value ? data.value.outlook.
   return [{ ...reading, x: scale.value!.x(day), y: Math.min(lipY.value - 4, Math.max(8, scale.value!.y(tempC))) }]
 }))
 
-interface Point { day: Day; modelC: number; median: number; p05: number; p25: number; p75: number; p95: number }
+/** filled: behind today without an observation, so that the normals stand in. */
+interface Point { day: Day; filled: boolean; modelC: number; median: number; p05: number; p25: number; p75: number; p95: number }
 const points = computed<Point[]>(() => {
   if (!data.value || !scale.value) return []
   const { outlook } = data.value
@@ -40,11 +41,18 @@ const points = computed<Point[]>(() => {
   const out: Point[] = []
   for (let day = scale.value.from; day <= scale.value.to; day = addDays(day, 1)) {
     const i = indexOf(outlook, day)
-    out.push({ day, modelC: soilC.median[i]! - outlook.correctionK[i]!, median: soilC.median[i]!, p05: soilC.p05[i]!, p25: soilC.p25[i]!, p75: soilC.p75[i]!, p95: soilC.p95[i]! })
+    out.push({ day, filled: outlook.filled[i] === true, modelC: soilC.median[i]! - outlook.correctionK[i]!, median: soilC.median[i]!, p05: soilC.p05[i]!, p25: soilC.p25[i]!, p75: soilC.p75[i]!, p95: soilC.p95[i]! })
   }
   return out
 })
 const path = (value: (p: Point) => number) => points.value.map((p, i) => `${i ? 'L' : 'M'}${scale.value!.x(p.day).toFixed(1)} ${scale.value!.y(value(p)).toFixed(1)}`).join('')
+/** Pieces of the line between days that were observed or lie ahead, or those that lead into filled ones. */
+const pieces = (filled: boolean) => points.value.map((p, i) => {
+  const before = points.value[i - 1]
+  if (!before || p.filled !== filled) return ''
+  const at = ({ day, median }: Point) => `${scale.value!.x(day).toFixed(1)} ${scale.value!.y(median).toFixed(1)}`
+  return i > 1 && before.filled === filled ? `L${at(p)}` : `M${at(before)}L${at(p)}`
+}).join('')
 const ribbon = (high: (p: Point) => number, low: (p: Point) => number) => {
   const back = [...points.value].reverse().map((p) => `L${scale.value!.x(p.day).toFixed(1)} ${scale.value!.y(low(p)).toFixed(1)}`).join('')
   return `${path(high)}${back}Z`
@@ -102,7 +110,7 @@ const reading = computed(() => {
   const ahead = p.day > data.value.outlook.today
   const fell = data.value.outlook.rainMm[indexOf(data.value.outlook, p.day)] ?? data.value.forecast.find(({ day }) => day === p.day)?.rainMm
   const wet = fell ? `, rain ${text(figure('waterMm', fell))}` : ''
-  return `${shortDayWithWeekday(p.day, data.value.outlook.today)}: ${text(figure('tempC', p.median, 3))}${ahead ? `, ${degrees(p.p05)} to ${degrees(p.p95)}` : ''}${wet}`
+  return `${shortDayWithWeekday(p.day, data.value.outlook.today)}: ${text(figure('tempC', p.median, 3))}${p.filled ? ', no record' : ''}${ahead ? `, ${degrees(p.p05)} to ${degrees(p.p95)}` : ''}${wet}`
 })
 function point(event: PointerEvent): void {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
@@ -136,7 +144,8 @@ function step(days: number): void {
       <path :d="ribbon((p) => p.p95, (p) => p.p05)" fill="#e9e0ce" opacity="0.16" />
       <path :d="ribbon((p) => p.p75, (p) => p.p25)" fill="#e9e0ce" opacity="0.22" />
       <path v-if="readings.length" :d="path((p) => p.modelC)" fill="none" stroke="#bfb197" stroke-width="1" stroke-dasharray="2 3" />
-      <path :d="path((p) => p.median)" fill="none" stroke="#e9e0ce" stroke-width="2.25" :stroke-dasharray="readings.length ? undefined : '5 3'" />
+      <path :d="pieces(false)" fill="none" stroke="#e9e0ce" stroke-width="2.25" />
+      <path :d="pieces(true)" class="filled" fill="none" stroke="#bfb197" stroke-width="2" stroke-dasharray="1.5 4" stroke-linecap="round" />
       <template v-for="r in readings" :key="`${r.at}${r.depthMm}`">
         <circle v-if="r.used" :cx="r.x" :cy="r.y" r="1.7" fill="#fbfbf5" />
         <path v-else :d="`M${r.x - 3} ${r.y - 3}l6 6m0 -6l-6 6`" stroke="#e4bf52" stroke-width="1.6" />

@@ -88,8 +88,8 @@ const fault = computed(() => {
 
 <style scoped>
 .forecast, form { display: grid; gap: 8px; justify-items: start; }
-td { white-space: nowrap; }
+td { white-space: nowrap; vertical-align: middle !important; }
 input { width: 74px; height: 32px; border: 1px solid var(--ink-3); background: var(--lime); text-align: right; padding: 0 6px; }
 input[aria-invalid=true] { border: 2px solid var(--clay); }
-@media (max-width: 700px) { input { width: 58px; height: 48px; } }
+@media (max-width: 700px) { input { width: 52px; height: 48px; } td, th { padding: 4px 2px !important; } }
 </style>

@@ -27,7 +27,7 @@ async function changed(): Promise<void> {
           <h3>Record</h3>
           <p v-if="!station.days" class="small">No days yet. Import the daily file below.</p>
           <template v-else>
-            <p class="small"><b class="num">{{ station.days.toLocaleString('en-US') }}</b> days, {{ shortDay(station.firstDay!, context.today) }} to {{ shortDay(station.lastDay!, context.today) }}. {{ detail.missingDays ? `${detail.missingDays.toLocaleString('en-US')} days between are missing: normals without rain stand in for them, drawn dashed on the ledge.` : 'No day between is missing.' }}</p>
+            <p class="small"><b class="num">{{ station.days.toLocaleString('en-US') }}</b> days, {{ shortDay(station.firstDay!, context.today) }} to {{ shortDay(station.lastDay!, context.today) }}. {{ detail.missingDays ? `${detail.missingDays.toLocaleString('en-US')} days between are missing: normals without rain stand in for them, dotted on the ledge.` : 'No day between is missing.' }}</p>
             <table v-if="detail.gaps.length" class="ledger gaps">
               <thead><tr><th scope="col">Missing from</th><th scope="col">to</th><th scope="col" class="right">Days</th></tr></thead>
               <tbody><tr v-for="gap in detail.gaps.slice(0, 12)" :key="gap.from"><td>{{ shortDay(gap.from, context.today) }}</td><td>{{ shortDay(gap.to, context.today) }}</td><td class="right num">{{ gap.days }}</td></tr></tbody>

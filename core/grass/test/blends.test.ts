@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { BLENDS, blendFaults, blendWords, countShares, depthLimitOf, mainOf, pureSeed, standShares, type Blend } from '../blends'
+import { BLENDS, blendFaults, blendWords, countShares, depthLimitOf, enoughSeedsPerCm2, mainOf, pureSeed, seedsPerGOf, standShares, type Blend } from '../blends'
 import { GRASS_CODES } from '../grasses'
 
 const mixture = fc.uniqueArray(fc.constantFrom(...GRASS_CODES), { minLength: 2, maxLength: 6 }).chain((codes) =>
@@ -27,6 +27,23 @@ describe('shares of a mixture', () => {
     const parts = BLENDS.find(({ code }) => code === 'TF 90 KBG 10')!.parts
     expect(countShares(parts)[1]!).toBeGreaterThan(0.5)
     expect(standShares(parts)[1]!).toBeLessThan(0.3)
+  })
+})
+
+describe('a full stand of a mixture', () => {
+  test('of one grass wants what that grass wants, by the table of reference §2', () => {
+    expect(enoughSeedsPerCm2(pureSeed('KBG'))).toEqual([3, 7])
+    expect(seedsPerGOf(pureSeed('KBG'))).toBe(4800)
+  })
+  test('lies between what its parts want, and each part then makes its share of one', () => {
+    fc.assert(fc.property(mixture, (parts) => {
+      const [low, high] = enoughSeedsPerCm2(parts)
+      const ends = parts.map(({ grass }) => enoughSeedsPerCm2(pureSeed(grass)))
+      expect(low).toBeGreaterThanOrEqual(Math.min(...ends.map(([end]) => end)) - 1e-9)
+      expect(high).toBeLessThanOrEqual(Math.max(...ends.map(([, end]) => end)) + 1e-9)
+      const stands = countShares(parts).reduce((sum, count, i) => sum + (count * low) / ends[i]![0], 0)
+      expect(stands).toBeCloseTo(1, 9)
+    }))
   })
 })
 

@@ -5,6 +5,7 @@ import { G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, M2_PER_FT2, MM_PER_INCH } from 
 import { cubicYards } from '../../quantity/figure'
 import { pickBags } from '../bags'
 import { feedNeed, parseAnalysis } from '../feed'
+import { pureSeed } from '../../grass/blends'
 import { liveShare, overseedRate, seedNeed, seedsPerCm2 } from '../seed'
 import { layerVolume } from '../volume'
 
@@ -32,7 +33,7 @@ describe('seed', () => {
 
   test('an overseeding takes half of a new stand: 3.5 lb of tall fescue, and 20 g/m² of ryegrass is one seed per cm²', () => {
     expect(overseedRate(grassByCode('TF')).value / G_PER_M2_PER_LB_PER_1000FT2).toBeCloseTo(3.5, 9)
-    expect(seedsPerCm2(20, grassByCode('PRG'))).toBeCloseTo(1, 9)
+    expect(seedsPerCm2(20, pureSeed('PRG'))).toBeCloseTo(1, 9)
   })
 
   test('dead lots and impossible labels are refused', () => {

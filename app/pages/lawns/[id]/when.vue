@@ -4,8 +4,9 @@ import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/programme/decide'
 import { grassOf, seedOf, wateringOf } from '#contract/lawn'
-import { mainOf, type Blend } from '#core/grass/blends'
+import { depthLimitOf, mainOf, type Blend } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
+import { shallowEnough } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { inSeason, leadDaysOf } from '#core/programme/wait'
 import { figure } from '#core/quantity/figure'
@@ -69,7 +70,9 @@ const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= o
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
 async function sow(blend: Blend): Promise<void> {
-  if (await savePlan({ blend: [...blend] })) await sill.show(id)
+  const { settings } = lawn.value!.plan
+  // A mixture lies no deeper than its shallowest seed bears.
+  if (await savePlan({ blend: [...blend], ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}) })) await sill.show(id)
 }
 async function keep(): Promise<void> {
   if (lawn.value && await savePlan({ sowOn: day.value, settings: settingsOf(lawn.value, context.practice) })) await goOn()
@@ -94,13 +97,14 @@ async function goOn(): Promise<void> {
     <div class="left">
       <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" :lifted="lifted" />
       <p class="small from">
-        Weather years from {{ sill.data?.yearsFrom }}. <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.</template>
+        Weather years from {{ sill.data?.yearsFrom }}. <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.&#32;</template>
         <template v-if="sill.data && !sill.data.recordEnds"><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess. <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template>
         <template v-else-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
           <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
           <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
         </template>
       </p>
+      <SeedPick v-if="mixable && lawn.plan.programme" :blend="lawn.plan.blend" :single="grassOf(lawn) ?? 'TF'" :busy="busy" :locked="sownOn !== undefined" @choose="sow" />
       <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day="day" />
       <OddsTable v-if="!lifted" :outlook="outlook" />
     </div>
@@ -126,7 +130,6 @@ async function goOn(): Promise<void> {
         <thead><tr><th scope="col">Of the mixture</th><th scope="col" class="right">Half up</th><th scope="col" class="right">Good</th></tr></thead>
         <tbody><tr v-for="part in chosen.parts" :key="part.grass"><td>{{ grassByCode(part.grass).name }}</td><td class="right num">{{ on(part.up50) }}</td><td class="right"><b class="num">{{ part.good }}</b></td></tr></tbody>
       </table>
-      <SeedPick v-if="mixable && lawn.plan.programme" :blend="lawn.plan.blend" :single="grassOf(lawn) ?? 'TF'" :busy="busy" :locked="sownOn !== undefined" @choose="sow" />
       <table v-if="!lifted" class="ledger">
         <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th></tr></thead>
         <tbody>
