@@ -79,7 +79,7 @@ test('a mixture is chosen and typed, told apart by its seeds, and goes back to o
 })
 
 test('dormant sowing is named as such, and a day of it has its own count', async ({ page, request }) => {
-  const lawn = await lawnNamed(request, 'Fen Cottage')
+  const lawn = await lawnNamed(request, 'Teasel Yard')
   await open(page, `/lawns/${lawn.id}/when`)
   await page.locator('.said').getByRole('button').click()
   await expect(page.locator('.said .verdict')).toContainText(/^Dormant sowing on/)

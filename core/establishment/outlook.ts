@@ -9,6 +9,7 @@ import type { Cause, SeedbedRisk, YearOutlook } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow, type DayOdds } from './window'
 import { growingRuns, growingYears } from './growing'
 import { bedWaters } from './moisture'
+import { coverOf, oldMowIndex, type Stand } from './stand'
 import { weedsByDay, type Weed } from './weeds'
 import { fiveDayMean, quantile, type Season } from './season'
 import { radiationOf } from '../climate/radiation'
@@ -91,6 +92,8 @@ export interface SowingDay extends DayOdds {
   water: { mmADay: number; timesADay: number } | null
   /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
   dormantGood: number | null
+  /** Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null where the stand is not known. */
+  stand: { cover: number; oldMow: number | null } | null
   /** Weeds that sprout in its open bed within four weeks. */
   weeds: Weed[]
   /** Of a mixture, each seed by itself, in its order; empty for a single grass. */
@@ -174,6 +177,7 @@ interface Judged {
   told: readonly TopLayerCourse[]
   keptMm: number
   weeds: readonly Weed[][]
+  stand: Stand | undefined
 }
 
 /** Days until the first of the mixture's seedlings want mowing in each year. */
@@ -186,6 +190,12 @@ function mowWaits({ season, blend, years, keptMm }: Judged, i: number): number[]
 function dormantYears(years: readonly YearOutlook[], i: number): number | null {
   const lying = years.filter(({ dormant }) => dormant[i] !== undefined)
   return lying.length * 2 >= years.length ? lying.filter(({ dormant }) => dormant[i] === null).length : null
+}
+
+function standOn({ season, years, stand, keptMm }: Judged, i: number): SowingDay['stand'] {
+  if (!stand) return null
+  const cover = quantile(season.years.map((year, y) => coverOf(stand, year, i, years[y]!.whole.up50[i]!)), 0.5)
+  return { cover: Math.round(cover * 100) / 100, oldMow: waitQuantile(season.years.map((year) => oldMowIndex(stand, year, i, keptMm) - i), 0.5) }
 }
 
 function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
@@ -207,6 +217,7 @@ function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     water: waterNeed(told, years, i),
     dormantGood: dormantYears(years, i),
     weeds: judged.weeds[i]!,
+    stand: standOn(judged, i),
     parts: blend.length < 2 ? [] : blend.map(({ grass }, part) => {
       const own = judged.years.map(({ parts }) => parts[part]!)
       return { grass, good: own.filter(({ cause }) => !cause[i]).length, up50: waitQuantile(own.map(({ up50 }) => up50[i]! - i), 0.5) }
@@ -231,16 +242,16 @@ function bestDays(season: Season, odds: readonly DayOdds[]): Outlook['best'] {
   return best
 }
 
-/** The run of days on which seed does best that is to lie until spring. */
+/** The run of days about the one on which seed does best that is to lie until spring. */
 function dormantRun(season: Season, days: readonly SowingDay[]): DatedWindow | null {
-  const lying = days.map(({ dormantGood }) => ({ good: dormantGood ?? 0 }))
-  const from = lying.findIndex(({ good }, i) => i >= season.todayIndex && good > 0)
-  if (from < 0) return null
-  const end = lying.findIndex(({ good }, i) => i > from && good === 0)
-  const to = (end < 0 ? lying.length : end) - 1
-  const best = lying.reduce((top, { good }, i) => (i >= from && i <= to && good > lying[top]!.good ? i : top), from)
+  const good = (i: number) => (i < season.todayIndex ? 0 : (days[i]?.dormantGood ?? 0))
+  const best = days.reduce((top, _, i) => (good(i) > good(top) ? i : top), season.todayIndex)
+  if (!good(best)) return null
+  let [from, to] = [best, best]
+  while (good(from - 1)) from--
+  while (good(to + 1)) to++
   const dated = (i: number) => addDays(season.first, i)
-  return { from: dated(from), to: dated(to), best: dated(best), bestGood: lying[best]!.good }
+  return { from: dated(from), to: dated(to), best: dated(best), bestGood: good(best) }
 }
 
 function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
@@ -282,14 +293,15 @@ function rainShareOf(season: Season, normals: Normals): number | null {
  * Boils a season down to what is shown of it.
  * @param blend what is sown; one grass alone is a mixture of one
  * @param keptMm height the grass will be kept at, for the first mowing
+ * @param stand what stands there and what is sown, for the cover; not told where left out
  */
-export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptMm: number, normals: Normals): Outlook {
+export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptMm: number, normals: Normals, stand?: Stand): Outlook {
   const { bed } = risk
   const weathers = season.years.map(({ weather }) => weather)
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
     : bedWaters(weathers, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).map(({ course }) => course)
-  const judged: Judged = { season, blend, told, keptMm, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
+  const judged: Judged = { season, blend, told, keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
   const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)

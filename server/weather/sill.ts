@@ -62,12 +62,12 @@ export interface SillText extends Omit<SillData, 'outlook'> {
  * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
  */
 export async function sillText(work: AtWork, station: StationRecord, subject: Subject, when: 'soon' | 'later' = 'soon'): Promise<SillText> {
-  const { seed, risk, mowingMm } = subject
+  const { seed, risk, mowingMm, stand } = subject
   const { key, now, read } = await groundsOf(work, station, subject)
-  const whole = JSON.stringify([engine(), key, seed, risk, mowingMm])
+  const whole = JSON.stringify([engine(), key, seed, risk, mowingMm, stand])
   const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, whole, () => keptOrMade(work.firm.id, whole, async () => {
     const { input, yearsFrom } = await remembered(grounds, MOST_GROUNDS, key, read)
-    return { outlook: await workedOut({ key, input, seed, risk, mowingMm }, when), yearsFrom }
+    return { outlook: await workedOut({ key, input, seed, risk, mowingMm, stand }, when), yearsFrom }
   }))
   const grass = grassByCode(mainOf(seed))
   return {

@@ -1,7 +1,11 @@
 import type { Ground } from '#core/climate/soilCourse'
+import type { Stand } from '#core/establishment/stand'
 import { coveringOf, type SeedbedRisk } from '#core/establishment/sowing'
 import { mainOf, pureSeed, type Blend } from '#core/grass/blends'
-import { grassByCode, type GrassCode } from '#core/grass/grasses'
+import { GRASSES, grassByCode, type Grass, type GrassCode } from '#core/grass/grasses'
+import { swardByCode } from '#core/grass/swards'
+import { overseedRate, seedsPerCm2 } from '#core/materials/seed'
+import { defaultScalpMm } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import type { Day } from '#core/quantity/calendar'
 import { surveyOver } from '#core/site/survey'
@@ -20,8 +24,30 @@ export interface Subject {
   ground: Ground
   risk: SeedbedRisk
   mowingMm: number
+  /** What stands and what is sown on it; undefined for a station's own ground. */
+  stand: Stand | undefined
   /** Above the sea, m; null where nobody said. */
   heightM: number | null
+}
+
+/** The grass that stands there as one of the table: what grows like it where it has no row of its own. */
+function standingGrass(zones: readonly ZoneSurvey[]): Grass {
+  const code = [...zones].sort((a, b) => b.areaM2 - a.areaM2)[0]?.sward ?? 'MIX'
+  return GRASSES.find((grass) => grass.code === code) ?? grassByCode(swardByCode(code).season === 'warm' ? 'BER' : 'TF')
+}
+
+/** What of the old sward stays, and how much live seed comes to it. */
+function standOf(lawn: Lawn, zones: readonly ZoneSurvey[], seed: Blend): Stand | undefined {
+  if (!zones.length) return undefined
+  const { programme, settings } = lawn.plan
+  const survey = surveyOver(zones, lawn.texture)
+  const grass = grassByCode(mainOf(seed))
+  const killed = programme === 'kill' || programme === 'strip'
+  return {
+    old: killed ? null : standingGrass(zones), keptShare: killed ? 0 : survey.desirableShare,
+    scalpToMm: settings?.scalpToMm ?? defaultScalpMm(grass, survey.desirableShare, 'by stand'),
+    liveSeedsPerCm2: seedsPerCm2(settings?.seedRateGPerM2 ?? overseedRate(grass).value, seed), buried: (settings?.coverMm ?? USUAL_COVER_MM) > 0 || (settings?.rakeMm ?? 1) > 0,
+  }
 }
 
 /** The season of some zones: of the grass and the ground most of them have, as far as they are surveyed. */
@@ -35,7 +61,7 @@ function subjectOver(lawn: Lawn, station: StationRecord, zones: readonly ZoneSur
   const grass = grassByCode(mainOf(sown))
   const kept = survey?.mowingHeightMm ?? grass.mowingMm[0]
   return {
-    place: lawn.client, seed: sown, heightM: lawn.heightM,
+    place: lawn.client, seed: sown, heightM: lawn.heightM, stand: standOf(lawn, zones, sown),
     ground: {
       // A tenth of a degree is 11 km: the sun does not tell them apart.
       latDeg: Math.round(lawn.latDeg * 10) / 10, coastal: station.coastal, texture: lawn.texture, sun: survey?.sun ?? 'full',
@@ -71,7 +97,7 @@ export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({ latDe
 
 export function homeSubject(station: StationRecord, code: GrassCode): Subject {
   return {
-    place: station.name, seed: pureSeed(code), mowingMm: grassByCode(code).mowingMm[0], heightM: station.heightM,
+    place: station.name, seed: pureSeed(code), mowingMm: grassByCode(code).mowingMm[0], heightM: station.heightM, stand: undefined,
     risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: USUAL_COVER_MM, watering: AS_TOLD } },
     ground: groundOf(station),
   }

@@ -37,7 +37,7 @@ const rows = computed(() => variants.value.map((variant, i) => {
             <td>{{ row.variant.words }}</td>
             <td class="bar"><template v-if="row.good !== undefined"><i aria-hidden="true"><u :style="{ width: `${(row.good / row.years) * 100}%` }" /></i><b class="num">{{ row.good }}</b> of {{ row.years }}</template></td>
             <td class="right">{{ row.by === undefined || row.variant.group === 'plan' || coarse ? '' : row.by === 0 ? 'the same' : row.by > 0 ? `${row.by} more` : `${-row.by} fewer` }}</td>
-            <td>{{ row.good === undefined ? '' : row.window ? `${shortDay(row.window.from, context.today)} to ${shortDay(row.window.to, context.today)}` : 'none in sight' }}</td>
+            <td class="window">{{ row.good === undefined ? '' : row.window ? `${shortDay(row.window.from, context.today)} to ${shortDay(row.window.to, context.today)}` : 'none in sight' }}</td>
           </tr>
         </template>
       </tbody>
@@ -53,5 +53,6 @@ const rows = computed(() => variants.value.map((variant, i) => {
 .bar { white-space: nowrap; }
 .bar i { display: inline-block; width: 96px; height: 12px; border: 1px solid var(--ink); margin-right: 8px; vertical-align: -1px; background: var(--lime); }
 .bar u { display: block; height: 100%; background: var(--moss); }
+@media (min-width: 701px) { .window { white-space: nowrap; } }
 @media (max-width: 700px) { .what-if { margin-left: 0; } .bar i { width: 44px; } .opens { min-height: 44px; } }
 </style>

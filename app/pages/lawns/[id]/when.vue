@@ -122,8 +122,10 @@ async function goOn(): Promise<void> {
           <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
           <tr><td>Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
           <tr><td>95% up</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
-          <tr v-if="chosen?.water"><td>Water until up, a day</td><td class="right num">{{ text(figure('depthMm', chosen.water.mmADay, 2)) }} in {{ chosen.water.timesADay.toFixed(1) }} goes</td></tr>
+          <tr v-if="chosen?.water"><td>Water until up, a day</td><td class="right num">{{ text(figure('depthMm', chosen.water.mmADay, 2)) }}, {{ chosen.water.timesADay.toFixed(1) }} times</td></tr>
+          <tr v-if="chosen?.stand?.oldMow"><td>Old grass wants mowing again</td><td class="right num">{{ on(chosen.stand.oldMow) }}</td></tr>
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
+          <tr v-if="chosen?.stand"><td>Ground covered after six weeks</td><td class="right num">{{ text(figure('share', chosen.stand.cover, 2)) }}</td></tr>
         </tbody>
       </table>
       <table v-if="chosen?.parts.length" class="ledger">
