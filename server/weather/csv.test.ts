@@ -3,8 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { climateFromRecord } from '#core/climate/normals'
 import { toDay } from '#core/quantity/calendar'
-import { dailyCsv, probeCsv } from '#contract/feed'
-import { OPEN_FORM, previewCsv, readCsv, readReadings, UnreadableFile } from './csv'
+import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
+import { OPEN_FORECAST, OPEN_FORM, previewCsv, readCsv, readReadings, UnreadableFile } from './csv'
 import { standinDays, standinForecast, standinReadings } from './standin'
 
 const TODAY = toDay('2026-09-08')
@@ -117,6 +117,12 @@ describe('the stand-in station', () => {
     expect(days).toHaveLength(38)
     expect(standinDays(toDay('2026-08-15'), toDay('2026-08-15'))[0]).toEqual(days[14])
     expect(readCsv(dailyCsv(days), OPEN_FORM, TODAY)).toEqual({ days, rejected: [] })
+  })
+
+  test('tells the wind of each forecast day, and a forecast without that column is read all the same', () => {
+    const told = standinForecast(TODAY)
+    expect(readCsv(forecastCsv(told), OPEN_FORECAST, toDay('2026-09-30')).days).toEqual(told)
+    expect(readCsv(dailyCsv(told), OPEN_FORECAST, toDay('2026-09-30')).days.map(({ windKmh }) => windKmh)).toEqual(told.map(() => null))
   })
 
   test('forecasts ten days that are right today and blur with distance', () => {

@@ -131,7 +131,8 @@ export interface ReadCsv {
  */
 export function readCsv(csv: string, mapping: Mapping, today: Day): ReadCsv {
   const { header, lines } = readTable(csv)
-  const indices = [...Object.values(mapping.columns), ...(mapping.wind ? [mapping.wind.column] : [])]
+  // Wind is welcome, not asked for: a file without its column is read without it.
+  const indices = Object.values(mapping.columns)
   if (indices.some((index) => index >= header.length)) throw new UnreadableFile('A chosen column is not in this file.')
   if (new Set(indices).size < indices.length) throw new UnreadableFile('The same column is chosen twice.')
   const days = new Map<Day, ForecastDay>()

@@ -46,10 +46,10 @@ const WEEDS = {
   'annual bluegrass': 'Annual bluegrass sprouts with it as the soil falls below 70 °F (21 °C).',
 } as const
 const weeds = computed(() => (lies.value === null ? (chosen.value?.weeds ?? []).map((weed) => WEEDS[weed]).join(' ') : ''))
-/** Told where it is worth a thought: a stand in a fifth of the years. @source own */
+/** Told where it is worth a thought: a stand in a tenth of the years. @source own */
 const dormant = computed(() => {
   const run = props.outlook.dormant
-  return props.sown || lies.value !== null || !run || run.bestGood * 5 < props.outlook.years ? null : run
+  return props.sown || lies.value !== null || !run || run.bestGood * 10 < props.outlook.years ? null : run
 })
 </script>
 

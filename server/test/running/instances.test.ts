@@ -56,7 +56,7 @@ describe('two servers on one database', () => {
     expect(read.body.outlook).toEqual(made.body.outlook)
     const { body: lawn } = await mara.ask<Lawn>(two, 'POST', '/api/lawns', { id: randomUUID(), client: 'Wet', address: '', areaM2: 50, areaTyped: '', growsNow: '' })
     const sill = async () => (await mara.ask<SillData>(two, 'GET', `/api/lawns/${lawn.id}/sill`)).body.yearsFrom
-    expect([await sill(), await owner('select 1 from kept_outlooks')]).toEqual(['normals of Ridge', [expect.anything(), expect.anything()]])
+    expect([await sill(), await owner('select 1 from kept_outlooks')]).toEqual(['the normals of Ridge', [expect.anything(), expect.anything()]])
     await mara.ask(two, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, water: { ...lawn.water, timesADay: 1 } })
     await sill()
     expect(await owner('select 1 from kept_outlooks')).toHaveLength(3)
