@@ -1,5 +1,5 @@
 import type { ECBasicOption } from 'echarts/types/dist/shared'
-import type { SowingDay } from '#core/establishment/outlook'
+import type { SowingDay } from '#core/establishment/sowingDay'
 import { CAUSES } from './causeWords'
 import type { Cause } from '#core/establishment/sowing'
 

@@ -2,14 +2,14 @@ import { countShares, standShares, type Blend } from '../grass/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
 import type { BedWater } from './moisture'
 import type { SeasonYear } from './season'
-import { judgeYear, type Cause, type SeedbedRisk, type YearOutlook } from './sowing'
+import { judgeYear, type Cause, type SeedbedRisk, type SeedYear, type YearOutlook } from './sowing'
 
 /** Share of a full stand that has to come through for the stand to be good. @source models.md §8 asks it of emergence; of mixtures ours */
 const ENOUGH_OF_STAND = 0.6
 
 /** One weather year for a mixture: each seed by itself, and all of them together. */
 export interface BlendYear {
-  whole: YearOutlook
+  whole: SeedYear
   /** In the order of the mixture. */
   parts: YearOutlook[]
 }
@@ -82,7 +82,7 @@ export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, wa
     whole: {
       cause: Array.from({ length: days }, (_, i) => together(outlooks.map(({ cause }) => cause[i]), stands)),
       dormant: Array.from({ length: days }, (_, i) => (outlooks.some(({ dormant }) => dormant[i] === undefined) ? undefined : together(outlooks.map(({ dormant }) => dormant[i]), stands))),
-      up05: up('up05', 0.05), up50: up('up50', 0.5), up95: up('up95', 0.95), germinatedCd: outlooks[0]!.germinatedCd,
+      up05: up('up05', 0.05), up50: up('up50', 0.5), up95: up('up95', 0.95),
     },
   }
 }

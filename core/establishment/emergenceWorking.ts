@@ -3,7 +3,7 @@ import { shortDay, type Day } from '../quantity/calendar'
 import { figure } from '../quantity/figure'
 import type { Worked } from '../quantity/working'
 import { thermalTimeTo } from './germination'
-import type { SowingDay } from './outlook'
+import type { SowingDay } from './sowingDay'
 
 /**
  * Days from sowing until half of what will emerge is up, with how it came about.

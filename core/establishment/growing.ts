@@ -1,5 +1,5 @@
 import { addDays } from '../quantity/calendar'
-import { fiveDayMean, quantile, type Season } from './season'
+import { fiveDayMean, middleSoilC, type Season } from './season'
 import type { DatedWindow } from './window'
 
 /** Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source mem: sowing and growth of warm-season grass */
@@ -24,8 +24,7 @@ export function growingYears(season: Season, days: number): number[] {
  */
 export function growingRuns(season: Season): DatedWindow[] {
   const end = Math.min(season.todayIndex + LOOKED_AT_DAYS, season.years[0]!.soil.probeDailyC.length)
-  const means = season.years.map(({ soil }) => soil.probeDailyC)
-  const middle = Array.from({ length: end }, (_, i) => quantile(means.map((daily) => fiveDayMean(daily, i)), 0.5))
+  const middle = Array.from({ length: end }, (_, i) => middleSoilC(season, i))
   const runs: DatedWindow[] = []
   for (let i = season.todayIndex; i < end; i++) {
     if (middle[i]! < GROWS_C) continue

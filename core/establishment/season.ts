@@ -158,6 +158,9 @@ export function fiveDayMean(series: ArrayLike<number>, i: number): number {
   return sum / (i - from + 1)
 }
 
+/** The five-day soil at probe depth that ends with day i, in the middle of the years, °C. */
+export const middleSoilC = ({ years }: Season, i: number): number => quantile(years.map(({ soil }) => fiveDayMean(soil.probeDailyC, i)), 0.5)
+
 /** @param share 0-1 @returns the value below which that share of the values lies, between neighbours linearly */
 export function quantile(values: readonly number[], share: number): number {
   if (!values.length) throw new RangeError('No values to take a quantile of.')

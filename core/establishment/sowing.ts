@@ -64,6 +64,9 @@ export interface YearOutlook {
   dormant: (Cause | null | undefined)[]
 }
 
+/** What becomes of what is sown, a grass or a mixture. */
+export type SeedYear = Omit<YearOutlook, 'germinatedCd'>
+
 /** First index from `from` on whose running sum reaches the target. */
 function reaches(cumulative: Float64Array, from: number, target: number): number {
   const goal = (from > 0 ? cumulative[from - 1]! : 0) + target

@@ -1,5 +1,5 @@
 import type { Day } from '../quantity/calendar'
-import type { Cause, YearOutlook } from './sowing'
+import type { Cause, SeedYear } from './sowing'
 
 /** A window as dates, with how many of the years were good on its best day. */
 export interface DatedWindow {
@@ -23,7 +23,7 @@ export interface SowingWindow {
   bestGood: number
 }
 
-export function oddsByDay(years: readonly YearOutlook[], days: number): DayOdds[] {
+export function oddsByDay(years: readonly SeedYear[], days: number): DayOdds[] {
   return Array.from({ length: days }, (_, i) => {
     const causes: Record<Cause, number> = { cold: 0, heat: 0, frost: 0, washout: 0, dry: 0 }
     let good = 0

@@ -76,21 +76,24 @@ function seedGates(looked: Looked): Gate[] {
   return [...gates, ...windGate(looked, 'seed')]
 }
 
-function granuleGates(looked: Looked): Gate[] {
-  const { on, after } = looked
-  const gates: Gate[] = []
+/** Rain of the day and the next against what holds. @param does what rain would do to it */
+function twoDaysRain({ on, after }: Looked, mostMm: number, source: Source, does: string): Gate {
   const rainMm = fallen([on, ...after.slice(0, 1)])
-  gates.push(gate(rainMm >= RAIN.granulesMm ? 'hold' : 'met', OWN('hold at ½ in (12 mm) in two days'), figure('waterMm', rainMm), rainMm >= RAIN.granulesMm ? ' of rain in the two days: it would be washed off' : ' of rain forecast for the two days'))
+  const holds = rainMm >= mostMm
+  return gate(holds ? 'hold' : 'met', source, figure('waterMm', rainMm), holds ? ` of rain in the two days: ${does}` : ' of rain forecast for the two days')
+}
+
+function granuleGates(looked: Looked): Gate[] {
+  const { on } = looked
+  const gates = [twoDaysRain(looked, RAIN.granulesMm, OWN('hold at ½ in (12 mm) in two days'), 'it would be washed off')]
   if (on.tmaxC > HEAT_C) gates.push(gate('risk', MEM('granules burn in heat'), 'heat of ', figure('tempC', on.tmaxC, 2), ': on dry leaves, and watered in at once'))
   if (on.tminC <= HARD_FROST_C) gates.push(gate('hold', MEM('not on frozen ground'), 'hard frost, ', figure('tempC', on.tminC, 2), ': not on frozen ground'))
   return [...gates, ...windGate(looked, 'granules')]
 }
 
 function sprayGates(looked: Looked): Gate[] {
-  const { on, after } = looked
-  const gates: Gate[] = []
-  const rainMm = fallen([on, ...after.slice(0, 1)])
-  gates.push(gate(rainMm >= RAIN.sprayMm ? 'hold' : 'met', OWN('hold at 0.04 in (1 mm) in two days; the label gives the hours'), figure('waterMm', rainMm), rainMm >= RAIN.sprayMm ? ' of rain in the two days: the leaf has to stay dry' : ' of rain forecast for the two days'))
+  const { on } = looked
+  const gates = [twoDaysRain(looked, RAIN.sprayMm, OWN('hold at 0.04 in (1 mm) in two days; the label gives the hours'), 'the leaf has to stay dry')]
   if (on.tmaxC > HEAT_C) gates.push(gate('hold', MEM('not in heat'), 'heat of ', figure('tempC', on.tmaxC, 2), ': it rises and drifts, and plants under stress take little up'))
   if (on.tminC <= FROST_C) gates.push(gate('hold', MEM('leaf has to grow'), 'frost, ', figure('tempC', on.tminC, 2), ': what does not grow takes nothing up'))
   return [...gates, ...windGate(looked, 'spray')]

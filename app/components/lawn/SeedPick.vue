@@ -23,7 +23,8 @@ function begin(): void {
   which.value = props.blend.length ? (known.value ?? OWN!) : ALONE!
   rows.value = asRows(props.blend.length ? props.blend : BLENDS[0]!.parts)
 }
-watch(() => [props.blend, open.value], begin, { immediate: true })
+// By what it says: the same mixture read again does not take away what is typed.
+watch(() => JSON.stringify([props.blend, open.value]), begin, { immediate: true })
 const grassItems = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
 const read = computed(() => rows.value.map(({ grass, typed }) => ({ grass, share: parse('share', typed) })))
 const total = computed(() => read.value.reduce((sum, { share }) => sum + (share.ok ? share.value : 0), 0))

@@ -38,8 +38,8 @@ const because = computed(() => {
 const seasons = computed(() => {
   const { rising, falling } = props.outlook.best
   if (!rising || !falling) return ''
-  const told = (name: string, { day, good }: typeof rising) => `${name} ${shortDay(day, context.today)}, ${good} of ${props.outlook.years}`
-  return `Best day of spring ${told('', rising).trim()}; of autumn ${told('', falling).trim()}.`
+  const told = ({ day, good }: typeof rising) => `${shortDay(day, context.today)}, ${good} of ${props.outlook.years}`
+  return `Best day of spring ${told(rising)}; of autumn ${told(falling)}.`
 })
 const WEEDS = {
   crabgrass: 'Crabgrass sprouts with it, from 55 °F (13 °C) of rising soil on; what keeps it down mostly keeps seed down too.',

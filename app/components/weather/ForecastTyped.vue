@@ -24,7 +24,14 @@ function rowOf(day: Day): Row {
 }
 const reach = computed(() => Math.max(TYPED_DAYS, props.detail.forecast.length))
 const rows = ref<Row[]>([])
-const begin = () => { rows.value = Array.from({ length: reach.value }, (_, i) => rowOf(addDays(context.today, i))) }
+/** The table as it was last filled from what is kept; what differs from it was typed. */
+let filledAs = '[]'
+function begin(): void {
+  // What is half typed outlasts a fresh answer, as after a logger's file.
+  if (JSON.stringify(rows.value) !== filledAs) return
+  rows.value = Array.from({ length: reach.value }, (_, i) => rowOf(addDays(context.today, i)))
+  filledAs = JSON.stringify(rows.value)
+}
 watch(() => [props.detail, context.today, context.units], begin, { immediate: true })
 const kept = ref(false)
 
@@ -48,6 +55,7 @@ async function keep(): Promise<void> {
   }))
   if (!body || !(await send(() => $fetch(`/api/stations/${props.station.id}/forecast`, { method: 'PUT', body })))) return
   kept.value = true
+  filledAs = JSON.stringify(rows.value)
   emit('kept')
 }
 const fault = computed(() => {

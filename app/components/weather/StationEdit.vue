@@ -33,7 +33,9 @@ async function save(): Promise<void> {
       throw error
     }
   })
-  if (kept) emit('saved', station!)
+  if (!kept) return
+  version.value = station!.version
+  emit('saved', station!)
 }
 /** Mine over theirs: saved again on top of what they kept. */
 async function keepMine(): Promise<void> {

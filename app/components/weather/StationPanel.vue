@@ -40,7 +40,7 @@ async function changed(): Promise<void> {
       </div>
       <details>
         <summary>Name, place and normals</summary>
-        <StationEdit :key="`${station.id}-${station.version}`" :station="station" @saved="emit('changed')" @removed="emit('removed')" />
+        <StationEdit :station="station" @saved="emit('changed')" @removed="emit('removed')" />
       </details>
     </template>
   </section>

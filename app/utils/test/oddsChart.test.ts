@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import type { SowingDay } from '#core/establishment/outlook'
+import type { SowingDay } from '#core/establishment/sowingDay'
 import { oddsChart } from '../oddsChart'
 
 const YEARS = 30

@@ -57,3 +57,18 @@ describe('odds of a variant', () => {
     expect(oddsOf(named('sun dense'), shaded).good).toHaveLength(150)
   })
 })
+
+describe('zones of a lawn', () => {
+  test('stand behind the plan with their own seed and exposure, and are judged by them', () => {
+    const shade: Ground = { ...GROUND, sun: 'dense' }
+    const told = variantsOf(pureSeed('TF'), GROUND, RISK, [{ name: 'Front', seed: pureSeed('TF'), ground: GROUND, risk: RISK }, { name: 'Back', seed: pureSeed('KBG'), ground: shade, risk: RISK }])
+    expect(told.slice(0, 3).map(({ group, words }) => [group, words])).toEqual([['plan', 'as planned, tall fescue'], ['zone', 'Front: tall fescue'], ['zone', 'Back: Kentucky bluegrass']])
+    // The front is the plan's own ground and seed: the same counts.
+    expect(oddsOf(told[1]!, season).good).toEqual(oddsOf(told[0]!, season).good)
+    expect(oddsOf(told[2]!, buildSeason({ ...INPUT, ground: shade })).good).not.toEqual(oddsOf(told[0]!, season).good)
+  })
+  test('in the transition zone may be tried with seed of the other season, elsewhere not', () => {
+    const seasons = (latDeg: number) => new Set(variantsOf(pureSeed('TF'), { ...GROUND, latDeg }, RISK).filter(({ group }) => group === 'seed').map(({ words }) => ['bermudagrass', 'zoysia'].includes(words)))
+    expect([seasons(36), seasons(-36), seasons(45)].map((told) => told.has(true))).toEqual([true, true, false])
+  })
+})

@@ -1,0 +1,163 @@
+import type { Blend } from '../grass/blends'
+import { grassByCode, type GrassCode } from '../grass/grasses'
+import { addDays, type Day } from '../quantity/calendar'
+import type { TopLayerCourse } from '../watering/topLayer'
+import type { BlendYear } from './blendYear'
+import { dayOfHeight, firstMowHeightMm } from './growth'
+import { middleSoilC, quantile, type Season } from './season'
+import type { SeedYear } from './sowing'
+import { coverOf, oldMowIndex, type Stand } from './stand'
+import type { Weed } from './weeds'
+import type { DatedWindow, DayOdds } from './window'
+
+/** Seed sown on one day, in days after sowing; null where it does not happen in half of the years. */
+export interface SowingDay extends DayOdds {
+  /** Mean of the day at seed depth (5 mm), middle of the years, °C. */
+  seedbedC: number
+  up05: number | null
+  up50: number | null
+  up95: number | null
+  /** The same median in an early and a late year. */
+  up50Early: number | null
+  up50Late: number | null
+  mow: { early: number; middle: number; late: number } | null
+  /** What keeps the top layer moist from sowing until nearly all is up, a day in the middle year. */
+  water: { mmADay: number; timesADay: number } | null
+  /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
+  dormantGood: number | null
+  /** Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null where the stand is not known. */
+  stand: { cover: number; oldMow: number | null } | null
+  /** Weeds that sprout in its open bed within four weeks. */
+  weeds: Weed[]
+  /** Of a mixture, each seed by itself, in its order; empty for a single grass. */
+  parts: { grass: GrassCode; good: number; up50: number | null }[]
+}
+
+export interface BestDay {
+  day: Day
+  good: number
+}
+
+/** Best day of the year ahead on rising soil and on falling soil, spring against autumn. */
+export interface SeasonBests {
+  rising: BestDay | null
+  falling: BestDay | null
+}
+
+/** Nearest-rank quantile of waits of which some never end; null when it falls among those. */
+function waitQuantile(waits: readonly number[], share: number): number | null {
+  const wait = [...waits].sort((a, b) => a - b)[Math.round(share * (waits.length - 1))]!
+  return Number.isFinite(wait) ? wait : null
+}
+
+function dayMean(hourly: ArrayLike<number>, day: number): number {
+  let sum = 0
+  for (let h = day * 24; h < day * 24 + 24; h++) sum += hourly[h]!
+  return sum / 24
+}
+
+/** Days of the wet phase that are looked at where seed does not come up within them. */
+const WET_PHASE_DAYS = 28
+
+/** Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as told */
+function waterNeed(told: readonly TopLayerCourse[], years: readonly SeedYear[], i: number): SowingDay['water'] {
+  const needs = told.map(({ givenMm, times }, y) => {
+    const until = Math.min(givenMm.length, Number.isFinite(years[y]!.up95[i]!) ? Math.max(i + 1, Math.min(years[y]!.up95[i]!, i + WET_PHASE_DAYS)) : i + WET_PHASE_DAYS)
+    let [mm, count] = [0, 0]
+    for (let d = i; d < until; d++) {
+      mm += givenMm[d]!
+      count += times[d]!
+    }
+    return { mm: mm / (until - i), times: count / (until - i) }
+  })
+  if (!needs.length) return null
+  return { mmADay: Math.round(quantile(needs.map(({ mm }) => mm), 0.5) * 10) / 10, timesADay: Math.round(quantile(needs.map(({ times }) => times), 0.5) * 10) / 10 }
+}
+
+/** Seed that makes less of a mixture does not bring the first mowing. @source own */
+const MOWN_FOR_SHARE = 0.1
+
+/** What every sowing day is read from. */
+export interface Judged {
+  season: Season
+  blend: Blend
+  years: readonly BlendYear[]
+  told: readonly TopLayerCourse[]
+  keptMm: number
+  weeds: readonly Weed[][]
+  stand: Stand | undefined
+}
+
+/** Days until the first of the mixture's seedlings want mowing in each year. */
+function mowWaits({ season, blend, years, keptMm }: Judged, i: number): number[] {
+  const seen = blend.flatMap(({ grass, massShare }, part) => (massShare >= MOWN_FOR_SHARE ? [{ part, grass: grassByCode(grass) }] : []))
+  return years.map(({ parts }, y) => Math.min(...seen.map(({ part, grass }) => dayOfHeight(season.years[y]!, grass, parts[part]!.up50[i]!, firstMowHeightMm(keptMm)))) - i)
+}
+
+/** Years in which seed lies until spring and stands; null where most years are too warm for it. */
+function dormantYears(years: readonly SeedYear[], i: number): number | null {
+  const lying = years.filter(({ dormant }) => dormant[i] !== undefined)
+  return lying.length * 2 >= years.length ? lying.filter(({ dormant }) => dormant[i] === null).length : null
+}
+
+function standOn({ season, years, stand, keptMm }: Judged, i: number): SowingDay['stand'] {
+  if (!stand) return null
+  const cover = quantile(season.years.map((year, y) => coverOf(stand, year, i, years[y]!.whole.up50[i]!)), 0.5)
+  return { cover: Math.round(cover * 100) / 100, oldMow: waitQuantile(season.years.map((year) => oldMowIndex(stand, year, i, keptMm) - i), 0.5) }
+}
+
+/** What comes of seed sown on one day. @param odds of the day */
+export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
+  const { season, blend, told } = judged
+  const years = judged.years.map(({ whole }) => whole)
+  const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
+  const half = waits('up50')
+  const mow = mowWaits(judged, i)
+  const [early, middle, late] = [waitQuantile(mow, 0.1), waitQuantile(mow, 0.5), waitQuantile(mow, 0.9)]
+  return {
+    ...odds,
+    seedbedC: Math.round(quantile(season.years.map(({ soil }) => dayMean(soil.seedbedHourlyC, i)), 0.5) * 100) / 100,
+    up05: waitQuantile(waits('up05'), 0.5),
+    up50: waitQuantile(half, 0.5),
+    up95: waitQuantile(waits('up95'), 0.5),
+    up50Early: waitQuantile(half, 0.05),
+    up50Late: waitQuantile(half, 0.95),
+    mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
+    water: waterNeed(told, years, i),
+    dormantGood: dormantYears(years, i),
+    weeds: judged.weeds[i]!,
+    stand: standOn(judged, i),
+    parts: blend.length < 2 ? [] : blend.map(({ grass }, part) => {
+      const own = judged.years.map(({ parts }) => parts[part]!)
+      return { grass, good: own.filter(({ cause }) => !cause[i]).length, up50: waitQuantile(own.map(({ up50 }) => up50[i]! - i), 0.5) }
+    }),
+  }
+}
+
+/** Days on either side by which soil is told to rise or to fall. @source own */
+const TREND_DAYS = 20
+
+/** The best day ahead of each half of the soil's year. */
+export function bestDays(season: Season, odds: readonly DayOdds[]): SeasonBests {
+  const best: SeasonBests = { rising: null, falling: null }
+  for (let i = season.todayIndex; i < odds.length; i++) {
+    const { good } = odds[i]!
+    // Asked for only where it would be a new best: the soil of a day is dear.
+    if (good === 0 || (good <= (best.rising?.good ?? 0) && good <= (best.falling?.good ?? 0))) continue
+    const half = middleSoilC(season, i + TREND_DAYS) > middleSoilC(season, i - TREND_DAYS) ? 'rising' : 'falling'
+    if (good > (best[half]?.good ?? 0)) best[half] = { day: addDays(season.first, i), good }
+  }
+  return best
+}
+
+/** The run of days about the one on which seed does best that is to lie until spring. */
+export function dormantRun(season: Season, days: readonly SowingDay[]): DatedWindow | null {
+  const good = (i: number) => (i < season.todayIndex ? 0 : (days[i]?.dormantGood ?? 0))
+  const best = days.reduce((top, _, i) => (good(i) > good(top) ? i : top), season.todayIndex)
+  if (!good(best)) return null
+  let [from, to] = [best, best]
+  while (good(from - 1)) from--
+  while (good(to + 1)) to++
+  const dated = (i: number) => addDays(season.first, i)
+  return { from: dated(from), to: dated(to), best: dated(best), bestGood: good(best) }
+}
