@@ -1,6 +1,7 @@
 import { radiationOf, solarRadiationMJ } from './radiation'
-import { PROBE_DEPTH_M, SEED_DEPTH_M, soilColumn, stepColumn, thermalDiffusivityM2PerS, type SoilColumn, type Texture } from './soil'
-import { runLength, type WeatherRun } from './weather'
+import { copyColumn, soilColumn, thermalDiffusivityM2PerS, type SoilColumn, type Texture } from './soil'
+import { soilDay, strikeDay, type SoilDay } from './soilDay'
+import { runLength, sliceRun, type WeatherRun } from './weather'
 
 export type GroundCover = 'bare' | 'thin turf' | 'dense turf' | 'dark organic cover'
 export type Sun = 'full' | 'part' | 'dense'
@@ -27,24 +28,35 @@ const AIR_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.cos((2 * Math.
 export const SUN_WAVE = Float64Array.from({ length: 24 }, (_, h) => Math.max(0, Math.cos((2 * Math.PI * (h - 12)) / 24)))
 const SUN_WAVE_MEAN = SUN_WAVE.reduce((sum, v) => sum + v, 0) / 24
 
-/**
- * Temperature of the ground's surface by hour, °C.
- * @param raMJ of the run's days
- * @param out filled and returned; a new array where left out
- * @returns 24 values a day
- */
-export function surfaceHourlyC(run: WeatherRun, ground: Ground, raMJ = radiationOf(ground.latDeg, run.first, runLength(run)), out = new Float64Array(runLength(run) * 24)): Float64Array {
+/** What the surface of a run follows, by day: its mean without sun, half the air's range, and what the sun adds at noon. */
+export interface SurfaceWaves {
+  meanC: Float64Array
+  swingK: Float64Array
+  peakK: Float64Array
+}
+const MEAN_WAVE = new Float64Array(24).fill(1)
+const WAVES = [MEAN_WAVE, AIR_WAVE, SUN_WAVE] as const
+
+/** @param raMJ extraterrestrial radiation of the run's days */
+export function surfaceWaves(run: WeatherRun, ground: Ground, raMJ = radiationOf(ground.latDeg, run.first, runLength(run))): SurfaceWaves {
   const days = runLength(run)
+  const waves: SurfaceWaves = { meanC: new Float64Array(days), swingK: new Float64Array(days), peakK: new Float64Array(days) }
   const warming = SURFACE_WARMING[ground.cover] * SUN_SHARE[ground.sun]
   for (let d = 0; d < days; d++) {
-    const tmax = run.tmaxC[d]!
-    const tmin = run.tminC[d]!
+    const [tmax, tmin] = [run.tmaxC[d]!, run.tminC[d]!]
     const meanW = (solarRadiationMJ(tmax, tmin, raMJ[d]!, ground.coastal) * 1e6) / 86_400
-    const peakK = (warming * meanW) / SUN_WAVE_MEAN
-    for (let h = 0; h < 24; h++) {
-      out[d * 24 + h] = (tmax + tmin) / 2 + ((tmax - tmin) / 2) * AIR_WAVE[h]! + peakK * SUN_WAVE[h]!
-    }
+    waves.meanC[d] = (tmax + tmin) / 2
+    waves.swingK[d] = (tmax - tmin) / 2
+    waves.peakK[d] = (warming * meanW) / SUN_WAVE_MEAN
   }
+  return waves
+}
+
+/** Temperature of the ground's surface by hour, °C. @returns 24 values a day */
+export function surfaceHourlyC(run: WeatherRun, ground: Ground): Float64Array {
+  const { meanC, swingK, peakK } = surfaceWaves(run, ground)
+  const out = new Float64Array(meanC.length * 24)
+  for (let d = 0; d < meanC.length; d++) for (let h = 0; h < 24; h++) out[d * 24 + h] = meanC[d]! + swingK[d]! * AIR_WAVE[h]! + peakK[d]! * SUN_WAVE[h]!
   return out
 }
 
@@ -61,34 +73,37 @@ export const emptyCourse = (days: number): SoilCourse => ({ seedbedHourlyC: new 
 export const partOfCourse = ({ seedbedHourlyC, probeDailyC }: SoilCourse, fromDay: number, toDay = probeDailyC.length): SoilCourse =>
   ({ seedbedHourlyC: seedbedHourlyC.subarray(fromDay * 24, toDay * 24), probeDailyC: probeDailyC.subarray(fromDay, toDay) })
 
+/** A column of this ground with the day that moves it on. */
+export interface FollowedSoil {
+  column: SoilColumn
+  day: SoilDay
+}
+
+/** The same state to go on from by itself. */
+export const branchOf = ({ column, day }: FollowedSoil): FollowedSoil => ({ column: copyColumn(column), day })
+
 /**
- * Steps a column through hourly surface temperatures and notes what seed and probe feel. The column is moved on.
+ * Moves a column through the days of a surface and notes what seed and probe feel.
  * @param into filled and returned, as many days long as the surface; a new one where left out
  */
-export function followSoil(column: SoilColumn, surfaceC: Float64Array, into = emptyCourse(surfaceC.length / 24)): SoilCourse {
-  const days = surfaceC.length / 24
-  const seedNode = column.depthsM.indexOf(SEED_DEPTH_M)
-  const probeNode = column.depthsM.indexOf(PROBE_DEPTH_M)
+export function followSoil({ column, day }: FollowedSoil, { meanC, swingK, peakK }: SurfaceWaves, into = emptyCourse(meanC.length)): SoilCourse {
   const { seedbedHourlyC, probeDailyC } = into
-  for (let d = 0; d < days; d++) {
-    let sum = 0
-    for (let i = d * 24; i < d * 24 + 24; i++) {
-      stepColumn(column, surfaceC[i]!)
-      seedbedHourlyC[i] = column.tempC[seedNode]!
-      sum += column.tempC[probeNode]!
-    }
-    probeDailyC[d] = sum / 24
+  for (let d = 0; d < meanC.length; d++) {
+    const felt = strikeDay(day, column.tempC, [meanC[d]!, swingK[d]!, peakK[d]!])
+    for (let h = 0; h < 24; h++) seedbedHourlyC[d * 24 + h] = felt[day.nodes + h]!
+    probeDailyC[d] = felt[day.nodes + 24]!
   }
   return into
 }
 
 const SPIN_UP_DAYS = 365
 
-/** A column brought into the season by running the first year of a record before it is followed. */
-export function spunUpColumn(run: WeatherRun, ground: Ground): SoilColumn {
-  const surface = surfaceHourlyC(run, ground).subarray(0, Math.min(runLength(run), SPIN_UP_DAYS) * 24)
-  const mean = surface.reduce((sum, t) => sum + t, 0) / surface.length
+/** Soil brought into the season by running the first year of a record before it is followed. */
+export function spunUpSoil(run: WeatherRun, ground: Ground): FollowedSoil {
+  const waves = surfaceWaves(sliceRun(run, 0, Math.min(runLength(run), SPIN_UP_DAYS)), ground)
+  const mean = waves.meanC.reduce((sum, t, d) => sum + t + waves.peakK[d]! * SUN_WAVE_MEAN, 0) / waves.meanC.length
   const column = soilColumn({ diffusivityM2PerS: thermalDiffusivityM2PerS(ground.texture), initialC: mean })
-  for (const tempC of surface) stepColumn(column, tempC)
-  return column
+  const soil = { column, day: soilDay(column, WAVES) }
+  followSoil(soil, waves)
+  return soil
 }

@@ -6,11 +6,8 @@ import type { Grass, ThermalModel } from '../grass/grasses'
  * @param tempC temperature at the seed
  * @source three cardinal temperatures (Garcia-Huidobro, Monteith & Squire 1982 form), from memory
  */
-export function germinationRateC(tempC: number, { baseC, optimumC, ceilingC }: ThermalModel): number {
-  if (tempC <= baseC || tempC >= ceilingC) return 0
-  if (tempC <= optimumC) return tempC - baseC
-  return ((optimumC - baseC) * (ceilingC - tempC)) / (ceilingC - optimumC)
-}
+export const germinationRateC = (tempC: number, { baseC, optimumC, ceilingC }: ThermalModel): number =>
+  Math.max(0, Math.min(tempC - baseC, ((optimumC - baseC) / (ceilingC - optimumC)) * (ceilingC - tempC)))
 
 /** Standard normal quantiles used for the early, middle and late seed. */
 const Z: Record<string, number> = { '0.05': -1.6448536, '0.5': 0, '0.6': 0.2533471, '0.95': 1.6448536 }
@@ -40,12 +37,17 @@ export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedS
 export function dailyGerminationCd(seedbedHourlyC: ArrayLike<number>, grass: Grass, moisture?: ArrayLike<number>): Float64Array {
   const days = Math.floor(seedbedHourlyC.length / 24)
   const out = new Float64Array(days)
-  const { thermal } = grass
+  const { baseC, optimumC, ceilingC } = grass.thermal
+  const falling = (optimumC - baseC) / (ceilingC - optimumC)
   for (let d = 0; d < days; d++) {
     let sum = 0
     const end = d * 24 + 24
-    if (moisture) for (let h = d * 24; h < end; h++) sum += germinationRateC(seedbedHourlyC[h]!, thermal) * moisture[h]!
-    else for (let h = d * 24; h < end; h++) sum += germinationRateC(seedbedHourlyC[h]!, thermal)
+    // `germinationRateC` written out: half a million hours a grass.
+    for (let h = d * 24; h < end; h++) {
+      const tempC = seedbedHourlyC[h]!
+      const rateC = Math.min(tempC - baseC, falling * (ceilingC - tempC))
+      if (rateC > 0) sum += moisture ? rateC * moisture[h]! : rateC
+    }
     out[d] = sum / 24
   }
   return out

@@ -54,5 +54,48 @@ export function bedWaters(years: readonly WeatherRun[], ground: Ground, slopeSha
 /** @param raMJ extraterrestrial radiation of the run's days */
 export function bedWater(weather: WeatherRun, ground: Ground, slopeShare: number, bed: SeedBed, raMJ?: Float64Array): BedWater {
   const course = followTopLayer(weather, ground, topLayer(ground.texture, bed.cover, bed.coverMm, slopeShare), bed.watering, raMJ)
-  return { course, factor: course.leftShare.map(moistureFactor), kills: killingDays(course.leftShare, bed.cover === 'none' ? BEARS_DRY_HOURS.bare : BEARS_DRY_HOURS.covered) }
+  const factor = new Float32Array(course.leftShare.length)
+  for (let i = 0; i < factor.length; i++) factor[i] = moistureFactor(course.leftShare[i]!)
+  return { course, factor, kills: killingDays(course.leftShare, bed.cover === 'none' ? BEARS_DRY_HOURS.bare : BEARS_DRY_HOURS.covered) }
+}
+
+/** Hours of the day at which the layer is so dry that germination slows. */
+export interface DryHours {
+  /** In the mean of the years. */
+  hoursADay: number
+  /** Clock hours, solar, from and to which it is dry on at least half of the days, over midnight too; null where no hour is. */
+  between: [from: number, to: number] | null
+}
+
+/** The longest run of hours round the clock at which it holds, from its first to the one after its last; null for none. */
+function longestRun(holds: readonly boolean[]): DryHours['between'] {
+  if (holds.every(Boolean)) return [0, 24]
+  let best: { from: number; hours: number } | undefined
+  for (let from = 0; from < 24; from++) {
+    if (!holds[from] || holds[(from + 23) % 24]) continue
+    let hours = 1
+    while (holds[(from + hours) % 24]) hours++
+    if (!best || hours > best.hours) best = { from, hours }
+  }
+  return best ? [best.from, (best.from + best.hours) % 24] : null
+}
+
+/**
+ * Too dry hours over any run of days, from the water of some years that cover the same days.
+ * @returns what is told of the days from one to before another
+ */
+export function dryHoursOf(waters: readonly BedWater[]): (from: number, to: number) => DryHours {
+  const hours = waters[0]?.course.leftShare.length ?? 0
+  // Dry years at each hour of the clock, summed up over the days, so that a run of days is one difference.
+  const until = new Uint32Array(hours + 24)
+  for (let i = 0; i < hours; i++) {
+    let dry = 0
+    for (const { course } of waters) if (course.leftShare[i]! < SLOWS_BELOW) dry++
+    until[i + 24] = until[i]! + dry
+  }
+  return (from, to) => {
+    const days = Math.max(1, to - from) * Math.max(1, waters.length)
+    const shares = Array.from({ length: 24 }, (_, h) => (until[to * 24 + h]! - until[from * 24 + h]!) / days)
+    return { hoursADay: Math.round(shares.reduce((sum, share) => sum + share, 0) * 10) / 10, between: longestRun(shares.map((share) => share >= 0.5)) }
+  }
 }

@@ -7,7 +7,7 @@ import { judgeBlend } from './blendYear'
 import type { Cause, SeedbedRisk } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow } from './window'
 import { growingRuns, growingYears } from './growing'
-import { bedWaters } from './moisture'
+import { bedWaters, dryHoursOf } from './moisture'
 import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBests, type SowingDay } from './sowingDay'
 import type { Stand } from './stand'
 import { weedsByDay } from './weeds'
@@ -154,7 +154,7 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
     : bedWaters(weathers, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).map(({ course }) => course)
-  const judged: Judged = { season, blend, told, keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
+  const judged: Judged = { season, blend, told, dryHours: watered && dryHoursOf(watered), keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
   const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)

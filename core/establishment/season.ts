@@ -3,8 +3,7 @@ import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } 
 import { dayTable, generateWeather } from '../climate/generator'
 import { dailyNormals, type Climate } from '../climate/normals'
 import { radiationOf } from '../climate/radiation'
-import { copyColumn } from '../climate/soil'
-import { emptyCourse, followSoil, partOfCourse, spunUpColumn, surfaceHourlyC, type Ground, type SoilCourse } from '../climate/soilCourse'
+import { branchOf, emptyCourse, followSoil, partOfCourse, spunUpSoil, surfaceHourlyC, surfaceWaves, type Ground, type SoilCourse } from '../climate/soilCourse'
 import { gaplessRun } from '../climate/gaps'
 import { runOf, type PlainRun } from '../climate/stationYears'
 import { emptyRun, joinRuns, runLength, sliceRun, warmedRun, type DailyWeather, type WeatherRun } from '../climate/weather'
@@ -99,10 +98,10 @@ const PROFILE_AHEAD = 2
 /** How far the probe moves the soil of each day of the season. The profile is the station's own, spun up on its own year. */
 function probeCorrection({ probe }: SeasonInput, history: WeatherRun, ahead: WeatherRun, days: number): { correctionK: Float64Array; readings: JudgedReading[] } {
   if (!probe?.readings.length) return { correctionK: new Float64Array(days), readings: [] }
-  const column = spunUpColumn(history, probe.ground)
+  const soil = spunUpSoil(history, probe.ground)
   const run = joinRuns(sliceRun(history, SPIN_UP_DAYS, runLength(history)), sliceRun(ahead, 0, PROFILE_AHEAD))
-  followSoil(column, surfaceHourlyC(sliceRun(history, 0, SPIN_UP_DAYS), probe.ground))
-  const { readings, offsetK } = correctByProbe(followProfile(column, surfaceHourlyC(run, probe.ground), run.first), probe.readings, days, probe.clockAheadH)
+  followSoil(soil, surfaceWaves(sliceRun(history, 0, SPIN_UP_DAYS), probe.ground))
+  const { readings, offsetK } = correctByProbe(followProfile(soil.column, surfaceHourlyC(run, probe.ground), run.first), probe.readings, days, probe.clockAheadH)
   return { correctionK: offsetK, readings }
 }
 
@@ -125,8 +124,8 @@ export function buildSeason(input: SeasonInput): Season {
   const { run: history, filled } = gaplessRun(input.observed, addDays(input.today, -DAYS_READ), DAYS_READ, input.climate)
 
   const here = (run: WeatherRun) => (input.warmerK ? warmedRun(run, input.warmerK) : run)
-  const column = spunUpColumn(here(history), input.ground)
-  const historySoil = followSoil(column, surfaceHourlyC(here(history), input.ground))
+  const soilNow = spunUpSoil(here(history), input.ground)
+  const historySoil = followSoil(soilNow, surfaceWaves(here(history), input.ground))
   const behind = here(sliceRun(history, SPIN_UP_DAYS, DAYS_READ))
   const soilBehind = partOfCourse(historySoil, SPIN_UP_DAYS)
   const anomalyK = recentAnomalyK(history, filled, input.climate)
@@ -138,12 +137,11 @@ export function buildSeason(input: SeasonInput): Season {
     ?? Array.from({ length: input.years }, (_, y) => generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table))
   const aheads = drawn.map((year) => fadeIn(year, input, anomalyK))
   const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)
-  const surfaceC = new Float64Array(DAYS_AHEAD * 24)
   const years = aheads.map(here).map((ahead): SeasonYear => {
     const soil = emptyCourse(DAYS_BEHIND + DAYS_AHEAD)
     soil.seedbedHourlyC.set(soilBehind.seedbedHourlyC)
     soil.probeDailyC.set(soilBehind.probeDailyC)
-    followSoil(copyColumn(column), surfaceHourlyC(ahead, input.ground, raMJ, surfaceC), partOfCourse(soil, DAYS_BEHIND))
+    followSoil(branchOf(soilNow), surfaceWaves(ahead, input.ground, raMJ), partOfCourse(soil, DAYS_BEHIND))
     if (readings.length) moveBy(soil, correctionK)
     return { weather: joinRuns(behind, ahead), soil }
   })

@@ -158,14 +158,14 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
     const washed = after(nextWash, looseFrom)
     const frost = after(nextFrost, half)
     const heat = after(nextHeat, half)
-    const candidates: [number, Cause][] = []
     const dried = after(nextDry, reaches(germinated, sown, SPROUTING_FROM * grass.thermal.medianCd))
-    if (dried < reaches(grown, half, beyondDryingCd)) candidates.push([dried, 'dry'])
-    if (washed <= loose) candidates.push([washed, 'washout'])
-    if (frost < reaches(rooted, half, grass.rootingCd)) candidates.push([frost, 'frost'])
-    if (heat < reaches(rooted, half, HEAT_ROOTING * grass.rootingCd)) candidates.push([heat, 'heat'])
-    if (!candidates.length) return null
-    return candidates.reduce((first, next) => (next[0] < first[0] ? next : first))[1]
+    let [first, cause]: [number, Cause | null] = [NEVER, null]
+    // Asked a hundred thousand times a season: what never comes is not searched for.
+    if (dried < first && dried < reaches(grown, half, beyondDryingCd)) [first, cause] = [dried, 'dry']
+    if (washed < first && washed <= loose) [first, cause] = [washed, 'washout']
+    if (frost < first && frost < reaches(rooted, half, grass.rootingCd)) [first, cause] = [frost, 'frost']
+    if (heat < first && heat < reaches(rooted, half, HEAT_ROOTING * grass.rootingCd)) cause = 'heat'
+    return cause
   }
   const judge = (sown: number): Cause | null => {
     if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'

@@ -3,6 +3,7 @@ import { grassByCode, type GrassCode } from '../grass/grasses'
 import { addDays, type Day } from '../quantity/calendar'
 import type { TopLayerCourse } from '../watering/topLayer'
 import type { BlendYear } from './blendYear'
+import type { DryHours, dryHoursOf } from './moisture'
 import { dayOfHeight, firstMowHeightMm } from './growth'
 import { middleSoilC, quantile, type Season } from './season'
 import type { SeedYear } from './sowing'
@@ -23,6 +24,8 @@ export interface SowingDay extends DayOdds {
   mow: { early: number; middle: number; late: number } | null
   /** What keeps the top layer moist from sowing until nearly all is up, a day in the middle year. */
   water: { mmADay: number; timesADay: number } | null
+  /** When the bed is too dry from sowing until nearly all is up, watered as the client will; null where water is not followed. */
+  dry: DryHours | null
   /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
   dormantGood: number | null
   /** Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null where the stand is not known. */
@@ -83,6 +86,8 @@ export interface Judged {
   blend: Blend
   years: readonly BlendYear[]
   told: readonly TopLayerCourse[]
+  /** Too dry hours as the client waters; not followed where left out. */
+  dryHours: ReturnType<typeof dryHoursOf> | undefined
   keptMm: number
   weeds: readonly Weed[][]
   stand: Stand | undefined
@@ -124,6 +129,7 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     up50Late: waitQuantile(half, 0.95),
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
     water: waterNeed(told, years, i),
+    dry: judged.dryHours?.(i, Math.min(season.years[0]!.weather.rainMm.length, i + (waitQuantile(waits('up95'), 0.5) ?? WET_PHASE_DAYS))) ?? null,
     dormantGood: dormantYears(years, i),
     weeds: judged.weeds[i]!,
     stand: standOn(judged, i),

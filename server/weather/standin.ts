@@ -2,7 +2,7 @@ import { climateFromNormals } from '#core/climate/normals'
 import { generateWeather } from '#core/climate/generator'
 import { seededRandom } from '#core/climate/random'
 import { followProfile, profileC, type ProbeReading, type SoilProfile } from '#core/climate/probe'
-import { spunUpColumn, surfaceHourlyC, type Ground } from '#core/climate/soilCourse'
+import { spunUpSoil, surfaceHourlyC, type Ground } from '#core/climate/soilCourse'
 import type { DailyWeather, ForecastDay, WeatherRun } from '#core/climate/weather'
 import { PROBE_DEPTH_M } from '#core/climate/soil'
 import { addDays, dayNumber, daysBetween, toDay, type Day } from '#core/quantity/calendar'
@@ -31,7 +31,7 @@ let truth: { weather: WeatherRun; soil: SoilProfile } | undefined
 function simulated() {
   if (!truth) {
     const weather = generateWeather(climateFromNormals(PELLMOOR.normals), FIRST, daysBetween(FIRST, LAST), PELLMOOR.seed)
-    truth = { weather, soil: followProfile(spunUpColumn(weather, GROUND), surfaceHourlyC(weather, GROUND), FIRST) }
+    truth = { weather, soil: followProfile(spunUpSoil(weather, GROUND).column, surfaceHourlyC(weather, GROUND), FIRST) }
   }
   return truth
 }

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
+import fc from 'fast-check'
 import { heatContent, PROBE_DEPTH_M, soilColumn, soilDepthsM, stepColumn, thermalDiffusivityM2PerS, type SoilColumn } from '../soil'
+import { soilDay, strikeDay } from '../soilDay'
 
 const HOUR_S = 3600
 const DAY_H = 24
@@ -88,4 +90,27 @@ test('seed and probe depth are nodes of a grid that widens downward to 8 m', () 
 
 test('a column without diffusivity is refused', () => {
   expect(() => soilColumn({ diffusivityM2PerS: 0, initialC: 10 })).toThrow(RangeError)
+})
+
+test('a day in one stroke is the same 24 steps, whatever the column and the day', () => {
+  const air = Float64Array.from({ length: 24 }, (_, h) => Math.cos((2 * Math.PI * (h - 15)) / 24))
+  const sun = Float64Array.from({ length: 24 }, (_, h) => Math.max(0, Math.cos((2 * Math.PI * (h - 12)) / 24)))
+  const kelvin = fc.double({ min: -40, max: 60, noNaN: true })
+  fc.assert(fc.property(fc.array(kelvin, { minLength: 24, maxLength: 24 }), fc.array(fc.tuple(kelvin, kelvin, kelvin), { minLength: 1, maxLength: 5 }), (start, days) => {
+    const stepped = soilColumn({ diffusivityM2PerS: 0.6e-6, initialC: Float64Array.from(start) })
+    const struck = Float64Array.from(start)
+    const day = soilDay(stepped, [new Float64Array(24).fill(1), air, sun])
+    for (const [mean, swing, peak] of days) {
+      let probe = 0
+      const seedbed = Array.from({ length: 24 }, (_, h) => {
+        stepColumn(stepped, mean + swing * air[h]! + peak * sun[h]!)
+        probe += at(stepped, PROBE_DEPTH_M) / 24
+        return stepped.tempC[1]!
+      })
+      const results = strikeDay(day, struck, [mean, swing, peak])
+      seedbed.forEach((tempC, h) => { expect(results[day.nodes + h]).toBeCloseTo(tempC, 9) })
+      expect(results[day.nodes + 24]).toBeCloseTo(probe, 9)
+    }
+    stepped.tempC.forEach((tempC, i) => { expect(struck[i]).toBeCloseTo(tempC, 9) })
+  }), { numRuns: 60 })
 })

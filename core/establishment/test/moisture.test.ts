@@ -6,7 +6,7 @@ import { grassByCode } from '../../grass/grasses'
 import { pureSeed } from '../../grass/blends'
 import { toDay } from '../../quantity/calendar'
 import { AS_TOLD, type Watering } from '../../watering/topLayer'
-import { bedWater, moistureFactor, type SeedBed } from '../moisture'
+import { bedWater, bedWaters, dryHoursOf, moistureFactor, type SeedBed } from '../moisture'
 import { summarise } from '../outlook'
 import { buildSeason, DAYS_BEHIND, type Season } from '../season'
 import { judgeYear, type SeedbedRisk, type YearOutlook } from '../sowing'
@@ -63,5 +63,28 @@ describe('drought', () => {
     expect(july!.timesADay).toBeGreaterThan(october!.timesADay)
     expect(july!.mmADay).toBeLessThan(7)
     expect(summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS).sowing[DAYS_BEHIND]!.water).toBeNull()
+  })
+})
+
+describe('hours of the day the bed is too dry', () => {
+  const hours = (timesADay: number) => dryHoursOf(bedWaters(season.years.map(({ weather }) => weather), GROUND, 0, bed(times(timesADay))))(DAYS_BEHIND + 20, DAYS_BEHIND + 34)
+
+  test('agree with counting them one by one', () => {
+    const waters = bedWaters(season.years.map(({ weather }) => weather), GROUND, 0, bed(times(1)))
+    let dry = 0
+    for (const { course } of waters) for (let i = (DAYS_BEHIND + 20) * 24; i < (DAYS_BEHIND + 34) * 24; i++) if (course.leftShare[i]! < 0.5) dry++
+    expect(dry).toBeGreaterThan(500)
+    expect(hours(1).hoursADay).toBeCloseTo(dry / (14 * season.years.length), 1)
+  })
+
+  test('are fewer the more is watered, and lie after noon where it is watered at six', () => {
+    const [none, once, four] = [0, 1, 4].map(hours)
+    expect(none!.hoursADay).toBeGreaterThan(once!.hoursADay)
+    expect(once!.hoursADay).toBeGreaterThan(four!.hoursADay)
+    // Common practice, no source: a bed watered in the morning alone is dry by the afternoon. It stays so until the next.
+    expect(once!.between![0]).toBeGreaterThanOrEqual(11)
+    expect(once!.between![0]).toBeLessThanOrEqual(16)
+    expect(once!.between![1]).toBe(6)
+    expect(dryHoursOf([])(0, 0)).toEqual({ hoursADay: 0, between: null })
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { addDays, daysBetween, longDay, nearestWorkingDay, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import type { DryHours } from '#core/establishment/moisture'
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/programme/decide'
@@ -54,6 +55,9 @@ const at = (d: Day) => outlook.value?.sowing[indexOf(outlook.value, d)]
 const chosen = computed(() => at(day.value))
 const compare = computed(() => [-14, -7, 0, 7, 14].map((step) => addDays(day.value, step)).flatMap((d) => (at(d) && d >= context.today ? [{ day: d, ...at(d)! }] : [])))
 
+const hour = (h: number) => `${String(h).padStart(2, '0')}:00`
+const dryWords = ({ hoursADay, between }: DryHours) =>
+  hoursADay < 0.1 ? 'hardly ever' : `${hoursADay.toFixed(1)} h a day${between && hoursADay < 23 ? `, mostly ${hour(between[0])} to ${hour(between[1])}` : ''}`
 /** How the odds take the bed to be watered. */
 const watered = computed(() => {
   const { timesADay, bannedUntil } = wateringOf(lawn.value!)
@@ -123,6 +127,7 @@ async function goOn(): Promise<void> {
           <tr><td>Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
           <tr><td>95% up</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
           <tr v-if="chosen?.water"><td>Water until up, a day</td><td class="right num">{{ text(figure('depthMm', chosen.water.mmADay, 2)) }}, {{ chosen.water.timesADay.toFixed(1) }} times</td></tr>
+          <tr v-if="chosen?.dry"><td>Bed too dry, as it will be watered</td><td class="right num">{{ dryWords(chosen.dry) }}</td></tr>
           <tr v-if="chosen?.stand?.oldMow"><td>Old grass wants mowing again</td><td class="right num">{{ on(chosen.stand.oldMow) }}</td></tr>
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
           <tr v-if="chosen?.stand"><td>Ground covered after six weeks</td><td class="right num">{{ text(figure('share', chosen.stand.cover, 2)) }}</td></tr>
