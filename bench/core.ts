@@ -12,6 +12,7 @@ import { type Feature } from '#core/site/sitePlan'
 import { drawnAreaM2, handSownBorderM } from '#core/site/drawn'
 import { daysOfYear, shadedGround, sunMapOf } from '#core/site/sun'
 import { quantile, type Measured } from './figures'
+import { benchProgramme } from './programme'
 
 /** Median of some runs, ms. */
 function timed(runs: number, work: () => void): number {
@@ -83,6 +84,7 @@ export function benchCore(): Measured[] {
   const editMs = timed(15, () => { drawnAreaM2(VERTICES, 'lawn'); handSownBorderM(VERTICES) })
   const millions = (HOURS * nodes) / soilMs / 1000
   return [
+    ...benchProgramme(),
     { what: 'sun map of 1,000 m² at 0.5 m, mean of every day of a year', figure: `${sunMs.toFixed(0)} ms`, wanted: { words: 'under 1,000 ms', met: sunMs < 1000 } },
     { what: 'the same for another day on the same ground', figure: `${dayMs.toFixed(1)} ms` },
     { what: 'areas and edges of a plan with 500 corners, after each change', figure: `${editMs.toFixed(1)} ms`, wanted: { words: 'a frame, 16 ms', met: editMs < 16 } },

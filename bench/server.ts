@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import autocannon from 'autocannon'
 import type { Lawn } from '#contract/lawn'
+import { NO_WORK } from '#contract/work'
 import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
@@ -23,7 +24,7 @@ async function fill(by: Author): Promise<void> {
     const lawn = await addLawn(by, { id: randomUUID(), client: `Bench ${String(i).padStart(4, '0')}`, address: `${i} Long Row`, areaM2: 100 + i, areaTyped: '', growsNow: 'thin' })
     const zones = Object.fromEntries(Object.entries(lawn!.zones).map(([id, zone]) => [id, { ...zone, grass: 'TF' as const, desirableShare: 0.6, weedShare: 0.3, coarseShare: 0, bareShare: 0.1, plugsMm: [12], mowingHeightMm: 75, sunHours: 9 }]))
     await saveLook(by, lawn!.id, { ...lawn!, zones })
-    await savePlan(by, lawn!.id, { version: 0, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: addDays(toDay('2026-09-14'), i % 40), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.6, programme: PROGRAMMES.overseed }) })
+    await savePlan(by, lawn!.id, { version: 0, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, sowOn: addDays(toDay('2026-09-14'), i % 40), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.6, programme: PROGRAMMES.overseed }) })
   }
   for (let i = 0; i < LAWNS; i += 8) await Promise.all(Array.from({ length: 8 }, (_, k) => add(i + k)))
 }

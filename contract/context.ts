@@ -1,4 +1,5 @@
 import type { FirmSettings, Role } from './firm'
+import type { Pace } from '#core/programme/hours'
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
 import type { Glance, Outlook } from '#core/establishment/outlook'
@@ -13,6 +14,8 @@ export interface Context {
   firm: FirmSettings & { demo: boolean }
   person: { id: string; name: string; email: string; role: Role; units: UnitSystem | null }
   today: Day
+  /** How fast the firm really is, by operation. */
+  pace: Record<string, Pace>
 }
 
 /** The sill's data: the ground it is for, its station, and its season. */

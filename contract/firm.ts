@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from './fields'
+import { between, daySchema, idSchema } from './fields'
 import { planningSchema, schoolsSchema } from './schools'
 
 export const ROLES = ['owner', 'technician'] as const
@@ -49,6 +49,9 @@ export const firmSettingsSchema = z.object({
   schools: schoolsSchema,
   planning: planningSchema,
   workingDays: z.array(z.int().min(0).max(6)).min(1, 'One working day at least.').max(7).transform((days) => [...new Set(days)].sort()),
+  holidays: z.array(daySchema).max(60, 'At most 60 holidays.').transform((days) => [...new Set(days)].sort()),
+  /** Crew hours that can be put into one day: people times hours. */
+  hoursADay: between(1, 400, 'Between 1 and 400 crew hours.'),
   licences: z.array(licenceSchema).max(12, 'At most 12 licences.'),
   homeStationId: idSchema.nullable(),
 })

@@ -5,7 +5,6 @@ import { COVER_MATERIALS } from '#core/materials/covers'
 import { MOST_PARTS, pureSeed, type Blend } from '#core/grass/blends'
 import { GRASS_CODES } from '#core/grass/grasses'
 import type { PlanSettings } from '#core/programme/plan'
-import { OPERATION_CODES } from '#core/programme/operations'
 import { PROGRAMME_CODES, PROGRAMMES } from '#core/programme/programmes'
 import { questionsLeft } from '#core/site/questions'
 import { mainGrass, surveyOver, type Survey } from '#core/site/survey'
@@ -14,6 +13,7 @@ import { surveyOfZone, type ZoneMeasure, type ZoneSurvey } from '#core/site/zone
 import { areaM2, between, daySchema, few, idSchema, required, text } from './fields'
 import { MOST_ZONES, type Look } from './look'
 import { schoolsSchema } from './schools'
+import { workSchema, type DoneOperation } from './work'
 
 
 /** What a lawn begins with: the dashed row under the list. */
@@ -69,6 +69,7 @@ export const planSchema = z.object({
   blend: blendSchema,
   sowOn: daySchema.nullable(),
   settings: settingsSchema.nullable(),
+  work: workSchema,
 })
 
 /** Prices are the owner's: the bag sizes at which a plan puts another price than it had. */
@@ -85,16 +86,8 @@ export const glancesAskedSchema = z.object({
   of: z.string().max(LIST_PAGE * 37).transform((ids) => ids.split(',').filter(Boolean)).pipe(z.array(idSchema).max(LIST_PAGE, `At most ${LIST_PAGE} lawns at once.`)),
 })
 
-export const doneSchema = z.object({ doneOn: daySchema })
-export const operationCodeSchema = z.enum(OPERATION_CODES)
-
 export type NewLawn = z.infer<typeof newLawnSchema>
 export type PlanInput = z.infer<typeof planSchema>
-
-export interface DoneOperation {
-  code: z.infer<typeof operationCodeSchema>
-  doneOn: Day
-}
 
 /** Who saved last, and when; null where nobody has. */
 export interface Saved {
@@ -103,6 +96,11 @@ export interface Saved {
 }
 
 export type Plan = PlanInput & Saved
+
+/** A plan as it was saved once. */
+export interface PlanVersion extends Saved {
+  plan: PlanInput
+}
 
 /** A lawn as the browser knows it. */
 export interface Lawn extends Look, Saved {

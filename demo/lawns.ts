@@ -1,5 +1,4 @@
 import { toDay, type Day } from '#core/quantity/calendar'
-import type { OperationCode } from '#core/programme/operations'
 import type { PlanSettings } from '#core/programme/plan'
 import type { ProgrammeCode } from '#core/programme/programmes'
 import { BLENDS, type Blend } from '#core/grass/blends'
@@ -8,6 +7,7 @@ import { G_PER_M2_PER_LB_PER_1000FT2, M2_PER_FT2, MM_PER_INCH } from '#core/quan
 import type { Feature } from '#core/site/sitePlan'
 import { NEW_ZONE, type Zone } from '#core/site/zone'
 import type { Look } from '#contract/look'
+import type { DoneTold, Work } from '#contract/work'
 import type { Texture } from '#core/climate/soil'
 import { odellPlan } from './odellPlan'
 
@@ -29,15 +29,18 @@ export interface DemoLawn {
   sowOn?: Day
   settings?: Partial<PlanSettings>
   blend?: Blend
-  /** Work done, in days from sowing. */
-  done?: [OperationCode, number][]
+  /** Work done, in days from sowing, and what else was noted. */
+  done?: [key: string, daysFromSowing: number, told?: Partial<DoneTold>][]
+  work?: Partial<Work>
 }
 
 const ft2 = (area: number) => ({ areaM2: area * M2_PER_FT2, areaTyped: `${area.toLocaleString('en-US')} sq ft` })
 const cover = (grass: number, weeds: number, coarse = 0) => ({ desirableShare: grass / 100, weedShare: weeds / 100, coarseShare: coarse / 100, bareShare: (100 - grass - weeds - coarse) / 100 })
 const inches = (...depths: number[]) => depths.map((depth) => Math.round(depth * MM_PER_INCH * 10) / 10)
-const SOWN: [OperationCode, number][] = [
-  ['scalp', -3], ['dethatch', -2], ['core', -1], ['sow', 0], ['rake', 0], ['feed', 0], ['cover', 0], ['water', 0],
+/** Ordered and tested in good time. */
+const ORDERED: [string, number][] = [['soilTest', -24], ['order', -14]]
+const SOWN: [string, number][] = [
+  ...ORDERED, ['locate', -9], ['scalp', -3], ['dethatch', -2], ['core', -1], ['delivery', -1], ['sow', 0], ['rake', 0], ['feed', 0], ['cover', 0], ['water', 0],
 ]
 /** What most of them share. */
 const zone = (grass: GrassCode, change: Partial<Zone>): Partial<Zone> => ({ name: 'Lawn', grass, sward: grass, sunHours: 9, slopeShare: 0, wear: 'none', drainage: 'free', levelsSeen: true, barePatchy: false, ...change })
@@ -64,7 +67,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
       { ingredient: '2,4-D, dicamba, MCPP or triclopyr', appliedOn: toDay('2026-08-20'), waitDays: 28 },
     ],
     sowOn: toDay('2026-09-18'),
-    settings: { lot: { purityShare: 0.98, germinationShare: 0.9, coatingShare: 0, purityOfBareSeed: false }, scalpToMm: 38.1 },
+    settings: { lot: { purityShare: 0.98, germinationShare: 0.9, coatingShare: 0, purityOfBareSeed: false }, scalpToMm: 38.1 }, done: ORDERED,
   },
   {
     client: 'Corrow Hall', address: 'east lawn, Corrow Lane', ...ft2(3340), growsNow: 'thin shade lawn', northDeg: 0.03, look: soil('loam'),
@@ -73,22 +76,22 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Halloran', address: 'the slope, 9 Lark Bank', ...ft2(2260), growsNow: 'tall fescue, slope 16%', northDeg: 0.02, look: soil('clay loam'),
     zones: [zone('TF', { ...cover(61, 27), plugsMm: [10], mowingHeightMm: 76.2, slopeShare: 0.16 })],
-    applications: [{ ingredient: 'dithiopyr', appliedOn: toDay('2026-03-14'), waitDays: 122 }], sowOn: toDay('2026-09-19'),
+    applications: [{ ingredient: 'dithiopyr', appliedOn: toDay('2026-03-14'), waitDays: 122 }], sowOn: toDay('2026-09-19'), done: ORDERED,
   },
   {
     client: 'Ashgrove Nursery', address: 'office lawn, Ash Lane', ...ft2(5240), growsNow: 'tall fescue, 28% weeds', northDeg: -0.02, look: soil('loam'),
     zones: [zone('TF', { ...cover(64, 28), plugsMm: [14], mowingHeightMm: 76.2 })],
-    applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-03-02'), waitDays: 182 }], sowOn: toDay('2026-09-21'),
+    applications: [{ ingredient: 'prodiamine', appliedOn: toDay('2026-03-02'), waitDays: 182 }], sowOn: toDay('2026-09-21'), done: ORDERED,
   },
   {
     client: 'Fen Cottage', address: 'orchard, Fen Road', ...ft2(7430), growsNow: 'fine fescue, thin, mossy', northDeg: -0.04, look: soil('clay'),
-    zones: [zone('CHF', { ...cover(52, 30), plugsMm: [20], mowingHeightMm: 60, sunHours: 4.5, slopeShare: 0.03 })], applications: [], sowOn: toDay('2026-09-16'),
+    zones: [zone('CHF', { ...cover(52, 30), plugsMm: [20], mowingHeightMm: 60, sunHours: 4.5, slopeShare: 0.03 })], applications: [], sowOn: toDay('2026-09-16'), done: ORDERED,
   },
   {
     client: 'Tanner’s Mews', address: 'court, Tanner’s Mews', ...ft2(1940), growsNow: 'bare in the shade', northDeg: 0, look: soil('loam'), programme: 'hard',
     zones: [zone('PRG', { ...cover(42, 20), plugsMm: [6], mowingHeightMm: 50, sunHours: 4.5 })],
     applications: [{ ingredient: 'glyphosate', appliedOn: toDay('2026-08-30'), waitDays: 7 }], sowOn: toDay('2026-09-10'),
-    done: [['scalp', -4], ['dethatch', -3]],
+    done: [...ORDERED, ['locate', -10], ['scalp', -4], ['dethatch', -3]],
   },
   {
     client: 'Pike & Daughter', address: 'verge, 41 Market Street', ...ft2(1180), growsNow: 'ryegrass, salt-bare edge', northDeg: -0.01, look: soil('sandy loam'),
@@ -98,7 +101,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Linden Row', address: 'almshouses, front', ...ft2(4120), growsNow: 'fescue and bluegrass', northDeg: 0.015, look: soil('sandy loam'),
     zones: [zone('TF', { ...cover(66, 24), plugsMm: [15], mowingHeightMm: 76.2 })],
-    applications: [{ ingredient: 'isoxaben', appliedOn: toDay('2026-04-11'), waitDays: 122 }], sowOn: toDay('2026-09-17'), done: [['scalp', -9]],
+    applications: [{ ingredient: 'isoxaben', appliedOn: toDay('2026-04-11'), waitDays: 122 }], sowOn: toDay('2026-09-17'), done: [...ORDERED, ['scalp', -9]],
     blend: BLENDS[0]!.parts,
     settings: { seedRateGPerM2: 4 * G_PER_M2_PER_LB_PER_1000FT2 },
   },
@@ -107,7 +110,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     zones: [zone('BER', { sward: 'HBER', ...cover(74, 18), plugsMm: [11], mowingHeightMm: 38, hollows: [
       { name: 'at the gate', spacingM: 0.6, widthM: null, rowsMm: [[0, 8, 0], [6, 34, 9], [0, 12, 0]] }, { name: 'old post hole', spacingM: 0.4, widthM: null, rowsMm: [[0, 5, 0], [4, 22, 6], [0, 4, 0]] },
     ] })],
-    programme: 'level', sowOn: toDay('2026-09-16'),
+    programme: 'level', sowOn: toDay('2026-09-16'), done: ORDERED,
   },
   {
     client: 'Sedge End', address: 'back, 2 Sedge End', ...ft2(4870), growsNow: 'ryegrass, bare strips', northDeg: 0.04, look: soil('loam'),
@@ -121,7 +124,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Brackwater Farm', address: 'orchard gate, Brack Lane', ...ft2(8200), growsNow: 'weeds on clay, ruts', northDeg: 0.05, look: { ...soil('clay'), nothingPutOn: true, wishes: { goal: 'species' } },
     zones: [zone('TF', { sward: 'MIX', ...cover(22, 34, 36), plugsMm: [16], mowingHeightMm: 70, drainage: 'slow', hollows: [{ name: 'wheel rut', spacingM: 0.5, widthM: 12, rowsMm: [[0, 60, 80, 40, 0]] }] })],
-    programme: 'kill', sowOn: toDay('2026-09-19'), done: [['kill1', -24]],
+    programme: 'kill', sowOn: toDay('2026-09-19'), done: [...ORDERED, ['kill1', -24]],
   },
   {
     client: 'Ingle Court', address: 'bowling green bank', ...ft2(2400), growsNow: 'zoysia, bumpy', northDeg: -0.05, look: { ...soil('sandy loam'), nothingPutOn: true, wishes: { goal: 'levels' } },
@@ -135,7 +138,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Cobbet Lane', address: 'no. 6, new water main', ...ft2(1720), growsNow: 'ryegrass, fresh trench line', northDeg: 0.025, look: { ...soil('loam'), nothingPutOn: true, wishes: { goal: 'patches' }, water: { source: 'hose', timesADay: 2, restriction: 'none' } },
     zones: [zone('PRG', { ...cover(92, 2), plugsMm: [6], mowingHeightMm: 50, barePatchy: true, hollows: [{ name: 'trench', spacingM: 0.3, widthM: 9, rowsMm: [[0, 20, 24, 18, 0]] }] })],
-    programme: 'spot', sowOn: toDay('2026-09-17'),
+    programme: 'spot', sowOn: toDay('2026-09-17'), done: ORDERED,
   },
   { client: 'Teasel Yard', address: 'dog run, 3 Maltings Way', ...ft2(1460), growsNow: 'worn ryegrass, half bare', northDeg: -0.015 },
 ]

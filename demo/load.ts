@@ -6,8 +6,10 @@ import { grassByCode } from '#core/grass/grasses'
 import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
 import { addLawn, lawnById, saveLook } from '#server/records/lawns'
-import { markDone, savePlan } from '#server/records/plans'
+import { savePlan } from '#server/records/plans'
+import { markDone } from '#server/records/workDone'
 import type { Lawn } from '#contract/lawn'
+import { doneSchema, NO_WORK } from '#contract/work'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { DEMO_LAWNS, fullZone, type DemoLawn } from './lawns'
 import { PELLMOOR } from './pellmoor'
@@ -78,13 +80,13 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   const usual = defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme })
   const beginning = demo.blend ? shallowEnough(usual, depthLimitOf(demo.blend)) : usual
   await savePlan(by, lawn.id, {
-    version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, blend: [...(demo.blend ?? [])], sowOn: demo.sowOn,
+    version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, blend: [...(demo.blend ?? [])], sowOn: demo.sowOn, work: { ...NO_WORK, ...demo.work },
     settings: { ...beginning, ...demo.settings },
   })
   const saved = (await lawnById(by.firmId, lawn.id))!
-  for (const [code, daysFromSowing] of demo.done ?? []) {
+  for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)
-    if (daysBetween(day, DEMO_DAY) >= 0) await markDone(by, lawn.id, code, day)
+    if (daysBetween(day, DEMO_DAY) >= 0) await markDone(by, lawn.id, code, doneSchema.parse({ doneOn: day, ...told }))
   }
 }
 

@@ -227,7 +227,7 @@ test('the job slip prints on one page with its licences, and without what only a
   await expect(page.getByText('Pesticide business PB-00417')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Mark scalped' })).toBeHidden()
   await expect(page.locator('.sill')).toBeHidden()
-  await expect(page.getByText('Have buried services located')).toBeVisible()
+  await expect(page.getByRole('region', { name: /Core aerate/ }).getByText('Have buried services located')).toBeVisible()
 })
 
 test('who wants less motion gets none', async ({ page }) => {

@@ -1,4 +1,5 @@
 import { surveyOf, type Lawn } from '#contract/lawn'
+import { NO_WORK } from '#contract/work'
 import { glanceOf, type Outlook } from '#core/establishment/outlook'
 import { estimateOf, type Estimate } from '#core/programme/estimate'
 import { expectOf, type Expectation } from '#core/programme/expect'
@@ -40,7 +41,8 @@ export interface Difference {
   choices: { code: string; name: string; own: boolean; firm: boolean; changes: string; hours: number; minor: number; seedKg: number; days: number }[]
 }
 
-const asPlanned = (lawn: Lawn, change: Partial<Lawn['plan']>): Lawn => ({ ...lawn, plan: { ...lawn.plan, ...change } })
+/** Days that were agreed belong to the plan as it stands; another programme is laid out afresh. */
+const asPlanned = (lawn: Lawn, change: Partial<Lawn['plan']>): Lawn => ({ ...lawn, plan: { ...lawn.plan, ...change, ...(change.programme === lawn.plan.programme ? {} : { work: NO_WORK }) } })
 
 /** Day that a programme would be sown on: the plan's own, else the best of its window, else the next possible one. */
 function dayFor(lawn: Lawn, code: ProgrammeCode, waiting: Waiting, today: Day): Day {
@@ -74,7 +76,7 @@ export function useDecide(lawn: Ref<Lawn | undefined>, outlook: Ref<Outlook | un
     if (!planned.length || !survey) return undefined
     const parts = partsOf(planned, of.texture, settingsOf(trial, practice), schoolsIn(of, practice), of.plan.blend)
     const glance = glanceOf(seen, sowOn)
-    const sequence = sequenceOfParts(trial, parts, sowOn, glance, practice, sill.data?.forecast ?? [])
+    const sequence = sequenceOfParts(trial, parts, sowOn, glance, practice, { forecast: sill.data?.forecast ?? [] })
     const verdicts = (fitting.length ? fitting : zones).map(({ verdicts }) => verdicts[code])
     const leaning = zones.find(({ leans }) => leans?.programme === code)
     const unique = (gates: Gate[]) => gates.filter((gate, i) => gates.findIndex((other) => JSON.stringify(other.text) === JSON.stringify(gate.text)) === i)

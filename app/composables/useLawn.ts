@@ -1,7 +1,7 @@
-import { glanceOf, type Glance } from '#core/establishment/outlook'
+import { glanceOf, indexOf, type Glance } from '#core/establishment/outlook'
 import type { Lawn } from '#contract/lawn'
 import type { Day } from '#core/quantity/calendar'
-import { decisionOf, sequenceOf, settingsOf } from '~/utils/planOf'
+import { decisionOf, sequenceOf, settingsOf, type Weather } from '~/utils/planOf'
 
 /** The lawn of the page with its season, decision, settings and sequence, all following what is edited. */
 export function useLawn() {
@@ -17,13 +17,14 @@ export function useLawn() {
   const settings = computed(() => lawn.value && settingsOf(lawn.value, context.practice))
   const decision = computed(() => (lawn.value && glance.value ? decisionOf(lawn.value, glance.value, context.practice) : undefined))
   const forecast = computed(() => (sill.lawnId === id ? sill.data?.forecast ?? [] : []))
-  const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.practice, forecast.value))
+  const weather = computed<Weather>(() => ({ forecast: forecast.value, ...(outlook.value ? { soilOn: (day) => outlook.value?.soilC.median[indexOf(outlook.value, day)] } : {}) }))
+  const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.practice, weather.value))
 
   /** The sequence as it would be from another sowing day. */
   function sequenceFrom(sowOn: Day) {
     if (!lawn.value || !outlook.value) return undefined
     const trial: Lawn = { ...lawn.value, plan: { ...lawn.value.plan, programme: lawn.value.plan.programme ?? decision.value?.leans ?? 'overseed', sowOn } }
-    return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.practice, forecast.value)
+    return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.practice, weather.value)
   }
-  return { id, lawn, outlook, glance, settings, decision, sequence, sequenceFrom, forecast }
+  return { id, lawn, outlook, glance, settings, decision, sequence, sequenceFrom, forecast, weather }
 }

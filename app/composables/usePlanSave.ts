@@ -2,8 +2,8 @@ import type { Plan, PlanInput } from '#contract/lawn'
 import { fieldName } from '~/utils/fieldWords'
 
 /** What of a plan is edited. */
-const planFields = ({ version, programme, overruleNote, zonePlans, schools, blend, sowOn, settings }: Plan): Plan =>
-  ({ version, programme, overruleNote, zonePlans, schools, blend, sowOn, settings, savedAt: null, savedBy: null })
+const planFields = ({ version, programme, overruleNote, zonePlans, schools, blend, sowOn, settings, work }: Plan): Plan =>
+  ({ version, programme, overruleNote, zonePlans, schools, blend, sowOn, settings, work, savedAt: null, savedBy: null })
 
 /** Saves changes to the plan of a lawn, brought together with those of others. */
 export function usePlanSave(id: string) {

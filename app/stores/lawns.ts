@@ -2,8 +2,7 @@ import { defineStore } from 'pinia'
 import type { LawnGlance } from '#contract/context'
 import { LIST_PAGE, type Lawn, type NewLawn, type PlanInput } from '#contract/lawn'
 import type { Look } from '#contract/look'
-import type { Day } from '#core/quantity/calendar'
-import type { OperationCode } from '#core/programme/operations'
+import type { DoneTold } from '#contract/work'
 import type { Glance } from '#core/establishment/outlook'
 import { problemOf, type Problem } from '~/utils/api'
 
@@ -70,10 +69,10 @@ export const useLawnsStore = defineStore('lawns', () => {
   const add = async (lawn: NewLawn): Promise<Lawn> => keep(await $fetch<Lawn>('/api/lawns', { method: 'POST', body: lawn }))
   const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}`, look)
   const savePlan = (id: string, plan: PlanInput) => put(`/api/lawns/${id}/plan`, plan)
-  const markDone = (id: string, code: OperationCode, doneOn: Day) => put(`/api/lawns/${id}/operations/${code}`, { doneOn })
+  const markDone = (id: string, key: string, told: DoneTold) => put(`/api/lawns/${id}/operations/${key}`, told)
 
-  async function undoDone(id: string, code: OperationCode): Promise<void> {
-    keep(await $fetch<Lawn>(`/api/lawns/${id}/operations/${code}`, { method: 'DELETE' }))
+  async function undoDone(id: string, key: string): Promise<void> {
+    keep(await $fetch<Lawn>(`/api/lawns/${id}/operations/${key}`, { method: 'DELETE' }))
   }
 
   async function remove(id: string): Promise<void> {

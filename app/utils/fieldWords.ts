@@ -2,6 +2,8 @@ import type { Look } from '#contract/look'
 import { blendWords, type Blend } from '#core/grass/blends'
 import { GRASSES } from '#core/grass/grasses'
 import { SWARDS } from '#core/grass/swards'
+import { operationByCode } from '#core/programme/catalogue'
+import { codeOf } from '#core/programme/operations'
 import { PROGRAMME_NAMES } from '#core/programme/programmes'
 import { shortDayWithWeekday, isDay } from '#core/quantity/calendar'
 import { figure, showText, type Quantity, type UnitSystem } from '#core/quantity/figure'
@@ -12,7 +14,7 @@ const FIELDS: Words = {
   client: ['Client or lawn'], address: ['Address'], growsNow: ['In a few words'], latDeg: ['Latitude'], lonDeg: ['Longitude'], stationId: ['Weather station'], texture: ['Soil'],
   zones: ['Zones'], features: ['Site plan'], underlay: ['Picture under the plan'], applications: ['What was put on before'], nothingPutOn: ['Nothing put on'], soilTest: ['Soil test'],
   water: ['Water'], access: ['Access'], wishes: ['Wishes'],
-  programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], blend: ['Mixture'], heightM: ['Height'], sowOn: ['Sowing day'], settings: ['Settings'],
+  programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], blend: ['Mixture'], heightM: ['Height'], sowOn: ['Sowing day'], settings: ['Settings'], work: ['Run of operations'], 'work.added': ['Put in'],
   'settings.seedRateGPerM2': ['Live seed', 'rateGPerM2'], 'settings.lot.purityShare': ['Purity', 'share'], 'settings.lot.germinationShare': ['Germination', 'share'],
   'settings.lot.coatingShare': ['Coating', 'share'], 'settings.lot.purityOfBareSeed': ['Purity of the bare seed'], 'settings.bags': ['Bags and prices'],
   'settings.starterAnalysis': ['Starter analysis'], 'settings.starterNGPerM2': ['Nitrogen wanted', 'rateGPerM2'], 'settings.coverMaterial': ['Cover with'],
@@ -27,9 +29,17 @@ const ZONE_FIELDS: Words = {
   levelsSeen: ['Levels looked at'], hollows: ['Hollows'],
 }
 
+const WORK_FIELDS = { days: 'Day', pins: 'Day by hand', own: 'Own work', skipped: 'Left out', overruled: 'Overruled' } as const
+/** A slip, or a gate of it, by its name. */
+function slipWords(key: string): string {
+  const code = codeOf(key.split(':')[0]!)
+  return code && code !== 'own' ? operationByCode(code).name.toLowerCase() : 'own work'
+}
+
 function wordsOf(path: string): { words: Words[string] | undefined; zoneId?: string } {
   const [first, id, field] = path.split('.')
   if (first === 'zones' && id) return { zoneId: id, words: field ? ZONE_FIELDS[field] : ['The zone'] }
+  if (first === 'work' && field !== undefined) return { words: [`${WORK_FIELDS[id as keyof typeof WORK_FIELDS] ?? 'Work'}, ${slipWords(field)}`] }
   return { words: FIELDS[path] ?? (['features', 'underlay', 'water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools'].includes(first!) ? FIELDS[first!] : undefined) }
 }
 

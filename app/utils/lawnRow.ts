@@ -51,7 +51,7 @@ function seedRate(lawn: Lawn, practice: Practice, units: UnitSystem): string {
 /** Everything a row of the list shows, from the lawn and its season in brief. */
 export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, units: UnitSystem): LawnRowView {
   const { today } = practice
-  const sequence = sequenceOf(lawn, glance, practice, [])
+  const sequence = sequenceOf(lawn, glance, practice)
   const decision = glance ? decisionOf(lawn, glance, practice) : undefined
   const refused = decision !== undefined && decision.waiting.holds.length > 0 && !lawn.plan.programme
   const area = showText(figure('areaM2', lawn.areaM2), units)
@@ -66,7 +66,7 @@ export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice:
     : refused
       ? decision.waiting.holds[0]
       : sequence?.troubles[0]
-        ? { state: 'risk', text: [sequence.troubles[0]] }
+        ? { state: 'risk', text: [sequence.troubles[0].text] }
         : next && [...next.gates].sort((a, b) => WEIGHT[a.state] - WEIGHT[b.state])[0]
   return {
     lawn, sequence, steps, here: currentStep(steps), group: groupOf(lawn, sequence, refused),
@@ -76,7 +76,7 @@ export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice:
     sow: lawn.plan.sowOn ? shortDayWithWeekday(lawn.plan.sowOn, today) : 'no day yet',
     odds: lawn.plan.sowOn && glance?.sowing && (!programme || seeded) ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.waiting.next ? `next ${shortDay(decision.waiting.next, today)}` : '',
     next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : '',
-    what: next ? next.operation.name : sequence ? 'all done' : currentStep(steps).name,
+    what: next ? next.name : sequence ? 'all done' : currentStep(steps).name,
     sortBy: next ? next.from : missing.length ? '0' : '9999',
     gate,
   }

@@ -10,9 +10,13 @@ import { defaultSettings, shallowEnough, type PlanSettings } from '#core/program
 import type { Planning } from '#core/programme/planning'
 import { PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
 import { buildSequence, type Sequence } from '#core/programme/sequence'
+import { doneByKey } from '#contract/work'
+import { WATER_AHEAD_BELOW } from '#core/programme/gates'
+import type { Pace } from '#core/programme/hours'
+import type { Extent } from '#core/programme/parts'
 import type { Schools } from '#core/programme/schools'
 import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from '#core/programme/wait'
-import { addDays, dayOfYear, type Day } from '#core/quantity/calendar'
+import { addDays, dayOfYear, daysBetween, type Day } from '#core/quantity/calendar'
 import type { ZoneSurvey } from '#core/site/zone'
 
 /** What the firm holds, with which figures, on which days it works, and which day it is. */
@@ -21,6 +25,10 @@ export interface Practice {
   schools: Schools
   planning: Planning
   workingDays: readonly number[]
+  holidays: readonly Day[]
+  hoursADay: number
+  /** How fast the firm really is, by operation. */
+  pace: Readonly<Record<string, Pace>>
 }
 
 /** The schools of a plan: the firm's, but where it differs. */
@@ -103,20 +111,44 @@ export function partsIn(lawn: Lawn, practice: Practice): Part[] | undefined {
   return zones.length ? partsOf(zones, lawn.texture, settingsOf(lawn, practice), schoolsIn(lawn, practice), lawn.plan.blend) : undefined
 }
 
+/** What is known of the season beyond a plan's own day: the forecast, and the soil day by day where a whole outlook is at hand. */
+export interface Weather {
+  forecast: readonly ForecastDay[]
+  soilOn?: (day: Day) => number | undefined
+}
+export const NO_WEATHER: Weather = { forecast: [] }
+
+/** A winter lies between the killing of the autumn and the sowing. */
+const AUTUMN_AHEAD_DAYS = 200
+
+function extentOf(lawn: Lawn, sowOn: Day, glance: Glance | null | undefined, today: Day): Extent {
+  const left = glance?.sowing?.groundLeft
+  return {
+    soilTested: lawn.soilTest !== null, dryGround: left !== undefined && left < WATER_AHEAD_BELOW, added: lawn.plan.work.added,
+    autumnAhead: daysBetween(today, sowOn) > AUTUMN_AHEAD_DAYS || lawn.done.some(({ key }) => key === 'killAutumn'),
+  }
+}
+
 /** The sequence of some parts from a day on. */
-export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, forecast: readonly ForecastDay[]): Sequence {
+export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, { forecast, soilOn }: Weather): Sequence {
   const sowing = glance?.sowing
+  const { work } = lawn.plan
+  const growing = glance?.growing.find(({ to }) => to >= sowOn)
   return buildSequence({
-    parts, applications: lawn.applications, sowOn, today: practice.today, workingDays: practice.workingDays, forecast,
-    done: new Map(lawn.done.map(({ code, doneOn }) => [code, doneOn])),
+    parts, applications: lawn.applications, sowOn, today: practice.today, planning: practice.planning, extent: extentOf(lawn, sowOn, glance, practice.today), forecast,
+    workingDays: practice.workingDays, holidays: new Set(practice.holidays), hoursADay: practice.hoursADay, pace: practice.pace,
+    ...doneByKey(lawn.done), skipped: work.skipped, own: work.own, overruled: work.overruled, pins: new Map(Object.entries(work.pins)), agreed: new Map(Object.entries(work.days)),
+    ...(soilOn ? { soilOn } : {}),
+    ...(growing ? { growsUntil: growing.to } : {}),
     ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
+    ...(sowing?.up ? { firstGreen: sowing.up } : {}),
     ...(sowing ? { groundLeft: sowing.groundLeft } : {}),
     ...(sowing && glance && anchorOf(parts) === 'sow' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
 }
 
 /** The dated sequence of a decided plan; undefined while something before it is missing. */
-export function sequenceOf(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, forecast: readonly ForecastDay[], sowOn = lawn.plan.sowOn): Sequence | undefined {
+export function sequenceOf(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, weather: Weather = NO_WEATHER, sowOn = lawn.plan.sowOn): Sequence | undefined {
   const parts = sowOn ? partsIn(lawn, practice) : undefined
-  return parts && sowOn ? sequenceOfParts(lawn, parts, sowOn, glance, practice, forecast) : undefined
+  return parts && sowOn ? sequenceOfParts(lawn, parts, sowOn, glance, practice, weather) : undefined
 }

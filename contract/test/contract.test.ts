@@ -8,10 +8,11 @@ import { missingOf, newLawnSchema, planSchema, settingsSchema, surveyOf, type La
 import { lookSchema, type Look } from '../look'
 import { readSoilCsv } from '../soilCsv'
 import { aLook, ZONE_ID } from './looks'
+import { NO_WORK } from '../work'
 import { importSchema, mappingSchema, newStationSchema } from '../station'
 
 const look: Look = aLook({ client: ' Odell ' })
-const lawnOf = (of: Look): Lawn => ({ ...of, id: ZONE_ID, measured: measureZones(of.zones, of.features, of), areaM2: 0, done: [], savedAt: null, savedBy: null, plan: { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, savedAt: null, savedBy: null } })
+const lawnOf = (of: Look): Lawn => ({ ...of, id: ZONE_ID, measured: measureZones(of.zones, of.features, of), areaM2: 0, done: [], savedAt: null, savedBy: null, plan: { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, work: NO_WORK, savedAt: null, savedBy: null } })
 const TODAY = toDay('2026-09-08')
 const problems = (change: object) => {
   const parsed = lookSchema.safeParse({ ...look, ...change })
@@ -78,7 +79,7 @@ test('the settings that a plan begins with are ones the contract takes, for ever
 
 test('a plan refuses what cannot be sown or fed', () => {
   const settings = defaultSettings({ grass: GRASSES[0]!, desirableShare: 0.5, programme: PROGRAMMES.overseed })
-  const fits = (change: object) => planSchema.safeParse({ version: 0, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: '2026-09-18', settings: { ...settings, ...change } }).success
+  const fits = (change: object) => planSchema.safeParse({ version: 0, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, sowOn: '2026-09-18', settings: { ...settings, ...change } }).success
   expect(fits({})).toBe(true)
   expect(fits({ seedRateGPerM2: 0 })).toBe(false)
   expect(fits({ starterAnalysis: '0-24-12' })).toBe(false)

@@ -5,7 +5,7 @@ import { planningSchema, schoolsOf, schoolsSchema } from '../schools'
 import { pricesChanged } from '../lawn'
 import { readingSchema } from '../station'
 
-const SETTINGS = { version: 1, name: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', schools: DEFAULT_SCHOOLS, planning: {}, workingDays: [1, 2], licences: [], homeStationId: null }
+const SETTINGS = { version: 1, name: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', schools: DEFAULT_SCHOOLS, planning: {}, workingDays: [1, 2], holidays: [], hoursADay: 16, licences: [], homeStationId: null }
 const accepts = (change: object) => firmSettingsSchema.safeParse({ ...SETTINGS, ...change }).success
 
 describe('settings of a firm', () => {

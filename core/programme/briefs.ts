@@ -6,12 +6,13 @@ import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Phrase } from '../quantity/phrase'
 import type { Worked } from '../quantity/working'
-import { liftsFor, LIFT_MM } from '../site/hollow'
+import { liftShares, LIFT_MM } from '../site/hollow'
 import type { Survey } from '../site/survey'
 import { addedHours, crewHours, WORK_RATES_M2_PER_H as RATES } from './hours'
 import type { OperationCode } from './operations'
-import { seedOf, soilOf, type Part } from './parts'
+import { seedOf, slitSeeded, soilOf, type Part } from './parts'
 import { buriedMm } from './plan'
+import { VISIT_BRIEFS } from './visitBriefs'
 import { clippings, scalpSteps } from './scalping'
 
 /** How an operation is set on some ground, and what it waits for on the day. */
@@ -19,6 +20,14 @@ export interface Brief {
   settings: Phrase
   gates: Gate[]
   hours: Worked
+  /** Where it is done another way than its name says. */
+  name?: string
+}
+
+/** Which of several an operation is. */
+export interface Turn {
+  number: number
+  of: number
 }
 
 /** Water of the first watering, mm: damp to an inch. @source own */
@@ -31,7 +40,7 @@ const SWELL = 3
 /** Kept lower than this, cores come off. @source trade */
 const LOW_CUT_MM = 25
 
-const onTheDay = (...text: Phrase): Gate => ({ state: 'waiting', text })
+export const onTheDay = (...text: Phrase): Gate => ({ state: 'waiting', text })
 
 function kill(title: string, gates: Gate[]) {
   return ({ survey }: Part): Brief => ({
@@ -44,7 +53,7 @@ const SPRAY_GATES = [onTheDay('leaf dry, wind 2 to 10 mph (3 to 16 km/h), no rai
 function scalp({ survey, settings }: Part): Brief {
   const { heightsMm, severe } = scalpSteps(survey.mowingHeightMm, settings.scalpToMm)
   const steps = heightsMm.flatMap((mm): Phrase => [' to ', figure('depthMm', mm)])
-  const gates = [onTheDay('grass dry at each cut, blade sharp')]
+  const gates: Gate[] = [onTheDay('grass dry at each cut, blade sharp')]
   if (severe) gates.unshift({ state: 'risk', text: ['more than a third comes off each time; add a cut if it rips'] })
   const already = survey.mowingHeightMm <= settings.scalpToMm
   return {
@@ -83,7 +92,7 @@ function dethatch({ survey, programme: { dethatchPasses: passes } }: Part): Brie
   const debris: Phrase = survey.thatchMm > 0 ? [' Haul off ', thatchDebris(survey, passes), '.'] : []
   return {
     settings: [figure('count', passes), DIRECTIONS[passes] ?? ' directions', '. Blades just bring up soil', ...(over ? [', thatch now ', figure('depthMm', survey.thatchMm)] : []), '. Clear with the mower.', ...debris],
-    gates: [onTheDay('surface dry; not in drought or heat'), { state: 'met', text: over ? ['thatch over ½ in at survey'] : ['soil has to show for seed to touch it'], source: { kind: 'trade', text: 'limit ½ in (12 mm)' } }],
+    gates: [{ state: 'met', text: over ? ['thatch over ½ in at survey'] : ['soil has to show for seed to touch it'], source: { kind: 'trade', text: 'limit ½ in (12 mm)' } }],
     hours: crewHours('Dethatch', survey.areaM2, [
       { what: 'Directions', passes, rateM2PerH: RATES.dethatch },
       { what: 'Clearing by mower', passes: 1, rateM2PerH: RATES.scalp },
@@ -113,15 +122,30 @@ function core({ survey, programme: { corePasses: passes }, schools }: Part): Bri
   const off = schools.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
   return {
     settings: [figure('count', passes), passes > 1 ? ' passes in a grid, ' : ' pass, ', figure('depthMm', CORE_DEPTH_MM), ' deep, holes ', figure('depthMm', CORE_SPACING_MM), ' apart, about ', coreHoles(survey), off ? '. Rake the cores up and haul them off.' : '. Leave the cores and break them up.'],
-    gates: [onTheDay('buried lines located, heads flagged'), onTheDay('soil moist, not wet, 3 in down')],
+    gates: [onTheDay('soil moist, not wet, 3 in down')],
     hours: crewHours('Core aerate', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.core }, ...(off ? [{ what: 'Cores off, with the mower’s bag', passes: 1, rateM2PerH: RATES.scalp }] : [])]),
+  }
+}
+
+function fork({ survey }: Part): Brief {
+  return { settings: ['Fork ', figure('areaM2', survey.areaM2), ' by hand ', figure('depthMm', CORE_DEPTH_MM), ' deep and more, levered a little at each push.'], gates: [onTheDay('soil moist, not wet')], hours: crewHours('Fork', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]) }
+}
+
+/** Turf is cut this deep to come off and knit again, mm. @source own */
+const SOD_MM = 40
+
+function relay(part: Part): Brief {
+  const { deepestMm, volumeM3, overM2 } = soilOf(part)
+  return {
+    settings: ['Cut the turf over the deep place ', figure('depthMm', SOD_MM), ' thick, roll it back, fill with ', figure('volumeM3', volumeM3), ` of ${soilName(part)} in firmed layers to `, figure('depthMm', deepestMm), ', relay, water.'],
+    gates: [], hours: addedHours(crewHours('Lift turf, fill, relay', overM2 / 2, [{ what: 'Cutting and relaying', passes: 1, rateM2PerH: RATES.fork }]), 'Barrowing', volumeM3, RATES.barrowM3PerH),
   }
 }
 
 function loosen({ survey }: Part): Brief {
   return {
     settings: ['Fork ', figure('areaM2', survey.areaM2), ' of bare ground ', figure('depthMm', 75), ' deep, stones and roots out, edges cut back to sound turf.'],
-    gates: [onTheDay('buried lines located, heads flagged')], hours: crewHours('Loosen', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
+    gates: [], hours: crewHours('Loosen', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
   }
 }
 
@@ -149,24 +173,42 @@ function level(part: Part): Brief {
   }
 }
 
-function lift(part: Part): Brief {
-  const { deepestMm } = soilOf(part)
-  const lifts = Math.max(1, liftsFor(deepestMm))
+function lift(part: Part, { number, of }: Turn): Brief {
+  const { deepestMm, volumeM3, overM2 } = soilOf(part)
+  const shares = liftShares(deepestMm, overM2 ? (volumeM3 / overM2) * 1000 : deepestMm)
+  const own = shares[number - 1]
+  if (!own) return { settings: ['Nothing more: these hollows are full.'], gates: [], hours: crewHours('Dress', 0, []) }
+  const last = number === shares.length
   return {
-    settings: [...levelSoil(part), ', ', figure('count', lifts), lifts > 1 ? ' lifts of ' : ' lift of ', figure('depthMm', Math.min(LIFT_MM, deepestMm)), ' at the most', lifts > 1 ? ', 14 days of growth between them' : '', '. Leaf tips show through each.'],
-    gates: [{ state: 'waiting', text: ['turf in active growth, surface dry'] }, ...(deepestMm > 75 ? [{ state: 'risk' as const, text: ['deeper than 3 in (75 mm): lift the turf, fill, relay'] }] : [])],
-    hours: hoursToMove(part, 'Dress', lifts),
+    ...(of > 1 ? { name: `Dress, lift ${number} of ${of}` } : {}),
+    settings: [
+      figure('volumeM3', volumeM3 * own.volumeShare), ` of ${soilName(part)}, settling added, `, figure('depthMm', last ? deepestMm - (number - 1) * LIFT_MM : LIFT_MM), ' at the most over ', figure('areaM2', overM2 * own.areaShare),
+      '. Leaf tips show through.', ...(last ? [] : [' The next when it has grown through.']),
+    ],
+    gates: [],
+    hours: addedHours(crewHours('Dress', overM2 * own.areaShare, [{ what: 'Dragging level', passes: 1, rateM2PerH: RATES.level }]), 'Barrowing', volumeM3 * own.volumeShare, RATES.barrowM3PerH),
   }
 }
+
+const SLIT_MM = 6
 
 function sow(part: Part): Brief {
   const { survey, schools } = part
   const need = seedOf(part)
   if (!need) return { settings: [], gates: [], hours: crewHours('Sow', survey.areaM2, []) }
+  const steep: Gate[] = survey.slopeShare > 0.15 && !slitSeeded(part) ? [{ state: 'risk', code: 'slope', text: ['steep: slit-seed, netting or fleece holds the seed'] }] : []
+  if (slitSeeded(part)) {
+    return {
+      name: 'Slit-seed',
+      settings: ['2', ' directions at half rate, ', need.pass, ' each, ', need.product, ` of ${blendWords(part.seed)} in all, slits no deeper than `, figure('depthMm', Math.min(SLIT_MM, depthLimitOf(part.seed))), '. In place of dethatching, sowing and raking.'],
+      gates: [onTheDay('soil moist enough that slits open clean')],
+      hours: crewHours('Slit-seed', survey.areaM2, [{ what: 'Directions', passes: 2, rateM2PerH: RATES.slit }]),
+    }
+  }
   const mixed = schools.mixing === 'mixed'
   return {
     settings: ['2', ' half-rate passes at right angles, ', need.pass, ' each, ', need.product, ` of ${blendWords(part.seed)} in all${mixed ? ', mixed by hand with the feed' : ''}. Start with the gate closed; edges by hand.`],
-    gates: [onTheDay('surface dry enough not to clog'), ...(survey.slopeShare > 0.15 ? [{ state: 'risk' as const, text: ['steep: slit-seed, netting or fleece holds the seed'] }] : [])],
+    gates: [onTheDay('surface dry enough not to clog'), ...steep],
     hours: crewHours('Sow', survey.areaM2, [{ what: 'Passes', passes: 2, rateM2PerH: RATES.broadcast }]),
   }
 }
@@ -178,7 +220,7 @@ export function depthGate({ seed, settings }: Pick<Part, 'seed' | 'settings'>): 
   const limit = figure('depthMm', limitMm)
   const source = { kind: 'mem', text: `deepest safe cover of ${blendWords(seed)}` } as const
   return totalMm > limitMm + 0.05
-    ? { state: 'hold', text: ['raked in and covered ', figure('depthMm', totalMm), ', deeper than ', limit, `, the most ${seed.length > 1 ? 'the shallowest of the mixture' : blendWords(seed)} grows through`], source }
+    ? { state: 'hold', code: 'depth', text: ['raked in and covered ', figure('depthMm', totalMm), ', deeper than ', limit, `, the most ${seed.length > 1 ? 'the shallowest of the mixture' : blendWords(seed)} grows through`], source }
     : { state: 'met', text: ['raked in and covered ', figure('depthMm', totalMm), ' of ', limit, ' at the most'], source }
 }
 
@@ -196,13 +238,13 @@ function firm({ survey }: Part): Brief {
 }
 
 const PREVENTER: Record<Part['schools']['preventer'], string> = {
-  none: '', apart: ' Seedling-safe preventer (mesotrione or siduron type) in a pass of its own, where species, label and law allow.',
+  none: '', apart: '',
   combined: ' The starter carries a seedling-safe preventer: the lower of feed limit and label rate holds.',
 }
 
 function feed({ survey, settings, schools }: Part): Brief {
   const analysis = parseAnalysis(settings.starterAnalysis)
-  const passes = 2 + (schools.preventer === 'apart' ? 1 : 0) - (schools.mixing === 'mixed' ? 1 : 0)
+  const passes = 2 - (schools.mixing === 'mixed' ? 1 : 0)
   const hours = crewHours('Feed', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.broadcast }])
   if (!analysis) return { settings: ['No feed that can be read: enter the analysis in Bring.'], gates: [], hours }
   const need = feedNeed(survey.areaM2, settings.starterNGPerM2, analysis)
@@ -229,14 +271,6 @@ function water({ survey }: Part): Brief {
   }
 }
 
-function check({ survey }: Part): Brief {
-  return {
-    settings: ['Early afternoon. Top ', figure('depthMm', 10), ' dark and moist? Washed seed, birds, dry corners.'],
-    gates: [],
-    hours: crewHours('First check', survey.areaM2, [{ what: 'Walking it', passes: 1, rateM2PerH: RATES.inspect }]),
-  }
-}
-
 function mow({ survey, grass }: Part): Brief {
   const keptMm = Math.min(Math.max(survey.mowingHeightMm, grass.mowingMm[0]), grass.mowingMm[1])
   const standingMm = firstMowHeightMm(keptMm)
@@ -247,21 +281,23 @@ function mow({ survey, grass }: Part): Brief {
   }
 }
 
-const BRIEFS: Record<OperationCode, (part: Part) => Brief> = {
-  kill1: kill('Kill, first', [...SPRAY_GATES, onTheDay('weeds growing')]), kill2: kill('Kill, again', [...SPRAY_GATES, onTheDay('regrowth seen')]),
-  scalp, clear, dethatch, core, loosen, level, lift, sow, rake, firm, feed, cover, water, check, mow,
+const BRIEFS: Record<Exclude<OperationCode, 'own'>, (part: Part, turn: Turn) => Brief> = {
+  ...VISIT_BRIEFS,
+  killAutumn: kill('Kill, autumn before', SPRAY_GATES), kill1: kill('Kill, first', SPRAY_GATES), kill2: kill('Kill, again', [...SPRAY_GATES, onTheDay('regrowth seen')]), kill3: kill('Kill, third', [...SPRAY_GATES, onTheDay('regrowth seen')]),
+  scalp, clear, dethatch, core, fork, loosen, level, lift, relay, sow, rake, firm, feed, cover, water, mow,
 }
 
 const same = (a: Gate, b: Gate): boolean => JSON.stringify([a.state, a.text]) === JSON.stringify([b.state, b.text])
 
 /** The brief of an operation over all parts that have it; where there are several, each is named by its zones. */
-export function briefOf(code: OperationCode, parts: readonly Part[]): Brief {
-  const briefs = parts.map(BRIEFS[code])
+export function briefOf(code: Exclude<OperationCode, 'own'>, parts: readonly Part[], turn: Turn = { number: 1, of: 1 }): Brief {
+  const briefs = parts.map((part) => BRIEFS[code](part, turn))
   if (briefs.length === 1) return briefs[0]!
   const settings = briefs.flatMap((brief, i): Phrase => [`${parts[i]!.zones.join(', ')}: `, ...brief.settings, ' '])
   const gates = briefs.flatMap((brief) => brief.gates).filter((gate, i, all) => all.findIndex((other) => same(gate, other)) === i)
   const value = briefs.reduce((sum, { hours }) => sum + hours.value, 0)
   const lines = briefs.flatMap(({ hours }) => hours.working.lines)
   const { title, formula } = briefs[0]!.hours.working
-  return { settings, gates, hours: { value, working: { title, formula, result: figure('hours', value), lines: [...lines, { operator: '=', what: 'All parts', value: figure('hours', value), subtotal: true }] } } }
+  const name = briefs.find((brief) => brief.name)?.name
+  return { ...(name ? { name } : {}), settings, gates, hours: { value, working: { title, formula, result: figure('hours', value), lines: [...lines, { operator: '=', what: 'All parts', value: figure('hours', value), subtotal: true }] } } }
 }

@@ -6,7 +6,7 @@ import type { Worked, WorkingLine } from '../quantity/working'
 import { PLANNING, sourceOf, type Planning, type PriceCode } from './planning'
 import { seedOf, soilOf, type Part } from './parts'
 import { buriedMm } from './plan'
-import type { Sequence } from './sequence'
+import { firstWork, type Sequence } from './sequence'
 
 /** What a plan costs in work, money and time off the lawn. */
 export interface Estimate {
@@ -77,7 +77,7 @@ export function estimateOf(parts: readonly Part[], sequence: Sequence, planning:
   const closing = sequence.slips.filter(({ operation }) => CLOSING.includes(operation.code))
   const first = closing.reduce((a, b) => (b.from < a.from ? b : a), closing[0]!)
   const mow = sequence.slips.find(({ operation }) => operation.code === 'mow')
-  const anchor = sequence.slips.find(({ operation }) => operation.code === 'sow' || operation.code === 'lift')!
+  const anchor = sequence.slips.find(({ key }) => key === 'sow' || key === 'lift')!
   const days = mow ? daysBetween(first.from, mow.to) : daysBetween(first.from, anchor.to) + AFTER_LIFT_DAYS
   const crew = sequence.crewHours
   return {
@@ -90,7 +90,7 @@ export function estimateOf(parts: readonly Part[], sequence: Sequence, planning:
     },
     priceMinor: priceOf(parts, crew, planning, currency),
     seedKg: parts.reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0),
-    outFrom: first.from, outTo: mow?.to ?? anchor.to, leadDays: daysBetween(sequence.slips[0]!.from, anchor.to),
+    outFrom: first.from, outTo: mow?.to ?? anchor.to, leadDays: daysBetween(firstWork(sequence).from, anchor.to),
     outOfUse: {
       value: days,
       working: {

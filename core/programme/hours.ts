@@ -3,7 +3,7 @@ import type { Worked, WorkingLine } from '../quantity/working'
 
 /** m²/h a pass. @source own, editable planning figures, reference §6 */
 export const WORK_RATES_M2_PER_H = {
-  scalp: 900, dethatch: 600, core: 1400, broadcast: 2500, rake: 250, cover: 200, inspect: 2500, spray: 1500, roll: 1500, level: 120, fork: 15, fleece: 400,
+  scalp: 900, dethatch: 600, core: 1400, slit: 700, broadcast: 2500, rake: 250, cover: 200, inspect: 2500, spray: 1500, roll: 1500, level: 120, fork: 15, fleece: 400,
   /** m³/h, not m². */
   barrowM3PerH: 1.2,
 } as const
@@ -35,6 +35,33 @@ export function crewHours(title: string, areaM2: number, passes: readonly Pass[]
     { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
   )
   return { value, working: { title, result: figure('hours', value), formula: 'Area × passes ÷ work rate, and set-up.', lines } }
+}
+
+/** How fast a firm really is at an operation, from what was marked done. */
+export interface Pace {
+  m2PerCrewH: number
+  jobs: number
+}
+
+/** Jobs from which on the firm's own pace counts more than ours. @source own */
+export const PACE_FROM_JOBS = 3
+
+/** Crew hours by the firm's own pace, where it has one; those of the work rates otherwise. @param areaM2 ground that is worked on */
+export function pacedHours(hours: Worked, areaM2: number, pace: Pace | undefined): Worked {
+  if (!pace || pace.jobs < PACE_FROM_JOBS || !(pace.m2PerCrewH > 0) || !(areaM2 > 0)) return hours
+  const value = areaM2 / pace.m2PerCrewH
+  return {
+    value,
+    working: {
+      title: hours.working.title, result: figure('hours', value), formula: 'Area ÷ the firm’s own pace.',
+      lines: [
+        { what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
+        { operator: '÷', what: `Pace, the middle of ${pace.jobs} jobs`, value: figure('areaRateM2PerH', pace.m2PerCrewH), source: { kind: 'user', text: 'hours marked done, set-up included' } },
+        { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
+        { what: 'By our work rates it would be', value: figure('hours', hours.value), source: { kind: 'own', text: 'work rates' } },
+      ],
+    },
+  }
 }
 
 /** Hours with those of moving a volume by barrow added. */

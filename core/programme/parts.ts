@@ -3,9 +3,12 @@ import { grassByCode, type Grass } from '../grass/grasses'
 import { seedNeed, type SeedNeed } from '../materials/seed'
 import type { Texture } from '../climate/soil'
 import type { Source } from '../quantity/working'
+import { liftsFor } from '../site/hollow'
 import { surveyOver, type Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
-import { OPERATIONS, type Operation, type OperationCode } from './operations'
+import { ADDABLE, operationByCode } from './catalogue'
+import { keyOf, OPERATION_CODES, type Operation, type OperationCode } from './operations'
+import { PLANNING } from './planning'
 import { beginningRate, shallowEnough, type PlanSettings } from './plan'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './programmes'
 import type { Schools } from './schools'
@@ -96,23 +99,78 @@ const FEATHERED = 2
 /** A dressing all over where no hollow is measured. @source own */
 const EVEN_LIFT_MM = 6
 
-/** Does this part have this operation, as surveyed and by its schools? */
-function has(part: Part, code: OperationCode): boolean {
-  const { programme, settings, survey, schools } = part
-  if (!programme.operations.includes(code)) return false
-  switch (code) {
-    case 'level': return survey.hollowM3 > 0 || bringsLoam(part)
-    case 'core': return !bringsLoam(part)
-    case 'firm': return schools.firming === 'firm' && (has(part, 'level') || has(part, 'loosen'))
-    case 'cover': return settings.coverMm > 0
-    case 'feed': return settings.starterNGPerM2 > 0
-    default: return true
-  }
+/** Smaller ground is forked, not cored. @source own */
+const FORK_BELOW_M2 = 20
+/** Heaps of cover from here on come by truck, m³. @source own */
+const TRUCK_FROM_M3 = 1
+
+/** What the whole lawn, the season and the technician say about what a plan has to hold. */
+export interface Extent {
+  soilTested: boolean
+  /** The ground will be too dry for tines. */
+  dryGround: boolean
+  /** A killing in the autumn before is still to be had. */
+  autumnAhead: boolean
+  /** Operations that the technician put in besides. */
+  added: readonly OperationCode[]
+}
+const PLAIN: Extent = { soilTested: true, dryGround: false, autumnAhead: false, added: [] }
+
+const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
+/** Deeper than grass grows through lift by lift, under turf that stays. */
+const wantsRelaying = ({ survey, programme }: Part): boolean => survey.deepestMm > PLANNING.hollowRelay.value && programme.code !== 'kill' && programme.code !== 'strip'
+/** Enough cover material that it comes as a load. */
+export const coverByTruck = (part: Part): boolean => has(part, 'cover', PLAIN) && part.settings.coverMaterial !== 'straw' && part.settings.coverMaterial !== 'fleece' && (part.survey.areaM2 * part.settings.coverMm) / 1000 >= TRUCK_FROM_M3
+/** Slits take seed into the old sward without tearing it first. Where it is to be torn out, slits do not do it. */
+export const slitSeeded = ({ schools, programme }: Part): boolean => schools.sowing === 'slit' && programme.dethatchPasses > 0 && programme.dethatchPasses <= 2
+
+/** What decides whether a part has an operation that its programme may have; the others it always has. */
+const CONDITIONS: Partial<Record<OperationCode, (part: Part, extent: Extent) => boolean>> = {
+  soilTest: (_, { soilTested }) => !soilTested,
+  killAutumn: ({ grass }, { autumnAhead }) => grass.season === 'warm' && autumnAhead,
+  locate: (part, extent) => (['core', 'fork', 'loosen', 'relay', 'dethatch'] as const).some((code) => has(part, code, extent)),
+  waterAhead: (part, extent) => extent.dryGround && (has(part, 'core', extent) || has(part, 'fork', extent)),
+  relay: wantsRelaying,
+  delivery: (part) => soilOf(part).volumeM3 > 0 || coverByTruck(part),
+  dethatch: (part) => !slitSeeded(part),
+  core: (part) => !bringsLoam(part) && !small(part),
+  fork: (part) => !bringsLoam(part) && small(part),
+  level: (part) => part.survey.hollowM3 > 0 || bringsLoam(part),
+  rake: (part) => !slitSeeded(part),
+  firm: (part, extent) => part.schools.firming === 'firm' && (has(part, 'level', extent) || has(part, 'loosen', extent)),
+  feed: ({ settings }) => settings.starterNGPerM2 > 0,
+  preventer: ({ schools }) => schools.preventer === 'apart',
+  cover: ({ settings }) => settings.coverMm > 0,
+  uncover: ({ settings }) => settings.coverMm > 0 && settings.coverMaterial === 'fleece',
 }
 
-/** Operations of a plan, in order, each with the parts that have it. */
-export const operationsOf = (parts: readonly Part[]): { operation: Operation; parts: Part[] }[] =>
-  OPERATIONS.map((operation) => ({ operation, parts: parts.filter((part) => has(part, operation.code)) })).filter((one) => one.parts.length > 0)
+/** Does this part have this operation, as surveyed, by its schools and by what was put in? */
+function has(part: Part, code: OperationCode, extent: Extent): boolean {
+  if (extent.added.includes(code) && (ADDABLE as readonly OperationCode[]).includes(code)) return true
+  return part.programme.operations.includes(code) && (CONDITIONS[code]?.(part, extent) ?? true)
+}
+
+export interface PlannedOperation {
+  key: string
+  operation: Operation
+  /** Which of several, 1 for the only one. */
+  number: number
+  of: number
+  parts: Part[]
+}
+
+/** Lifts until the deepest hollow of some parts is full. */
+const liftsOf = (parts: readonly Part[]): number => Math.max(1, ...parts.map((part) => liftsFor(Math.min(soilOf(part).deepestMm, wantsRelaying(part) ? PLANNING.hollowRelay.value : Infinity))))
+
+/** Operations of a plan, in order, each with the parts that have it; a dressing once for every lift. */
+export const operationsOf = (all: readonly Part[], extent: Extent = PLAIN): PlannedOperation[] =>
+  OPERATION_CODES.flatMap((code) => {
+    if (code === 'own') return []
+    const parts = all.filter((part) => has(part, code, extent))
+    if (!parts.length) return []
+    const of = code === 'lift' ? liftsOf(parts) : 1
+    return Array.from({ length: of }, (_, i) => ({ key: keyOf(code, i + 1), operation: operationByCode(code), number: i + 1, of, parts }))
+  })
 
 /** The operation whose day is chosen: the first lift only where nothing is sown. */
 export const anchorOf = (parts: readonly Part[]): 'sow' | 'lift' => (parts.some(({ programme }) => programme.anchor === 'sow') ? 'sow' : 'lift')

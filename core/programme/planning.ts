@@ -4,7 +4,7 @@ import { EXPECT_FIGURES } from './expectFigures'
 
 /** A figure that judgements and estimates lean on; a firm may put its own in its place. */
 export interface PlanningFigure {
-  group: 'Limits' | 'Prices' | 'Expected results'
+  group: 'Limits' | 'Waits' | 'Prices' | 'Expected results'
   name: string
   quantity: Quantity
   /** Money is for this much: an hour, a kilogram, a cubic metre, a square metre. */
@@ -49,6 +49,21 @@ const LIMITS = {
   lowCut: depth('Kept height that wants cores taken off and better levels', 25, trade('cores off below 1 in (25 mm)')),
 } satisfies Record<string, Limit>
 
+const days = (name: string, value: number, source: Source): Limit => ({ name, quantity: 'days', value, least: 0, most: 400, source })
+
+/** @source reference §12 */
+const WAITS = {
+  locateLead: days('Locating services before a machine goes in', 5, mem('3 working days, a weekend between; local law first')),
+  seedLead: days('Order of seed before sowing', 7, own('on site')), soilLead: days('Order of soil before its delivery', 4, own('on site')),
+  hireLead: days('Hire of machines before the scalp', 3, own('on site')), testLead: days('Soil test before sowing', 12, own('laboratory and post')),
+  killAgain: days('First spray to the second', 14, own('regrowth has to be seen')), labelWait: days('Last spray to the scalp', 7, own('label interval 3 to 7 days, and brown all over')),
+  scalpOpen: days('Scalped ground lies open at the most', 7, own('until seed or dressing')), tornOpen: days('Torn ground lies open at the most', 5, own('until seed')),
+  coreOpen: days('Core holes stay open', 7, own('until seed or dressing')), levelRest: days('Levelled to sown', 1, own('firmed and dragged again')),
+  liftGrow: days('One lift to the next', 14, trade('10 to 14 days of growth')), checkFirst: days('First check, from sowing', 2, own('seed is swollen')),
+  checkLast: days('First check, at the latest', 5, own('it can still be saved')), fleeceMost: days('Fleece lies at the most', 16, own('10 to 14 days is trade')),
+  weakFirst: days('Weak spots, from first green', 14, own('2 to 4 weeks')), weakLast: days('Weak spots, at the latest', 28, own('2 to 4 weeks')),
+} satisfies Record<string, Limit>
+
 const PRICES = {
   crew: price('Crew', 'hours', 5800), seed: price('Seed as sold', 'massKg', 900), feed: price('Feed', 'massKg', 220), coverSoil: price('Cover material', 'volumeM3', 6000),
   loam: price('Screened loam or sand', 'volumeM3', 5500), herbicide: price('Non-selective herbicide, each time', 'areaM2', 6), additive: price('Additive, where wanted', 'areaM2', 9),
@@ -59,8 +74,9 @@ const grouped = <C extends string>(group: PlanningFigure['group'], figures: Reco
   Object.fromEntries(Object.entries<Limit>(figures).map(([code, figure]) => [code, { group, ...figure }])) as Record<C, PlanningFigure>
 
 /** Every figure by its code, in the order in which a firm reads them. */
-export const PLANNING = { ...grouped('Limits', LIMITS), ...grouped('Prices', PRICES), ...grouped('Expected results', EXPECT_FIGURES) }
+export const PLANNING = { ...grouped('Limits', LIMITS), ...grouped('Waits', WAITS), ...grouped('Prices', PRICES), ...grouped('Expected results', EXPECT_FIGURES) }
 export type PlanningCode = keyof typeof PLANNING
+export type WaitCode = keyof typeof WAITS
 export type LimitCode = keyof typeof LIMITS
 export type PriceCode = keyof typeof PRICES
 export const PLANNING_CODES = Object.keys(PLANNING) as [PlanningCode, ...PlanningCode[]]

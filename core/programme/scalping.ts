@@ -1,4 +1,5 @@
 import { figure } from '../quantity/figure'
+import type { Part } from './parts'
 import type { Worked } from '../quantity/working'
 
 const MOST_CUTS = 4
@@ -43,4 +44,9 @@ export function clippings(areaM2: number, presentMm: number, lowestMm: number): 
       ],
     },
   }
+}
+
+/** Days between the first cut of the part that takes most of them and the last. */
+export function scalpSpanDays(parts: readonly Part[]): number {
+  return Math.max(...parts.map(({ survey, settings }) => scalpSteps(survey.mowingHeightMm, settings.scalpToMm).spanDays))
 }

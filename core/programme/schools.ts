@@ -15,6 +15,7 @@ export interface Schools {
   starter: 'starter' | 'balanced' | 'none'
   feedWhen: 'at sowing' | 'after first mow'
   preventer: 'none' | 'apart' | 'combined'
+  sowing: 'broadcast' | 'slit'
   mixing: 'apart' | 'mixed'
   additive: 'none' | 'priced'
   cover: 'always' | 'none'
@@ -82,6 +83,10 @@ export const SCHOOLS: Questions = {
     choice('apart', 'Seedling-safe, apart', 'Mesotrione or siduron type where the species and law allow; a pass more.'),
     choice('combined', 'With the starter', 'One pass; the limits of feed and label both apply.'),
   ] },
+  sowing: { asks: 'Getting seed in', choices: [
+    choice('broadcast', 'Dethatch, sow, rake', 'Soil shows all over; seed lies even.'),
+    choice('slit', 'Slit-seed', 'In place of dethatching, sowing and raking where the sward stays: two directions, no deeper than ¼ in (6 mm); rows show until they close.'),
+  ] },
   mixing: { asks: 'Seed and feed', choices: [
     choice('apart', 'Each by itself', 'Each with its own setting.'),
     choice('mixed', 'Mixed by hand', 'One pass less on small areas; the setting is a guess.'),
@@ -125,7 +130,7 @@ export const SCHOOL_CODES = Object.keys(SCHOOLS) as School[]
 
 export const DEFAULT_SCHOOLS: Schools = {
   kill: 'by survey', cores: 'leave', coreOrder: 'after', rate: 'label', springRate: 'same', scalp: 'by stand', season: 'by window', starter: 'starter', feedWhen: 'at sowing',
-  preventer: 'none', mixing: 'apart', additive: 'none', cover: 'always', coverMaterial: 'compost', dressing: 'by depth', soil: 'by texture', firming: 'firm', loam: 'bring',
+  preventer: 'none', sowing: 'broadcast', mixing: 'apart', additive: 'none', cover: 'always', coverMaterial: 'compost', dressing: 'by depth', soil: 'by texture', firming: 'firm', loam: 'bring',
 }
 
 /** Share of the label rate that the heavy school sows. @source practice §2: half again; common practice, no source */

@@ -76,6 +76,21 @@ export function measureHollow(hollow: HollowSurvey): HollowMeasure {
 /** Lifts over living grass: none deeper than half an inch. @returns count */
 export const liftsFor = (deepestMm: number): number => Math.ceil(deepestMm / LIFT_MM - 1e-9)
 
+/**
+ * What each lift takes of a hollow's volume, where each fills the floor by so much at the most: the first goes over all of
+ * it, the last only over the deepest place.
+ * @param meanMm volume over area; a hollow that is shaped as the power of depth that has this mean
+ * @returns shares that add up to 1, and the share of its area each lift is spread over
+ * @source models.md §9, lifts clipped to 12 mm; the shape is own
+ */
+export function liftShares(deepestMm: number, meanMm: number): { volumeShare: number; areaShare: number }[] {
+  const count = Math.max(1, liftsFor(deepestMm))
+  const power = Math.max(0, deepestMm / Math.max(meanMm, 1e-9) - 1)
+  // Area deeper than z is (1 − z/D)^p of it all; the volume below z follows by integration.
+  const left = (k: number) => Math.max(0, 1 - (k * LIFT_MM) / deepestMm)
+  return Array.from({ length: count }, (_, k) => ({ volumeShare: left(k) ** (power + 1) - left(k + 1) ** (power + 1), areaShare: left(k) ** power }))
+}
+
 /** "0 10 25 10 0 / 0 5 10 5 0": rows of depths. @returns rows as typed numbers; undefined where one is none */
 export function parseDepthRows(typed: string): number[][] | undefined {
   const rows = typed.trim().split(/\s*[/\n]\s*/).filter(Boolean).map((row) => row.split(/[\s,;]+/).filter(Boolean).map(Number))

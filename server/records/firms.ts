@@ -15,6 +15,8 @@ export interface Firm {
   schools: Partial<Schools>
   planning: Partial<Planning>
   workingDays: number[]
+  holidays: Day[]
+  hoursADay: number
   licences: Licence[]
   homeStationId: string | null
   version: number
@@ -79,9 +81,9 @@ export async function foundFirm(
 export async function saveFirm(firmId: string, settings: FirmSettings): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, planning = $10, version = version + 1
+      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, version = version + 1
        where id = $1 and version = $2`,
-      [firmId, settings.version, settings.name, settings.units, settings.currency, settings.timeZone, settings.schools, settings.workingDays, JSON.stringify(settings.licences), settings.planning],
+      [firmId, settings.version, settings.name, settings.units, settings.currency, settings.timeZone, settings.schools, settings.workingDays, JSON.stringify(settings.licences), settings.planning, settings.holidays, settings.hoursADay],
     )
     if (!rowCount) return false
     if (settings.homeStationId) {

@@ -15,7 +15,9 @@ const SELECT = `
   select l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.height_m as "heightM", l.station_id as "stationId", l.grows_now as "growsNow",
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay,
     l.updated_at as "savedAt", p.name as "savedBy", ${SURVEY_COLUMNS},
-    coalesce((select json_agg(json_build_object('code', d.code, 'doneOn', d.done_on) order by d.done_on, d.recorded_at)
+    coalesce((select json_agg(json_build_object('key', d.slip, 'doneOn', d.done_on, 'share', d.share, 'passed', d.passed, 'hours', d.hours,
+        'heightMm', d.height_mm, 'passes', d.passes, 'massKg', d.mass_kg, 'weather', d.weather, 'note', d.note,
+        'savedBy', (select name from people by where by.firm_id = d.firm_id and by.id = d.recorded_by)) order by d.done_on, d.recorded_at)
       from operations_done d where d.firm_id = l.firm_id and d.lawn_id = l.id), '[]') as done,
     (select row_to_json(plan) from (${PLAN_COLUMNS} where plans.firm_id = l.firm_id and plans.lawn_id = l.id) plan) as plan
   from lawns l left join people p on p.firm_id = l.firm_id and p.id = l.updated_by`

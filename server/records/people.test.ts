@@ -1,3 +1,4 @@
+import { toDay } from '#core/quantity/calendar'
 import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { newFirm, owner, useTestDatabase } from '../test/database'
@@ -65,7 +66,7 @@ describe('the second lock', () => {
 
 describe('a firm', () => {
   const firm = { id: randomUUID(), name: 'New', units: 'metric' as const, currency: 'NZD', timeZone: 'Pacific/Auckland' }
-  const settings = { version: 1, name: 'Ours Too', units: 'metric' as const, currency: 'EUR', timeZone: 'Europe/Lisbon', schools: schoolsOf({ rate: 'heavy' }), planning: { overseedFrom: 0.6 }, workingDays: [1, 2, 3], licences: [{ what: 'Pesticides', number: 'A 12' }], homeStationId: null }
+  const settings = { version: 1, name: 'Ours Too', units: 'metric' as const, currency: 'EUR', timeZone: 'Europe/Lisbon', schools: schoolsOf({ rate: 'heavy' }), planning: { overseedFrom: 0.6 }, workingDays: [1, 2, 3], holidays: [toDay('2026-12-25')], hoursADay: 24, licences: [{ what: 'Pesticides', number: 'A 12' }], homeStationId: null }
 
   test('begins with its owner at work, and an address founds only one', async () => {
     const founder = { name: 'Rua', email: 'rua@example.org', passwordHash: 'x' }
@@ -81,8 +82,8 @@ describe('a firm', () => {
     const airfield = (await addStation(ours.firmId, { name: 'Airfield', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
-    const { name, currency, schools, planning, workingDays, licences } = settings
-    expect((await atWork({ ...ours, sessionNumber: 1 }))!.firm).toMatchObject({ name, currency, schools, planning, workingDays, licences, version: 2 })
+    const { name, currency, schools, planning, workingDays, holidays, hoursADay, licences } = settings
+    expect((await atWork({ ...ours, sessionNumber: 1 }))!.firm).toMatchObject({ name, currency, schools, planning, workingDays, holidays, hoursADay, licences, version: 2 })
     expect(await saveFirm(ours.firmId, settings)).toBe(false)
     expect(await saveFirm(theirs.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).find(({ home }) => home)?.name).toBe('Airfield')

@@ -10,13 +10,17 @@ import { newFirm, owner, useTestDatabase } from '../test/database'
 import { atWork, stepClock, type Author } from './firms'
 import { addLawn, lawnById, lawnsOf, removeLawn, saveLook } from './lawns'
 import { migrate } from './migrate'
-import { markDone, savePlan, undoDone } from './plans'
+import { doneSchema, NO_WORK } from '#contract/work'
+import { savePlan, versionsOf } from './plans'
+import { markDone, paceOf, undoDone } from './workDone'
 import { addStation, keepWeather, stationById, stationsOf, weatherNow, weatherOf } from './stations'
 import { collect } from '../weather/collect'
 import { dailyCsv, probeCsv } from '#contract/feed'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 
 const NEW_LAWN = { client: 'Odell', address: '4 Quarry Rise', areaM2: 612, areaTyped: '6,590 sq ft', growsNow: 'thin tall fescue' }
+/** Work that was finished on a day. */
+const on = (day: string, told: object = {}) => doneSchema.parse({ doneOn: day, ...told })
 const PLACE = { latDeg: 37, lonDeg: -79, heightM: null, coastal: false }
 let ours: Author
 let theirs: Author
@@ -47,7 +51,7 @@ describe('a lawn', () => {
     expect(await lawnsOf(theirs.firmId)).toEqual([])
     expect(await saveLook(theirs, lawn.id, { ...lawn, client: 'Taken' })).toBe(false)
     expect(await savePlan(theirs, lawn.id, { ...lawn.plan, programme: 'overseed' })).toBe(false)
-    await expect(markDone(theirs, lawn.id, 'scalp', toDay('2026-09-01'))).rejects.toMatchObject({ code: '23503' })
+    await expect(markDone(theirs, lawn.id, 'scalp', on('2026-09-01'))).rejects.toMatchObject({ code: '23503' })
     expect(await removeLawn(theirs.firmId, lawn.id)).toBe(false)
     expect((await lawnById(ours.firmId, lawn.id))?.client).toBe('Odell')
   })
@@ -141,10 +145,53 @@ describe('a plan', () => {
     expect((await lawnById(ours.firmId, lawn.id))!.plan).toMatchObject({ sowOn: '2026-09-20', version: 2 })
   })
 
+  test('is kept as it was each time, with who saved it, the latest first, and for its firm alone', async () => {
+    const lawn = await added(ours)
+    const first = { ...lawn.plan, programme: 'overseed' as const, sowOn: toDay('2026-09-18') }
+    await savePlan(ours, lawn.id, first)
+    await savePlan(ours, lawn.id, { ...first, version: 1, sowOn: toDay('2026-09-20'), work: { ...NO_WORK, days: { scalp: toDay('2026-09-17') } } })
+    const versions = await versionsOf(ours.firmId, lawn.id)
+    expect(versions.map(({ plan, savedBy }) => [plan.version, plan.sowOn, plan.work.days, savedBy])).toEqual([[2, '2026-09-20', { scalp: '2026-09-17' }, 'Somebody of Ours'], [1, '2026-09-18', {}, 'Somebody of Ours']])
+    expect(await versionsOf(theirs.firmId, lawn.id)).toEqual([])
+  })
+
+  test('of two saved at once keeps one, and one version of it', async () => {
+    const lawn = await added(ours)
+    const results = await Promise.all(['2026-09-18', '2026-09-20', '2026-09-22'].map((day) => savePlan(ours, lawn.id, { ...lawn.plan, sowOn: toDay(day) })))
+    expect(results.filter(Boolean)).toHaveLength(1)
+    expect(await versionsOf(ours.firmId, lawn.id)).toHaveLength(1)
+  })
+
+  test('marks work in parts that add up to the whole and no further, and takes the last one back', async () => {
+    const lawn = await added(ours)
+    const done = async () => (await lawnById(ours.firmId, lawn.id))!.done.map(({ key, doneOn, share }) => [key, doneOn, share])
+    expect(await markDone(ours, lawn.id, 'level', on('2026-09-05', { share: 0.4, hours: 6, note: 'wet' }))).toBe(true)
+    expect(await markDone(ours, lawn.id, 'level', on('2026-09-06', { share: 0.6 }))).toBe(true)
+    expect(await markDone(ours, lawn.id, 'level', on('2026-09-07', { share: 0.2 }))).toBe(false)
+    expect(await done()).toEqual([['level', '2026-09-05', 0.4], ['level', '2026-09-06', 0.6]])
+    await undoDone(ours.firmId, lawn.id, 'level')
+    expect(await done()).toEqual([['level', '2026-09-05', 0.4]])
+    // The whole, marked at last on one day, takes the place of the parts.
+    expect(await markDone(ours, lawn.id, 'level', on('2026-09-07'))).toBe(true)
+    expect(await done()).toEqual([['level', '2026-09-07', 1]])
+  })
+
+  test('teaches the firm its own pace: the middle of its jobs, each by its share, and nobody else’s', async () => {
+    const lawns = await Promise.all([1, 2, 3].map(() => added(ours)))
+    // 612 m² in 2, 3 and (half of it) 6 hours: 306, 204 and 51 m² a crew hour.
+    await markDone(ours, lawns[0]!.id, 'dethatch', on('2026-09-01', { hours: 2 }))
+    await markDone(ours, lawns[1]!.id, 'dethatch', on('2026-09-01', { hours: 3 }))
+    await markDone(ours, lawns[2]!.id, 'dethatch', on('2026-09-01', { hours: 6, share: 0.5 }))
+    await markDone(ours, lawns[0]!.id, 'lift-2', on('2026-09-01', { hours: 6.12 }))
+    await markDone(ours, lawns[0]!.id, 'scalp', on('2026-09-01'))
+    expect(await paceOf(ours.firmId)).toEqual({ dethatch: { m2PerCrewH: expect.closeTo(204, 6), jobs: 3 }, lift: { m2PerCrewH: expect.closeTo(100, 6), jobs: 1 } })
+    expect(await paceOf(theirs.firmId)).toEqual({})
+  })
+
   test('marks an operation once however often it is clicked, and undoes it', async () => {
     const lawn = await added(ours)
-    await Promise.all([1, 2, 3].map(() => markDone(ours, lawn.id, 'scalp', toDay('2026-09-07'))))
-    expect((await lawnById(ours.firmId, lawn.id))!.done).toEqual([{ code: 'scalp', doneOn: '2026-09-07' }])
+    await Promise.all([1, 2, 3].map(() => markDone(ours, lawn.id, 'scalp', on('2026-09-07'))))
+    expect((await lawnById(ours.firmId, lawn.id))!.done).toMatchObject([{ key: 'scalp', doneOn: '2026-09-07', share: 1, passed: true }])
     await undoDone(theirs.firmId, lawn.id, 'scalp')
     expect((await lawnById(ours.firmId, lawn.id))!.done).toHaveLength(1)
     await undoDone(ours.firmId, lawn.id, 'scalp')
@@ -154,7 +201,7 @@ describe('a plan', () => {
   test('goes with its lawn', async () => {
     const lawn = await added(ours)
     await savePlan(ours, lawn.id, { ...lawn.plan, programme: 'overseed' })
-    await markDone(ours, lawn.id, 'scalp', toDay('2026-09-07'))
+    await markDone(ours, lawn.id, 'scalp', on('2026-09-07'))
     expect(await removeLawn(ours.firmId, lawn.id)).toBe(true)
     expect(await owner('select (select count(*) from plans) + (select count(*) from operations_done) as left')).toEqual([{ left: '0' }])
   })

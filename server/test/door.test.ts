@@ -6,6 +6,7 @@ import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
 import type { Lawn } from '#contract/lawn'
+import { NO_WORK } from '#contract/work'
 import type { Author } from '../records/firms'
 import { newFirm, owner, useTestDatabase } from './database'
 import { Browser } from './house'
@@ -171,7 +172,7 @@ test('prices are put in by an owner; a technician’s plan keeps them and adds n
   const lawn = (await mara.call<Lawn>('POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).body
   const settings = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
   const priced = { ...settings, bags: [{ massKg: 20, priceMinor: 4500 }] }
-  const save = (browser: Browser, version: number, with_: object) => browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { version, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: with_ })
+  const save = (browser: Browser, version: number, with_: object) => browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { version, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, sowOn: null, settings: with_ })
   expect((await save(tam, 0, priced)).body.error.code).toBe('owner_only')
   expect((await save(mara, 0, priced)).body.plan.settings!.bags).toEqual(priced.bags)
   expect((await save(tam, 1, { ...priced, coverMm: 0 })).status).toBe(200)

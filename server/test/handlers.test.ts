@@ -161,7 +161,7 @@ describe('a plan', () => {
     expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
     expect((await mark('2020-09-01')).status).toBe(422)
     expect((await mark('not a day')).status).toBe(422)
-    expect((await mark('2026-09-08')).body.done).toEqual([{ code: 'scalp', doneOn: '2026-09-08' }])
+    expect((await mark('2026-09-08')).body.done).toMatchObject([{ key: 'scalp', doneOn: '2026-09-08' }])
     expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/operations/scalp`)).body.done).toEqual([])
   })
 })

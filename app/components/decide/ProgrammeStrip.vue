@@ -1,19 +1,19 @@
 <script setup lang="ts">
 import { daysBetween, type Day } from '#core/quantity/calendar'
-import type { Sequence } from '#core/programme/sequence'
+import { firstWork, type Sequence } from '#core/programme/sequence'
 
 /** The work up to sowing as marks on a scale that all programmes share. */
 const props = defineProps<{ sequence: Sequence; until: Day; scale: { from: Day; days: number; mondays: Day[] } }>()
 const at = (day: Day) => `${(100 * (daysBetween(props.scale.from, day) + 0.5)) / props.scale.days}%`
-const first = computed(() => props.sequence.slips[0]!.from)
-const lead = computed(() => props.sequence.slips.filter(({ to }) => to <= props.until))
+const first = computed(() => firstWork(props.sequence).from)
+const lead = computed(() => props.sequence.slips.filter(({ to, operation }) => to <= props.until && operation.phase === 'work'))
 </script>
 
 <template>
   <div class="strip" aria-hidden="true">
     <i v-for="day in scale.mondays" :key="day" class="monday" :style="{ left: at(day) }" />
     <i class="line" :style="{ left: at(first), right: `calc(100% - ${at(until)})` }" />
-    <i v-for="slip in lead" :key="slip.operation.code" :class="slip.operation.mark" :style="{ left: at(slip.to) }" />
+    <i v-for="slip in lead" :key="slip.key" :class="slip.operation.mark" :style="{ left: at(slip.to) }" />
   </div>
 </template>
 

@@ -2,7 +2,7 @@
 import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
 import type { Station } from '#contract/station'
 import { SCHOOLS, type Choice, type Schools } from '#core/programme/schools'
-import { WEEKDAYS } from '#core/quantity/calendar'
+import { isDay, shortDayWithWeekday, WEEKDAYS, type Day } from '#core/quantity/calendar'
 import { UNIT_ITEMS } from '~/utils/unitWords'
 
 /** How the firm works: units, days, schools, licences, home. Locked for who is no owner. */
@@ -11,9 +11,16 @@ const context = useContextStore()
 const sill = useSillStore()
 const form = reactive({
   name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, schools: { ...props.firm.schools }, planning: { ...props.firm.planning },
-  workingDays: [...props.firm.workingDays], licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
+  workingDays: [...props.firm.workingDays], holidays: [...props.firm.holidays] as string[], hoursADay: String(props.firm.hoursADay), licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
 })
 const { busy, message, errors, judged, send } = useSend()
+const { parse } = useUnits()
+/** A holiday that is typed, before it joins the others. */
+const holiday = ref('')
+function addHoliday(): void {
+  if (isDay(holiday.value) && !form.holidays.includes(holiday.value)) form.holidays = [...form.holidays, holiday.value].sort()
+  holiday.value = ''
+}
 const unread = ref(0)
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
@@ -35,7 +42,8 @@ async function save(): Promise<void> {
     message.value = 'Nothing is saved yet: a planning figure marked below could not be read.'
     return
   }
-  const settings = judged(firmSettingsSchema, { ...form, version: props.firm.version, homeStationId: form.homeStationId ?? null })
+  const hours = parse('hours', form.hoursADay)
+  const settings = judged(firmSettingsSchema, { ...form, hoursADay: orZero(hours), version: props.firm.version, homeStationId: form.homeStationId ?? null }, { hoursADay: hours })
   if (settings && await send(() => $fetch('/api/firm', { method: 'PUT', body: settings }))) await Promise.all([context.load(), sill.show(null)])
 }
 </script>
@@ -58,6 +66,15 @@ async function save(): Promise<void> {
         </div>
         <p v-if="errors.workingDays" class="wrong">{{ errors.workingDays }}</p>
         <p class="small">Work moves off the other days where the sequence lets it; where not, the slip says so.</p>
+      </div>
+      <div class="field-row">
+        <UFormField label="Crew hours a day" name="hoursADay" :error="errors.hoursADay" help="People times hours; a day that asks for more says so."><UInput id="field-firm-hours" v-model="form.hoursADay" inputmode="decimal" /></UFormField>
+        <UFormField label="Holidays" name="holidays" :error="errors.holidays" help="Work keeps off them like other days off.">
+          <div class="holidays">
+            <span v-for="day in form.holidays" :key="day">{{ shortDayWithWeekday(day as Day, context.today) }} <button v-if="!locked" type="button" class="opens" :aria-label="`Take ${day} off the holidays`" @click="form.holidays = form.holidays.filter((one) => one !== day)">off</button></span>
+            <UInput v-if="!locked" id="field-firm-holiday" v-model="holiday" type="date" aria-label="Another holiday" @keydown.enter.prevent="addHoliday" /><UButton v-if="!locked" variant="outline" size="sm" :disabled="!holiday" @click="addHoliday">Add it</UButton>
+          </div>
+        </UFormField>
       </div>
       <h2>Schools <span class="small">what a plan begins with; Decide changes it for one lawn</span></h2>
       <div class="schools">
@@ -98,6 +115,7 @@ fieldset:disabled button { cursor: not-allowed; }
 .schools { display: grid; grid-template-columns: 150px 190px minmax(0, 1fr); gap: 8px 14px; align-items: center; }
 .schools label { font-weight: 600; }
 .licence { display: grid; grid-template-columns: 1fr 1fr auto; gap: 8px; align-items: start; }
+.holidays { display: flex; gap: 6px 12px; flex-wrap: wrap; align-items: center; }
 .foot { display: flex; gap: 14px; align-items: center; }
 .wrong { color: var(--clay); font-weight: 600; }
 @media (max-width: 700px) { .three { grid-template-columns: 1fr; } .schools { grid-template-columns: 1fr; gap: 4px; } .schools .small { margin-bottom: 10px; } .days button { min-height: 48px; } }

@@ -9,7 +9,7 @@ const source = computed(() => props.gate.source && `${props.gate.source.text} ($
 </script>
 
 <template>
-  <div class="gate">
+  <div class="gate" :data-state="gate.state">
     <GateGlyph :state="gate.state" />
     <div>
       <b :class="COLOURS[gate.state]">{{ WORDS[gate.state] }}</b>&nbsp;<PhraseText :phrase="gate.text" />

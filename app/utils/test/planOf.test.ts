@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
+import { NO_WORK } from '#contract/work'
 import { schoolsOf } from '#contract/schools'
 import type { Glance } from '#core/establishment/outlook'
 import { planningOf } from '#core/programme/planning'
@@ -14,13 +15,13 @@ import { outlineOfShape } from '../tapedFigure'
 
 const BACK = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
 const look = aLook({ zones: { [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400 }), [BACK]: aZone({ name: 'Back', order: 1, tapedM2: 100, grass: 'CRF', sunHours: 4 }) } })
-const PRACTICE = { today: toDay('2026-09-08'), schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [1, 2, 3, 4, 5, 6] }
+const PRACTICE = { today: toDay('2026-09-08'), schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [1, 2, 3, 4, 5, 6], holidays: [], hoursADay: 16, pace: {} }
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => ({
   ...look, id: ZONE_ID, measured: measureZones(look.zones, look.features, look), areaM2: 500, done: [], savedAt: null, savedBy: null, ...change,
-  plan: { version: 1, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: toDay('2026-09-18'), settings: null, savedAt: null, savedBy: null, ...plan },
+  plan: { version: 1, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: toDay('2026-09-18'), settings: null, work: NO_WORK, savedAt: null, savedBy: null, ...plan },
 })
 const glance: Glance = {
-  years: 30, band: { lowC: 10, highC: 18.3 }, growing: [], rainShare: 1, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, groundLeft: 0.6, soilC: 20 },
+  years: 30, band: { lowC: 10, highC: 18.3 }, growing: [], rainShare: 1, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 
@@ -40,8 +41,8 @@ describe('the plan of a lawn in zones', () => {
   })
 
   test('shares its visits between zones that go separate ways', () => {
-    const sequence = sequenceOf(lawn({ zonePlans: { [BACK]: { programme: 'hard', note: '' } } }), glance, PRACTICE, [])!
-    const codes = sequence.slips.map(({ operation }) => operation.code)
+    const sequence = sequenceOf(lawn({ zonePlans: { [BACK]: { programme: 'hard', note: '' } } }), glance, PRACTICE)!
+    const codes = sequence.slips.map(({ key }) => key)
     expect(new Set(codes).size).toBe(codes.length)
     const scalp = sequence.slips.find(({ operation }) => operation.code === 'scalp')!
     expect(scalp.settings).toEqual(expect.arrayContaining(['Front: ', 'Back: ']))

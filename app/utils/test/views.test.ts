@@ -1,5 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
+import { doneSchema, NO_WORK } from '#contract/work'
 import type { Glance } from '#core/establishment/outlook'
 import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
@@ -16,16 +17,16 @@ import { sequenceOf } from '../planOf'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
-const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6] }
+const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6], holidays: [], hoursADay: 16, pace: {} }
 const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()
-const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], ...UNSAVED }
+const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, ...UNSAVED }
 const lawn: Lawn = {
   ...look, ...UNSAVED, id: 'a', measured: measureZones(look.zones, look.features, look), areaM2: 612, done: [],
   plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },
 }
 const glance: Glance = {
-  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, groundLeft: 0.6, soilC: 20 },
+  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
@@ -36,7 +37,7 @@ describe('a row of the list', () => {
     expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Scalp' })
     expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
     expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ group: 'to survey' })
-    expect(row({ ...lawn, done: [{ code: 'sow', doneOn: toDay('2026-09-07') }] }).group).toBe('growing')
+    expect(row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), key: 'sow', savedBy: null }] }).group).toBe('growing')
   })
 
   test('says not now with its reason, and only while nothing is planned', () => {
@@ -51,7 +52,7 @@ describe('a row of the list', () => {
 })
 
 test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
-  const sequence = sequenceOf(lawn, glance, PRACTICE, [])
+  const sequence = sequenceOf(lawn, glance, PRACTICE)
   expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({ label: 'Sow', day: '2026-09-18' })
   expect(hangersOf(sequence, 'Odell', true)).toMatchObject([{ label: 'Odell', mark: 'sow' }])
   expect(hangersOf(undefined, 'Odell')).toEqual([])

@@ -5,7 +5,9 @@ import { defaultSettings, type PlanSettings } from '../plan'
 import { PROGRAMMES, type ProgrammeCode } from '../programmes'
 import { DEFAULT_SCHOOLS, type Schools } from '../schools'
 import { decideZone, type LawnFindings, type ZoneDecision } from '../decide'
+import { toDay, type Day } from '../../quantity/calendar'
 import type { ZoneSurvey } from '../../site/zone'
+import { UNTOUCHED, type DoneWork, type SequenceInput } from '../sequenceInput'
 
 /** A thin tall fescue lawn, as the tests find it unless they say otherwise. */
 export const ZONE: ZoneSurvey = {
@@ -32,3 +34,16 @@ export function planned({ programme = 'overseed', zone = {}, settings = {}, scho
   const begun = defaultSettings({ grass: grassByCode(PROGRAMMES[programme].seed ?? ground.grass), desirableShare: ground.desirableShare, programme: PROGRAMMES[programme], schools: all })
   return partsOf([{ zone: ground, programme }], 'loam', { ...begun, ...settings }, all)
 }
+
+export const TODAY = toDay('2026-09-08')
+/** Work done and found as it should be. */
+export const doneOn = (...work: [key: string, day: Day][]): Map<string, DoneWork> => new Map(work.map(([key, day]) => [key, { day, passed: true }]))
+/** Seed in the shed and lines known, so that tests of the work itself need no lead. */
+const READY = { order: 'in the shed', locate: 'marked' }
+
+/** A plan to lay out: overseeding of the lawn above, sown in sixteen days, with seed in the shed and no lines in the ground. */
+export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInput => ({
+  ...UNTOUCHED, parts: planned(), planning: PLANNING_FIGURES, extent: { soilTested: true, dryGround: false, autumnAhead: false, added: [] }, applications: [],
+  sowOn: toDay('2026-09-24'), today: TODAY, firstMow: { early: 24, middle: 28, late: 34 }, firstGreen: { early: 7, middle: 9, late: 13 }, forecast: [], workingDays: [0, 1, 2, 3, 4, 5, 6], hoursADay: 99,
+  done: new Map(), ...change, skipped: { ...READY, ...change.skipped },
+})

@@ -6,9 +6,9 @@ import { overseedRate } from '../../materials/seed'
 import { addDays, daysBetween, nearestWorkingDay, toDay, weekdayIndex } from '../../quantity/calendar'
 import { defaultSettings } from '../plan'
 import { DEFAULT_SCHOOLS, SCHOOLS, STARTER_ANALYSIS, type Schools } from '../schools'
-import { LAGS } from '../operations'
+import { LAGS, lagFor } from '../lags'
 import { PROGRAMMES } from '../programmes'
-import { planned } from './ground'
+import { doneOn, planned, PLANNING_FIGURES, sequenceInput } from './ground'
 import { buildSequence, type SequenceInput } from '../sequence'
 
 const TF = grassByCode('TF')
@@ -47,9 +47,7 @@ describe('a school of the firm', () => {
 describe('working days', () => {
   const MONDAY_TO_SATURDAY = [1, 2, 3, 4, 5, 6]
   // A Wednesday: its cores would be due on Tuesday, the first check on Saturday.
-  const input = (change: Partial<SequenceInput>): SequenceInput => ({
-    parts: planned(), applications: [], sowOn: toDay('2026-09-23'), today: toDay('2026-09-08'), done: new Map(), firstMow: { early: 24, middle: 28, late: 34 }, forecast: [], workingDays: MONDAY_TO_SATURDAY, ...change,
-  })
+  const input = (change: Partial<SequenceInput>) => sequenceInput({ workingDays: MONDAY_TO_SATURDAY, ...change })
 
   test('draw the nearest one, the later of two as near, within the span', () => {
     const sunday = toDay('2026-09-20')
@@ -74,7 +72,7 @@ describe('working days', () => {
     fc.assert(fc.property(someDays, fc.integer({ min: 0, max: 60 }), (workingDays, ahead) => {
       const { slips, troubles } = buildSequence(input({ workingDays, sowOn: addDays(toDay('2026-09-08'), ahead) }))
       const day = new Map(slips.map(({ operation, to }) => [operation.code as string, to]))
-      for (const { from, to, leastDays, mostDays } of LAGS.filter((lag) => day.has(lag.from) && day.has(lag.to))) {
+      for (const { from, to, leastDays, mostDays } of LAGS.map((lag) => lagFor(lag, PLANNING_FIGURES)).filter((lag) => day.has(lag.from) && day.has(lag.to))) {
         const between = daysBetween(day.get(from)!, day.get(to)!)
         if (troubles.length === 0) expect([from, to, between >= leastDays && between <= (mostDays ?? Infinity)]).toEqual([from, to, true])
       }
@@ -88,7 +86,7 @@ describe('working days', () => {
   test('draw the first cut to a day sooner, off a day off, and never before today', () => {
     // 76 mm to 38 mm is two cuts: sown on Friday the 18th, the last is on Tuesday the 15th, the first would be on Sunday the 13th.
     const twoCuts = planned({ settings: { scalpToMm: 38 } })
-    const scalp = (today: string) => buildSequence(input({ parts: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips[0]!
+    const scalp = (today: string) => buildSequence(input({ parts: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips.find(({ key }) => key === 'scalp')!
     expect(scalp('2026-09-08')).toMatchObject({ from: '2026-09-12', to: '2026-09-15' })
     expect(scalp('2026-09-13').from >= '2026-09-13').toBe(true)
   })
@@ -98,7 +96,7 @@ describe('working days', () => {
     const sow = slips.find(({ operation }) => operation.code === 'sow')!
     expect(sow.to).toBe('2026-09-20')
     expect(sow.gates[0]).toMatchObject({ state: 'risk', text: ['Sunday is no working day of the firm'] })
-    const sown = buildSequence(input({ sowOn: toDay('2026-09-06'), done: new Map([['sow', toDay('2026-09-06')]]) }))
+    const sown = buildSequence(input({ sowOn: toDay('2026-09-06'), done: doneOn(['sow', toDay('2026-09-06')]) }))
     expect(sown.slips.find(({ operation }) => operation.code === 'sow')!.gates.filter(({ text }) => String(text[0]).includes('working day'))).toEqual([])
   })
 })

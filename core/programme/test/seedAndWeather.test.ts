@@ -7,9 +7,8 @@ import type { OperationCode } from '../operations'
 import { partsOf, type PlannedZone } from '../parts'
 import { buriedMm, shallowEnough } from '../plan'
 import { buildSequence, type SequenceInput } from '../sequence'
-import { planned, ZONE } from './ground'
+import { doneOn, planned, sequenceInput, TODAY, ZONE } from './ground'
 
-const TODAY = toDay('2026-09-08')
 const SOW_ON = toDay('2026-09-18')
 const MIXTURE: Blend = BLENDS.find(({ code }) => code === 'TF 90 KBG 10')!.parts
 const zones: PlannedZone[] = [{ zone: ZONE, programme: 'overseed' }, { zone: { ...ZONE, id: 'b', name: 'Gate', grass: 'PRG', areaM2: 60 }, programme: 'overseed' }]
@@ -40,7 +39,7 @@ describe('a mixture in a plan', () => {
 
 describe('gates of the weather', () => {
   const quiet = (from = TODAY): ForecastDay[] => Array.from({ length: 15 }, (_, i) => ({ day: addDays(from, i), tmaxC: 24, tminC: 12, rainMm: 0, windKmh: 8 }))
-  const input = (change: Partial<SequenceInput> = {}): SequenceInput => ({ parts: planned(), applications: [], sowOn: SOW_ON, today: TODAY, done: new Map(), forecast: quiet(), workingDays: [0, 1, 2, 3, 4, 5, 6], ...change })
+  const input = (change: Partial<SequenceInput> = {}) => sequenceInput({ sowOn: SOW_ON, forecast: quiet(), ...change })
   const states = (code: OperationCode, change: Partial<SequenceInput> = {}) => buildSequence(input(change)).slips.find(({ operation }) => operation.code === code)!.gates.map(({ state }) => state)
   const wet = (day: number, rainMm: number) => quiet().map((told, i) => (i === day ? { ...told, rainMm } : told))
 
@@ -52,7 +51,7 @@ describe('gates of the weather', () => {
     expect(none.gates.some(({ text }) => String(text[0]).includes('forecast'))).toBe(false)
   })
   test('are looked at no more for what is done', () => {
-    const done = new Map<OperationCode, typeof SOW_ON>([['feed', SOW_ON], ['sow', SOW_ON]])
+    const done = doneOn(['feed', SOW_ON], ['sow', SOW_ON])
     expect(states('feed', { done, today: addDays(SOW_ON, 1), forecast: wet(10, 30) })).not.toContain('hold')
   })
   // Moist, not wet, is common practice, no source; the shares are ours.

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { missingOf, type PlanInput } from '#contract/lawn'
+import { NO_WORK } from '#contract/work'
+import { operationByCode } from '#core/programme/catalogue'
+import { codeOf } from '#core/programme/operations'
 import type { GrassCode } from '#core/grass/grasses'
 import { PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
 import type { School, Schools } from '#core/programme/schools'
@@ -19,7 +22,8 @@ const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 const look = useMergingSave((value: ReturnType<typeof lookFields>) => store.saveLook(id, value), lookFields, (path) => fieldName(path))
 const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
 const chosen = computed(() => lawn.value?.plan.programme ?? null)
-const started = computed(() => (lawn.value?.done.length ?? 0) > 0)
+/** Ordering and testing bind nobody to a programme; work on the lawn does. */
+const started = computed(() => lawn.value?.done.some(({ key }) => { const code = codeOf(key); return code && code !== 'own' && operationByCode(code).phase !== 'before' }) ?? false)
 const waiting = computed(() => decision.value?.waiting)
 const leans = computed(() => decision.value?.leans)
 const counts = computed(() => `${candidates.value.length} ${candidates.value.length === 1 ? 'programme fits' : 'programmes fit'}, ${refused.value.length} do not.`)
@@ -44,7 +48,7 @@ async function plan(candidate: Candidate, why: string | null): Promise<void> {
   const settings = beginningSettings(lawn.value, schoolsIn(lawn.value, context.practice), code)
   // A plan for another work keeps its day only where that still comes after all of it.
   const sowOn = lawn.value.plan.sowOn && candidate.sowOn <= lawn.value.plan.sowOn ? lawn.value.plan.sowOn : null
-  if (await savePlan({ programme: code, overruleNote: why, settings, sowOn })) {
+  if (await savePlan({ programme: code, overruleNote: why, settings, sowOn, ...(code === lawn.value.plan.programme ? {} : { work: NO_WORK }) })) {
     against.value = undefined
     await sill.show(id)
     await navigateTo(`/lawns/${id}/when`)
@@ -121,7 +125,7 @@ const overruled = computed(() => {
         <p v-if="waiting.binding" class="caution">A label interval is not overruled. If the label in hand says otherwise, correct the wait in Look.</p>
         <div v-if="chosen" class="actions">
           <UButton color="primary" :to="`/lawns/${id}/when`">{{ lawn.plan.sowOn ? 'Look at the day' : 'Choose the day' }}</UButton>
-          <UButton v-if="!started" variant="outline" :loading="busy" @click="changePlan({ programme: null, sowOn: null, overruleNote: null, settings: null })">Take it out of the plan</UButton>
+          <UButton v-if="!started" variant="outline" :loading="busy" @click="changePlan({ programme: null, sowOn: null, overruleNote: null, settings: null, work: NO_WORK })">Take it out of the plan</UButton>
         </div>
       </section>
       <section v-if="against" class="whole panel-open ask" aria-label="Overrule">

@@ -1,34 +1,42 @@
 <script setup lang="ts">
 import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/quantity/calendar'
-import type { OperationCode } from '#core/programme/operations'
+import { operationByCode } from '#core/programme/catalogue'
+import { codeOf, type Phase } from '#core/programme/operations'
 import type { Slip } from '#core/programme/sequence'
-import { saving } from '~/utils/api'
+import type { Work } from '#contract/work'
+import { fieldName, fieldText } from '~/utils/fieldWords'
 
-const { id, lawn, sequence } = useLawn()
-const store = useLawnsStore()
-const message = ref('')
-const print = () => window.print()
-const busy = ref('')
+const { id, lawn, sequence, outlook, weather } = useLawn()
+const context = useContextStore()
+const work = useWork(id, lawn, sequence, outlook, weather)
+const { trial, shown, moves, agreed, kept, busy, marking, message, merged, problem, clash } = work
 
+const anchor = computed(() => (shown.value?.slips.some(({ key }) => key === 'sow') ? 'sow' : 'lift'))
+const plan = computed(() => lawn.value!.plan)
+function nameOf(key: string): string {
+  const code = codeOf(key)
+  return shown.value?.slips.find((slip) => slip.key === key)?.name ?? (code && code !== 'own' ? operationByCode(code).name : 'Own work')
+}
+
+const PHASES: { phase: Phase; name: string; about: string }[] = [{ phase: 'before', name: 'Ready before', about: 'from afar' }, { phase: 'work', name: 'The work', about: '' }, { phase: 'after', name: 'Looked after', about: 'when it grows' }]
 /** Work of one day is one slip, torn by dots. */
-const groups = computed<Slip[][]>(() => {
+const groups = computed(() => PHASES.map(({ phase, name, about }) => {
   const out: Slip[][] = []
-  for (const slip of sequence.value?.slips ?? []) {
+  for (const slip of (shown.value?.slips ?? []).filter(({ operation }) => operation.phase === phase)) {
     const last = out.at(-1)?.[0]
-    if (last && last.from === slip.from && last.to === slip.to) out.at(-1)!.push(slip)
+    if (last && last.from === slip.from && last.to === slip.to && Boolean(last.done) === Boolean(slip.done)) out.at(-1)!.push(slip)
     else out.push([slip])
   }
-  return out
-})
-/** One scale for the float rules of all slips up to the check; the first mow stands in words. */
+  return { phase, name, about, cards: out }
+}).filter(({ cards }) => cards.length))
+/** One scale for the float rules of the work; what comes before and after stands in words. */
 const scale = computed(() => {
-  const early = (sequence.value?.slips ?? []).filter(({ operation }) => operation.code !== 'mow')
-  const from = early.reduce<Day>((least, slip) => (slip.from < least ? slip.from : slip.earliest < least ? slip.earliest : least), early[0]?.from ?? ('2026-01-01' as Day))
-  const to = early.reduce<Day>((most, slip) => (slip.latest > most ? slip.latest : most), early[0]?.to ?? ('2026-01-01' as Day))
-  const days = Math.max(7, daysBetween(from, to) + 2)
-  const mondays: Day[] = []
-  for (let i = 0; i <= days; i++) if (weekdayIndex(addDays(from, i)) === 1) mondays.push(addDays(from, i))
-  return { from, days, mondays }
+  const early = (shown.value?.slips ?? []).filter(({ operation }) => operation.phase === 'work' && operation.code !== 'killAutumn')
+  if (!early.length) return { from: context.today, days: 7, mondays: [] }
+  const from = early.reduce<Day>((least, slip) => [least, slip.from, slip.earliest].sort()[0]!, early[0]!.from)
+  const to = early.reduce<Day>((most, slip) => (slip.latest > most && daysBetween(slip.to, slip.latest) < 60 ? slip.latest : slip.to > most ? slip.to : most), early[0]!.to)
+  const days = Math.max(7, daysBetween(from, to) + 4)
+  return { from, days, mondays: Array.from({ length: days }, (_, i) => addDays(from, i)).filter((day) => weekdayIndex(day) === 1) }
 })
 /** As many dates over the rules as can be read beside each other. */
 const MOST_TICKS = 3
@@ -38,41 +46,65 @@ const ticks = computed(() => {
   return mondays.filter((_, i) => i % every === 0)
 })
 const place = (day: Day) => ((daysBetween(scale.value.from, day) + 0.5) / scale.value.days) * 100
+const moved = computed(() => new Set(moves.value.map(({ key }) => key)))
 
-async function mark(code: OperationCode, doneOn: Day): Promise<void> {
-  if (busy.value) return
-  busy.value = code
-  message.value = ''
-  const saved = await saving(() => store.markDone(id, code, doneOn))
-  if (!saved.ok) message.value = saved.problem.fields.doneOn ?? saved.problem.message
-  busy.value = ''
-}
-async function undo(code: OperationCode): Promise<void> {
-  if (busy.value) return
-  busy.value = code
-  const saved = await saving(() => store.undoDone(id, code))
-  message.value = saved.ok ? '' : saved.problem.message
-  busy.value = ''
+const without = <T>(all: Record<string, T>, key: string): Record<string, T> => Object.fromEntries(Object.entries(all).filter(([one]) => one !== key))
+const tryDay = (keys: string[], day: Day) => { work.tryDay(keys, keys.includes(anchor.value), day < context.today ? context.today : day, keys.length > 1 ? keys.map(nameOf).join(', ') : nameOf(keys[0]!)) }
+const float = (key: string) => { work.tryOut(`${nameOf(key)} finds its own day`, { pins: without(plan.value.work.pins, key) }) }
+const skip = (key: string, reason: string) => { work.tryOut(`Without ${nameOf(key).toLowerCase()}`, { skipped: { ...plan.value.work.skipped, [key]: reason }, pins: without(plan.value.work.pins, key) }) }
+const putBack = (key: string) => { work.tryOut(`${nameOf(key)} put back`, { skipped: without(plan.value.work.skipped, key) }) }
+const add = (code: Work['added'][number]) => { work.tryOut(`${operationByCode(code).name} put in`, { added: [...plan.value.work.added, code] }) }
+const addOwn = (own: Work['own'][string]) => { work.tryOut(own.name, { own: { ...plan.value.work.own, [`own-${crypto.randomUUID()}`]: own } }) }
+const takeOut = (key: string) => { work.tryOut(`Without ${nameOf(key).toLowerCase()}`, { added: plan.value.work.added.filter((code) => code !== key), own: without(plan.value.work.own, key), pins: without(plan.value.work.pins, key) }) }
+const overrule = (key: string, code: string, note: string) => { work.tryOut(`${nameOf(key)} goes on all the same`, { overruled: { ...plan.value.work.overruled, [`${key}:${code}`]: note } }) }
+const heed = (key: string, code: string) => { work.tryOut(`${nameOf(key)} heeds it again`, { overruled: without(plan.value.work.overruled, `${key}:${code}`) }) }
+
+/** What goes to the printer: the whole, each visit on a page of its own, or the notice of one spraying. */
+const paper = ref<'slip' | 'visits' | 'notice'>('slip')
+const noticed = ref<Slip>()
+const sprays = computed(() => (shown.value?.slips ?? []).filter(({ operation, done }) => operation.mark === 'spray' && !done))
+async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
+  paper.value = what
+  noticed.value = slip
+  await nextTick()
+  window.print()
 }
 </script>
 
 <template>
-  <div v-if="lawn && sequence" class="do">
-    <JobSlipHead :lawn="lawn" :crew-hours="sequence.crewHours" />
-    <p class="summary small">
-      <span>All {{ sequence.slips.length }} slips: <b>{{ sequence.crewHours.toFixed(1) }} crew h</b>.
-      <template v-if="sequence.next">Next: <b>{{ sequence.next.operation.name.toLowerCase() }}, {{ shortDay(sequence.next.from) }}</b>.</template>
+  <div v-if="lawn && shown" class="do" :class="`paper-${paper}`">
+    <TreatmentNotice v-if="paper === 'notice' && noticed" :lawn="lawn" :slip="noticed" />
+    <JobSlipHead v-if="paper !== 'visits'" class="head" :lawn="lawn" :crew-hours="shown.crewHours" />
+    <EditClash v-if="clash" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="work.settleClash" />
+    <div class="summary small">
+      <span>All {{ shown.slips.length }} slips: <b>{{ shown.crewHours.toFixed(1) }} crew h</b>.
+      <template v-if="shown.next">Next: <b>{{ shown.next.name.toLowerCase() }}, {{ shortDay(shown.next.from) }}</b>.</template>
       <template v-else>Everything is done.</template></span>
-      <UButton variant="outline" size="sm" @click="print()">Print the job slip</UButton>
-    </p>
-    <p v-for="trouble in sequence.troubles" :key="trouble" class="caution">{{ trouble }} <NuxtLink :to="`/lawns/${id}/when`" class="opens">Move the sowing day</NuxtLink></p>
-    <p v-if="message" class="problem" role="alert">{{ message }}</p>
-    <div class="heads small" aria-hidden="true">
-      <span>Date</span>
-      <span class="ticks"><i v-for="d in ticks" :key="d" :class="{ last: place(d) > 80 }" :style="{ left: `${place(d)}%` }">{{ shortDay(d) }}</i></span>
-      <span>Work and settings</span><span>Gates</span><span />
+      <span class="buttons">
+        <UButton v-if="!agreed && !trial && shown.next" color="primary" size="sm" :loading="busy" @click="work.agree()">Agree these days</UButton>
+        <span v-else-if="agreed && !moves.length && !trial">Days agreed.</span>
+        <UButton variant="outline" size="sm" @click="print('slip')">Print the job slip</UButton>
+        <UButton variant="outline" size="sm" @click="print('visits')">One page a visit</UButton>
+        <UButton v-for="slip in sprays.slice(0, 3)" :key="slip.key" variant="outline" size="sm" @click="print('notice', slip)">Notice, {{ slip.name.toLowerCase() }}</UButton>
+      </span>
     </div>
-    <SlipCard v-for="group in groups" :key="group[0]!.operation.code" :slips="group" :place="place" :mondays="scale.mondays" :busy="busy" @mark="mark" @undo="undo" />
+    <p v-if="kept && !trial" class="kept small" role="status">{{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button></p>
+    <p v-if="merged" class="kept small" role="status">{{ merged }}</p>
+    <p v-if="message || problem" class="problem" role="alert">{{ message || problem!.fields.sowOn || problem!.message }}</p>
+    <WhatMoves :trying="trial?.words" :moves="moves" :troubles="trial ? shown.troubles.length : 0" :busy="busy" @keep="work.keep()" @drop="work.drop()" @agree="work.agree()" />
+    <p v-for="{ text, sowOn } in shown.troubles" :key="text" class="caution">{{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button> <NuxtLink :to="`/lawns/${id}/when`" class="opens">Look at the odds</NuxtLink></p>
+    <section v-for="{ phase, name, about, cards } in groups" :key="phase" class="phase" :class="phase">
+      <div class="heads small">
+        <h2>{{ name }}<span v-if="about" class="small">, {{ about }}</span></h2>
+        <span v-if="phase === 'work'" class="ticks" aria-hidden="true"><i v-for="d in ticks" :key="d" :class="{ last: place(d) > 80 }" :style="{ left: `${place(d)}%` }">{{ shortDay(d) }}</i></span>
+      </div>
+      <div v-for="group in cards" :key="group[0]!.key" class="sheet" :class="{ made: group.every(({ done }) => done) }">
+        <JobSlipHead v-if="paper === 'visits'" class="own-head" :lawn="lawn" :crew-hours="group.reduce((sum, slip) => sum + slip.hours.value, 0)" />
+        <SlipCard :slips="group" :anchor="anchor" :scale="phase === 'work' ? scale : undefined" :busy="marking" :trying="trial !== undefined" :moved="moved" @mark="work.mark" @undo="work.undo" @day="tryDay" @float="float" @skip="skip" @overrule="overrule" @heed="heed" />
+      </div>
+    </section>
+    <AddWork v-if="!trial" :sequence="shown" :work="lawn.plan.work" @add="add" @remove="takeOut" @own="addOwn" @back="putBack" />
+    <PlanVersions :lawn-id="id" :version="lawn.plan.version" :busy="busy" @restore="work.restore" />
   </div>
   <section v-else-if="lawn" class="panel empty">
     <p class="verdict">{{ lawn.plan.programme ? 'No sowing day yet.' : 'Nothing is planned yet.' }}</p>
@@ -82,14 +114,26 @@ async function undo(code: OperationCode): Promise<void> {
 </template>
 
 <style scoped>
-.do { display: grid; gap: 6px; }
-.summary { display: flex; gap: 4px 12px; align-items: center; flex-wrap: wrap; }
-@media print { .do { gap: 0; } .summary, .heads { display: none; } }
-.heads { display: grid; grid-template-columns: 112px 128px minmax(0, 1.25fr) minmax(0, 1fr) 176px; padding-top: 2px; }
-.heads span { padding-left: 12px; }
-.ticks { position: relative; }
-.ticks i { position: absolute; font-style: normal; transform: translateX(-50%); white-space: nowrap; font-size: 12px; }
+.do, .phase { display: grid; gap: 6px; }
+.summary, .buttons { display: flex; gap: 4px 12px; align-items: center; flex-wrap: wrap; }
+.summary { justify-content: space-between; }
+.buttons { gap: 6px; }
+.kept { border-left: 5px solid var(--moss); padding: 4px 10px; background: var(--lime); }
+.heads { display: grid; grid-template-columns: 112px 128px minmax(0, 1fr); padding-top: 6px; align-items: end; }
+.heads h2 { white-space: nowrap; font-size: 16px; }
+.ticks { position: relative; height: 16px; }
+.ticks i { position: absolute; font-style: normal; transform: translateX(-50%); white-space: nowrap; font-size: 12px; bottom: 0; }
 .ticks .last { transform: translateX(-100%); }
 .empty { padding: 20px; display: grid; gap: 8px; justify-items: start; }
-@media (max-width: 900px) { .heads { display: none; } }
+@media (max-width: 900px) { .ticks { display: none; } .heads { grid-template-columns: 1fr; } }
+@media print {
+  .do, .phase { gap: 0; }
+  /* The slip of the day's work; what is seen to from afar and later has visits of its own. */
+  .paper-slip .phase:not(.work) { display: none; }
+  .summary, .heads, .kept { display: none; }
+  .paper-notice > :not(.notice) { display: none; }
+  .paper-visits .sheet:not(:last-child) { break-after: page; }
+  .paper-visits .phase.after { break-before: page; }
+  .paper-visits .made, .paper-visits .phase.before { display: none; }
+}
 </style>

@@ -21,7 +21,7 @@ const context = useContextStore()
 const trial = useState<Day | null>('trial-day', () => null)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
-const sownOn = computed(() => lawn.value?.done.find(({ code }) => code === 'sow' || code === 'lift')?.doneOn)
+const sownOn = computed(() => lawn.value?.done.find(({ key }) => key === 'sow' || key === 'lift')?.doneOn)
 const seed = computed(() => (lawn.value ? seedOf(lawn.value) : undefined))
 const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
 /** The programme brings its own seed, or none: there is nothing to mix. */
@@ -79,7 +79,7 @@ async function sow(blend: Blend): Promise<void> {
   if (await savePlan({ blend: [...blend], ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}) })) await sill.show(id)
 }
 async function keep(): Promise<void> {
-  if (lawn.value && await savePlan({ sowOn: day.value, settings: settingsOf(lawn.value, context.practice) })) await goOn()
+  if (lawn.value && await savePlan({ sowOn: day.value, settings: settingsOf(lawn.value, context.practice), work: { ...lawn.value.plan.work, days: preview.value ? daysOf(preview.value) : {} } })) await goOn()
 }
 async function settled(takeTheirs: Set<string>): Promise<void> {
   if (await settleClash(takeTheirs)) await goOn()
@@ -147,7 +147,7 @@ async function goOn(): Promise<void> {
         </tbody>
       </table>
       <div v-if="!sownOn" class="gates"><GateLine v-for="(gate, i) in sowGates" :key="i" :gate="gate" /></div>
-      <p v-for="trouble in preview?.troubles ?? []" :key="trouble" class="caution">{{ trouble }}</p>
+      <p v-for="{ text: trouble } in preview?.troubles ?? []" :key="trouble" class="caution">{{ trouble }}</p>
       <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div v-if="lawn.plan.programme && !sownOn" class="actions">

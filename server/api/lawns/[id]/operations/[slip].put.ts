@@ -1,7 +1,7 @@
-import { doneSchema, operationCodeSchema } from '#contract/lawn'
+import { doneSchema, slipKeySchema } from '#contract/work'
 import { addDays, daysBetween, shortDay } from '#core/quantity/calendar'
 import { authorOf } from '../../../../records/firms'
-import { markDone } from '../../../../records/plans'
+import { markDone } from '../../../../records/workDone'
 import { answer } from '../../../../utils/answer'
 import { bodyOf, paramOf } from '../../../../utils/ask'
 import { Refusal } from '../../../../utils/refusal'
@@ -12,12 +12,12 @@ const MOST_DAYS_BACK = 400
 
 export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
-  const code = paramOf(event, 'code', operationCodeSchema, 'operation')
-  const { doneOn } = await bodyOf(event, doneSchema)
-  if (doneOn > work.today) throw new Refusal(422, 'invalid', 'This day has not come yet.', { doneOn: `Not after today, ${shortDay(work.today)}.` })
-  if (daysBetween(doneOn, work.today) > MOST_DAYS_BACK) {
+  const slip = paramOf(event, 'slip', slipKeySchema, 'operation')
+  const told = await bodyOf(event, doneSchema)
+  if (told.doneOn > work.today) throw new Refusal(422, 'invalid', 'This day has not come yet.', { doneOn: `Not after today, ${shortDay(work.today)}.` })
+  if (daysBetween(told.doneOn, work.today) > MOST_DAYS_BACK) {
     throw new Refusal(422, 'invalid', 'That is too long ago.', { doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.` })
   }
-  await markDone(authorOf(work), lawn.id, code, doneOn)
+  if (!(await markDone(authorOf(work), lawn.id, slip, told))) throw new Refusal(422, 'invalid', 'That is more than the whole.', { share: 'More than is left to do: somebody may have marked a part meanwhile.' })
   return lawnAsked(event, work)
 })

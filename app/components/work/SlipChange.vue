@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { Slip } from '#core/programme/sequence'
+import { isDay, type Day } from '#core/quantity/calendar'
+
+/** Another day for a slip, or leaving it out with the reason. */
+const props = defineProps<{ slip: Slip; anchor: boolean }>()
+const emit = defineEmits<{ day: [day: Day]; float: []; skip: [reason: string]; back: [] }>()
+const context = useContextStore()
+const day = ref<string>(props.slip.to)
+const reason = ref('')
+const problem = ref('')
+function move(): void {
+  if (!isDay(day.value)) problem.value = 'A date.'
+  else if (day.value < context.today) problem.value = 'Not before today; mark it done if it is.'
+  else emit('day', day.value)
+}
+function skip(): void {
+  if (reason.value.trim()) emit('skip', reason.value.trim())
+  else problem.value = 'Why it is left out: one line is enough.'
+}
+</script>
+
+<template>
+  <div class="change">
+    <form class="line" novalidate @submit.prevent="move">
+      <label>Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${slip.name}`"></label>
+      <UButton type="submit" variant="outline" size="sm">See what moves</UButton>
+      <UButton v-if="slip.pinned" variant="outline" size="sm" @click="emit('float')">Let it find its day</UButton>
+    </form>
+    <form v-if="!anchor" class="line" novalidate @submit.prevent="skip">
+      <label class="wide">Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${slip.name}`"></label>
+      <UButton type="submit" variant="outline" size="sm">Leave it out</UButton>
+    </form>
+    <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
+    <UButton variant="ghost" size="sm" class="justify-self-start" @click="emit('back')">Leave it as it is</UButton>
+  </div>
+</template>
+
+<style scoped>
+.change { grid-column: 1 / -1; display: grid; gap: 8px; border-top: 1px solid var(--rule); padding-top: 8px; }
+.line { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
+label { display: flex; gap: 6px; align-items: center; font-size: 12.5px; font-weight: 600; }
+input { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
+.wide { flex: 1 1 240px; } .wide input { flex: 1; }
+.bad { color: var(--clay); font-weight: 600; font-size: 12.5px; }
+@media (max-width: 900px) { input { min-height: 48px; } label { font-size: 14px; } }
+@media print { .change { display: none; } }
+</style>

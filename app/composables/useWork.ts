@@ -1,0 +1,106 @@
+import { joinedMarks, type DoneTold, type Work } from '#contract/work'
+import type { Lawn, PlanInput } from '#contract/lawn'
+import { glanceOf, type Outlook } from '#core/establishment/outlook'
+import type { Sequence } from '#core/programme/sequence'
+import { shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import { fieldName } from '~/utils/fieldWords'
+import { saving } from '~/utils/api'
+import { sequenceOf, type Weather } from '~/utils/planOf'
+
+/** A change of the sequence as it would be, before it is kept. */
+export interface Trial {
+  words: string
+  work: Work
+  sowOn: Day
+}
+
+/** Days of what is still to do, as they stand. */
+export const daysOf = ({ slips }: Sequence): Work['days'] => Object.fromEntries(slips.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
+
+/** A plan without the number of its version. */
+const whatIsPlanned = ({ programme, overruleNote, zonePlans, schools, blend, sowOn, settings, work }: PlanInput): Omit<PlanInput, 'version'> =>
+  ({ programme, overruleNote, zonePlans, schools, blend, sowOn, settings, work })
+
+/** The run of operations of a lawn, and everything that is tried out, agreed, marked and taken back in it. */
+export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<Sequence | undefined>, outlook: Ref<Outlook | undefined>, weather: Ref<Weather>) {
+  const store = useLawnsStore()
+  const sill = useSillStore()
+  const context = useContextStore()
+  const { busy, problem, clash, notice: merged, savePlan, settleClash } = usePlanSave(id)
+  const trial = shallowRef<Trial>()
+  const marking = ref('')
+  const message = ref('')
+  /** What was kept last, and the plan before it. */
+  const kept = shallowRef<{ words: string; before: PlanInput }>()
+
+  const plan = computed(() => lawn.value?.plan)
+  /** The sequence as it would be: what stands now is what was agreed, so that every change shows. */
+  const tried = computed<Sequence | undefined>(() => {
+    const of = lawn.value
+    if (!trial.value || !of || !sequence.value) return undefined
+    const { work, sowOn } = trial.value
+    const glance = outlook.value && glanceOf(outlook.value, sowOn)
+    return sequenceOf({ ...of, plan: { ...of.plan, sowOn, work: { ...work, days: daysOf(sequence.value) } } }, glance, context.practice, weather.value, sowOn)
+  })
+  const shown = computed(() => tried.value ?? sequence.value)
+  const moves = computed(() => shown.value?.moves ?? [])
+  const agreed = computed(() => Object.keys(plan.value?.work.days ?? {}).length > 0)
+
+  function tryOut(words: string, change: Partial<Work>, sowOn: Day | null = plan.value?.sowOn ?? null): void {
+    if (!plan.value || !sowOn) return
+    message.value = ''
+    trial.value = { words, work: { ...plan.value.work, ...change }, sowOn }
+  }
+  /** A day for some slips: of the sowing it is the sowing day, of others a day of their own. */
+  function tryDay(keys: readonly string[], anchor: boolean, day: Day, name: string): void {
+    const pins = Object.fromEntries(keys.map((key) => [key, day]))
+    if (anchor) tryOut(`${name} on ${shortDayWithWeekday(day)}`, {}, day)
+    else tryOut(`${name} on ${shortDayWithWeekday(day)}`, { pins: { ...plan.value?.work.pins, ...pins } })
+  }
+
+  async function keepPlan(words: string, change: Partial<PlanInput>): Promise<boolean> {
+    const before = plan.value
+    if (!before || !(await savePlan(change))) return false
+    kept.value = { words, before }
+    trial.value = undefined
+    if (change.sowOn && change.sowOn !== before.sowOn) await sill.show(id)
+    return true
+  }
+  async function keep(): Promise<void> {
+    if (!trial.value || !tried.value) return
+    const { words, work, sowOn } = trial.value
+    await keepPlan(words, { sowOn, work: { ...work, days: daysOf(tried.value) } })
+  }
+  async function agree(): Promise<void> {
+    if (plan.value && sequence.value) await keepPlan(agreed.value ? 'New days agreed' : 'Days agreed', { work: { ...plan.value.work, days: daysOf(sequence.value) } })
+  }
+  async function takeBack(): Promise<void> {
+    if (!kept.value) return
+    if (await savePlan(whatIsPlanned(kept.value.before))) {
+      kept.value = undefined
+      await sill.show(id)
+    }
+  }
+  async function restore(version: PlanInput): Promise<void> {
+    await keepPlan(`Version ${version.version} taken back`, whatIsPlanned(version))
+    await sill.show(id)
+  }
+
+  async function once(key: string, work: () => Promise<unknown>): Promise<boolean> {
+    if (marking.value) return false
+    marking.value = key
+    message.value = ''
+    const saved = await saving(work)
+    if (!saved.ok) message.value = Object.values(saved.problem.fields)[0] ?? saved.problem.message
+    marking.value = ''
+    return saved.ok
+  }
+  /** A day has one mark: a second part of it is added to the first, so that a double click changes nothing. */
+  const mark = (key: string, told: DoneTold) => {
+    const same = told.share < 1 ? lawn.value?.done.find((one) => one.key === key && one.doneOn === told.doneOn) : undefined
+    return once(key, () => store.markDone(id, key, same ? joinedMarks(same, told) : told))
+  }
+  const undo = (key: string) => once(key, () => store.undoDone(id, key))
+
+  return { trial, tried, shown, moves, agreed, kept, busy, marking, message, merged, problem, clash, settleClash, tryOut, tryDay, keep, agree, takeBack, restore, mark, undo, drop: () => { trial.value = undefined }, label: (path: string) => fieldName(path) }
+}

@@ -1,0 +1,84 @@
+import { z } from 'zod'
+import type { Day } from '#core/quantity/calendar'
+import { ADDABLE } from '#core/programme/catalogue'
+import { OPERATION_CODES } from '#core/programme/operations'
+import { between, daySchema, required, text } from './fields'
+
+/** The key of a slip: an operation, an operation and its number, or work of one's own. */
+const KEY = new RegExp(`^(?:(?:${OPERATION_CODES.join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`)
+export const slipKeySchema = z.string().regex(KEY, 'No operation of this name.')
+/** A gate of a slip, as notes overrule it: "scalp:surface". */
+const gateKeySchema = z.string().max(80).regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gate of this name.')
+
+/** A record with no more entries than a plan has slips. */
+const bySlip = <T extends z.ZodType>(schema: T, most: number, what: string) => z.record(slipKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
+const MOST_SLIPS = 80
+
+const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours: between(0, 400, 'Between 0 and 400 hours.'), note: text(300) })
+
+/** What the technician decided about the run of operations; what is empty goes by the sequence. */
+export const workSchema = z.object({
+  /** Days that were agreed: changes move as few of them as they can. */
+  days: bySlip(daySchema, MOST_SLIPS, 'days'),
+  /** Days chosen by hand for single slips. */
+  pins: bySlip(daySchema, MOST_SLIPS, 'days'),
+  added: z.array(z.enum(ADDABLE)).max(ADDABLE.length).transform((codes) => [...new Set(codes)]),
+  own: bySlip(ownWorkSchema, 20, 'operations of your own').refine((all) => Object.keys(all).every((key) => key.startsWith('own-')), 'Work of your own has a key of its own.'),
+  /** Left out, with the reason. */
+  skipped: bySlip(required(300), MOST_SLIPS, 'operations left out'),
+  /** Gates overruled, with the note. */
+  overruled: z.record(gateKeySchema, required(400)).refine((all) => Object.keys(all).length <= MOST_SLIPS, `At most ${MOST_SLIPS} overruled.`),
+})
+export type Work = z.infer<typeof workSchema>
+export const NO_WORK: Work = { days: {}, pins: {}, added: [], own: {}, skipped: {}, overruled: {} }
+
+/** What was really done on a day; only the day has to be told. */
+export const doneSchema = z.object({
+  doneOn: daySchema,
+  /** Of the whole operation, what was done on this day. */
+  share: between(0.01, 1, 'Between 1 and 100%.').default(1),
+  /** What is looked at before going on was as it should be. */
+  passed: z.boolean().default(true),
+  hours: between(0, 400, 'Between 0 and 400 hours.').nullable().default(null),
+  heightMm: between(3, 300, 'Between ⅛ and 12 in (3 to 300 mm).').nullable().default(null),
+  passes: z.int('A whole number.').min(1, 'One at least.').max(20, 'At most 20.').nullable().default(null),
+  massKg: between(0, 20_000, 'Between 0 and 44,000 lb (20,000 kg).').nullable().default(null),
+  weather: text(120).default(''),
+  note: text(400).default(''),
+})
+export type DoneTold = z.infer<typeof doneSchema>
+
+/** Work marked done, as it is read: whose mark it is, and of when. */
+export interface DoneOperation extends DoneTold {
+  key: string
+  doneOn: Day
+  savedBy: string | null
+}
+
+/** Shares of several days that make a whole, but for rounding. */
+const WHOLE = 0.995
+
+/** Slips that are finished, and those begun: entries of several days add up. */
+export function doneByKey(entries: readonly Pick<DoneOperation, 'key' | 'doneOn' | 'share' | 'passed'>[]) {
+  const done = new Map<string, { day: Day; passed: boolean }>()
+  const begun = new Map<string, { share: number; day: Day }>()
+  for (const { key, doneOn, share, passed } of [...entries].sort((a, b) => (a.doneOn < b.doneOn ? -1 : 1))) {
+    const total = (begun.get(key)?.share ?? 0) + share
+    begun.set(key, { share: Math.min(1, total), day: doneOn })
+    if (total >= WHOLE) done.set(key, { day: doneOn, passed })
+  }
+  for (const key of done.keys()) begun.delete(key)
+  return { done, begun }
+}
+
+
+/** Two parts of one day's work as one mark: what was measured adds up, what was seen last stands. */
+export function joinedMarks(before: DoneTold, told: DoneTold): DoneTold {
+  const sum = (key: 'hours' | 'passes' | 'massKg') => (before[key] === null && told[key] === null ? null : (before[key] ?? 0) + (told[key] ?? 0))
+  const words = (key: 'weather' | 'note', most: number) => [...new Set([before[key], told[key]].filter(Boolean))].join('; ').slice(0, most)
+  // Rounded, so that parts of 60 and 40 % are the whole.
+  return {
+    ...told, share: Math.min(1, Math.round((before.share + told.share) * 1000) / 1000), hours: sum('hours'), passes: sum('passes'), massKg: sum('massKg'),
+    heightMm: told.heightMm ?? before.heightMm, weather: words('weather', 120), note: words('note', 400),
+  }
+}
