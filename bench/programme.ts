@@ -22,7 +22,7 @@ function input(programme: ProgrammeCode, ahead: number): SequenceInput {
   const grass = grassByCode(PROGRAMMES[programme].seed ?? 'TF')
   const settings = defaultSettings({ grass, desirableShare: 0.56, programme: PROGRAMMES[programme] })
   return {
-    ...UNTOUCHED, parts: partsOf([{ zone: ZONE, programme }], 'loam', settings, DEFAULT_SCHOOLS), planning: planningOf(), extent: { soilTested: false, dryGround: true, autumnAhead: false, added: [] }, applications: [],
+    ...UNTOUCHED, parts: partsOf([{ zone: ZONE, programme }], 'loam', settings, DEFAULT_SCHOOLS), planning: planningOf(), extent: { soilTested: false, dryGround: true, autumnAhead: false, dormant: false, added: [] }, applications: [],
     sowOn: addDays(TODAY, ahead), today: TODAY, firstMow: { early: 24, middle: 28, late: 34 }, firstGreen: { early: 7, middle: 9, late: 13 }, forecast: FORECAST, workingDays: [1, 2, 3, 4, 5], hoursADay: 16, done: new Map(),
   }
 }

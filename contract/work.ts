@@ -5,7 +5,7 @@ import { OPERATION_CODES } from '#core/programme/operations'
 import { between, daySchema, required, text } from './fields'
 
 /** The key of a slip: an operation, an operation and its number, or work of one's own. */
-const KEY = new RegExp(`^(?:(?:${OPERATION_CODES.join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`)
+const KEY = new RegExp(`^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`)
 export const slipKeySchema = z.string().regex(KEY, 'No operation of this name.')
 /** A gate of a slip, as notes overrule it: "scalp:surface". */
 const gateKeySchema = z.string().max(80).regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gate of this name.')

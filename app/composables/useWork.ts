@@ -44,6 +44,9 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
   })
   const shown = computed(() => tried.value ?? sequence.value)
   const moves = computed(() => shown.value?.moves ?? [])
+  /** Work that a change brings in or takes out besides. */
+  const comes = computed(() => (tried.value?.slips ?? []).filter(({ key }) => !sequence.value?.slips.some((slip) => slip.key === key)))
+  const goes = computed(() => (tried.value && sequence.value ? sequence.value.slips.filter(({ key }) => !tried.value!.slips.some((slip) => slip.key === key)) : []))
   const agreed = computed(() => Object.keys(plan.value?.work.days ?? {}).length > 0)
 
   function tryOut(words: string, change: Partial<Work>, sowOn: Day | null = plan.value?.sowOn ?? null): void {
@@ -102,5 +105,5 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
   }
   const undo = (key: string) => once(key, () => store.undoDone(id, key))
 
-  return { trial, tried, shown, moves, agreed, kept, busy, marking, message, merged, problem, clash, settleClash, tryOut, tryDay, keep, agree, takeBack, restore, mark, undo, drop: () => { trial.value = undefined }, label: (path: string) => fieldName(path) }
+  return { trial, tried, shown, moves, comes, goes, agreed, kept, busy, marking, message, merged, problem, clash, settleClash, tryOut, tryDay, keep, agree, takeBack, restore, mark, undo, drop: () => { trial.value = undefined }, label: (path: string) => fieldName(path) }
 }

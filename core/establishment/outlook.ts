@@ -204,7 +204,7 @@ export interface Glance {
   rainShare: number | null
   band: { lowC: number; highC: number }
   /** The sowing day asked for; null when it lies outside of what is shown. */
-  sowing: { good: number; mow: SowingDay['mow']; up: SowingDay['mow']; soilC: number; groundLeft: number } | null
+  sowing: { good: number; dormant: boolean; mow: SowingDay['mow']; up: SowingDay['mow']; soilC: number; groundLeft: number } | null
 }
 
 /** Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them. */
@@ -216,7 +216,7 @@ export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
   const day = outlook.sowing[i]
   return {
     years: outlook.years, windows: outlook.windows, growing: outlook.growing, rainShare: outlook.rainShare, band: outlook.band,
-    sowing: day ? { good: day.good, mow: day.mow, up: upOf(day), soilC: outlook.soilC.median[i]!, groundLeft: outlook.groundLeft[i]! } : null,
+    sowing: day ? { good: day.good, dormant: day.dormantGood !== null, mow: day.mow, up: upOf(day), soilC: outlook.soilC.median[i]!, groundLeft: outlook.groundLeft[i]! } : null,
   }
 }
 

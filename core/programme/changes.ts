@@ -15,6 +15,8 @@ export interface Move {
   why: Phrase
 }
 
+const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
+
 /** What a lag between a slip and the others says against the day that was agreed for it. */
 function brokenLag(laying: Laying, names: ReadonlyMap<string, string>, anchor: string, slip: Slip, was: Day): Phrase | undefined {
   // What binds it to the sowing day itself says more than what binds it to a neighbour.
@@ -25,8 +27,10 @@ function brokenLag(laying: Laying, names: ReadonlyMap<string, string>, anchor: s
     const otherDay = laying.days.get(other)!
     const between = to === slip.key ? dayNumber(was) - otherDay : otherDay - dayNumber(was)
     const name = (names.get(other) ?? '').toLowerCase()
-    if (between < leastDays) return [to === slip.key ? `${leastDays} ${leastDays === 1 ? 'day' : 'days'} after ${name}: ${why}` : `${leastDays} ${leastDays === 1 ? 'day' : 'days'} before ${name}: ${why}`]
-    if (between > (mostDays ?? Number.POSITIVE_INFINITY)) return [`no more than ${mostDays} ${mostDays === 1 ? 'day' : 'days'} ${to === slip.key ? 'after' : 'before'} ${name}: ${why}`]
+    const after = to === slip.key
+    if (leastDays === 0 && mostDays === 0 && between !== 0) return [`on the day of ${name}`]
+    if (between < leastDays) return [leastDays === 0 ? `not ${after ? 'before' : 'after'} ${name}: ${why}` : `${days(leastDays)} or more ${after ? 'after' : 'before'} ${name}: ${why}`]
+    if (between > (mostDays ?? Number.POSITIVE_INFINITY)) return [`no more than ${days(mostDays!)} ${after ? 'after' : 'before'} ${name}: ${why}`]
   }
   return undefined
 }
@@ -60,6 +64,6 @@ export function movesOf(input: SequenceInput, laying: Laying, slips: readonly Sl
 
 /** "2 days later", "a day sooner". */
 export function shiftWords(from: Day, to: Day): string {
-  const days = Math.abs(daysBetween(from, to))
-  return `${days === 1 ? 'a day' : `${days} days`} ${addDays(from, 0) < to ? 'later' : 'sooner'}`
+  const away = Math.abs(daysBetween(from, to))
+  return `${away === 1 ? 'a day' : days(away)} ${addDays(from, 0) < to ? 'later' : 'sooner'}`
 }

@@ -7,12 +7,14 @@ import { barrierUntil } from './decide'
 import { operationByCode } from './catalogue'
 import { forecastGates, PUTS_DOWN, surfaceGates } from './holds'
 import { keyOf, type OperationCode } from './operations'
+import type { Extent } from './parts'
 
 /** What gates are judged by on the day of an operation. */
 export interface GateInput {
   today: Day
   sowOn: Day
   applications: readonly Application[]
+  extent: Pick<Extent, 'dormant'>
   forecast: readonly ForecastDay[]
   workingDays: readonly number[]
   holidays: ReadonlySet<Day>
@@ -66,7 +68,8 @@ function label(input: GateInput): Gate[] {
   return [clear > input.sowOn ? { state: 'hold', code: 'label', binding: true, again: clear, text, source } : { state: 'met', text, source }]
 }
 
-function soilBand({ soil }: GateInput): Gate[] {
+function soilBand({ soil, extent }: GateInput): Gate[] {
+  if (extent.dormant) return [{ state: 'risk', code: 'dormant', text: ['to lie until spring: 30 to 50% of it is lost by then, so a third more to twice as much is sown'], source: { kind: 'mem', text: 'losses of dormant seedings' } }]
   if (!soil) return []
   const { expectedC, lowC, highC } = soil
   const expected = figure('tempC', expectedC, 2)

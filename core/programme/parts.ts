@@ -111,10 +111,12 @@ export interface Extent {
   dryGround: boolean
   /** A killing in the autumn before is still to be had. */
   autumnAhead: boolean
+  /** Seed is to lie until spring: it is not watered in, and nothing swells in the first days. */
+  dormant: boolean
   /** Operations that the technician put in besides. */
   added: readonly OperationCode[]
 }
-const PLAIN: Extent = { soilTested: true, dryGround: false, autumnAhead: false, added: [] }
+const PLAIN: Extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: [] }
 
 const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 /** Deeper than grass grows through lift by lift, under turf that stays. */
@@ -140,6 +142,8 @@ const CONDITIONS: Partial<Record<OperationCode, (part: Part, extent: Extent) => 
   firm: (part, extent) => part.schools.firming === 'firm' && (has(part, 'level', extent) || has(part, 'loosen', extent)),
   feed: ({ settings }) => settings.starterNGPerM2 > 0,
   preventer: ({ schools }) => schools.preventer === 'apart',
+  water: (_, { dormant }) => !dormant,
+  check: (_, { dormant }) => !dormant,
   cover: ({ settings }) => settings.coverMm > 0,
   uncover: ({ settings }) => settings.coverMm > 0 && settings.coverMaterial === 'fleece',
 }

@@ -21,7 +21,7 @@ const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Law
   plan: { version: 1, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: toDay('2026-09-18'), settings: null, work: NO_WORK, savedAt: null, savedBy: null, ...plan },
 })
 const glance: Glance = {
-  years: 30, band: { lowC: 10, highC: 18.3 }, growing: [], rainShare: 1, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
+  years: 30, band: { lowC: 10, highC: 18.3 }, growing: [], rainShare: 1, sowing: { good: 29, dormant: false, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 

@@ -26,7 +26,7 @@ const lawn: Lawn = {
   plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },
 }
 const glance: Glance = {
-  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
+  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, dormant: false, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
@@ -34,7 +34,7 @@ const row = (each: Lawn, brief: Glance | null = glance) => lawnRow(each, brief, 
 
 describe('a row of the list', () => {
   test('tells where the lawn stands', () => {
-    expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Scalp' })
+    expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Soil test' })
     expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
     expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ group: 'to survey' })
     expect(row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), key: 'sow', savedBy: null }] }).group).toBe('growing')

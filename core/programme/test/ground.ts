@@ -43,7 +43,7 @@ const READY = { order: 'in the shed', locate: 'marked' }
 
 /** A plan to lay out: overseeding of the lawn above, sown in sixteen days, with seed in the shed and no lines in the ground. */
 export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInput => ({
-  ...UNTOUCHED, parts: planned(), planning: PLANNING_FIGURES, extent: { soilTested: true, dryGround: false, autumnAhead: false, added: [] }, applications: [],
+  ...UNTOUCHED, parts: planned(), planning: PLANNING_FIGURES, extent: { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: [] }, applications: [],
   sowOn: toDay('2026-09-24'), today: TODAY, firstMow: { early: 24, middle: 28, late: 34 }, firstGreen: { early: 7, middle: 9, late: 13 }, forecast: [], workingDays: [0, 1, 2, 3, 4, 5, 6], hoursADay: 99,
   done: new Map(), ...change, skipped: { ...READY, ...change.skipped },
 })

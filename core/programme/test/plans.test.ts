@@ -27,7 +27,7 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   const plan = (of: Planned, change: Partial<SequenceInput> = {}) => whole(of, { today, sowOn, ...change })
 
   test('overseeding: three weeks of soil test and order, then a machine a day, and seedlings seen in time', () => {
-    const days = offsets(plan({}, { extent: { soilTested: false, dryGround: true, autumnAhead: false, added: [] } }), ['soilTest', 'order', 'locate', 'waterAhead', 'scalp', 'dethatch', 'core', 'rake', 'cover', 'water', 'check', 'green', 'mow', 'weak', 'weedControl', 'feedAgain', 'close', 'nextSeason'])
+    const days = offsets(plan({}, { extent: { soilTested: false, dryGround: true, autumnAhead: false, dormant: false, added: [] } }), ['soilTest', 'order', 'locate', 'waterAhead', 'scalp', 'dethatch', 'core', 'rake', 'cover', 'water', 'check', 'green', 'mow', 'weak', 'weedControl', 'feedAgain', 'close', 'nextSeason'])
     expect(days).toMatchObject({ soilTest: -21, order: -14, scalp: -3, dethatch: -2, core: -1, rake: 0, cover: 0, water: 0, mow: 28 })
     // Lines are marked five days and more before the first steel, two weeks at the most.
     expect(days.locate).toBeLessThanOrEqual(days.dethatch! - 5)
@@ -58,7 +58,7 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   })
 
   test('a third spray for what regrew pushes the scalp, and says when it no longer fits', () => {
-    const extent = { soilTested: true, dryGround: false, autumnAhead: false, added: ['kill3'] as const }
+    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: ['kill3'] as const }
     const days = offsets(plan({ programme: 'kill' }, { extent }), ['kill1', 'kill2', 'kill3', 'scalp'])
     expect(days.kill3! - days.kill2!).toBeGreaterThanOrEqual(10)
     expect(days.scalp! - days.kill3!).toBeGreaterThanOrEqual(7)
@@ -106,7 +106,7 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
 
   test('warm-season overseeding, and ground cleared for bermuda, which is killed the autumn before and again in spring', () => {
     expect(offsets(plan({ programme: 'warm', zone: { grass: 'BER', sward: 'BER' } }), ['scalp', 'dethatch', 'core'])).toEqual({ scalp: -3, dethatch: -2, core: -1 })
-    const spring = { today: addDays(sowOn, -260), extent: { soilTested: true, dryGround: false, autumnAhead: true, added: [] } }
+    const spring = { today: addDays(sowOn, -260), extent: { soilTested: true, dryGround: false, autumnAhead: true, dormant: false, added: [] } }
     const days = offsets(plan({ programme: 'kill', zone: { grass: 'BER', sward: 'MIX' } }, spring), ['killAutumn', 'kill1', 'kill2'])
     expect(days.killAutumn).toBeLessThanOrEqual(-200)
     expect(days.kill1! - days.killAutumn!).toBeGreaterThanOrEqual(90)
@@ -128,6 +128,18 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
     const days = offsets(fleece, ['green', 'uncover'])
     expect(days.uncover).toBeGreaterThanOrEqual(days.green!)
     expect(days.uncover).toBeLessThanOrEqual(16)
+  })
+})
+
+describe('seed that is to lie until spring', () => {
+  test('is neither watered in nor looked at in its first days, and is told of its losses', () => {
+    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: true, added: [] }
+    const { slips } = buildSequence(sequenceInput({ sowOn: toDay('2026-12-10'), extent, firstGreen: { early: 100, middle: 115, late: 130 }, firstMow: { early: 140, middle: 155, late: 170 } }))
+    expect(slips.some(({ key }) => key === 'water' || key === 'check')).toBe(false)
+    expect(slips.find(({ key }) => key === 'sow')!.gates.some(({ code }) => code === 'dormant')).toBe(true)
+    // Counted from spring: the first green in its window, the mowing after it.
+    expect(daysBetween(toDay('2026-12-10'), slips.find(({ key }) => key === 'green')!.to)).toBeGreaterThanOrEqual(100)
+    expect(slips.find(({ key }) => key === 'mow')!.to > slips.find(({ key }) => key === 'green')!.to).toBe(true)
   })
 })
 

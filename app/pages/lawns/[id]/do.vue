@@ -9,7 +9,12 @@ import { fieldName, fieldText } from '~/utils/fieldWords'
 const { id, lawn, sequence, outlook, weather } = useLawn()
 const context = useContextStore()
 const work = useWork(id, lawn, sequence, outlook, weather)
-const { trial, shown, moves, agreed, kept, busy, marking, message, merged, problem, clash } = work
+const { trial, shown, moves, comes, goes, agreed, kept, busy, marking, message, merged, problem, clash } = work
+
+/** A sowing day that is tried out hangs from the ledge too. */
+const trialDay = useState<Day | null>('trial-day', () => null)
+watch(trial, (now) => { trialDay.value = now && now.sowOn !== lawn.value?.plan.sowOn ? now.sowOn : null })
+onUnmounted(() => { trialDay.value = null })
 
 const anchor = computed(() => (shown.value?.slips.some(({ key }) => key === 'sow') ? 'sow' : 'lift'))
 const plan = computed(() => lawn.value!.plan)
@@ -91,7 +96,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
     <p v-if="kept && !trial" class="kept small" role="status">{{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button></p>
     <p v-if="merged" class="kept small" role="status">{{ merged }}</p>
     <p v-if="message || problem" class="problem" role="alert">{{ message || problem!.fields.sowOn || problem!.message }}</p>
-    <WhatMoves :trying="trial?.words" :moves="moves" :troubles="trial ? shown.troubles.length : 0" :busy="busy" @keep="work.keep()" @drop="work.drop()" @agree="work.agree()" />
+    <WhatMoves :trying="trial?.words" :moves="moves" :comes="comes" :goes="goes" :troubles="trial ? shown.troubles.length : 0" :busy="busy" @keep="work.keep()" @drop="work.drop()" @agree="work.agree()" />
     <p v-for="{ text, sowOn } in shown.troubles" :key="text" class="caution">{{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button> <NuxtLink :to="`/lawns/${id}/when`" class="opens">Look at the odds</NuxtLink></p>
     <section v-for="{ phase, name, about, cards } in groups" :key="phase" class="phase" :class="phase">
       <div class="heads small">
