@@ -124,7 +124,7 @@ const AUTUMN_AHEAD_DAYS = 200
 function extentOf(lawn: Lawn, sowOn: Day, glance: Glance | null | undefined, today: Day): Extent {
   const left = glance?.sowing?.groundLeft
   return {
-    soilTested: lawn.soilTest !== null, dormant: glance?.sowing?.dormant ?? false, dryGround: left !== undefined && left < WATER_AHEAD_BELOW, added: lawn.plan.work.added,
+    soilTested: lawn.soilTest !== null, dormant: glance?.sowing?.dormant ?? false, dryGround: left !== undefined && left < WATER_AHEAD_BELOW && !lawn.done.some(({ key }) => ['core', 'fork', 'sow', 'lift'].includes(key)), added: lawn.plan.work.added,
     autumnAhead: daysBetween(today, sowOn) > AUTUMN_AHEAD_DAYS || lawn.done.some(({ key }) => key === 'killAutumn'),
   }
 }

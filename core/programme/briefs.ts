@@ -173,12 +173,18 @@ function level(part: Part): Brief {
   }
 }
 
+/** Soil that is carried in one bucket, m³. @source own, reference §11 */
+const BUCKET_M3 = 0.012
+
 function lift(part: Part, { number, of }: Turn): Brief {
   const { deepestMm, volumeM3, overM2 } = soilOf(part)
   const shares = liftShares(deepestMm, overM2 ? (volumeM3 / overM2) * 1000 : deepestMm)
   const own = shares[number - 1]
   if (!own) return { settings: ['Nothing more: these hollows are full.'], gates: [], hours: crewHours('Dress', 0, []) }
   const last = number === shares.length
+  if (volumeM3 * own.volumeShare < BUCKET_M3) {
+    return { name: `Dress, lift ${number} of ${of}`, settings: [`A bucket or less of ${soilName(part)} into the deepest place. Leaf tips show through.`], gates: [], hours: crewHours('Dress', 0, []) }
+  }
   return {
     ...(of > 1 ? { name: `Dress, lift ${number} of ${of}` } : {}),
     settings: [

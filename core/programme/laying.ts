@@ -87,10 +87,9 @@ function costOf(input: SequenceInput, { key, operation }: PlannedOperation, want
   }
   const told = agreed.get(key)
   const was = told === undefined || dayNumber(told) < firstDay ? undefined : dayNumber(told)
-  const visit = isVisit(operation)
   // What has to move goes to its best day; what can stay stays until that is far off.
   return (day) => weight * Math.abs(day - wanted)
-    + (visit && (off.has(weekdayOfNumber(day)) || closed.has(day)) ? COST.off : 0)
+    + (off.has(weekdayOfNumber(day)) || closed.has(day) ? COST.off : 0)
     + (weather.get(day) ?? 0)
     + (was !== undefined && day !== was ? COST.moved : 0)
 }

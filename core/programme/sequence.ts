@@ -38,7 +38,9 @@ export function buildSequence(input: SequenceInput): Sequence {
   const gateInput: GateInput = { ...input, growsFromC: GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'lift' ? 'warm' : 'cool'] }
   const unordered = planned.map((one) => slipOf(input, gateInput, laying, has, one))
   const slips = unordered.sort((a, b) => dayNumber(a.to) - dayNumber(b.to)).map((slip, i) => ({ ...slip, number: i + 1 }))
-  const next = slips.filter((slip) => !slip.done).sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.number - b.number))[0]
+  // Once it is sown, what should have come before is shown as overdue and waited for no more.
+  const sown = input.done.has(anchorOf(input.parts))
+  const next = slips.filter((slip) => !slip.done && !(sown && slip.operation.preferredDay < 0)).sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.number - b.number))[0]
   return {
     slips,
     skipped: [...operationsOf(input.parts, input.extent)].flatMap(({ key, operation }) => (input.skipped[key] === undefined ? [] : [{ key, operation, reason: input.skipped[key]! }])),

@@ -12,6 +12,8 @@ import type { Schools } from './schools'
 export const PLAN_AHEAD_DAYS = 120
 /** Looked at again after so long where no end can be told. @source own */
 const LOOK_AGAIN_DAYS = 14
+/** Scalped, torn and cored, a machine a day, before its sowing, days. @source own */
+const TEAR_LEAD_DAYS = 3
 /** The label interval and regrowth of a killing before its scalp, days. @source reference §12 */
 const KILL_LEAD_DAYS = 24
 
@@ -54,7 +56,8 @@ export const inSeason = (windows: readonly DatedWindow[], season: Schools['seaso
   windows.filter(({ best }) => season === 'by window' || autumnal(best, latDeg) === (season === 'autumn'))
 
 /** Days of work before sowing that cannot be hurried. */
-export const leadDaysOf = (programme: ProgrammeCode): number => (programme === 'kill' ? KILL_LEAD_DAYS : 0)
+export const leadDaysOf = (programme: ProgrammeCode): number =>
+  (programme === 'kill' ? KILL_LEAD_DAYS : PROGRAMMES[programme].operations.includes('dethatch') ? TEAR_LEAD_DAYS : 0)
 
 function barrier({ applications, today, windows }: WaitInput, horizon: Day): { gate: Gate; clear: Day; holds: boolean } {
   const { clear, by } = barrierUntil(applications, today)

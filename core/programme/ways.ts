@@ -20,7 +20,7 @@ const DISPENSABLE: ReadonlySet<string> = new Set(['kill2', 'kill3', 'soilTest', 
 
 const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
 
-/** The first later sowing day from which every lag can be kept. */
+/** The first later day of sowing, or of the first lift, from which every lag can be kept; where a season ends, the last sooner one. */
 function soonest(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Day | undefined {
   const names = planned.map(({ key }) => key)
   const anchors = planned.filter(({ key }) => key === 'sow' || key === 'lift').map(({ key }) => key)
@@ -28,14 +28,21 @@ function soonest(input: SequenceInput, planned: readonly PlannedOperation[], lay
   const today = dayNumber(input.today)
   const done = new Map(planned.flatMap(({ key }): [string, number][] => (input.done.has(key) ? [[key, dayNumber(input.done.get(key)!.day)]] : [])))
   const notBefore = new Map(names.filter((key) => !done.has(key)).map((key) => [key, today]))
-  for (let ahead = 1; ahead <= LOOKED_AHEAD_DAYS; ahead++) {
-    const sow = Math.max(dayNumber(input.sowOn), today) + ahead
-    const { possible, conflicts } = spansOf(names, laying.lags, { fixed: new Map([...done, ...anchors.map((key): [string, number] => [key, sow])]), notBefore })
+  const lastLift = planned.filter(({ operation }) => operation.code === 'lift').at(-1)
+  const notAfter = new Map(lastLift && input.growsUntil ? [[lastLift.key, dayNumber(input.growsUntil)]] : [])
+  const wanted = Math.max(dayNumber(input.sowOn), today)
+  const later = Array.from({ length: LOOKED_AHEAD_DAYS }, (_, i) => wanted + 1 + i)
+  const sooner = Array.from({ length: Math.max(0, wanted - today) }, (_, i) => wanted - 1 - i)
+  for (const sow of notAfter.size ? sooner : later) {
+    const { possible, conflicts } = spansOf(names, laying.lags, { fixed: new Map([...done, ...anchors.map((key): [string, number] => [key, sow])]), notBefore, notAfter })
     // What was done out of time is past mending; only what can still be kept counts.
     if (possible && conflicts.every(({ lag }) => done.has(lag.from) && done.has(lag.to))) return dayFromNumber(sow)
   }
   return undefined
 }
+
+/** Slips by their names, lifts by their numbers. */
+const namesOf = (planned: readonly PlannedOperation[]): Map<string, string> => new Map(planned.map(({ key, operation, number, of }) => [key, of > 1 ? `lift ${number}` : operation.name]))
 
 /** "Kill, again is 14 days after kill, first (…)" for each lag that asks for days. */
 function ringWords(ring: readonly Lag[], names: ReadonlyMap<string, string>): string {
@@ -45,14 +52,15 @@ function ringWords(ring: readonly Lag[], names: ReadonlyMap<string, string>): st
 
 function impossible(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
   if (laying.possible) return []
-  const names = new Map(planned.map(({ key, operation }) => [key, operation.name]))
+  const names = namesOf(planned)
   const { ring } = laying.base
   const asked = ringWords(ring, names)
   const sowOn = soonest(input, planned, laying)
-  const out = [...new Set(ring.flatMap(({ from, to }) => [from, to]))].filter((key) => DISPENSABLE.has(key)).map((key) => names.get(key)!.toLowerCase())
+  const out = [...new Set(ring.flatMap(({ from, to }) => [from, to]))].filter((key) => DISPENSABLE.has(key) || key.startsWith('lift-')).map((key) => names.get(key)!.toLowerCase())
   const season = ring.some(({ why }) => why === 'not after')
   const ways = [
-    sowOn ? `${anchorOf(input.parts) === 'sow' ? 'sow' : 'begin'} on ${shortDay(sowOn, input.today)} or later` : '',
+    sowOn ? `${anchorOf(input.parts) === 'sow' ? 'sow' : 'begin'} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}` : '',
+    season ? 'leave what does not fit to the next growing season' : '',
     out.length ? `leave out ${out.join(' or ')}, with the reason` : '',
     'mark what is done already',
   ].filter(Boolean)
@@ -97,7 +105,7 @@ function fullDays({ hoursADay, today }: SequenceInput, slips: readonly Slip[]): 
 
 /** What of a plan cannot be kept, each with its ways out. */
 export function troublesOf(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying, slips: readonly Slip[]): Trouble[] {
-  const names = new Map(planned.map(({ key, operation }) => [key, operation.name.toLowerCase()]))
+  const names = new Map([...namesOf(planned)].map(([key, name]) => [key, name.toLowerCase()]))
   const conflicts = laying.base.conflicts.map(({ lag, days: between }): Trouble => {
     const [from, to] = [names.get(lag.from) ?? lag.from, names.get(lag.to) ?? lag.to]
     if (between < 0) return { text: `${lag.from === 'sow' ? 'Done before sowing' : 'Done out of order'}, ${from} and ${to}: ${lag.why}. Check the days they stand on.` }

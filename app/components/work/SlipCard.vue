@@ -30,6 +30,9 @@ const keys = computed(() => (open.value.some(({ key }) => key === props.anchor) 
 const least = computed(() => open.value.reduce((day, slip) => (slip.earliest > day ? slip.earliest : day), first.value.earliest))
 const most = computed(() => open.value.reduce((day, slip) => (slip.latest < day ? slip.latest : day), first.value.latest))
 
+/** A span that reaches farther has no end worth drawing. */
+const OPEN_END_DAYS = 60
+
 const rule = useTemplateRef<HTMLElement>('rule')
 let dragged: Day | undefined
 /** Follows the pointer on the window: the card may be laid out anew under it. */
@@ -69,7 +72,7 @@ const nudge = (days: number) => emit('day', keys.value, addDays(first.value.to, 
       <template v-if="scale">
         <i v-for="d in scale.mondays" :key="d" class="monday" :style="{ left: `${place(d)}%` }" />
         <svg width="100%" height="20" preserveAspectRatio="none" aria-hidden="true">
-          <template v-if="!allDone && slips[0]!.key !== anchor">
+          <template v-if="!allDone && slips[0]!.key !== anchor && daysBetween(first.to, most) <= OPEN_END_DAYS">
             <line :x1="`${place(least)}%`" :x2="`${place(most)}%`" y1="10" y2="10" stroke="#172019" />
             <line v-for="d in [least, most]" :key="d" :x1="`${place(d)}%`" :x2="`${place(d)}%`" y1="5" y2="15" stroke="#172019" />
           </template>
