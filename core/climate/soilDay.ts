@@ -1,5 +1,7 @@
 import { copyColumn, PROBE_DEPTH_M, SEED_DEPTH_M, stepColumn, type SoilColumn } from './soil'
 
+/** Sources that are added in one sweep over the results: as many as a processor holds at hand. */
+const SWEEP = 9
 /** Hours of a day by which the surface follows the air's range and the sun. */
 const HOURS = 24
 
@@ -12,7 +14,7 @@ const HOURS = 24
 export interface SoilDay {
   /** Nodes of a column. */
   nodes: number
-  /** What a day begins with: nodes, then waves, then zeros up to a multiple of four. */
+  /** What a day begins with: nodes, then waves, then zeros up to whole sweeps. */
   sources: Float64Array
   /** For each source in turn its weights on the results: nodes at the day's end, seedbed by hour, probe's mean. */
   weights: Float64Array
@@ -24,7 +26,7 @@ export interface SoilDay {
 export function soilDay(column: SoilColumn, waves: readonly [ArrayLike<number>, ArrayLike<number>, ArrayLike<number>]): SoilDay {
   const nodes = column.tempC.length
   const width = nodes + HOURS + 1
-  const sources = new Float64Array(Math.ceil((nodes + waves.length) / 4) * 4)
+  const sources = new Float64Array(Math.ceil((nodes + waves.length) / SWEEP) * SWEEP)
   const [seedNode, probeNode] = [column.depthsM.indexOf(SEED_DEPTH_M), column.depthsM.indexOf(PROBE_DEPTH_M)]
   const weights = new Float64Array(sources.length * width)
   for (let source = 0; source < nodes + waves.length; source++) {
@@ -44,7 +46,7 @@ export function soilDay(column: SoilColumn, waves: readonly [ArrayLike<number>, 
 }
 
 /**
- * Moves a column on by a day. Four sources at a time: results are read and written once for them.
+ * Moves a column on by a day. A sweep of sources at a time: results are read and written once for them.
  * @param strengths of the waves on this day, K or °C
  * @returns the day's results: nodes at its end, then the seedbed of its hours, °C, and the probe's mean; valid until the next
  */
@@ -53,14 +55,13 @@ export function strikeDay({ nodes, sources, weights, results }: SoilDay, tempC: 
   for (let i = 0; i < nodes; i++) sources[i] = tempC[i]!
   for (let i = 0; i < 3; i++) sources[nodes + i] = strengths[i]!
   results.fill(0)
-  for (let s = 0; s < sources.length; s += 4) {
-    const a = sources[s]!
-    const b = sources[s + 1]!
-    const c = sources[s + 2]!
-    const d = sources[s + 3]!
-    let at = s * width
+  for (let s = 0, at = 0; s < sources.length; s += SWEEP, at += (SWEEP - 1) * width) {
+    const [a, b, c] = [sources[s]!, sources[s + 1]!, sources[s + 2]!]
+    const [d, e, f] = [sources[s + 3]!, sources[s + 4]!, sources[s + 5]!]
+    const [g, h, j] = [sources[s + 6]!, sources[s + 7]!, sources[s + 8]!]
     for (let i = 0; i < width; i++, at++) {
-      results[i] = results[i]! + a * weights[at]! + b * weights[at + width]! + c * weights[at + 2 * width]! + d * weights[at + 3 * width]!
+      results[i] = results[i]! + a * weights[at]! + b * weights[at + width]! + c * weights[at + 2 * width]! + d * weights[at + 3 * width]! + e * weights[at + 4 * width]!
+        + f * weights[at + 5 * width]! + g * weights[at + 6 * width]! + h * weights[at + 7 * width]! + j * weights[at + 8 * width]!
     }
   }
   for (let i = 0; i < nodes; i++) tempC[i] = results[i]!

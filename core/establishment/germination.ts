@@ -34,19 +34,20 @@ export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedS
  * @param moisture share of its speed that the water of each hour leaves it; kept moist where left out
  * @returns °C·d, one a day
  */
-export function dailyGerminationCd(seedbedHourlyC: ArrayLike<number>, grass: Grass, moisture?: ArrayLike<number>): Float64Array {
+export function dailyGerminationCd(seedbedHourlyC: Float32Array, grass: Grass, moisture?: Float32Array): Float64Array {
   const days = Math.floor(seedbedHourlyC.length / 24)
   const out = new Float64Array(days)
   const { baseC, optimumC, ceilingC } = grass.thermal
   const falling = (optimumC - baseC) / (ceilingC - optimumC)
-  for (let d = 0; d < days; d++) {
+  // `germinationRateC` written out: half a million hours a grass.
+  for (let d = 0, h = 0; d < days; d++) {
     let sum = 0
-    const end = d * 24 + 24
-    // `germinationRateC` written out: half a million hours a grass.
-    for (let h = d * 24; h < end; h++) {
+    for (const end = h + 24; h < end; h++) {
       const tempC = seedbedHourlyC[h]!
-      const rateC = Math.min(tempC - baseC, falling * (ceilingC - tempC))
-      if (rateC > 0) sum += moisture ? rateC * moisture[h]! : rateC
+      const rising = tempC - baseC
+      const past = falling * (ceilingC - tempC)
+      const rateC = rising < past ? rising : past
+      if (rateC > 0) sum += moisture === undefined ? rateC : rateC * moisture[h]!
     }
     out[d] = sum / 24
   }

@@ -156,6 +156,13 @@ export function fiveDayMean(series: ArrayLike<number>, i: number): number {
   return sum / (i - from + 1)
 }
 
+/** The same for every day of a series. */
+export function fiveDayMeans(series: Float64Array): Float64Array {
+  const out = new Float64Array(series.length)
+  for (let i = 0; i < out.length; i++) out[i] = fiveDayMean(series, i)
+  return out
+}
+
 /** The five-day soil at probe depth that ends with day i, in the middle of the years, °C. */
 export const middleSoilC = ({ years }: Season, i: number): number => quantile(years.map(({ soil }) => fiveDayMean(soil.probeDailyC, i)), 0.5)
 

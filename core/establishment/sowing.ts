@@ -1,9 +1,9 @@
 import { growthBaseC, type Grass } from '../grass/grasses'
-import { dailyGerminationCd, thermalTimeTo } from './germination'
+import { dailyGerminationCd, thermalTimeTo, type EmergedShare } from './germination'
 import { thermalTimeToHeight } from './growth'
 import type { BedWater, SeedBed } from './moisture'
 import { fellAsSnow } from '../climate/weather'
-import { fiveDayMean, type SeasonYear } from './season'
+import { fiveDayMeans, type SeasonYear } from './season'
 import type { BedCover } from '../watering/topLayer'
 
 export type Cause = 'cold' | 'heat' | 'frost' | 'washout' | 'dry'
@@ -67,17 +67,21 @@ export interface YearOutlook {
 /** What becomes of what is sown, a grass or a mixture. */
 export type SeedYear = Omit<YearOutlook, 'germinatedCd'>
 
-/** First index from `from` on whose running sum reaches the target. */
-function reaches(cumulative: Float64Array, from: number, target: number): number {
-  const goal = (from > 0 ? cumulative[from - 1]! : 0) + target
-  let low = from
-  let high = cumulative.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if (cumulative[middle]! >= goal) high = middle
-    else low = middle + 1
+/**
+ * For each day, the first index from it on whose running sum of those days reaches the target. A later day is never there
+ * sooner, so the search goes on where it stood.
+ */
+function reachedFrom(cumulative: Float64Array, target: number): Float64Array {
+  const days = cumulative.length
+  const out = new Float64Array(days)
+  let reached = 0
+  for (let i = 0; i < days; i++) {
+    const goal = (i > 0 ? cumulative[i - 1]! : 0) + target
+    if (reached < i) reached = i
+    while (reached < days && cumulative[reached]! < goal) reached++
+    out[i] = reached < days ? reached : NEVER
   }
-  return low < cumulative.length ? low : NEVER
+  return out
 }
 
 function accumulate(days: number, daily: (i: number) => number): Float64Array {
@@ -99,7 +103,7 @@ const staysOver = (series: Float64Array, from: number, days: number, least: numb
   return true
 }
 
-const after = (next: Float64Array, i: number): number => (Number.isFinite(i) ? next[Math.min(i, next.length - 1)]! : NEVER)
+const after = (next: Float64Array, i: number): number => (i < NEVER ? next[i < next.length ? i : next.length - 1]! : NEVER)
 
 /**
  * Follows seed sown on every day of one weather year: when it comes up, and what spoils it first.
@@ -113,58 +117,49 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
   const germination = dailyGerminationCd(soil.seedbedHourlyC, grass, water?.factor)
   const germinated = accumulate(days, (i) => germination[i]!)
   // Asked for only where seed comes up late.
-  let moist: Float64Array | undefined
-  const germinatedMoist = () => {
-    if (!water) return germinated
-    if (!moist) {
+  let moist60: Float64Array | undefined
+  const upWereItMoist = () => {
+    if (!water) return up60
+    if (!moist60) {
       const daily = dailyGerminationCd(soil.seedbedHourlyC, grass)
-      moist = accumulate(days, (i) => daily[i]!)
+      moist60 = reachedFrom(accumulate(days, (i) => daily[i]!), thermalTimeTo(0.6, grass))
     }
-    return moist
+    return moist60
   }
   const grown = accumulate(days, (i) => Math.max(0, (weather.tmaxC[i]! + weather.tminC[i]!) / 2 - baseC))
   const rooted = accumulate(days, (i) => Math.max(0, soil.probeDailyC[i]! - baseC))
-  const soil5 = Float64Array.from({ length: days }, (_, i) => fiveDayMean(soil.probeDailyC, i))
+  const soil5 = fiveDayMeans(soil.probeDailyC)
+  const air5 = fiveDayMeans(weather.tmaxC)
   const washoutMm = WASHOUT_MM[risk.covering] * (risk.slopeShare > STEEP_SHARE ? SLOPE_FACTOR : 1)
 
   const nextWash = nextDayWhen(days, (i) => weather.rainMm[i]! >= washoutMm && !fellAsSnow(weather, i))
   const nextFrost = nextDayWhen(days, (i) =>
     warm ? soil5[i]! < WARM_END_SOIL_C : soil5[i]! < FROST_SOIL_C || weather.tminC[i]! <= FROST_AIR_C,
   )
-  const nextHeat = nextDayWhen(days, (i) => !warm && soil5[i]! > HEAT_SOIL_C && fiveDayMean(weather.tmaxC, i) > HEAT_AIR_C)
+  const nextHeat = nextDayWhen(days, (i) => !warm && soil5[i]! > HEAT_SOIL_C && air5[i]! > HEAT_AIR_C)
 
   const nextDry = nextDayWhen(days, (i) => water !== undefined && water.kills[i] === 1)
 
-  const up = (share: 0.05 | 0.5 | 0.6 | 0.95) => {
-    const target = thermalTimeTo(share, grass)
-    const out = new Float64Array(days)
-    // Seed sown later is never up sooner, so the search goes on where it stood.
-    let reached = 0
-    for (let i = 0; i < days; i++) {
-      const goal = (i > 0 ? germinated[i - 1]! : 0) + target
-      reached = Math.max(reached, i)
-      while (reached < days && germinated[reached]! < goal) reached++
-      out[i] = reached < days ? reached : NEVER
-    }
-    return out
-  }
+  const up = (share: EmergedShare) => reachedFrom(germinated, thermalTimeTo(share, grass))
   const [up05, up50, up60, up95] = [up(0.05), up(0.5), up(0.6), up(0.95)]
+  const sprouting = reachedFrom(germinated, SPROUTING_FROM * grass.thermal.medianCd)
+  const lastLoose = reachedFrom(germinated, LOOSE_UNTIL * grass.thermal.medianCd)
+  const beyondDrying = reachedFrom(grown, thermalTimeToHeight(grass, BEYOND_DRYING_MM))
+  const wintersRoots = reachedFrom(rooted, grass.rootingCd)
+  const summersRoots = reachedFrom(rooted, HEAT_ROOTING * grass.rootingCd)
 
-  const beyondDryingCd = thermalTimeToHeight(grass, BEYOND_DRYING_MM)
   /** What spoils seed that has come up, or lies loose from a day on: the first of all. */
   const spoiltFirst = (sown: number, looseFrom: number): Cause | null => {
     const half = up50[sown]!
-    const loose = Math.min(days - 1, reaches(germinated, sown, LOOSE_UNTIL * grass.thermal.medianCd))
     const washed = after(nextWash, looseFrom)
     const frost = after(nextFrost, half)
     const heat = after(nextHeat, half)
-    const dried = after(nextDry, reaches(germinated, sown, SPROUTING_FROM * grass.thermal.medianCd))
+    const dried = after(nextDry, sprouting[sown]!)
     let [first, cause]: [number, Cause | null] = [NEVER, null]
-    // Asked a hundred thousand times a season: what never comes is not searched for.
-    if (dried < first && dried < reaches(grown, half, beyondDryingCd)) [first, cause] = [dried, 'dry']
-    if (washed < first && washed <= loose) [first, cause] = [washed, 'washout']
-    if (frost < first && frost < reaches(rooted, half, grass.rootingCd)) [first, cause] = [frost, 'frost']
-    if (heat < first && heat < reaches(rooted, half, HEAT_ROOTING * grass.rootingCd)) cause = 'heat'
+    if (dried < first && dried < after(beyondDrying, half)) [first, cause] = [dried, 'dry']
+    if (washed < first && washed <= Math.min(days - 1, lastLoose[sown]!)) [first, cause] = [washed, 'washout']
+    if (frost < first && frost < after(wintersRoots, half)) [first, cause] = [frost, 'frost']
+    if (heat < first && heat < after(summersRoots, half)) cause = 'heat'
     return cause
   }
   const judge = (sown: number): Cause | null => {
@@ -172,8 +167,7 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
     if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!)) return 'heat'
     if (up60[sown]! - sown > grass.emergenceLimitDays) {
       // What moist soil would have brought up in time was held back by drought, not by cold.
-      const moist60 = reaches(germinatedMoist(), sown, thermalTimeTo(0.6, grass))
-      return moist60 - sown > grass.emergenceLimitDays ? 'cold' : 'dry'
+      return upWereItMoist()[sown]! - sown > grass.emergenceLimitDays ? 'cold' : 'dry'
     }
     return spoiltFirst(sown, sown)
   }
@@ -187,6 +181,10 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
     if (up60[sown]! > after(nextWarm, thaw) + grass.emergenceLimitDays) return 'cold'
     return spoiltFirst(sown, thaw)
   }
-  const eachDay = <T>(told: (i: number) => T): T[] => Array.from({ length: days }, (_, i) => told(i))
-  return { cause: eachDay(judge), dormant: eachDay(judgeDormant), up05, up50, up95, germinatedCd: germinated }
+  const [cause, dormant]: [YearOutlook['cause'], YearOutlook['dormant']] = [[], []]
+  for (let sown = 0; sown < days; sown++) {
+    cause.push(judge(sown))
+    dormant.push(judgeDormant(sown))
+  }
+  return { cause, dormant, up05, up50, up95, germinatedCd: germinated }
 }
