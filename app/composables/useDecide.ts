@@ -1,6 +1,7 @@
 import { surveyOf, type Lawn } from '#contract/lawn'
 import { NO_WORK } from '#contract/work'
-import { glanceOf, type Outlook } from '#core/establishment/outlook'
+import { glanceOf } from '#core/establishment/glance'
+import type { Outlook } from '#core/establishment/outlook'
 import { estimateOf, type Estimate } from '#core/programme/estimate'
 import { expectOf, type Expectation } from '#core/programme/expect'
 import { partsOf, type Part } from '#core/programme/parts'

@@ -1,4 +1,5 @@
-import { glanceOf, indexOf, type Glance } from '#core/establishment/outlook'
+import { glanceOf, type Glance } from '#core/establishment/glance'
+import { indexOf } from '#core/establishment/outlook'
 import type { Lawn } from '#contract/lawn'
 import type { Day } from '#core/quantity/calendar'
 import { decisionOf, sequenceOf, settingsOf, type Weather } from '~/utils/planOf'

@@ -1,6 +1,7 @@
 import { joinedMarks, type DoneTold, type Work } from '#contract/work'
 import type { Lawn, PlanInput } from '#contract/lawn'
-import { glanceOf, type Outlook } from '#core/establishment/outlook'
+import { glanceOf } from '#core/establishment/glance'
+import type { Outlook } from '#core/establishment/outlook'
 import type { Sequence } from '#core/programme/sequence'
 import { shortDayWithWeekday, type Day } from '#core/quantity/calendar'
 import { fieldName } from '~/utils/fieldWords'

@@ -3,7 +3,7 @@ import type { LawnGlance } from '#contract/context'
 import { LIST_PAGE, type Lawn, type NewLawn, type PlanInput } from '#contract/lawn'
 import type { Look } from '#contract/look'
 import type { DoneTold } from '#contract/work'
-import type { Glance } from '#core/establishment/outlook'
+import type { Glance } from '#core/establishment/glance'
 import { problemOf, type Problem } from '~/utils/api'
 
 /** The firm's lawns as last heard from the server; every save answers with the lawn as it now stands. */

@@ -1,4 +1,4 @@
-import { followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../watering/topLayer'
+import { AS_TOLD, followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../watering/topLayer'
 import type { Ground } from '../climate/soilCourse'
 import { radiationOf } from '../climate/radiation'
 import { runLength, type WeatherRun } from '../climate/weather'
@@ -49,6 +49,19 @@ export function bedWaters(years: readonly WeatherRun[], ground: Ground, slopeSha
   const [first] = years
   const raMJ = first ? radiationOf(ground.latDeg, first.first, runLength(first)) : undefined
   return years.map((weather) => bedWater(weather, ground, slopeShare, bed, raMJ))
+}
+
+/** What is given to a bed, by the day. */
+export type GivenWater = Pick<TopLayerCourse, 'givenMm' | 'times'>
+
+/** What keeps a bed moist in each of some years, whoever waters it. */
+export function givenAsTold(years: readonly WeatherRun[], ground: Ground, slopeShare: number, { cover, coverMm }: SeedBed): GivenWater[] {
+  const layer = topLayer(ground.texture, cover, coverMm, slopeShare)
+  // The hours of a course weigh fifty times its days: they are let go.
+  return years.map((weather) => {
+    const { givenMm, times } = followTopLayer(weather, ground, layer, AS_TOLD)
+    return { givenMm, times }
+  })
 }
 
 /** @param raMJ extraterrestrial radiation of the run's days */

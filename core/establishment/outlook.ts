@@ -7,7 +7,7 @@ import { judgeBlend } from './blendYear'
 import type { Cause, SeedbedRisk } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow } from './window'
 import { growingRuns, growingYears } from './growing'
-import { bedWaters, dryHoursOf } from './moisture'
+import { bedWaters, dryHoursOf, givenAsTold } from './moisture'
 import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBests, type SowingDay } from './sowingDay'
 import type { Stand } from './stand'
 import { weedsByDay } from './weeds'
@@ -15,7 +15,6 @@ import { quantile, type Season } from './season'
 import { radiationOf } from '../climate/radiation'
 import { runLength } from '../climate/weather'
 import { followRootZone, ROOTS_MM } from '../watering/rootZone'
-import { AS_TOLD } from '../watering/topLayer'
 
 /** What a screen shows ahead of today, days. */
 export const SHOWN_AHEAD = 150
@@ -153,7 +152,7 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
   const weathers = season.years.map(({ weather }) => weather)
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
-    : bedWaters(weathers, season.ground, risk.slopeShare, { ...bed, watering: AS_TOLD }).map(({ course }) => course)
+    : givenAsTold(weathers, season.ground, risk.slopeShare, bed)
   const judged: Judged = { season, blend, told, dryHours: watered && dryHoursOf(watered), keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
   const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
@@ -193,30 +192,6 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
     rainShare: rainShareOf(season, normals),
     groundLeft: groundLeftOf(season, grassByCode(mainOf(blend)).season, shown),
     grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
-  }
-}
-
-/** What a plan needs to know of its season; small enough to come with a list. */
-export interface Glance {
-  years: number
-  windows: DatedWindow[]
-  growing: DatedWindow[]
-  rainShare: number | null
-  band: { lowC: number; highC: number }
-  /** The sowing day asked for; null when it lies outside of what is shown. */
-  sowing: { good: number; dormant: boolean; mow: SowingDay['mow']; up: SowingDay['mow']; soilC: number; groundLeft: number } | null
-}
-
-/** Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them. */
-const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
-  (up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 })
-
-export function glanceOf(outlook: Outlook, sowOn: Day | null): Glance {
-  const i = sowOn ? indexOf(outlook, sowOn) : -1
-  const day = outlook.sowing[i]
-  return {
-    years: outlook.years, windows: outlook.windows, growing: outlook.growing, rainShare: outlook.rainShare, band: outlook.band,
-    sowing: day ? { good: day.good, dormant: day.dormantGood !== null, mow: day.mow, up: upOf(day), soilC: outlook.soilC.median[i]!, groundLeft: outlook.groundLeft[i]! } : null,
   }
 }
 

@@ -1,9 +1,8 @@
 import type { Blend } from '../grass/blends'
 import { grassByCode, type GrassCode } from '../grass/grasses'
 import { addDays, type Day } from '../quantity/calendar'
-import type { TopLayerCourse } from '../watering/topLayer'
 import type { BlendYear } from './blendYear'
-import type { DryHours, dryHoursOf } from './moisture'
+import type { DryHours, dryHoursOf, GivenWater } from './moisture'
 import { dayOfHeight, firstMowHeightMm } from './growth'
 import { middleSoilC, quantile, type Season } from './season'
 import type { SeedYear } from './sowing'
@@ -63,7 +62,7 @@ function dayMean(hourly: ArrayLike<number>, day: number): number {
 const WET_PHASE_DAYS = 28
 
 /** Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as told */
-function waterNeed(told: readonly TopLayerCourse[], years: readonly SeedYear[], i: number): SowingDay['water'] {
+function waterNeed(told: readonly GivenWater[], years: readonly SeedYear[], i: number): SowingDay['water'] {
   const needs = told.map(({ givenMm, times }, y) => {
     const until = Math.min(givenMm.length, Number.isFinite(years[y]!.up95[i]!) ? Math.max(i + 1, Math.min(years[y]!.up95[i]!, i + WET_PHASE_DAYS)) : i + WET_PHASE_DAYS)
     let [mm, count] = [0, 0]
@@ -85,7 +84,7 @@ export interface Judged {
   season: Season
   blend: Blend
   years: readonly BlendYear[]
-  told: readonly TopLayerCourse[]
+  told: readonly GivenWater[]
   /** Too dry hours as the client waters; not followed where left out. */
   dryHours: ReturnType<typeof dryHoursOf> | undefined
   keptMm: number

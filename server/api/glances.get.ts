@@ -1,4 +1,4 @@
-import { glanceOf, type Outlook } from '#core/establishment/outlook'
+import { glanceOfBrief, type Brief } from '#core/establishment/glance'
 import { glancesAskedSchema, seedOf, type Lawn } from '#contract/lawn'
 import type { LawnGlance } from '#contract/context'
 import { lawnsOf } from '../records/lawns'
@@ -7,7 +7,7 @@ import { queryOf } from '../utils/ask'
 import { localFetch } from '../utils/localFetch'
 import { Refusal } from '../utils/refusal'
 import { freshStations } from '../weather/collect'
-import { sillText, stationOf } from '../weather/sill'
+import { briefText, stationOf } from '../weather/sill'
 import { subjectOf } from '../weather/subject'
 
 /** Lawns that are asked for at once: as many as keep every thread at work. */
@@ -21,11 +21,11 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
   const glance = async (lawn: Lawn): Promise<void> => {
     const station = stationOf(lawn, stations)
     if (!station || !seedOf(lawn)) return
-    const data = await sillText(work, station, subjectOf(lawn, station, work.today), 'later').catch((error: unknown) => {
+    const brief = await briefText(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
       if (error instanceof Refusal) return undefined
       throw error
     })
-    glances.push({ id: lawn.id, glance: data ? glanceOf(JSON.parse(data.outlook) as Outlook, lawn.plan.sowOn) : null })
+    glances.push({ id: lawn.id, glance: brief === undefined ? null : glanceOfBrief(JSON.parse(brief) as Brief, lawn.plan.sowOn) })
   }
   const left = [...lawns]
   const worker = async (): Promise<void> => {

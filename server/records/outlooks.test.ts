@@ -2,12 +2,13 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { toDay } from '#core/quantity/calendar'
 import { newFirm, owner, useTestDatabase } from '../test/database'
 import type { Author } from './firms'
-import { keepOutlook, keptOutlook } from './outlooks'
+import { keepOutlook, keptBrief, keptOutlook } from './outlooks'
 import { addStation, keepReadings, weatherNow } from './stations'
 
 useTestDatabase()
 const HASH = 'ab'.repeat(32)
 const outlook = (years: number) => `{"grain": ["g"], "years": ${years}, "windows": []}`
+const made = (years: number, yearsFrom: string) => ({ outlook: outlook(years), brief: `{"years": ${years}}`, yearsFrom })
 let us: Author
 beforeEach(async () => {
   await owner('delete from firms')
@@ -16,22 +17,23 @@ beforeEach(async () => {
 
 describe('a season that was worked out', () => {
   test('is kept once and read back as it was, by its firm alone', async () => {
-    await keepOutlook(us.firmId, HASH, { outlook: outlook(30), yearsFrom: 'normals' })
-    await keepOutlook(us.firmId, HASH, { outlook: outlook(99), yearsFrom: 'another' })
+    await keepOutlook(us.firmId, HASH, made(30, 'normals'))
+    await keepOutlook(us.firmId, HASH, made(99, 'another'))
     expect(await keptOutlook(us.firmId, HASH)).toEqual({ outlook: outlook(30), yearsFrom: 'normals' })
+    expect(await keptBrief(us.firmId, HASH)).toBe('{"years": 30}')
     expect(await keptOutlook((await newFirm('Theirs')).firmId, HASH)).toBeUndefined()
     expect(await keptOutlook(us.firmId, 'cd'.repeat(32))).toBeUndefined()
   })
 
   test('goes after three days, when the next is kept, and only the old one', async () => {
-    await keepOutlook(us.firmId, HASH, { outlook: outlook(30), yearsFrom: 'normals' })
+    await keepOutlook(us.firmId, HASH, made(30, 'normals'))
     await owner(`update kept_outlooks set kept_at = now() - interval '4 days'`)
-    await keepOutlook(us.firmId, 'cd'.repeat(32), { outlook: outlook(12), yearsFrom: 'normals' })
+    await keepOutlook(us.firmId, 'cd'.repeat(32), made(12, 'normals'))
     expect(await owner('select hash from kept_outlooks')).toEqual([{ hash: 'cd'.repeat(32) }])
   })
 
   test('is refused under what is no hash', async () => {
-    await expect(keepOutlook(us.firmId, 'nonsense', { outlook: outlook(1), yearsFrom: '' })).rejects.toMatchObject({ code: '23514' })
+    await expect(keepOutlook(us.firmId, 'nonsense', made(1, ''))).rejects.toMatchObject({ code: '23514' })
   })
 })
 

@@ -3,6 +3,8 @@ import { inFirm } from './db'
 export interface KeptOutlook {
   /** An `Outlook` as JSON. */
   outlook: string
+  /** Its `Brief` as JSON. */
+  brief: string
   yearsFrom: string
 }
 
@@ -10,17 +12,25 @@ export interface KeptOutlook {
 const KEPT_DAYS = 3
 
 /** @param hash of everything it was worked out from, SHA-256 in hexadecimal */
-export async function keptOutlook(firmId: string, hash: string): Promise<KeptOutlook | undefined> {
+export async function keptOutlook(firmId: string, hash: string): Promise<Omit<KeptOutlook, 'brief'> | undefined> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<KeptOutlook>(`select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
+    const { rows } = await client.query<Omit<KeptOutlook, 'brief'>>(`select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
     return rows[0]
   })
 }
 
+/** What a list reads of an outlook that is kept. */
+export async function keptBrief(firmId: string, hash: string): Promise<string | undefined> {
+  return inFirm(firmId, async (client) => {
+    const { rows } = await client.query<{ brief: string }>(`select brief::text as brief from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
+    return rows[0]?.brief
+  })
+}
+
 /** Two servers that worked the same out keep it once. */
-export async function keepOutlook(firmId: string, hash: string, { outlook, yearsFrom }: KeptOutlook): Promise<void> {
+export async function keepOutlook(firmId: string, hash: string, { outlook, brief, yearsFrom }: KeptOutlook): Promise<void> {
   await inFirm(firmId, async (client) => {
     await client.query(`delete from kept_outlooks where firm_id = $1 and kept_at < now() - make_interval(days => $2)`, [firmId, KEPT_DAYS])
-    await client.query(`insert into kept_outlooks (firm_id, hash, outlook, years_from) values ($1, $2, $3, $4) on conflict (firm_id, hash) do nothing`, [firmId, hash, outlook, yearsFrom])
+    await client.query(`insert into kept_outlooks (firm_id, hash, outlook, brief, years_from) values ($1, $2, $3, $4, $5) on conflict (firm_id, hash) do nothing`, [firmId, hash, outlook, brief, yearsFrom])
   })
 }

@@ -1,5 +1,6 @@
 import { buildSeason, type Season, type SeasonInput } from '#core/establishment/season'
-import { summarise, type Outlook } from '#core/establishment/outlook'
+import { briefOf } from '#core/establishment/glance'
+import { summarise } from '#core/establishment/outlook'
 import type { Stand } from '#core/establishment/stand'
 import type { SeedbedRisk } from '#core/establishment/sowing'
 import type { Blend } from '#core/grass/blends'
@@ -15,15 +16,21 @@ export interface SeasonWork {
   stand: Stand | undefined
 }
 
-/** A season weighs some megabytes; lawns differ little, so a few serve many. */
-const MOST_SEASONS = 2
-const seasons = new Map<string, Season>()
+/** What was worked out, as text: it is kept and sent on so, and read by few. */
+export interface WorkedOut {
+  /** An `Outlook`. */
+  outlook: string
+  /** Its `Brief`. */
+  brief: string
+}
 
-/** Works an outlook out; seasons asked for lately are at hand, the longest unused goes first. */
-export function workOut({ key, input, seed, risk, mowingMm, stand }: SeasonWork): Outlook {
-  const season = seasons.get(key) ?? buildSeason(input)
-  seasons.delete(key)
-  seasons.set(key, season)
-  if (seasons.size > MOST_SEASONS) seasons.delete(seasons.keys().next().value!)
-  return summarise(season, seed, risk, mowingMm, input.climate.normals, stand)
+/** A season weighs some megabytes; a thread is given the lawns that share one after the other. */
+let latest: { key: string; season: Season } | undefined
+
+/** Works an outlook out; the season asked for last is at hand. */
+export function workOut({ key, input, seed, risk, mowingMm, stand }: SeasonWork): WorkedOut {
+  const season = latest?.key === key ? latest.season : buildSeason(input)
+  latest = { key, season }
+  const outlook = summarise(season, seed, risk, mowingMm, input.climate.normals, stand)
+  return { outlook: JSON.stringify(outlook), brief: JSON.stringify(briefOf(outlook)) }
 }

@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os'
 import { dirname, join } from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { log } from '../utils/log'
-import { workOut, type SeasonWork } from './seasonWork'
+import { workOut, type SeasonWork, type WorkedOut } from './seasonWork'
 
 /** Beside the server's entry where it is built; without it, as in tests, work is done in the thread that asks. */
 const WORKER_FILE = join(dirname(process.argv[1] ?? '.'), 'season-worker.mjs')
@@ -11,11 +11,11 @@ const WORKER_FILE = join(dirname(process.argv[1] ?? '.'), 'season-worker.mjs')
 const MOST_THREADS = Math.min(4, availableParallelism())
 
 /** A season is typed arrays of some megabytes; what is left behind has to go soon. */
-const MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 3 }
+const MEMORY = { maxOldGenerationSizeMb: 96, maxYoungGenerationSizeMb: 2 }
 
 interface Job {
   work: SeasonWork
-  done: (outlook: string) => void
+  done: (made: WorkedOut) => void
   failed: (error: Error) => void
 }
 interface Thread {
@@ -31,10 +31,10 @@ const waiting: { soon: Job[]; later: Job[] } = { soon: [], later: [] }
 
 function startThread(): Thread {
   const thread: Thread = { worker: new Worker(WORKER_FILE, { resourceLimits: MEMORY }), job: undefined, lastKey: undefined }
-  thread.worker.on('message', ({ outlook, failed }: { outlook?: string; failed?: string }) => {
+  thread.worker.on('message', ({ made, failed }: { made?: WorkedOut; failed?: string }) => {
     const { job } = thread
     thread.job = undefined
-    if (outlook) job?.done(outlook)
+    if (made) job?.done(made)
     else job?.failed(new Error(failed))
     next(thread)
   })
@@ -77,10 +77,9 @@ function give(): void {
 /**
  * Works an outlook out beside the server's own thread.
  * @param when 'soon' goes before 'later', whoever asked first
- * @returns the outlook as JSON: it is kept and sent on as text, and read by few
  */
-export function workedOut(work: SeasonWork, when: 'soon' | 'later'): Promise<string> {
-  if (!existsSync(WORKER_FILE)) return Promise.resolve().then(() => JSON.stringify(workOut(work)))
+export function workedOut(work: SeasonWork, when: 'soon' | 'later'): Promise<WorkedOut> {
+  if (!existsSync(WORKER_FILE)) return Promise.resolve().then(() => workOut(work))
   return new Promise((done, failed) => {
     waiting[when].push({ work, done, failed })
     give()

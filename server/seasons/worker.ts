@@ -4,7 +4,7 @@ import { workOut, type SeasonWork } from './seasonWork'
 /** A thread that works seasons out one after the other, so that the server's own goes on answering. */
 parentPort!.on('message', (work: SeasonWork) => {
   try {
-    parentPort!.postMessage({ outlook: JSON.stringify(workOut(work)) })
+    parentPort!.postMessage({ made: workOut(work) })
   } catch (error) {
     parentPort!.postMessage({ failed: error instanceof Error ? error.message : String(error) })
   }

@@ -5,7 +5,7 @@ import { blendWords, mainOf } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { farKm } from '#core/site/geodesy'
 import type { AtWork } from '../records/firms'
-import { keepOutlook, keptOutlook, type KeptOutlook } from '../records/outlooks'
+import { keepOutlook, keptBrief, keptOutlook, type KeptOutlook } from '../records/outlooks'
 import type { StationRecord } from '../records/stations'
 import { workedOut } from '../seasons/threads'
 import { engine } from '../utils/engine'
@@ -13,12 +13,15 @@ import { log } from '../utils/log'
 import { groundsOf, type Grounds } from './grounds'
 import { zoneSubjects, type Subject } from './subject'
 
-/** Texts of a tenth of a megabyte. */
-const MOST_OUTLOOKS = 100
+/** Texts of a tenth of a megabyte; a list reads their briefs, a tenth of that again. */
+const [MOST_OUTLOOKS, MOST_BRIEFS] = [24, 400]
 /** A record of decades weighs megabytes; lawns of one station share it. */
 const MOST_GROUNDS = 8
-const outlooks = new Map<string, Promise<KeptOutlook>>()
+const outlooks = new Map<string, Promise<Omit<KeptOutlook, 'brief'>>>()
+const briefs = new Map<string, Promise<string>>()
 const grounds = new Map<string, Promise<Grounds>>()
+/** Seasons that are worked out just now, for all who ask. */
+const inTheMaking = new Map<string, Promise<KeptOutlook>>()
 
 /**
  * What is remembered depends on nothing but its key, so it is never stale; the longest unused goes first. Asked for again
@@ -41,15 +44,35 @@ export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): Stati
   return chosen ?? telling.sort((a, b) => farKm(a, lawn) - farKm(b, lawn))[0]
 }
 
-/** An outlook from the database by the hash of its ingredients, or worked out and kept there for every server. */
-async function keptOrMade(firmId: string, ingredients: string, make: () => Promise<KeptOutlook>): Promise<KeptOutlook> {
-  const hash = createHash('sha256').update(ingredients).digest('hex')
-  const kept = await keptOutlook(firmId, hash)
-  if (kept) return kept
-  const made = await make()
-  // Not kept is worked out again; nobody has to be told.
-  await keepOutlook(firmId, hash, made).catch((error: unknown) => { log.warn({ reason: String(error) }, 'a season was not kept') })
-  return made
+/** Works a season out, once however many ask, and keeps it for every server. */
+function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): Promise<KeptOutlook> {
+  const making = inTheMaking.get(hash) ?? work().then(async (outlook) => {
+    // Not kept is worked out again; nobody has to be told.
+    await keepOutlook(firmId, hash, outlook).catch((error: unknown) => { log.warn({ reason: String(error) }, 'a season was not kept') })
+    return outlook
+  }).finally(() => { inTheMaking.delete(hash) })
+  inTheMaking.set(hash, making)
+  return making
+}
+
+/**
+ * The season of a subject by the hash of all that it is worked out from.
+ * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
+ */
+async function seasonOf(work: AtWork, station: StationRecord, { ground, heightM, seed, risk, mowingMm, stand }: Subject, when: 'soon' | 'later') {
+  const { key, now, read } = await groundsOf(work, station, { ground, heightM })
+  const hash = createHash('sha256').update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand])).digest('hex')
+  const make = () => made(work.firm.id, hash, async () => {
+    const { input, yearsFrom } = await remembered(grounds, MOST_GROUNDS, key, read)
+    return { ...(await workedOut({ key, input, seed, risk, mowingMm, stand }, when)), yearsFrom }
+  })
+  return { hash, now, make }
+}
+
+/** What a list reads of a subject's season, a `Brief` as JSON. */
+export async function briefText(work: AtWork, station: StationRecord, subject: Subject): Promise<string> {
+  const { hash, make } = await seasonOf(work, station, subject, 'later')
+  return remembered(briefs, MOST_BRIEFS, hash, async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief)
 }
 
 /** What the sill shows of one subject, its outlook still as text. */
@@ -57,21 +80,13 @@ export interface SillText extends Omit<SillData, 'outlook'> {
   outlook: string
 }
 
-/**
- * Everything the sill shows of one subject, from one station.
- * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
- */
-export async function sillText(work: AtWork, station: StationRecord, subject: Subject, when: 'soon' | 'later' = 'soon'): Promise<SillText> {
-  const { seed, risk, mowingMm, stand } = subject
-  const { key, now, read } = await groundsOf(work, station, subject)
-  const whole = JSON.stringify([engine(), key, seed, risk, mowingMm, stand])
-  const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, whole, () => keptOrMade(work.firm.id, whole, async () => {
-    const { input, yearsFrom } = await remembered(grounds, MOST_GROUNDS, key, read)
-    return { outlook: await workedOut({ key, input, seed, risk, mowingMm, stand }, when), yearsFrom }
-  }))
-  const grass = grassByCode(mainOf(seed))
+/** Everything the sill shows of one subject, from one station. */
+export async function sillText(work: AtWork, station: StationRecord, subject: Subject): Promise<SillText> {
+  const { hash, now, make } = await seasonOf(work, station, subject, 'soon')
+  const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, hash, async () => (await keptOutlook(work.firm.id, hash)) ?? await make())
+  const grass = grassByCode(mainOf(subject.seed))
   return {
-    place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, seedName: blendWords(seed), grassSeason: grass.season,
+    place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, seedName: blendWords(subject.seed), grassSeason: grass.season,
     forecast: now.forecast, forecastIssued: now.forecastIssued, recordEnds: now.lastDay, yearsFrom, outlook,
   }
 }

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
 import { doneSchema, NO_WORK } from '#contract/work'
-import type { Glance } from '#core/establishment/outlook'
+import type { Glance } from '#core/establishment/glance'
 import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { planningOf } from '#core/programme/planning'

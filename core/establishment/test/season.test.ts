@@ -9,7 +9,8 @@ import { pureSeed } from '../../grass/blends'
 import { addDays, dayNumber, toDay, type Day } from '../../quantity/calendar'
 import { emergenceWorked } from '../emergenceWorking'
 import { dayOfHeight, firstCutMm, firstMowHeightMm, thermalTimeToHeight } from '../growth'
-import { glanceOf, indexOf, readingOnLine, summarise, type Outlook } from '../outlook'
+import { briefOf, glanceOf, glanceOfBrief } from '../glance'
+import { indexOf, readingOnLine, summarise, type Outlook } from '../outlook'
 import { buildSeason, DAYS_BEHIND, fiveDayMean, quantile } from '../season'
 import { judgeYear } from '../sowing'
 
@@ -110,6 +111,10 @@ describe('the outlook', () => {
     expect(glanceOf(outlook, toDay('2026-09-12')).sowing?.good).toBe(outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!.good)
     expect(glanceOf(outlook, toDay('2030-01-01')).sowing).toBeNull()
     expect(glanceOf(outlook, null).sowing).toBeNull()
+    // Kept in brief it tells the same of any day, also after a way through text.
+    const brief = JSON.parse(JSON.stringify(briefOf(outlook))) as ReturnType<typeof briefOf>
+    for (const day of [null, toDay('2026-09-12'), toDay('2026-12-20'), toDay('2026-06-01'), toDay('2030-01-01')]) expect(glanceOfBrief(brief, day)).toEqual(glanceOf(outlook, day))
+    expect(JSON.stringify(brief).length * 5).toBeLessThan(JSON.stringify(outlook).length)
   })
 
   test('opens the working of its emergence with the constants of the grass', () => {

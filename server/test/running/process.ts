@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url'
 
 const BUILT = fileURLToPath(new URL('../../../.output/server/index.mjs', import.meta.url))
 
-/** A built server as a process of its own. */
+/** A built server as a process of its own, started as the README says. */
 export interface Running {
   url: string
   pid: number
@@ -28,7 +28,7 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
   const child: ChildProcess = spawn(process.execPath, [BUILT], {
     env: {
       PATH: process.env.PATH, HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: 'production',
-      NUXT_SESSION_PASSWORD: 'one secret for all the instances of a firm', NUXT_SESSION_COOKIE_SECURE: 'false', ...env,
+      NUXT_SESSION_PASSWORD: 'one secret for all the instances of a firm', NUXT_SESSION_COOKIE_SECURE: 'false', NODE_OPTIONS: '--max-semi-space-size=1', ...env,
     },
     stdio: ['ignore', 'pipe', 'pipe'],
   })

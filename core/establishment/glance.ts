@@ -1,0 +1,58 @@
+import { daysBetween, type Day } from '../quantity/calendar'
+import type { Outlook } from './outlook'
+import type { SowingDay } from './sowingDay'
+import type { DatedWindow } from './window'
+
+/** What a plan needs to know of its season; small enough to come with a list. */
+export interface Glance {
+  years: number
+  windows: DatedWindow[]
+  growing: DatedWindow[]
+  rainShare: number | null
+  band: { lowC: number; highC: number }
+  /** The sowing day asked for; null when it lies outside of what is shown. */
+  sowing: { good: number; dormant: boolean; mow: SowingDay['mow']; up: SowingDay['mow']; soilC: number; groundLeft: number } | null
+}
+
+/** An outlook without what only a chart shows: glances at any sowing day are made of it. A tenth of its size. */
+export interface Brief extends Omit<Glance, 'sowing'> {
+  first: Day
+  /** Good years, 1 for dormant, soil, water in the ground, first mowing and emergence of each day. */
+  days: [number, 0 | 1, number, number, Waits, Waits][]
+}
+/** Days in an early, a middle and a late year. */
+type Waits = [number, number, number] | null
+
+const toWaits = (waits: SowingDay['mow']): Waits => (waits ? [waits.early, waits.middle, waits.late] : null)
+const fromWaits = (waits: Waits): SowingDay['mow'] => (waits ? { early: waits[0], middle: waits[1], late: waits[2] } : null)
+
+/** Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them. */
+const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
+  (up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 })
+
+function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowing'] {
+  const day = sowing[i]
+  return day ? { good: day.good, dormant: day.dormantGood !== null, mow: day.mow, up: upOf(day), soilC: soilC.median[i]!, groundLeft: groundLeft[i]! } : null
+}
+
+const lasting = ({ years, windows, growing, rainShare, band }: Omit<Glance, 'sowing'>) => ({ years, windows, growing, rainShare, band })
+
+/** @param sowOn day asked for; none where none is chosen */
+export const glanceOf = (outlook: Outlook, sowOn: Day | null): Glance =>
+  ({ ...lasting(outlook), sowing: sowOn ? dayOf(outlook, daysBetween(outlook.first, sowOn)) : null })
+
+export const briefOf = (outlook: Outlook): Brief => ({
+  ...lasting(outlook), first: outlook.first,
+  days: outlook.sowing.map((_, i) => {
+    const { good, dormant, soilC, groundLeft, mow, up } = dayOf(outlook, i)!
+    return [good, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up)]
+  }),
+})
+
+/** The same glance as of the outlook that the brief was made of. */
+export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
+  const day = sowOn ? brief.days[daysBetween(brief.first, sowOn)] : undefined
+  if (!day) return { ...lasting(brief), sowing: null }
+  const [good, dormant, soilC, groundLeft, mow, up] = day
+  return { ...lasting(brief), sowing: { good, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up) } }
+}
