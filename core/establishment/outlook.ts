@@ -14,7 +14,7 @@ import { weedsByDay } from './weeds'
 import { quantile, type Season } from './season'
 import { radiationOf } from '../climate/radiation'
 import { runLength } from '../climate/weather'
-import { followRootZone, ROOTS_MM } from '../watering/rootZone'
+import { followRootZone, rootingDays, ROOTS_MM } from '../watering/rootZone'
 
 /** What a screen shows ahead of today, days. */
 export const SHOWN_AHEAD = 150
@@ -153,7 +153,7 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
   const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
     : givenAsTold(weathers, season.ground, risk.slopeShare, bed)
-  const judged: Judged = { season, blend, told, dryHours: watered && dryHoursOf(watered), keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
+  const judged: Judged = { season, blend, told, rooting: season.years.map(({ soil }) => rootingDays(soil.probeDailyC)), dryHours: watered && dryHoursOf(watered), keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
   const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)

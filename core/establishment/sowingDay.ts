@@ -1,12 +1,13 @@
 import type { Blend } from '../grass/blends'
 import { grassByCode, type GrassCode } from '../grass/grasses'
 import { addDays, type Day } from '../quantity/calendar'
+import { rootDepthMm } from '../watering/rootZone'
 import type { BlendYear } from './blendYear'
 import type { DryHours, dryHoursOf, GivenWater } from './moisture'
 import { dayOfHeight, firstMowHeightMm } from './growth'
 import { middleSoilC, quantile, type Season } from './season'
 import type { SeedYear } from './sowing'
-import { coverOf, oldMowIndex, type Stand } from './stand'
+import { COVER_AFTER_DAYS, coverOf, oldMowIndex, type Stand } from './stand'
 import type { Weed } from './weeds'
 import type { DatedWindow, DayOdds } from './window'
 
@@ -29,6 +30,8 @@ export interface SowingDay extends DayOdds {
   dormantGood: number | null
   /** Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null where the stand is not known. */
   stand: { cover: number; oldMow: number | null } | null
+  /** Depth of roots six weeks after sowing, mm, in the middle year; 0 where it is not up by then. */
+  rootsMm: number
   /** Weeds that sprout in its open bed within four weeks. */
   weeds: Weed[]
   /** Of a mixture, each seed by itself, in its order; empty for a single grass. */
@@ -85,6 +88,8 @@ export interface Judged {
   blend: Blend
   years: readonly BlendYear[]
   told: readonly GivenWater[]
+  /** Days of each year so far on which roots grow. */
+  rooting: readonly Uint16Array[]
   /** Too dry hours as the client waters; not followed where left out. */
   dryHours: ReturnType<typeof dryHoursOf> | undefined
   keptMm: number
@@ -110,6 +115,11 @@ function standOn({ season, years, stand, keptMm }: Judged, i: number): SowingDay
   return { cover: Math.round(cover * 100) / 100, oldMow: waitQuantile(season.years.map((year) => oldMowIndex(stand, year, i, keptMm) - i), 0.5) }
 }
 
+function rootsOn({ rooting, years }: Judged, i: number): number {
+  const end = Math.min(i + COVER_AFTER_DAYS, rooting[0]!.length - 1)
+  return Math.round(quantile(years.map(({ whole }, y) => rootDepthMm(rooting[y]!, whole.up50[i]!, end)), 0.5))
+}
+
 /** What comes of seed sown on one day. @param odds of the day */
 export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   const { season, blend, told } = judged
@@ -132,6 +142,7 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     dormantGood: dormantYears(years, i),
     weeds: judged.weeds[i]!,
     stand: standOn(judged, i),
+    rootsMm: rootsOn(judged, i),
     parts: blend.length < 2 ? [] : blend.map(({ grass }, part) => {
       const own = judged.years.map(({ parts }) => parts[part]!)
       return { grass, good: own.filter(({ cause }) => !cause[i]).length, up50: waitQuantile(own.map(({ up50 }) => up50[i]! - i), 0.5) }

@@ -12,15 +12,21 @@ export const ROOTS_MM = { standing: 150, deepest: 300 } as const
 /** Water use of turf over the reference, and the share of its water that it takes without curbing. @source FAO-56 tables 12 and 22, from memory */
 const TURF = { cool: { factor: 0.95, readilyShare: 0.4 }, warm: { factor: 0.85, readilyShare: 0.5 } } as const
 
-/** Depth of seedlings' roots on each day from emergence on, mm. @param probeDailyC soil of those days @source models.md §6, own */
-export function rootDepthsMm(probeDailyC: ArrayLike<number>): Float64Array {
-  let depth: number = ROOTS_AT_EMERGENCE_MM
-  return Float64Array.from({ length: probeDailyC.length }, (_, i) => {
-    const now = depth
-    if (probeDailyC[i]! >= ROOTS_FROM_C) depth = Math.min(ROOTS_MM.deepest, depth + ROOTS_A_DAY_MM)
-    return now
-  })
+/** Days so far on which soil is warm enough for roots to grow. @param probeDailyC soil of the days, °C */
+export function rootingDays(probeDailyC: ArrayLike<number>): Uint16Array {
+  let days = 0
+  return Uint16Array.from({ length: probeDailyC.length }, (_, i) => (probeDailyC[i]! >= ROOTS_FROM_C ? ++days : days))
 }
+
+/**
+ * Depth of seedlings' roots at the end of a day.
+ * @param rooting what `rootingDays` says of the series
+ * @param up index of the day of emergence
+ * @returns mm; 0 while they are not up
+ * @source models.md §6, own
+ */
+export const rootDepthMm = (rooting: ArrayLike<number>, up: number, day: number): number =>
+  (up > day ? 0 : Math.min(ROOTS_MM.deepest, ROOTS_AT_EMERGENCE_MM + ROOTS_A_DAY_MM * (rooting[day]! - rooting[up]!)))
 
 /** Water that roots of a depth can take between full and wilting, mm. @source FAO-56 eq. 82 */
 export const availableMm = (texture: Ground['texture'], depthMm: number): number => (WATER_SHARES[texture].field - WATER_SHARES[texture].wilting) * depthMm

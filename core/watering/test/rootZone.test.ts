@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { hargreavesEt0Mm, radiationOf } from '../../climate/radiation'
 import { emptyRun, type WeatherRun } from '../../climate/weather'
 import { toDay } from '../../quantity/calendar'
-import { availableMm, followRootZone, rootDepthsMm } from '../rootZone'
+import { availableMm, followRootZone, rootDepthMm, rootingDays } from '../rootZone'
 
 const FIRST = toDay('2026-06-01')
 const GROUND = { latDeg: 40, sun: 'full', texture: 'sandy loam' } as const
@@ -64,6 +64,9 @@ describe('water of the root zone', () => {
 })
 
 test('roots stand still in cold soil and grow 2 mm a day in warm, to 300 mm', () => {
-  expect(Array.from(rootDepthsMm([5, 12, 12, 9, 12]))).toEqual([10, 10, 12, 14, 14])
-  expect(rootDepthsMm(new Float64Array(400).fill(18)).at(-1)).toBe(300)
+  const days = rootingDays([5, 12, 12, 9, 12])
+  // Up on the second day: it begins with 10 mm and gains 2 mm on each warm day after it.
+  expect([0, 1, 2, 3, 4].map((day) => rootDepthMm(days, 1, day))).toEqual([0, 10, 12, 12, 14])
+  expect(rootDepthMm(days, Infinity, 4)).toBe(0)
+  expect(rootDepthMm(rootingDays(new Float64Array(400).fill(18)), 0, 399)).toBe(300)
 })

@@ -130,6 +130,7 @@ async function goOn(): Promise<void> {
           <tr v-if="chosen?.dry"><td>Bed too dry, as it will be watered</td><td class="right num">{{ dryWords(chosen.dry) }}</td></tr>
           <tr v-if="chosen?.stand?.oldMow"><td>Old grass wants mowing again</td><td class="right num">{{ on(chosen.stand.oldMow) }}</td></tr>
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
+          <tr v-if="chosen?.rootsMm"><td>Roots after six weeks, about</td><td class="right num">{{ text(figure('depthMm', chosen.rootsMm, 2)) }}</td></tr>
           <tr v-if="chosen?.stand"><td>Ground covered after six weeks</td><td class="right num">{{ text(figure('share', chosen.stand.cover, 2)) }}</td></tr>
         </tbody>
       </table>
