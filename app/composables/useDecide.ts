@@ -75,7 +75,7 @@ export function useDecide(lawn: Ref<Lawn | undefined>, outlook: Ref<Outlook | un
     const planned = plannedZones(trial, practice.today, code)
     const survey = surveyOf(of, practice.today)
     if (!planned.length || !survey) return undefined
-    const parts = partsOf(planned, of.texture, settingsOf(trial, practice), schoolsIn(of, practice), of.plan.blend)
+    const parts = partsOf(planned, of.texture, settingsOf(trial, practice), schoolsIn(of, practice), of.plan.blend, practice.planning)
     const glance = glanceOf(seen, sowOn)
     const sequence = sequenceOfParts(trial, parts, sowOn, glance, practice, { forecast: sill.data?.forecast ?? [] })
     const verdicts = (fitting.length ? fitting : zones).map(({ verdicts }) => verdicts[code])

@@ -108,7 +108,7 @@ export function partsIn(lawn: Lawn, practice: Practice): Part[] | undefined {
   const day = lawn.plan.sowOn ?? practice.today
   if (!lawn.plan.programme || !surveyOf(lawn, day)) return undefined
   const zones = plannedZones(lawn, day, lawn.plan.programme)
-  return zones.length ? partsOf(zones, lawn.texture, settingsOf(lawn, practice), schoolsIn(lawn, practice), lawn.plan.blend) : undefined
+  return zones.length ? partsOf(zones, lawn.texture, settingsOf(lawn, practice), schoolsIn(lawn, practice), lawn.plan.blend, practice.planning) : undefined
 }
 
 /** What is known of the season beyond a plan's own day: the forecast, and the soil day by day where a whole outlook is at hand. */

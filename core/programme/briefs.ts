@@ -5,42 +5,18 @@ import { firstCutMm, firstMowHeightMm } from '../establishment/growth'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Phrase } from '../quantity/phrase'
-import type { Worked } from '../quantity/working'
 import { liftShares, LIFT_MM } from '../site/hollow'
-import type { Survey } from '../site/survey'
 import { addedHours, crewHours, WORK_RATES_M2_PER_H as RATES } from './hours'
 import type { OperationCode } from './operations'
 import { seedOf, slitSeeded, soilOf, type Part } from './parts'
 import { buriedMm } from './plan'
+import { onTheDay, type Brief, type Turn } from './brief'
+import { core, dethatch, fork, loosen, relay, soilName } from './groundBriefs'
 import { VISIT_BRIEFS } from './visitBriefs'
 import { clippings, scalpSteps } from './scalping'
 
-/** How an operation is set on some ground, and what it waits for on the day. */
-export interface Brief {
-  settings: Phrase
-  gates: Gate[]
-  hours: Worked
-  /** Where it is done another way than its name says. */
-  name?: string
-}
-
-/** Which of several an operation is. */
-export interface Turn {
-  number: number
-  of: number
-}
-
 /** Water of the first watering, mm: damp to an inch. @source own */
 export const FIRST_WATERING_MM = 6.35
-const CORE_SPACING_MM = 75
-const CORE_DEPTH_MM = 75
-/** Share of the thatch a pass tears out, and how much it swells. @source own, reference §11 */
-const TORN_A_PASS = 0.3
-const SWELL = 3
-/** Kept lower than this, cores come off. @source trade */
-const LOW_CUT_MM = 25
-
-export const onTheDay = (...text: Phrase): Gate => ({ state: 'waiting', text })
 
 function kill(title: string, gates: Gate[]) {
   return ({ survey }: Part): Brief => ({
@@ -65,95 +41,6 @@ function scalp({ survey, settings }: Part): Brief {
 
 function clear({ survey }: Part): Brief {
   return { settings: ['Leaves and clippings off, by rake or with the mower’s bag.'], gates: [], hours: crewHours('Rake out leaves', survey.areaM2, [{ what: 'Clearing by mower', passes: 1, rateM2PerH: RATES.scalp }]) }
-}
-
-function thatchDebris(survey: Survey, passes: number): Worked {
-  const share = 1 - (1 - TORN_A_PASS) ** passes
-  const value = survey.areaM2 * (survey.thatchMm / 1000) * share * SWELL
-  return {
-    value,
-    working: {
-      title: 'Thatch to haul off', result: figure('volumeM3', value, 2), formula: 'Area × layer × share torn out × swelling.',
-      lines: [
-        { what: 'Area', value: figure('areaM2', survey.areaM2), source: { kind: 'user', text: 'Look' } },
-        { operator: '×', what: 'Thatch', value: figure('depthMm', survey.thatchMm), source: { kind: 'user', text: 'Look' } },
-        { operator: '×', what: `Torn out in ${passes} passes`, value: figure('share', share), source: { kind: 'own', text: '30% of what is there, each pass' } },
-        { operator: '×', what: 'Swelling, times', value: figure('count', SWELL), source: { kind: 'own', text: 'loose' } },
-        { operator: '=', what: 'Thatch', value: figure('volumeM3', value, 2), subtotal: true },
-      ],
-    },
-  }
-}
-
-const DIRECTIONS: Record<number, string> = { 2: ' directions, the second across the first', 4: ' directions: along, across and both ways aslant', 5: ' directions, until the old sward is off' }
-
-function dethatch({ survey, programme: { dethatchPasses: passes } }: Part): Brief {
-  const over = survey.thatchMm > 12
-  const debris: Phrase = survey.thatchMm > 0 ? [' Haul off ', thatchDebris(survey, passes), '.'] : []
-  return {
-    settings: [figure('count', passes), DIRECTIONS[passes] ?? ' directions', '. Blades just bring up soil', ...(over ? [', thatch now ', figure('depthMm', survey.thatchMm)] : []), '. Clear with the mower.', ...debris],
-    gates: [{ state: 'met', text: over ? ['thatch over ½ in at survey'] : ['soil has to show for seed to touch it'], source: { kind: 'trade', text: 'limit ½ in (12 mm)' } }],
-    hours: crewHours('Dethatch', survey.areaM2, [
-      { what: 'Directions', passes, rateM2PerH: RATES.dethatch },
-      { what: 'Clearing by mower', passes: 1, rateM2PerH: RATES.scalp },
-    ]),
-  }
-}
-
-function coreHoles(survey: Survey): Worked {
-  const perM2 = (1000 / CORE_SPACING_MM) ** 2
-  const value = perM2 * survey.areaM2
-  return {
-    value,
-    working: {
-      title: 'Holes over the lawn', result: figure('count', Math.round(value / 1000) * 1000), formula: 'A square grid of the spacing.',
-      lines: [
-        { what: 'Spacing of the finished grid', value: figure('depthMm', CORE_SPACING_MM), source: { kind: 'trade', text: '3 to 4 in (75 to 100 mm)' } },
-        { operator: '=', what: 'Holes on a square metre', value: figure('count', Math.round(perM2)), subtotal: true },
-        { operator: '×', what: 'Area', value: figure('areaM2', survey.areaM2), source: { kind: 'user', text: 'Look' } },
-        { operator: '=', what: 'Holes', value: figure('count', Math.round(value / 1000) * 1000), subtotal: true },
-      ],
-      fieldCheck: 'Count in a square foot: about 16 for a 3 in grid.',
-    },
-  }
-}
-
-function core({ survey, programme: { corePasses: passes }, schools }: Part): Brief {
-  const off = schools.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
-  return {
-    settings: [figure('count', passes), passes > 1 ? ' passes in a grid, ' : ' pass, ', figure('depthMm', CORE_DEPTH_MM), ' deep, holes ', figure('depthMm', CORE_SPACING_MM), ' apart, about ', coreHoles(survey), off ? '. Rake the cores up and haul them off.' : '. Leave the cores and break them up.'],
-    gates: [onTheDay('soil moist, not wet, 3 in down')],
-    hours: crewHours('Core aerate', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.core }, ...(off ? [{ what: 'Cores off, with the mower’s bag', passes: 1, rateM2PerH: RATES.scalp }] : [])]),
-  }
-}
-
-function fork({ survey }: Part): Brief {
-  return { settings: ['Fork ', figure('areaM2', survey.areaM2), ' by hand ', figure('depthMm', CORE_DEPTH_MM), ' deep and more, levered a little at each push.'], gates: [onTheDay('soil moist, not wet')], hours: crewHours('Fork', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]) }
-}
-
-/** Turf is cut this deep to come off and knit again, mm. @source own */
-const SOD_MM = 40
-
-function relay(part: Part): Brief {
-  const { deepestMm, volumeM3, overM2 } = soilOf(part)
-  return {
-    settings: ['Cut the turf over the deep place ', figure('depthMm', SOD_MM), ' thick, roll it back, fill with ', figure('volumeM3', volumeM3), ` of ${soilName(part)} in firmed layers to `, figure('depthMm', deepestMm), ', relay, water.'],
-    gates: [], hours: addedHours(crewHours('Lift turf, fill, relay', overM2 / 2, [{ what: 'Cutting and relaying', passes: 1, rateM2PerH: RATES.fork }]), 'Barrowing', volumeM3, RATES.barrowM3PerH),
-  }
-}
-
-function loosen({ survey }: Part): Brief {
-  return {
-    settings: ['Fork ', figure('areaM2', survey.areaM2), ' of bare ground ', figure('depthMm', 75), ' deep, stones and roots out, edges cut back to sound turf.'],
-    gates: [], hours: crewHours('Loosen', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
-  }
-}
-
-const SOILS = { sand: 'dry, fine, stone-free sand', 'half organic': 'half sand, half organic matter', topsoil: 'screened topsoil' } as const
-/** Soil for levelling by the school, or by the soil that is there. @source practice §2 */
-export function soilName({ schools, survey }: Part): string {
-  if (schools.soil !== 'by texture') return SOILS[schools.soil]
-  return SOILS[survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand']
 }
 
 function levelSoil(part: Part): Phrase {

@@ -8,7 +8,7 @@ import { surveyOver, type Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import { ADDABLE, operationByCode } from './catalogue'
 import { keyOf, OPERATION_CODES, type Operation, type OperationCode } from './operations'
-import { PLANNING } from './planning'
+import { planningOf, type Planning } from './planning'
 import { beginningRate, shallowEnough, type PlanSettings } from './plan'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './programmes'
 import type { Schools } from './schools'
@@ -25,6 +25,7 @@ export interface Part {
   survey: Survey
   settings: PlanSettings
   schools: Schools
+  planning: Planning
 }
 
 export const PLAN_RATE: Source = { kind: 'user', text: 'Bring, live seed' }
@@ -60,9 +61,10 @@ function seedFor({ zone, programme }: PlannedZone, blend: Blend): Blend {
 /**
  * Zones gathered into parts, the largest first; that one the settings are made for.
  * @param blend sown in place of the zones' own grass, but for programmes that bring their own seed; none where left out
+ * @param planning the firm's figures; ours where left out
  * @throws RangeError without a zone
  */
-export function partsOf(zones: readonly PlannedZone[], texture: Texture, settings: PlanSettings, schools: Schools, blend: Blend = []): Part[] {
+export function partsOf(zones: readonly PlannedZone[], texture: Texture, settings: PlanSettings, schools: Schools, blend: Blend = [], planning: Planning = planningOf()): Part[] {
   if (!zones.length) throw new RangeError('A plan needs one zone at least.')
   const groups = new Map<string, PlannedZone[]>()
   for (const planned of zones) {
@@ -75,7 +77,7 @@ export function partsOf(zones: readonly PlannedZone[], texture: Texture, setting
     const seed = seedFor(group[0]!, blend)
     const grass = grassByCode(mainOf(seed))
     return {
-      programme, grass, seed, schools, zones: group.map(({ zone }) => zone.name),
+      programme, grass, seed, schools, planning, zones: group.map(({ zone }) => zone.name),
       survey: groundOf(programme.code, group.map(({ zone }) => zone), texture), settings: settingsFor(i === 0, grass, seed, programme, settings, schools),
     }
   })
@@ -120,7 +122,7 @@ const PLAIN: Extent = { soilTested: true, dryGround: false, autumnAhead: false, 
 
 const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 /** Deeper than grass grows through lift by lift, under turf that stays. */
-const wantsRelaying = ({ survey, programme }: Part): boolean => survey.deepestMm > PLANNING.hollowRelay.value && programme.code !== 'kill' && programme.code !== 'strip'
+const wantsRelaying = ({ survey, programme, planning }: Part): boolean => survey.deepestMm > planning.hollowRelay && programme.code !== 'kill' && programme.code !== 'strip'
 /** Enough cover material that it comes as a load. */
 export const coverByTruck = (part: Part): boolean => has(part, 'cover', PLAIN) && part.settings.coverMaterial !== 'straw' && part.settings.coverMaterial !== 'fleece' && (part.survey.areaM2 * part.settings.coverMm) / 1000 >= TRUCK_FROM_M3
 /** Slits take seed into the old sward without tearing it first. Where it is to be torn out, slits do not do it. */
@@ -164,7 +166,7 @@ export interface PlannedOperation {
 }
 
 /** Lifts until the deepest hollow of some parts is full. */
-const liftsOf = (parts: readonly Part[]): number => Math.max(1, ...parts.map((part) => liftsFor(Math.min(soilOf(part).deepestMm, wantsRelaying(part) ? PLANNING.hollowRelay.value : Infinity))))
+const liftsOf = (parts: readonly Part[]): number => Math.max(1, ...parts.map((part) => liftsFor(Math.min(soilOf(part).deepestMm, wantsRelaying(part) ? part.planning.hollowRelay : Infinity))))
 
 /** Operations of a plan, in order, each with the parts that have it; a dressing once for every lift. */
 export const operationsOf = (all: readonly Part[], extent: Extent = PLAIN): PlannedOperation[] =>

@@ -4,7 +4,7 @@ import { EXPECT_FIGURES } from './expectFigures'
 
 /** A figure that judgements and estimates lean on; a firm may put its own in its place. */
 export interface PlanningFigure {
-  group: 'Limits' | 'Waits' | 'Prices' | 'Expected results'
+  group: 'Limits' | 'Waits' | 'Machines' | 'Prices' | 'Expected results'
   name: string
   quantity: Quantity
   /** Money is for this much: an hour, a kilogram, a cubic metre, a square metre. */
@@ -64,6 +64,12 @@ const WAITS = {
   weakFirst: days('Weak spots, from first green', 14, own('2 to 4 weeks')), weakLast: days('Weak spots, at the latest', 28, own('2 to 4 weeks')),
 } satisfies Record<string, Limit>
 
+/** A walk-behind corer with its tines on a drum; every one differs a little, and hired ones more. */
+const MACHINES = {
+  corerAcross: { ...depth('Corer: tines apart, across the machine', 100, own('a walk-behind corer')), least: 20 },
+  corerAlong: { ...depth('Corer: holes apart, along its way', 130, own('a walk-behind corer')), least: 20 },
+} satisfies Record<string, Limit>
+
 const PRICES = {
   crew: price('Crew', 'hours', 5800), seed: price('Seed as sold', 'massKg', 900), feed: price('Feed', 'massKg', 220), coverSoil: price('Cover material', 'volumeM3', 6000),
   loam: price('Screened loam or sand', 'volumeM3', 5500), herbicide: price('Non-selective herbicide, each time', 'areaM2', 6), additive: price('Additive, where wanted', 'areaM2', 9),
@@ -74,7 +80,7 @@ const grouped = <C extends string>(group: PlanningFigure['group'], figures: Reco
   Object.fromEntries(Object.entries<Limit>(figures).map(([code, figure]) => [code, { group, ...figure }])) as Record<C, PlanningFigure>
 
 /** Every figure by its code, in the order in which a firm reads them. */
-export const PLANNING = { ...grouped('Limits', LIMITS), ...grouped('Waits', WAITS), ...grouped('Prices', PRICES), ...grouped('Expected results', EXPECT_FIGURES) }
+export const PLANNING = { ...grouped('Limits', LIMITS), ...grouped('Waits', WAITS), ...grouped('Machines', MACHINES), ...grouped('Prices', PRICES), ...grouped('Expected results', EXPECT_FIGURES) }
 export type PlanningCode = keyof typeof PLANNING
 export type WaitCode = keyof typeof WAITS
 export type LimitCode = keyof typeof LIMITS

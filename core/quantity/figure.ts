@@ -9,7 +9,7 @@ export type UnitSystem = 'us' | 'metric'
 /** What a number measures; fixes its SI unit and how people read it. */
 export type Quantity =
   | 'areaM2' | 'depthMm' | 'waterMm' | 'distanceM' | 'rateGPerM2' | 'massKg' | 'volumeM3' | 'waterL' | 'tempC' | 'tempStepK'
-  | 'thermalCd' | 'share' | 'days' | 'hours' | 'count' | 'areaRateM2PerH' | 'seedsPerCm2' | 'money' | 'ph' | 'ppm' | 'kPa' | 'flowLPerMin' | 'speedKmh'
+  | 'thermalCd' | 'share' | 'days' | 'hours' | 'count' | 'areaRateM2PerH' | 'seedsPerCm2' | 'holesPerM2' | 'money' | 'ph' | 'ppm' | 'kPa' | 'flowLPerMin' | 'speedKmh'
 
 /** What prices are for. */
 export type PricedBy = 'hours' | 'massKg' | 'volumeM3' | 'areaM2'
@@ -61,6 +61,7 @@ const US: Partial<Record<Quantity, Scale>> = {
   kPa: { unit: 'psi', from: times(1 / KPA_PER_PSI), digits: 3, decimals: 0 },
   flowLPerMin: { unit: 'gal/min', from: times(1 / L_PER_US_GAL), digits: 2, decimals: 1 },
   speedKmh: { unit: 'mph', from: times(1 / KMH_PER_MPH), digits: 2, decimals: 0 },
+  holesPerM2: { unit: 'holes/ft²', from: times(M2_PER_FT2), digits: 2, decimals: 0 },
   seedsPerCm2: { unit: 'seeds/in²', from: times((MM_PER_INCH / 10) ** 2), digits: 2, decimals: 1 },
 }
 
@@ -81,6 +82,7 @@ const METRIC: Record<Quantity, Scale> = {
   hours: { unit: 'h', from: same, digits: 2, decimals: 1 },
   count: { unit: '', from: same, digits: 6, decimals: 0 },
   areaRateM2PerH: { unit: 'm²/h', from: same, digits: 3, decimals: 0 },
+  holesPerM2: { unit: 'holes/m²', from: same, digits: 3, decimals: 0 },
   seedsPerCm2: { unit: 'seeds/cm²', from: same, digits: 2, decimals: 1 },
   money: { unit: '', from: same, digits: 12, decimals: 0 },
   ph: { unit: '', from: same, digits: 2, decimals: 1 },

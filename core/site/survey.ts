@@ -25,6 +25,9 @@ export interface Survey {
   hollowM3: number
   /** Ground under the measured hollows, m². */
   hollowM2: number
+  /** How deep a screwdriver goes where it goes least, mm, and what a penetrometer reads where it reads most; null where nobody tried. */
+  driverMm: number | null
+  penetrometerKPa: number | null
 }
 
 /** Something put down that keeps seed from growing, with the wait read off its label. */
@@ -47,9 +50,15 @@ export function mainGrass(zones: readonly Pick<ZoneSurvey, 'grass' | 'areaM2'>[]
   return [...areas].sort((a, b) => b[1] - a[1])[0]?.[0]
 }
 
+/** The least or most of what was measured; null where nothing was. */
+function extreme(of: (...values: number[]) => number, values: readonly (number | null)[]): number | null {
+  const known = values.filter((value) => value !== null)
+  return known.length ? of(...known) : null
+}
+
 /**
  * Several zones read as one piece of ground: areas and volumes add, the rest is weighed by area; the steepest slope and the
- * deepest hollow stand for all.
+ * deepest hollow stand for all, and so does the hardest place.
  * @throws RangeError for no zone
  */
 export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Survey {
@@ -67,5 +76,6 @@ export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Surv
     sun: sunClass(weighed(({ sunHours }) => sunHours)),
     slopeShare: Math.max(...zones.map(({ slopeShare }) => slopeShare ?? 0)),
     deepestMm: Math.max(...zones.map(({ deepestMm }) => deepestMm)), hollowM3: zones.reduce((sum, zone) => sum + zone.hollowM3, 0), hollowM2: zones.reduce((sum, zone) => sum + zone.hollowM2, 0),
+    driverMm: extreme(Math.min, zones.map((zone) => zone.driverMm)), penetrometerKPa: extreme(Math.max, zones.map((zone) => zone.penetrometerKPa)),
   }
 }
