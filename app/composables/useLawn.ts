@@ -18,7 +18,12 @@ export function useLawn() {
   const settings = computed(() => lawn.value && settingsOf(lawn.value, context.practice))
   const decision = computed(() => (lawn.value && glance.value ? decisionOf(lawn.value, glance.value, context.practice) : undefined))
   const forecast = computed(() => (sill.lawnId === id ? sill.data?.forecast ?? [] : []))
-  const weather = computed<Weather>(() => ({ forecast: forecast.value, ...(outlook.value ? { soilOn: (day) => outlook.value?.soilC.median[indexOf(outlook.value, day)] } : {}) }))
+  const weather = computed<Weather>(() => {
+    const seen = outlook.value
+    if (!seen) return { forecast: forecast.value }
+    const on = <T>(series: readonly T[]) => (day: Day) => series[indexOf(seen, day)]
+    return { forecast: forecast.value, soilOn: on(seen.soilC.median), groundOn: on(seen.groundLeft), fellOn: on(seen.rainMm) }
+  })
   const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.practice, weather.value))
 
   /** The sequence as it would be from another sowing day. */

@@ -2,7 +2,6 @@ import { grassOf, zonesOf, zoneSurveysOf, surveyOf, type Lawn } from '#contract/
 import { schoolsOf } from '#contract/schools'
 import { depthLimitOf } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
-import type { ForecastDay } from '#core/climate/weather'
 import type { Glance } from '#core/establishment/glance'
 import { decideZone, type ZoneDecision } from '#core/programme/decide'
 import { anchorOf, partsOf, type Part, type PlannedZone } from '#core/programme/parts'
@@ -12,6 +11,7 @@ import { PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
 import { buildSequence, type Sequence } from '#core/programme/sequence'
 import { doneByKey } from '#contract/work'
 import { WATER_AHEAD_BELOW } from '#core/programme/gates'
+import type { Sky } from '#core/programme/holds'
 import type { Pace } from '#core/programme/hours'
 import type { Extent } from '#core/programme/parts'
 import type { Schools } from '#core/programme/schools'
@@ -112,9 +112,9 @@ export function partsIn(lawn: Lawn, practice: Practice): Part[] | undefined {
 }
 
 /** What is known of the season beyond a plan's own day: the forecast, and the soil day by day where a whole outlook is at hand. */
-export interface Weather {
-  forecast: readonly ForecastDay[]
+export interface Weather extends Sky {
   soilOn?: (day: Day) => number | undefined
+  groundOn?: (day: Day) => number | undefined
 }
 export const NO_WEATHER: Weather = { forecast: [] }
 
@@ -130,19 +130,19 @@ function extentOf(lawn: Lawn, sowOn: Day, glance: Glance | null | undefined, tod
 }
 
 /** The sequence of some parts from a day on. */
-export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, { forecast, soilOn }: Weather): Sequence {
+export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, glance: Glance | null | undefined, practice: Practice, weather: Weather): Sequence {
   const sowing = glance?.sowing
   const { work } = lawn.plan
   const growing = glance?.growing.find(({ to }) => to >= sowOn)
   return buildSequence({
-    parts, applications: lawn.applications, sowOn, today: practice.today, planning: practice.planning, extent: extentOf(lawn, sowOn, glance, practice.today), forecast,
+    parts, applications: lawn.applications, sowOn, today: practice.today, planning: practice.planning, extent: extentOf(lawn, sowOn, glance, practice.today),
+    // Where only a glance is at hand, the ground is known of the sowing day alone.
+    ...(sowing ? { groundOn: () => sowing.groundLeft } : {}), ...weather,
     workingDays: practice.workingDays, holidays: new Set(practice.holidays), hoursADay: practice.hoursADay, pace: practice.pace,
     ...doneByKey(lawn.done), skipped: work.skipped, own: work.own, overruled: work.overruled, pins: new Map(Object.entries(work.pins)), agreed: new Map(Object.entries(work.days)),
-    ...(soilOn ? { soilOn } : {}),
     ...(growing ? { growsUntil: growing.to } : {}),
     ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
     ...(sowing?.up ? { firstGreen: sowing.up } : {}),
-    ...(sowing ? { groundLeft: sowing.groundLeft } : {}),
     ...(sowing && glance && anchorOf(parts) === 'sow' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
 }

@@ -53,7 +53,7 @@ const hoursToMove = (part: Part, title: string, times = 1) =>
 function level(part: Part): Brief {
   const { deepestMm } = soilOf(part)
   const dressFirst = part.schools.dressing === 'dress first' || (part.schools.dressing === 'by depth' && deepestMm > LIFT_MM)
-  const living = part.programme.code !== 'kill' && part.programme.code !== 'strip' && deepestMm > LIFT_MM
+  const living = part.programme.keepsTurf && deepestMm > LIFT_MM
   return {
     settings: [...levelSoil(part), living ? '. Over living grass one lift of ½ in (12 mm); the rest in later lifts. ' : '. Heaps, rake, drag; heel or roll, drag again. ', dressFirst ? 'Before the seed, which is then raked in.' : 'Thin over the seed at the end; only the deep places now.'],
     gates: [onTheDay('material dry: no rain on it for 3 days'), onTheDay('footprints do not sink after firming')], hours: hoursToMove(part, 'Level'),

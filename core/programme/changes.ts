@@ -1,6 +1,6 @@
 import { addDays, dayNumber, daysBetween, shortDay, weekdayIndex, weekdayName, type Day } from '../quantity/calendar'
 import type { Phrase } from '../quantity/phrase'
-import { forecastGates, PUTS_DOWN, surfaceGates } from './holds'
+import { skyGates } from './holds'
 import type { Laying } from './laying'
 import { anchorOf } from './parts'
 import type { SequenceInput } from './sequenceInput'
@@ -40,8 +40,7 @@ function reason(input: SequenceInput, laying: Laying, names: ReadonlyMap<string,
   const { code } = slip.operation
   if (slip.pinned) return ['chosen by hand']
   if (was < input.today) return ['its day has passed and it is not marked done']
-  const puts = PUTS_DOWN[code]
-  const held = (puts ? forecastGates(puts, was, input.forecast) : surfaceGates(code, was, input.forecast)).find(({ state }) => state === 'hold')
+  const held = skyGates(code, was, input).find(({ state }) => state === 'hold')
   if (held) return held.text
   if (input.holidays.has(was)) return [`${shortDay(was)} is a holiday of the firm`]
   if (!input.workingDays.includes(weekdayIndex(was))) return [`${weekdayName(was)} is no working day of the firm`]

@@ -1,29 +1,29 @@
-import type { ForecastDay } from '../climate/weather'
 import { addDays, shortDay, weekdayIndex, weekdayName, type Day } from '../quantity/calendar'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import type { Application } from '../site/survey'
 import { barrierUntil } from './decide'
 import { operationByCode } from './catalogue'
-import { forecastGates, PUTS_DOWN, surfaceGates } from './holds'
+import { PUTS_DOWN, skyGates, type Sky } from './holds'
 import { keyOf, type OperationCode } from './operations'
 import type { Extent } from './parts'
 
 /** What gates are judged by on the day of an operation. */
-export interface GateInput {
+export interface GateInput extends Sky {
   today: Day
   sowOn: Day
   applications: readonly Application[]
   extent: Pick<Extent, 'dormant'>
-  forecast: readonly ForecastDay[]
   workingDays: readonly number[]
   holidays: ReadonlySet<Day>
   /** Median modelled soil at probe depth on the sowing day, °C, and the band it should be in. */
   soil?: { expectedC: number; lowC: number; highC: number }
   /** The same soil on any day, as far as it is worked out. */
   soilOn?: (day: Day) => number | undefined
-  /** Water that the root zone of the standing turf is expected to hold about the sowing day, 0-1; rain alone. */
-  groundLeft?: number
+  /** Water that the root zone of the standing turf is expected to hold on a day, 0-1; rain alone. */
+  groundOn?: (day: Day) => number | undefined
+  /** Turf that is torn is to live on: none where all of it is killed or taken off. */
+  keepsTurf: boolean
   /** Soil in which the turf that is worked on grows, °C. */
   growsFromC: number
   /** What is done, on which day, and whether what is looked at then was as it should be. */
@@ -41,6 +41,8 @@ const FORECAST_REACH_DAYS = 5
 
 /** Water of the root zone under which tines bounce, and over which holes smear. @source own for the shares; moist, not wet is trade */
 export const [WATER_AHEAD_BELOW, TOO_WET_ABOVE] = [0.4, 0.97]
+/** Water of the root zone under which turf has stopped and is not torn. @source own; no dethatching in drought is trade */
+const DROUGHT_BELOW = 0.2
 const WANTS_MOIST_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'fork', 'loosen', 'dethatch'])
 /** Work that only growing turf or weeds answer to. */
 const WANTS_GROWTH: ReadonlySet<OperationCode> = new Set(['hardWeeds', 'killAutumn', 'kill1', 'kill2', 'kill3', 'lift', 'nip', 'recoveryFeed', 'regulator', 'weedControl', 'feedAgain'])
@@ -78,21 +80,27 @@ function soilBand({ soil, extent }: GateInput): Gate[] {
   return [{ state: 'met', text: ['soil about ', expected, ' that day'] }]
 }
 
-function ground({ groundLeft }: GateInput, code: OperationCode): Gate[] {
-  if (groundLeft === undefined || !WANTS_MOIST_GROUND.has(code)) return []
+function ground({ groundOn, keepsTurf, today }: GateInput, code: OperationCode, day: Day): Gate[] {
+  const groundLeft = WANTS_MOIST_GROUND.has(code) ? groundOn?.(day) : undefined
+  if (groundLeft === undefined) return []
   const left = figure('share', groundLeft, 2)
   const source = { kind: 'computed', text: 'water balance of the root zone, rain alone' } as const
-  if (groundLeft < WATER_AHEAD_BELOW) return [{ state: 'risk', code: 'ground', text: ['ground about ', left, code === 'dethatch' ? ' full by then: turf under drought is not torn, water ahead' : ' full by then: water ahead, deep enough that a plug comes out'], source }]
+  const torn = code === 'dethatch' && keepsTurf
+  if (torn && groundLeft < DROUGHT_BELOW) return [{ state: 'hold', code: 'ground', again: addDays(today, 1), text: ['drought, ground about ', left, ' full by then: torn turf does not come back; water it through, or wait'], source }]
+  if (groundLeft < WATER_AHEAD_BELOW) return [{ state: 'risk', code: 'ground', text: ['ground about ', left, torn ? ' full by then: turf short of water is not torn, water ahead' : ' full by then: water ahead, deep enough that a plug comes out'], source }]
   if (groundLeft > TOO_WET_ABOVE) return [{ state: 'risk', code: 'ground', text: ['ground about ', left, ' full by then: too wet smears, let it drain'], source }]
   return [{ state: 'met', text: ['ground about ', left, ' full by then'], source }]
 }
 
-function growth({ soilOn, growsFromC, today }: GateInput, code: OperationCode, day: Day): Gate[] {
-  const soilC = WANTS_GROWTH.has(code) ? soilOn?.(day) : undefined
+function growth({ soilOn, growsFromC, today, keepsTurf, extent }: GateInput, code: OperationCode, day: Day): Gate[] {
+  const torn = code === 'dethatch' && keepsTurf
+  const soilC = torn || WANTS_GROWTH.has(code) ? soilOn?.(day) : undefined
   if (soilC === undefined) return []
   const source = { kind: 'computed', text: `soil at 2 in (50 mm), middle of the years; growing from ${growsFromC} °C` } as const
   const told = figure('tempC', soilC, 2)
-  if (soilC < growsFromC - DORMANT_K) return [{ state: 'hold', code: 'growth', again: addDays(today, 7), text: ['dormant, soil about ', told, ': it takes nothing up and grows through nothing'], source }]
+  // Whoever sows for spring opens dormant turf and knows it.
+  if (soilC < growsFromC - DORMANT_K && torn && extent.dormant) return [{ state: 'risk', code: 'growth', text: ['dormant, soil about ', told, ': torn turf stays open until spring, one light direction'], source }]
+  if (soilC < growsFromC - DORMANT_K) return [{ state: 'hold', code: 'growth', again: addDays(today, 7), text: ['dormant, soil about ', told, torn ? ': torn turf does not close' : ': it takes nothing up and grows through nothing'], source }]
   if (soilC < growsFromC) return [{ state: 'risk', code: 'growth', text: ['hardly growing, soil about ', told], source }]
   return [{ state: 'met', text: ['growing, soil about ', told], source }]
 }
@@ -121,12 +129,13 @@ function before({ done, today }: GateInput, key: string, code: OperationCode, ha
 }
 
 /** Feed, cover and dressing far ahead do not each repeat that the forecast does not reach them; the seed does. */
-function weather({ forecast, today }: GateInput, code: OperationCode, day: Day): Gate[] {
+function weather({ forecast, fellOn, today }: GateInput, code: OperationCode, day: Day): Gate[] {
   const puts = PUTS_DOWN[code]
   const told = forecast.some((one) => one.day === day)
   const seen = addDays(day, -FORECAST_REACH_DAYS)
-  if (puts && (told || puts === 'seed')) return forecastGates(puts, day, forecast).map((gate) => ({ ...gate, ...(gate.state === 'waiting' && seen > today ? { again: seen } : gate.state === 'hold' ? { again: addDays(today, 1) } : {}) }))
-  return surfaceGates(code, day, forecast).map((gate) => (gate.state === 'hold' ? { ...gate, again: addDays(today, 1) } : gate))
+  if (puts && puts !== 'seed' && !told) return []
+  return skyGates(code, day, { forecast, ...(fellOn ? { fellOn } : {}) })
+    .map((gate) => (gate.state === 'waiting' && seen > today ? { ...gate, again: seen } : gate.state === 'hold' ? { ...gate, again: addDays(today, 1) } : gate))
 }
 
 /**
@@ -138,7 +147,7 @@ function weather({ forecast, today }: GateInput, code: OperationCode, day: Day):
 export function gatesOf(input: GateInput, key: string, code: OperationCode, day: Day, has: ReadonlySet<string>, own: readonly Gate[]): Gate[] {
   const gates = [
     ...dayOff(input, day), ...(code === 'sow' ? [...label(input), ...soilBand(input)] : []), ...growth(input, code, day), ...weather(input, code, day), ...services(input, code, day, has),
-    ...ground(input, code), ...before(input, key, code, has), ...own,
+    ...ground(input, code, day), ...before(input, key, code, has), ...own,
   ]
   return gates.map((gate) => {
     const note = gate.code === undefined || gate.binding ? undefined : input.overruled[`${key}:${gate.code}`]

@@ -37,6 +37,13 @@ const HARD_FROST_C = -4
 const MEM = (text: string): Source => ({ kind: 'mem', text })
 const OWN = (text: string): Source => ({ kind: 'own', text })
 
+/** What is known of the weather about a day. */
+export interface Sky {
+  forecast: readonly ForecastDay[]
+  /** Rain that fell on a day that is past, mm, as far as it was observed. */
+  fellOn?: (day: Day) => number | null | undefined
+}
+
 interface Looked {
   on: ForecastDay
   /** The days after it that the forecast reaches, up to four. */
@@ -117,14 +124,15 @@ const WET = { dayMm: 1, beforeMm: 6 } as const
  * What the forecast says to work on grass that has to be dry, and not torn in a heat wave.
  * @returns none where the forecast does not reach the day, or the work does not mind
  */
-export function surfaceGates(code: OperationCode, on: Day, forecast: readonly ForecastDay[]): Gate[] {
+function surfaceGates(code: OperationCode, on: Day, { forecast, fellOn }: Sky): Gate[] {
   const told = forecast.find(({ day }) => day === on)
   if (!told || !WANTS_DRY.has(code)) return []
-  const before = forecast.find(({ day }) => day === addDays(on, -1))
+  const yesterday = addDays(on, -1)
+  const beforeMm = forecast.find(({ day }) => day === yesterday)?.rainMm ?? fellOn?.(yesterday) ?? 0
   const gates = told.rainMm >= WET.dayMm
     ? [gate('surface', 'hold', OWN('hold at 0.04 in (1 mm) on the day'), figure('waterMm', told.rainMm), ' of rain that day: wet grass clogs and tears')]
-    : (before?.rainMm ?? 0) >= WET.beforeMm
-      ? [gate('surface', 'risk', OWN('¼ in (6 mm) the day before'), figure('waterMm', before!.rainMm), ' of rain the day before: begin late, or blow it dry')]
+    : beforeMm >= WET.beforeMm
+      ? [gate('surface', 'risk', OWN('¼ in (6 mm) the day before'), figure('waterMm', beforeMm), ' of rain the day before: begin late, or blow it dry')]
       : [gate('surface', 'met', OWN('no rain on the day'), 'surface dry by the forecast')]
   if (TEARS.has(code) && told.tmaxC >= SCORCH_C) gates.push(gate('heat', 'hold', OWN('hold at 95 °F (35 °C)'), 'heat of ', figure('tempC', told.tmaxC, 2), ': torn turf burns'))
   return gates
@@ -147,4 +155,10 @@ export function forecastGates(what: PutDown, on: Day, forecast: readonly Forecas
     after.push(next)
   }
   return JUDGED[what]({ on: day, after })
+}
+
+/** What the weather about a day says to an operation: to what it puts down, or to the surface it works on. */
+export function skyGates(code: OperationCode, on: Day, sky: Sky): Gate[] {
+  const puts = PUTS_DOWN[code]
+  return puts ? forecastGates(puts, on, sky.forecast) : surfaceGates(code, on, sky)
 }

@@ -1,5 +1,5 @@
 import { dayNumber, weekdayOfNumber } from '../quantity/calendar'
-import { forecastGates, PUTS_DOWN, surfaceGates } from './holds'
+import { skyGates } from './holds'
 import { coreLag, feedLag, LAGS, LIFT_LAG, lagFor } from './lags'
 import { spansOf, type Bounds, type Lag, type Spans } from './network'
 import { isVisit, keyOf, type OperationCode } from './operations'
@@ -80,8 +80,7 @@ function costOf(input: SequenceInput, { key, operation }: PlannedOperation, want
   const closed = new Set([...holidays].map(dayNumber))
   const weather = new Map<number, number>()
   for (const { day } of forecast) {
-    const puts = PUTS_DOWN[code]
-    const gates = (puts ? forecastGates(puts, day, forecast) : surfaceGates(code, day, forecast)).filter((gate) => input.overruled[`${key}:${gate.code}`] === undefined)
+    const gates = skyGates(code, day, input).filter((gate) => input.overruled[`${key}:${gate.code}`] === undefined)
     const cost = gates.some(({ state }) => state === 'hold') ? COST.held : gates.some(({ state }) => state === 'risk') ? COST.risky : 0
     if (cost) weather.set(dayNumber(day), cost)
   }

@@ -35,7 +35,7 @@ export function buildSequence(input: SequenceInput): Sequence {
   const planned = plannedOf(input)
   const laying = lay(input, planned)
   const has = new Set(planned.map(({ key }) => key))
-  const gateInput: GateInput = { ...input, growsFromC: GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'lift' ? 'warm' : 'cool'] }
+  const gateInput: GateInput = { ...input, keepsTurf: input.parts.some(({ programme }) => programme.keepsTurf), growsFromC: GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'lift' ? 'warm' : 'cool'] }
   const unordered = planned.map((one) => slipOf(input, gateInput, laying, has, one))
   const slips = unordered.sort((a, b) => dayNumber(a.to) - dayNumber(b.to)).map((slip, i) => ({ ...slip, number: i + 1 }))
   // Once it is sown, what should have come before is shown as overdue and waited for no more.

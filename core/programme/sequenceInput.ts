@@ -26,7 +26,7 @@ export interface DoneWork {
   passed: boolean
 }
 
-export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'done' | 'extent'> {
+export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'> {
   /** Zones that are treated alike, the largest part first. */
   parts: readonly Part[]
   planning: Planning

@@ -42,7 +42,7 @@ function standOf(lawn: Lawn, zones: readonly ZoneSurvey[], seed: Blend): Stand |
   const { programme, settings } = lawn.plan
   const survey = surveyOver(zones, lawn.texture)
   const grass = grassByCode(mainOf(seed))
-  const killed = programme === 'kill' || programme === 'strip'
+  const killed = programme !== null && !PROGRAMMES[programme].keepsTurf
   return {
     old: killed ? null : standingGrass(zones), keptShare: killed ? 0 : survey.desirableShare,
     scalpToMm: settings?.scalpToMm ?? defaultScalpMm(grass, survey.desirableShare, 'by stand'),

@@ -1,11 +1,12 @@
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../climate/weather'
 import { BLENDS, depthLimitOf, type Blend } from '../../grass/blends'
-import { addDays, toDay } from '../../quantity/calendar'
+import { addDays, toDay, type Day } from '../../quantity/calendar'
 import { depthGate } from '../briefs'
 import type { OperationCode } from '../operations'
 import { partsOf, type PlannedZone } from '../parts'
 import { buriedMm, shallowEnough } from '../plan'
+import type { ProgrammeCode } from '../programmes'
 import { buildSequence, type SequenceInput } from '../sequence'
 import { doneOn, planned, sequenceInput, TODAY, ZONE } from './ground'
 
@@ -56,7 +57,24 @@ describe('gates of the weather', () => {
   })
   // Moist, not wet, is common practice, no source; the shares are ours.
   test('ask coring for ground that is neither dry nor full', () => {
-    const risks = (groundLeft: number) => states('core', { groundLeft }).filter((state) => state === 'risk').length
+    const risks = (groundLeft: number) => states('core', { groundOn: () => groundLeft }).filter((state) => state === 'risk').length
     expect([risks(0.2), risks(0.6), risks(0.99)]).toEqual([1, 0, 1])
+  })
+  test('judge the ground on the day of the work, not on that of the sowing', () => {
+    const drying = (day: Day) => (day < addDays(SOW_ON, -1) ? 0.6 : 0.2)
+    expect(states('dethatch', { groundOn: drying })).not.toContain('risk')
+    expect(states('core', { groundOn: drying })).toContain('risk')
+  })
+  // Practice §4: no drought, no heat wave, not dormant; common practice, no source.
+  test('do not tear turf that is to live on in drought or dormancy; what is killed may be', () => {
+    const held = (programme: ProgrammeCode, change: Partial<SequenceInput>) => states('dethatch', { parts: planned({ programme }), sowOn: addDays(TODAY, 45), forecast: [], ...change }).includes('hold')
+    expect([held('overseed', { groundOn: () => 0.1 }), held('overseed', { soilOn: () => 3 }), held('overseed', { groundOn: () => 0.6, soilOn: () => 14 })]).toEqual([true, true, false])
+    expect([held('kill', { groundOn: () => 0.1 }), held('kill', { soilOn: () => 3 })]).toEqual([false, false])
+    const dormant = { soilTested: true, dryGround: false, autumnAhead: false, dormant: true, added: [] }
+    expect(held('overseed', { soilOn: () => 3, extent: dormant })).toBe(false)
+  })
+  test('know of rain that has fallen already on the day before', () => {
+    const scalped = (fell: number) => buildSequence(input({ fellOn: () => fell, pins: new Map([['scalp', TODAY]]) })).slips.find(({ key }) => key === 'scalp')!.gates.some(({ code, state }) => code === 'surface' && state === 'risk')
+    expect([scalped(0), scalped(9)]).toEqual([false, true])
   })
 })
