@@ -1,4 +1,5 @@
 import type { FirmSettings, Role } from './firm'
+import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/programme/hours'
 import type { Day } from '#core/quantity/calendar'
 import type { UnitSystem } from '#core/quantity/figure'
@@ -17,6 +18,8 @@ export interface Context {
   today: Day
   /** How fast the firm really is, by operation. */
   pace: Record<string, Pace>
+  /** What the shed holds. */
+  stock: StockLevels
 }
 
 /** The sill's data: the ground it is for, its station, and its season. */

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Day } from '#core/quantity/calendar'
 import { ADDABLE } from '#core/programme/catalogue'
 import { OPERATION_CODES } from '#core/programme/operations'
-import { between, daySchema, required, text } from './fields'
+import { between, daySchema, few, required, text } from './fields'
 
 /** The key of a slip: an operation, an operation and its number, or work of one's own. */
 const KEY = new RegExp(`^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`)
@@ -43,6 +43,11 @@ export const doneSchema = z.object({
   heightMm: between(3, 300, 'Between ⅛ and 12 in (3 to 300 mm).').nullable().default(null),
   passes: z.int('A whole number.').min(1, 'One at least.').max(20, 'At most 20.').nullable().default(null),
   massKg: between(0, 20_000, 'Between 0 and 44,000 lb (20,000 kg).').nullable().default(null),
+  volumeM3: between(0, 20_000, 'Between 0 and 26,000 yd³ (20,000 m³).').nullable().default(null),
+  /** Ground it was done on, as the slip had it. */
+  areaM2: between(0, 200_000, 'Between 0 and 50 acres (20 ha).').nullable().default(null),
+  /** Kg or m³ taken out of the shed, by line of the stock book. */
+  used: few(between(0.001, 20_000, 'More than 0.'), 6, 'lines of the stock book').default({}),
   weather: text(120).default(''),
   note: text(400).default(''),
 })
@@ -71,14 +76,16 @@ export function doneByKey(entries: readonly Pick<DoneOperation, 'key' | 'doneOn'
   return { done, begun }
 }
 
+const addedUp = (a: DoneTold['used'], b: DoneTold['used']): DoneTold['used'] =>
+  Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((id) => [id, (a[id] ?? 0) + (b[id] ?? 0)]))
 
 /** Two parts of one day's work as one mark: what was measured adds up, what was seen last stands. */
 export function joinedMarks(before: DoneTold, told: DoneTold): DoneTold {
-  const sum = (key: 'hours' | 'passes' | 'massKg') => (before[key] === null && told[key] === null ? null : (before[key] ?? 0) + (told[key] ?? 0))
+  const sum = (key: 'hours' | 'passes' | 'massKg' | 'volumeM3') => (before[key] === null && told[key] === null ? null : (before[key] ?? 0) + (told[key] ?? 0))
   const words = (key: 'weather' | 'note', most: number) => [...new Set([before[key], told[key]].filter(Boolean))].join('; ').slice(0, most)
   // Rounded, so that parts of 60 and 40 % are the whole.
   return {
-    ...told, share: Math.min(1, Math.round((before.share + told.share) * 1000) / 1000), hours: sum('hours'), passes: sum('passes'), massKg: sum('massKg'),
+    ...told, share: Math.min(1, Math.round((before.share + told.share) * 1000) / 1000), hours: sum('hours'), passes: sum('passes'), massKg: sum('massKg'), volumeM3: sum('volumeM3'), used: addedUp(before.used, told.used),
     heightMm: told.heightMm ?? before.heightMm, weather: words('weather', 120), note: words('note', 400),
   }
 }

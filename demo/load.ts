@@ -7,12 +7,14 @@ import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
 import { addLawn, lawnById, saveLook } from '#server/records/lawns'
 import { savePlan } from '#server/records/plans'
+import { addStock } from '#server/records/stock'
 import { markDone } from '#server/records/workDone'
 import type { Lawn } from '#contract/lawn'
 import { doneSchema, NO_WORK } from '#contract/work'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { DEMO_LAWNS, fullZone, type DemoLawn } from './lawns'
 import { PELLMOOR } from './pellmoor'
+import { demoStock } from './shed'
 
 /** The demo stands still here until it is stepped. */
 const DEMO_DAY = toDay('2026-09-08')
@@ -92,6 +94,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
 
 const by = await createFirm()
 if (by) {
+  for (const line of demoStock(DEMO_DAY)) await addStock(by, { id: randomUUID(), ...line })
   for (const lawn of DEMO_LAWNS) await load(by, lawn)
   console.log(`• Loaded the demo firm with ${DEMO_LAWNS.length} lawns; its clock stands at ${DEMO_DAY}.`)
 } else {

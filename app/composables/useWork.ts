@@ -102,9 +102,16 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
   /** A day has one mark: a second part of it is added to the first, so that a double click changes nothing. */
   const mark = (key: string, told: DoneTold) => {
     const same = told.share < 1 ? lawn.value?.done.find((one) => one.key === key && one.doneOn === told.doneOn) : undefined
-    return once(key, () => store.markDone(id, key, same ? joinedMarks(same, told) : told))
+    return once(key, async () => {
+      await store.markDone(id, key, same ? joinedMarks(same, told) : told)
+      // Hours teach the firm's pace, and what was used is off the stock.
+      await context.load()
+    })
   }
-  const undo = (key: string) => once(key, () => store.undoDone(id, key))
+  const undo = (key: string) => once(key, async () => {
+    await store.undoDone(id, key)
+    await context.load()
+  })
 
   return { trial, tried, shown, moves, comes, goes, agreed, kept, busy, marking, message, merged, problem, clash, settleClash, tryOut, tryDay, keep, agree, takeBack, restore, mark, undo, drop: () => { trial.value = undefined }, label: (path: string) => fieldName(path) }
 }

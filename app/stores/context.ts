@@ -36,7 +36,7 @@ export const useContextStore = defineStore('context', () => {
   const currency = computed(() => firm.value?.currency ?? 'USD')
   const practice = computed<Practice>(() => ({
     today: today.value, schools: firm.value?.schools ?? DEFAULT_SCHOOLS, planning: planningOf(firm.value?.planning), workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
-    holidays: firm.value?.holidays ?? [], hoursADay: firm.value?.hoursADay ?? 16, pace: context.value?.pace ?? {},
+    holidays: firm.value?.holidays ?? [], hoursADay: firm.value?.hoursADay ?? 16, pace: context.value?.pace ?? {}, stock: context.value?.stock ?? {},
   }))
   return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, practice }
 })

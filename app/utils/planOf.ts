@@ -12,6 +12,7 @@ import { buildSequence, type Sequence } from '#core/programme/sequence'
 import { doneByKey } from '#contract/work'
 import { WATER_AHEAD_BELOW } from '#core/programme/gates'
 import type { Sky } from '#core/programme/holds'
+import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/programme/hours'
 import type { Extent } from '#core/programme/parts'
 import type { Schools } from '#core/programme/schools'
@@ -29,6 +30,8 @@ export interface Practice {
   hoursADay: number
   /** How fast the firm really is, by operation. */
   pace: Readonly<Record<string, Pace>>
+  /** What the shed holds. */
+  stock: StockLevels
 }
 
 /** The schools of a plan: the firm's, but where it differs. */
@@ -138,7 +141,7 @@ export function sequenceOfParts(lawn: Lawn, parts: readonly Part[], sowOn: Day, 
     parts, applications: lawn.applications, sowOn, today: practice.today, planning: practice.planning, extent: extentOf(lawn, sowOn, glance, practice.today),
     // Where only a glance is at hand, the ground is known of the sowing day alone.
     ...(sowing ? { groundOn: () => sowing.groundLeft } : {}), ...weather,
-    workingDays: practice.workingDays, holidays: new Set(practice.holidays), hoursADay: practice.hoursADay, pace: practice.pace,
+    workingDays: practice.workingDays, holidays: new Set(practice.holidays), hoursADay: practice.hoursADay, pace: practice.pace, stock: practice.stock,
     ...doneByKey(lawn.done), skipped: work.skipped, own: work.own, overruled: work.overruled, pins: new Map(Object.entries(work.pins)), agreed: new Map(Object.entries(work.days)),
     ...(growing ? { growsUntil: growing.to } : {}),
     ...(sowing?.mow ? { firstMow: sowing.mow } : {}),

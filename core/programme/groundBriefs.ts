@@ -1,3 +1,4 @@
+import { SOILS, type Soil } from '../materials/stock'
 import { figure } from '../quantity/figure'
 import type { Phrase } from '../quantity/phrase'
 import type { Worked } from '../quantity/working'
@@ -17,12 +18,12 @@ const LOW_CUT_MM = 25
 /** Blades reach so far into the soil, mm: they just bring up loose soil. @source own for the figure; common practice for the sight */
 const BLADES_IN_SOIL_MM = 3
 
-const SOILS = { sand: 'dry, fine, stone-free sand', 'half organic': 'half sand, half organic matter', topsoil: 'screened topsoil' } as const
 /** Soil for levelling by the school, or by the soil that is there. @source practice §2 */
-export function soilName({ schools, survey }: Part): string {
-  if (schools.soil !== 'by texture') return SOILS[schools.soil]
-  return SOILS[survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand']
+export function soilOfPlan({ schools, survey }: Part): Soil {
+  if (schools.soil !== 'by texture') return schools.soil
+  return survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand'
 }
+export const soilName = (part: Part): string => SOILS[soilOfPlan(part)]
 
 function thatchDebris(survey: Survey, passes: number): Worked {
   const share = 1 - (1 - TORN_A_PASS) ** passes

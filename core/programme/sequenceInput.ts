@@ -1,3 +1,4 @@
+import type { StockLevels } from '../materials/stock'
 import { daysBetween, type Day } from '../quantity/calendar'
 import type { GateInput } from './gates'
 import type { Pace } from './hours'
@@ -48,12 +49,14 @@ export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf
   growsUntil?: Day
   /** How fast the firm really is, by operation; by our work rates where it is not known. */
   pace: Readonly<Record<string, Pace>>
+  /** What the shed holds. */
+  stock: StockLevels
   /** Crew hours the firm can put into one day. */
   hoursADay: number
 }
 
 /** A plan that nobody has changed by hand. */
-export const UNTOUCHED = { begun: new Map<string, never>(), skipped: {}, pins: new Map<string, Day>(), agreed: new Map<string, Day>(), own: {}, overruled: {}, pace: {}, holidays: new Set<Day>() } as const
+export const UNTOUCHED = { begun: new Map<string, never>(), skipped: {}, pins: new Map<string, Day>(), agreed: new Map<string, Day>(), own: {}, overruled: {}, pace: {}, stock: {} as StockLevels, holidays: new Set<Day>() } as const
 
 /** The technician's own work as an operation of the plan. */
 const ownOperation = (key: string, { name, day, note }: OwnWork, sowOn: Day, parts: readonly Part[]): PlannedOperation => ({

@@ -10,6 +10,7 @@ import type { Operation } from './operations'
 import type { PlannedOperation } from './parts'
 import { scalpSpanDays } from './scalping'
 import type { DoneWork, SequenceInput } from './sequenceInput'
+import { stockGates, wantedOf, type Wanted } from './wanted'
 
 export interface Slip extends Brief {
   key: string
@@ -31,6 +32,10 @@ export interface Slip extends Brief {
   /** Its day was chosen by hand. */
   pinned: boolean
   overdue: boolean
+  /** Ground it is worked on, m². */
+  groundM2: number
+  /** What it uses up. */
+  wanted: readonly Wanted[]
 }
 
 /** The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. */
@@ -53,8 +58,10 @@ function briefFor(input: SequenceInput, { key, operation, number, of, parts }: P
   if (operation.code === 'own') return { settings: own?.note ? [own.note] : [], gates: [], hours: ownHours(operation.name, own?.hours ?? 0) }
   const brief = briefOf(operation.code, parts, { number, of })
   // A lift goes over a part of the ground only: its hours are its own.
-  return operation.code === 'lift' ? brief : { ...brief, hours: pacedHours(brief.hours, parts.reduce((sum, { survey }) => sum + survey.areaM2, 0), input.pace[operation.code]) }
+  return operation.code === 'lift' ? brief : { ...brief, hours: pacedHours(brief.hours, groundOf(parts), input.pace[operation.code]) }
 }
+
+const groundOf = (parts: PlannedOperation['parts']): number => parts.reduce((sum, { survey }) => sum + survey.areaM2, 0)
 
 const ownHours = (title: string, value: number): Brief['hours'] => ({
   value, working: { title, result: figure('hours', value), formula: 'As entered.', lines: [{ what: 'Crew hours', value: figure('hours', value), source: { kind: 'user', text: 'own work' } }] },
@@ -84,13 +91,14 @@ export function slipOf(input: SequenceInput, gateInput: GateInput, laying: Layin
   const earliest = dayFromNumber(Math.min(Number.isFinite(span.earliest) ? span.earliest : at, at))
   const latest = dayFromNumber(Number.isFinite(span.latest) ? Math.max(span.latest, at) : at + 999)
   const start = operation.code === 'scalp' && !done ? firstCutDay(input, addDays(to, -scalpSpanDays(input.parts))) : to
-  const gates = done ? brief.gates.filter(({ state }) => state !== 'waiting') : gatesOf(gateInput, key, operation.code, to, has, brief.gates)
+  const wanted = wantedOf(operation.code, one.parts, one)
+  const gates = done ? brief.gates.filter(({ state }) => state !== 'waiting') : gatesOf(gateInput, key, operation.code, to, has, [...stockGates(wanted, input.stock, input.done.get('order')?.day), ...brief.gates])
   return {
     ...brief, hours: begun ? hoursLeft(brief.hours, begun.share) : brief.hours, gates, key, operation, name: brief.name ?? operation.name, number: 0,
     from: start < input.today && to >= input.today && !done ? input.today : start,
     to, earliest, latest, stand: standOf(gates), pinned: input.pins.has(key) && !done,
     floatWords: done ? '' : floatWords(key, operation, to, earliest, latest),
-    overdue: !done && to < input.today,
+    overdue: !done && to < input.today, groundM2: groundOf(one.parts), wanted,
     ...(done ? { done } : {}), ...(begun ? { begun } : {}),
   }
 }

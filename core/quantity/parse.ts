@@ -2,7 +2,7 @@ import type { Quantity, UnitSystem } from './figure'
 import { unitOf } from './figure'
 import {
   celsius, KMH_PER_MPH, G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, KG_PER_OZ, KPA_PER_PSI, L_PER_US_GAL, M2_PER_ACRE, M2_PER_FT2, M2_PER_HECTARE, M2_PER_YD2,
-  M_PER_FOOT, M_PER_YARD, MM_PER_INCH,
+  M3_PER_FT3, M3_PER_YD3, M_PER_FOOT, M_PER_YARD, MM_PER_INCH,
 } from './units'
 
 export type Parsed = { ok: true; value: number } | { ok: false; message: string }
@@ -37,6 +37,9 @@ const UNITS: Partial<Record<Quantity, Record<string, Converter>>> = {
   massKg: {
     kg: times(1), g: times(0.001), lb: times(KG_PER_LB), lbs: times(KG_PER_LB), oz: times(KG_PER_OZ), t: times(1000),
   },
+  volumeM3: {
+    m3: times(1), l: times(0.001), yd3: times(M3_PER_YD3), yd: times(M3_PER_YD3), yard: times(M3_PER_YD3), yards: times(M3_PER_YD3), ft3: times(M3_PER_FT3),
+  },
   tempC: { '°c': times(1), c: times(1), '°f': celsius, f: celsius },
   share: { '%': times(0.01) },
   hours: { h: times(1), hours: times(1), min: times(1 / 60) },
@@ -63,10 +66,13 @@ export function plain(text: string): string {
     .replace(/[½¼¾⅛⅜⅝⅞⅓⅔]/g, (glyph) => ` ${GLYPHS[glyph]}`)
     .replace(/[−–]/g, '-')
     .replace(/²/g, '2')
+    .replace(/³/g, '3')
     .replace(/×/g, 'x')
     .replace(/sq(?:uare|\.)?\s*(?:feet|foot|ft)\b\.?/g, 'ft2')
     .replace(/sq(?:uare|\.)?\s*(?:metres?|meters?|m)\b\.?/g, 'm2')
     .replace(/sq(?:uare|\.)?\s*(?:yards?|yd)\b\.?/g, 'yd2')
+    .replace(/cu(?:bic|\.)?\s*(?:yards?|yd)\b\.?/g, 'yd3')
+    .replace(/cu(?:bic|\.)?\s*(?:feet|foot|ft)\b\.?/g, 'ft3')
     .trim()
 }
 

@@ -16,7 +16,8 @@ const SELECT = `
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay,
     l.updated_at as "savedAt", p.name as "savedBy", ${SURVEY_COLUMNS},
     coalesce((select json_agg(json_build_object('key', d.slip, 'doneOn', d.done_on, 'share', d.share, 'passed', d.passed, 'hours', d.hours,
-        'heightMm', d.height_mm, 'passes', d.passes, 'massKg', d.mass_kg, 'weather', d.weather, 'note', d.note,
+        'heightMm', d.height_mm, 'passes', d.passes, 'massKg', d.mass_kg, 'volumeM3', d.volume_m3, 'areaM2', d.area_m2,
+        'used', coalesce((select json_object_agg(m.item_id, -m.amount) from stock_moves m where m.firm_id = d.firm_id and m.lawn_id = d.lawn_id and m.slip = d.slip and m.done_on = d.done_on), '{}'), 'weather', d.weather, 'note', d.note,
         'savedBy', (select name from people by where by.firm_id = d.firm_id and by.id = d.recorded_by)) order by d.done_on, d.recorded_at)
       from operations_done d where d.firm_id = l.firm_id and d.lawn_id = l.id), '[]') as done,
     (select row_to_json(plan) from (${PLAN_COLUMNS} where plans.firm_id = l.firm_id and plans.lawn_id = l.id) plan) as plan

@@ -15,6 +15,7 @@ import { closeDatabase } from '../records/db'
 import type { Author } from '../records/firms'
 import { addLawn } from '../records/lawns'
 import { addStation, keepWeather } from '../records/stations'
+import { addStock, stockOf } from '../records/stock'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 import { newFirm, owner, useTestDatabase } from './database'
 import { Browser, ROUTES } from './house'
@@ -61,7 +62,7 @@ describe('every route', () => {
   /** What is sent where a body is judged before the thing is looked for. */
   const BODIES: Record<string, object> = {
     '/api/people/:id': { role: 'owner', active: true }, '/api/people/links': { kind: 'reset', personId: randomUUID() },
-    '/api/lawns/:id/operations/:code': { doneOn: TODAY },
+    '/api/lawns/:id/operations/:code': { doneOn: TODAY }, '/api/stock/:id': { version: 1, name: 'Mine', putAway: true }, '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
   }
   const behindTheDoor = ROUTES.filter(({ path }) => !path.startsWith('/api/door/'))
 
@@ -79,18 +80,22 @@ describe('every route', () => {
     const them = await newFirm('Theirs')
     const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
     const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
-    const id = path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
+    const stock = randomUUID()
+    await addStock(them, { id: stock, matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
+    const id = path.includes('/stock/') ? stock : path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
     const before = await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])
     const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(':photo', randomUUID()).replace(':code', 'scalp'), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
     expect([status, body.error.code]).toEqual([404, 'not_found'])
     expect(await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])).toEqual(before)
+    expect((await stockOf(them.firmId))[0]).toMatchObject({ name: 'Theirs', onHand: 10, putAway: false })
   })
 
   test('shows of the firm’s lists nothing of another’s', async () => {
     const them = await newFirm('Theirs')
     const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
+    await addStock(them, { id: randomUUID(), matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
     await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', `/api/glances?of=${lawn.id}`)).body]).toEqual([[], [], []])
+    expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', `/api/glances?of=${lawn.id}`)).body, (await call('GET', '/api/stock')).body]).toEqual([[], [], [], []])
     expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual(['Somebody of Ours'])
   })
 

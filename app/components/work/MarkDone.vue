@@ -3,6 +3,8 @@ import { doneSchema, type DoneTold } from '#contract/work'
 import type { Slip } from '#core/programme/sequence'
 import { isDay, shortDay } from '#core/quantity/calendar'
 import { figure, type Quantity } from '#core/quantity/figure'
+import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
+import { USES_UP } from '#core/programme/wanted'
 
 /** What was really done: only the day has to be told, the rest teaches work rates and the book. */
 const props = defineProps<{ slip: Slip; busy: boolean }>()
@@ -12,7 +14,20 @@ const { parse, text } = useUnits()
 const { errors, judged } = useSend()
 const left = computed(() => 1 - (props.slip.begun?.share ?? 0))
 const form = reactive({
-  doneOn: (props.slip.to <= context.today ? props.slip.to : context.today) as string, part: false, share: '', passed: true, hours: '', height: '', passes: '', mass: '', weather: '', note: '',
+  doneOn: (props.slip.to <= context.today ? props.slip.to : context.today) as string, part: false, share: '', passed: true, hours: '', height: '', passes: '', mass: '', volume: '', weather: '', note: '', from: '',
+})
+const stock = useStockStore()
+/** Lines of the stock book it can come from: what the plan asks for first. */
+const sources = computed(() => {
+  const kind = USES_UP[props.slip.operation.code]
+  const wanted = new Set(props.slip.wanted.map(({ matter }) => matter))
+  return (stock.items ?? []).filter((item) => kind && !item.putAway && kindOf(item.matter) === kind).sort((a, b) => Number(wanted.has(b.matter)) - Number(wanted.has(a.matter)))
+})
+onMounted(async () => {
+  if (!USES_UP[props.slip.operation.code]) return
+  await stock.load()
+  const fits = sources.value.filter(({ matter }) => props.slip.wanted.some((one) => one.matter === matter))
+  if (fits.length === 1 && !form.from) form.from = fits[0]!.id
 })
 const heading = useTemplateRef<HTMLInputElement>('first')
 onMounted(() => heading.value?.focus())
@@ -20,17 +35,19 @@ onMounted(() => heading.value?.focus())
 /** What can be told of each operation besides its day. */
 const asks = computed(() => {
   const { code, mark } = props.slip.operation
-  return { height: code === 'scalp' || code === 'mow' || code === 'nip', passes: mark === 'machine' || code === 'sow', mass: ['sow', 'feed', 'feedAgain', 'recoveryFeed', 'cover', 'lift', 'level', 'weak'].includes(code) }
+  const kind = USES_UP[code]
+  return { height: code === 'scalp' || code === 'mow' || code === 'nip', passes: mark === 'machine' || code === 'sow', mass: kind !== undefined && STOCK_QUANTITY[kind] === 'massKg', volume: kind !== undefined && STOCK_QUANTITY[kind] === 'volumeM3' }
 })
 const dayProblem = computed(() => (!isDay(form.doneOn) ? 'A date.' : form.doneOn > context.today ? `Not after today, ${shortDay(context.today)}.` : ''))
 const empty = (typed: string) => typed.trim() === ''
 function send(): void {
   const read = (quantity: Quantity, typed: string) => (empty(typed) ? undefined : parse(quantity, typed))
-  const fields = { share: form.part ? (read('share', form.share) ?? { ok: false as const, message: 'How much of it, such as 40%.' }) : undefined, hours: read('hours', form.hours), heightMm: read('depthMm', form.height), passes: read('count', form.passes), massKg: read('massKg', form.mass) }
+  const fields = { share: form.part ? (read('share', form.share) ?? { ok: false as const, message: 'How much of it, such as 40%.' }) : undefined, hours: read('hours', form.hours), heightMm: read('depthMm', form.height), passes: read('count', form.passes), massKg: read('massKg', form.mass), volumeM3: read('volumeM3', form.volume) }
   const value = (key: keyof typeof fields) => { const one = fields[key]; return one?.ok ? one.value : null }
+  const amount = value('massKg') ?? value('volumeM3')
   const typed = Object.fromEntries(Object.entries(fields).flatMap(([key, one]) => (one ? [[key, one] as const] : [])))
   const told = judged(doneSchema, {
-    doneOn: form.doneOn, share: form.part ? (value('share') ?? 1) : left.value, passed: form.passed, hours: value('hours'), heightMm: value('heightMm'), passes: value('passes'), massKg: value('massKg'), weather: form.weather, note: form.note,
+    doneOn: form.doneOn, share: form.part ? (value('share') ?? 1) : left.value, passed: form.passed, hours: value('hours'), heightMm: value('heightMm'), passes: value('passes'), massKg: value('massKg'), volumeM3: value('volumeM3'), areaM2: props.slip.groundM2, used: form.from && amount ? { [form.from]: amount } : {}, weather: form.weather, note: form.note,
   }, typed)
   if (!told) return
   if (told.share > left.value + 0.005) errors.value = { share: `No more than ${text(figure('share', left.value, 2))} is left.` }
@@ -56,6 +73,8 @@ function send(): void {
       <label v-if="asks.height">Cut to <input v-model="form.height" class="short"></label>
       <label v-if="asks.passes">Passes <input v-model="form.passes" class="short" inputmode="numeric"></label>
       <label v-if="asks.mass">Put down <input v-model="form.mass" class="short" placeholder="weight"></label>
+      <label v-if="asks.volume">Put down <input v-model="form.volume" class="short" placeholder="volume"></label>
+      <label v-if="sources.length">out of <select v-model="form.from" aria-label="Out of which line of the stock book"><option value="">not from the shed</option><option v-for="item in sources" :key="item.id" :value="item.id">{{ item.name }}, {{ text(figure(STOCK_QUANTITY[kindOf(item.matter)], item.onHand)) }}</option></select></label>
       <label>Weather <input v-model="form.weather" maxlength="120" placeholder="dry, light wind"></label>
       <label class="wide">Note <input v-model="form.note" maxlength="400"></label>
     </div>
@@ -70,12 +89,12 @@ function send(): void {
 .line { display: flex; flex-wrap: wrap; gap: 6px 14px; align-items: center; }
 label { display: flex; gap: 6px; align-items: center; font-size: 12.5px; font-weight: 600; }
 .check { font-weight: 400; }
-input:not([type='checkbox'], [type='radio']) { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
+select, input:not([type='checkbox'], [type='radio']) { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
 input[type='checkbox'], input[type='radio'] { width: 18px; height: 18px; accent-color: var(--ink); }
 .short { width: 86px; }
 .wide { flex: 1 1 200px; } .wide input { flex: 1; }
 legend { float: left; margin-right: 14px; }
 .bad { color: var(--clay); font-weight: 600; font-size: 12.5px; }
-@media (max-width: 900px) { input:not([type='checkbox'], [type='radio']) { min-height: 48px; } .check { min-height: 48px; } label { font-size: 14px; } }
+@media (max-width: 900px) { select, input:not([type='checkbox'], [type='radio']) { min-height: 48px; } .check { min-height: 48px; } label { font-size: 14px; } }
 @media print { .done { display: none; } }
 </style>

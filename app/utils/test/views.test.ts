@@ -17,7 +17,7 @@ import { sequenceOf } from '../planOf'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
-const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6], holidays: [], hoursADay: 16, pace: {} }
+const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6], holidays: [], hoursADay: 16, pace: {}, stock: {} }
 const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()
 const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, ...UNSAVED }

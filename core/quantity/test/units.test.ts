@@ -68,6 +68,10 @@ describe('what people type', () => {
     ['share', '85%', 0.85],
     ['share', '85', 0.85],
     ['massKg', '50 lb', 22.6796185],
+    ['volumeM3', '2 cu yd', 1.529109714],
+    ['volumeM3', '1½ yards', 1.146832],
+    ['volumeM3', '10 ft³', 0.283168],
+    ['volumeM3', '3', 0.084951],
   ] as [Quantity, string, number][])('%s: "%s"', (quantity, typed, si) => {
     const parsed = parseQuantity(quantity, typed, 'us')
     expect(parsed.ok && parsed.value).toBeCloseTo(si, 4)

@@ -1,9 +1,10 @@
 import { doneSchema, slipKeySchema } from '#contract/work'
-import { addDays, daysBetween, shortDay } from '#core/quantity/calendar'
+import { addDays, daysBetween } from '#core/quantity/calendar'
 import { authorOf } from '../../../../records/firms'
 import { markDone } from '../../../../records/workDone'
 import { answer } from '../../../../utils/answer'
 import { bodyOf, paramOf } from '../../../../utils/ask'
+import { notAhead } from '../../../../utils/notAhead'
 import { Refusal } from '../../../../utils/refusal'
 import { lawnAsked } from '../../../../utils/lawnAsked'
 
@@ -14,7 +15,7 @@ export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
   const slip = paramOf(event, 'slip', slipKeySchema, 'operation')
   const told = await bodyOf(event, doneSchema)
-  if (told.doneOn > work.today) throw new Refusal(422, 'invalid', 'This day has not come yet.', { doneOn: `Not after today, ${shortDay(work.today)}.` })
+  notAhead(told.doneOn, work.today, 'doneOn')
   if (daysBetween(told.doneOn, work.today) > MOST_DAYS_BACK) {
     throw new Refusal(422, 'invalid', 'That is too long ago.', { doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.` })
   }

@@ -1,0 +1,51 @@
+import { BLENDS, blendWords, pureSeed, type Blend } from '../grass/blends'
+import { GRASSES } from '../grass/grasses'
+import { COVER_MATERIALS, type CoverMaterial } from './covers'
+import { parseAnalysis } from './feed'
+
+export const STOCK_KINDS = ['seed', 'feed', 'cover', 'soil'] as const
+export type StockKind = (typeof STOCK_KINDS)[number]
+
+/** What is weighed, and what is measured loose. */
+export const STOCK_QUANTITY = { seed: 'massKg', feed: 'massKg', cover: 'volumeM3', soil: 'volumeM3' } as const satisfies Record<StockKind, string>
+
+/** Soils that are brought for levelling. @source practice §2 */
+export const SOILS = { sand: 'dry, fine, stone-free sand', 'half organic': 'half sand, half organic matter', topsoil: 'screened topsoil' } as const
+export type Soil = keyof typeof SOILS
+
+/** Fleece is laid by its area and comes back; it is no stock that is used up. */
+const KEPT_COVERS = COVER_MATERIALS.filter((material) => material !== 'fleece')
+
+/** A material by the name under which plans ask for it: kind, and what makes one as good as another. */
+export type Matter = `${StockKind} ${string}`
+
+const PARTS = (seed: Blend): string => [...seed].sort((a, b) => b.massShare - a.massShare || (a.grass < b.grass ? -1 : 1)).map(({ grass, massShare }) => `${grass} ${Math.round(massShare * 100)}`).join(' ')
+export const seedMatter = (seed: Blend): Matter => `seed ${PARTS(seed)}`
+/** Written alike however it was typed. @returns undefined for what is no analysis */
+export function feedMatter(analysis: string): Matter | undefined {
+  const read = parseAnalysis(analysis)
+  return read && `feed ${[read.nShare, read.p2o5Share, read.k2oShare].map((share) => Math.round(share * 1000) / 10).join('-')}`
+}
+export const coverMatter = (material: Exclude<CoverMaterial, 'fleece'>): Matter => `cover ${material}`
+export const soilMatter = (soil: Soil): Matter => `soil ${soil}`
+
+/** Materials that can be chosen from a list, with their names; feeds are typed by their analysis. */
+export const MATTERS: Readonly<Record<Exclude<StockKind, 'feed'>, readonly { matter: Matter; name: string }[]>> = {
+  seed: [
+    ...GRASSES.map(({ code, name }) => ({ matter: seedMatter(pureSeed(code)), name })),
+    ...BLENDS.map(({ name, parts }) => ({ matter: seedMatter(parts), name: `${name}: ${blendWords(parts)}` })),
+  ],
+  cover: KEPT_COVERS.map((material) => ({ matter: coverMatter(material), name: material })),
+  soil: (Object.keys(SOILS) as Soil[]).map((soil) => ({ matter: soilMatter(soil), name: SOILS[soil] })),
+}
+
+export const kindOf = (matter: Matter): StockKind => matter.slice(0, matter.indexOf(' ')) as StockKind
+/** What it is, in words. */
+export function matterWords(matter: Matter): string {
+  const kind = kindOf(matter)
+  const listed = kind === 'feed' ? undefined : MATTERS[kind].find((one) => one.matter === matter)?.name
+  return listed ?? matter.slice(kind.length + 1)
+}
+
+/** Kg or m³ in the shed, by material; what nobody keeps a book of is not in it. */
+export type StockLevels = Readonly<Record<Matter, number>>

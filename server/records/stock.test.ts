@@ -1,0 +1,93 @@
+import { randomUUID } from 'node:crypto'
+import { beforeEach, describe, expect, test } from 'vitest'
+import { doneSchema, type DoneTold } from '#contract/work'
+import { toDay } from '#core/quantity/calendar'
+import type { Matter } from '#core/materials/stock'
+import { newFirm, owner, useTestDatabase } from '../test/database'
+import type { Author } from './firms'
+import { addLawn, removeLawn, lawnById } from './lawns'
+import { addStock, editStock, moveStock, movesOfStock, stockLevels, stockOf } from './stock'
+import { markDone, paceOf, undoDone } from './workDone'
+
+useTestDatabase()
+let us: Author
+let [seed, lawnId]: string[] = []
+const DAY = toDay('2026-09-08')
+const told = (change: Partial<DoneTold> = {}): DoneTold => doneSchema.parse({ doneOn: '2026-09-08', ...change })
+const line = async (amount = 20, matter: Matter = 'seed TF 100') => {
+  const id = randomUUID()
+  await addStock(us, { id, matter, name: 'a lot', day: DAY, amount })
+  return id
+}
+const onHand = async (id: string) => (await stockOf(us.firmId)).find((item) => item.id === id)!.onHand
+
+beforeEach(async () => {
+  await owner('delete from firms')
+  us = await newFirm('Ours')
+  seed = await line()
+  lawnId = (await addLawn(us, { id: randomUUID(), client: 'Odell', address: '', areaM2: 600, areaTyped: '', growsNow: '' }))!.id
+})
+
+describe('the stock book', () => {
+  test('begins with what is there, adds what came in and takes a count at its word', async () => {
+    await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: 'two bags' })
+    expect(await onHand(seed!)).toBe(25)
+    await moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount: 22, note: '' })
+    expect(await onHand(seed!)).toBe(22)
+    expect((await movesOfStock(us.firmId, seed!, 10)).map(({ why, amount, note }) => [why, amount, note])).toEqual([['counted', -3, ''], ['came', 5, 'two bags'], ['counted', 20, '']])
+  })
+  test('writes nothing twice that was sent twice, and no two counts against each other', async () => {
+    const move = { id: randomUUID(), why: 'came' as const, day: DAY, amount: 5, note: '' }
+    await Promise.all([moveStock(us, seed!, move), moveStock(us, seed!, move), addStock(us, { id: seed!, matter: 'seed TF 100', name: 'a lot', day: DAY, amount: 20 })])
+    expect(await onHand(seed!)).toBe(25)
+    await Promise.all([7, 7, 7].map((amount) => moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount, note: '' })))
+    expect(await onHand(seed!)).toBe(7)
+  })
+  test('adds lines of one material for the plans, and leaves out what is put away', async () => {
+    const [second, feed] = [await line(3), await line(50, 'feed 18-24-12')]
+    expect(await stockLevels(us.firmId)).toEqual({ 'seed TF 100': 23, 'feed 18-24-12': 50 })
+    expect(await editStock(us.firmId, second, { version: 1, name: 'old lot', putAway: true })).toBe(true)
+    expect(await editStock(us.firmId, second, { version: 1, name: 'somebody else', putAway: false })).toBe(false)
+    await editStock(us.firmId, feed, { version: 1, name: 'starter', putAway: true })
+    expect(await stockLevels(us.firmId)).toEqual({ 'seed TF 100': 20 })
+  })
+  test('is its firm’s alone', async () => {
+    const them = await newFirm('Theirs')
+    expect([await stockOf(them.firmId), await movesOfStock(them.firmId, seed!, 10), await stockLevels(them.firmId)]).toEqual([[], [], {}])
+    await expect(moveStock(them, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: '' })).rejects.toMatchObject({ code: '23503' })
+    await expect(markDone(us, lawnId!, 'sow', told({ used: { [randomUUID()]: 1 } }))).rejects.toMatchObject({ code: '23503' })
+    // A mark that cannot be kept whole is not kept in part.
+    expect((await lawnById(us.firmId, lawnId!))!.done).toEqual([])
+  })
+})
+
+describe('work that is marked', () => {
+  test('takes what it used out of the shed once, and gives it back when it is undone', async () => {
+    const mark = told({ massKg: 12, used: { [seed!]: 12 } })
+    await Promise.all([1, 2, 3].map(() => markDone(us, lawnId!, 'sow', mark)))
+    expect(await onHand(seed!)).toBe(8)
+    expect((await lawnById(us.firmId, lawnId!))!.done[0]).toMatchObject({ massKg: 12, used: { [seed!]: 12 } })
+    expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({ why: 'used', amount: -12, client: 'Odell', savedBy: 'Somebody of Ours' })
+    await undoDone(us.firmId, lawnId!, 'sow')
+    expect(await onHand(seed!)).toBe(20)
+  })
+  test('corrected, or done over several days, counts as it was told last; refused, it changes nothing', async () => {
+    await markDone(us, lawnId!, 'sow', told({ share: 0.5, used: { [seed!]: 6 } }))
+    await markDone(us, lawnId!, 'sow', told({ doneOn: toDay('2026-09-09'), share: 0.5, used: { [seed!]: 5 } }))
+    expect(await onHand(seed!)).toBe(9)
+    expect(await markDone(us, lawnId!, 'sow', told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } }))).toBe(false)
+    expect(await onHand(seed!)).toBe(9)
+    await markDone(us, lawnId!, 'sow', told({ doneOn: toDay('2026-09-07'), used: { [seed!]: 10 } }))
+    expect(await onHand(seed!)).toBe(10)
+  })
+  test('of a lawn that is deleted stays used', async () => {
+    await markDone(us, lawnId!, 'sow', told({ used: { [seed!]: 12 } }))
+    await removeLawn(us.firmId, lawnId!)
+    expect(await onHand(seed!)).toBe(8)
+    expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({ why: 'used', amount: -12, lawnId: null, client: null })
+  })
+  test('teaches the pace of the ground it was done on, not of the whole lawn', async () => {
+    await markDone(us, lawnId!, 'loosen', told({ hours: 2, areaM2: 30 }))
+    expect((await paceOf(us.firmId)).loosen).toEqual({ m2PerCrewH: 15, jobs: 1 })
+  })
+})
