@@ -12,6 +12,8 @@ const opened = ref<string>()
 const HEADS: Record<StockKind, string> = { seed: 'Seed', feed: 'Feed', cover: 'Cover', soil: 'Soil and sand' }
 const groups = computed(() => STOCK_KINDS.map((kind) => ({ kind, items: (stock.items ?? []).filter((item) => kindOf(item.matter) === kind && !item.putAway) })).filter(({ items }) => items.length))
 const away = computed(() => (stock.items ?? []).filter(({ putAway }) => putAway))
+// What is put away, or taken up again, closes: it stands elsewhere now.
+watch(() => away.value.map(({ id }) => id).join(), () => { opened.value = undefined })
 const amount = (item: { matter: Parameters<typeof kindOf>[0]; onHand: number }) => figure(STOCK_QUANTITY[kindOf(item.matter)], item.onHand)
 </script>
 
@@ -52,8 +54,8 @@ const amount = (item: { matter: Parameters<typeof kindOf>[0]; onHand: number }) 
 .two { display: grid; grid-template-columns: minmax(0, 1fr) 340px; gap: 26px; align-items: start; }
 h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
 .item { border-bottom: 1px solid var(--rule); }
-.item.open { background: var(--lime); border: 2px solid var(--ink); padding: 0 12px; }
-.row { display: grid; grid-template-columns: minmax(0, 1fr) auto 88px; gap: 6px 18px; align-items: center; width: 100%; text-align: left; cursor: pointer; padding: 7px 0; min-height: 44px; }
+.item.open { background: var(--lime); border: 2px solid var(--ink); margin: -1px; }
+.row { display: grid; grid-template-columns: minmax(0, 1fr) auto 88px; gap: 6px 18px; align-items: center; width: 100%; text-align: left; cursor: pointer; padding: 7px 10px; min-height: 44px; }
 .row:hover { background: var(--straw-tint); }
 .what, .has { display: grid; }
 .has { text-align: right; }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { stockMoveSchema, type StockItem, type StockMove } from '#contract/stock'
-import { kindOf, matterWords, STOCK_QUANTITY } from '#core/materials/stock'
+import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
 import { isDay, shortDay } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
 import { orZero } from '~/composables/useSend'
@@ -56,18 +56,17 @@ const save = (putAway: boolean) => send(() => stock.edit({ ...props.item, name: 
       <label>Name <input v-model="name" maxlength="80"></label>
       <UButton type="submit" variant="outline" size="sm" :loading="busy" :disabled="!name.trim() || name.trim() === item.name">Rename it</UButton>
       <UButton variant="outline" size="sm" :loading="busy" @click="save(!item.putAway)">{{ item.putAway ? 'Take it up again' : 'Put it away: no plan counts on it' }}</UButton>
-      <span class="small">{{ matterWords(item.matter) }}</span>
     </form>
   </div>
 </template>
 
 <style scoped>
-.line { display: grid; gap: 10px; padding: 8px 0 12px; }
-.row { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
+.line { display: grid; gap: 10px; padding: 4px 10px 12px; }
+.row { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; }
 label { display: flex; gap: 6px; align-items: center; font-size: 12.5px; font-weight: 600; }
 input { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
 .short { width: 96px; }
-.wide { flex: 1 1 180px; } .wide input { flex: 1; }
+.wide { flex: 1 1 120px; } .wide input { flex: 1; }
 .bad { color: var(--clay); font-weight: 600; font-size: 12.5px; }
 .ledger .num { white-space: nowrap; }
 @media (max-width: 900px) { input { min-height: 48px; } label { font-size: 14px; } .ledger { display: block; overflow-x: auto; } }
