@@ -124,7 +124,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
   {
     client: 'Brackwater Farm', address: 'orchard gate, Brack Lane', ...ft2(8200), growsNow: 'weeds on clay, ruts', northDeg: 0.05, look: { ...soil('clay'), nothingPutOn: true, wishes: { goal: 'species' } },
     zones: [zone('TF', { sward: 'MIX', ...cover(22, 34, 36), plugsMm: [16], mowingHeightMm: 70, drainage: 'slow', hollows: [{ name: 'wheel rut', spacingM: 0.5, widthM: 12, rowsMm: [[0, 60, 80, 40, 0]] }] })],
-    programme: 'kill', sowOn: toDay('2026-09-19'), done: [...ORDERED, ['kill1', -24]],
+    programme: 'kill', sowOn: toDay('2026-09-24'), done: [...ORDERED, ['kill1', -29]],
   },
   {
     client: 'Ingle Court', address: 'bowling green bank', ...ft2(2400), growsNow: 'zoysia, bumpy', northDeg: -0.05, look: { ...soil('sandy loam'), nothingPutOn: true, wishes: { goal: 'levels' } },

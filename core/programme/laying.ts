@@ -4,6 +4,7 @@ import { coreLag, feedLag, LAGS, LIFT_LAG, lagFor } from './lags'
 import { spansOf, type Bounds, type Lag, type Spans } from './network'
 import { isVisit, keyOf, type OperationCode } from './operations'
 import { anchorOf, type PlannedOperation } from './parts'
+import { scalpSpanDays } from './scalping'
 import { layOut, type Problem, type Task } from './schedule'
 import type { SequenceInput } from './sequenceInput'
 
@@ -32,6 +33,13 @@ export interface Laying {
   late: string[]
 }
 
+/** What comes before the scalp comes before its first cut, the slip's day is that of its last; once it is begun, the first has been made. */
+function toFirstCut(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
+  const spanDays = lag.to !== 'scalp' || done.has('scalp') || begun.has('scalp') ? 0 : scalpSpanDays(parts)
+  if (!spanDays) return lag
+  return { ...lag, leastDays: lag.leastDays + spanDays, ...(lag.mostDays === undefined ? {} : { mostDays: lag.mostDays + spanDays }), why: `${lag.why}; the first cut is ${spanDays} days before the last` }
+}
+
 /** The lags of a plan by the keys of its slips. */
 export function lagsOf(input: SequenceInput, planned: readonly PlannedOperation[]): Lag[] {
   const figures = input.planning
@@ -44,6 +52,7 @@ export function lagsOf(input: SequenceInput, planned: readonly PlannedOperation[
     .filter(({ from, to }) => has(from) && has(to) && !(from === 'kill2' && to === 'scalp' && has('kill3')))
     // What is done after dressing counts from its last lift; the first watering goes with the first.
     .map((lag) => lagFor({ ...lag, from: lag.from === 'lift' && lag.to !== 'water' && lag.to !== 'feed' ? lifts.at(-1)! : lag.from }, figures))
+    .map((lag) => toFirstCut(lag, input))
   lifts.slice(1).forEach((key, i) => { lags.push(lagFor({ ...LIFT_LAG, from: lifts[i]!, to: key }, figures)) })
   const { firstMow, firstGreen } = input
   if (has('sow') && has('mow')) lags.push({ from: 'sow', to: 'mow', leastDays: firstMow?.early ?? 14, ...(firstMow ? { mostDays: firstMow.late } : {}), why: 'the grass has to reach mowing height' })

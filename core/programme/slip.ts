@@ -38,9 +38,10 @@ export interface Slip extends Brief {
   wanted: readonly Wanted[]
 }
 
-/** The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. */
-function firstCutDay({ workingDays }: SequenceInput, day: Day): Day {
-  return nearestWorkingDay(day, workingDays, addDays(day, -6), day)
+/** The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. @param earliest what comes before it allows */
+function firstCutDay({ workingDays }: SequenceInput, day: Day, earliest: Day): Day {
+  const sooner = addDays(day, -6)
+  return nearestWorkingDay(day, workingDays, earliest > sooner ? earliest : sooner, day)
 }
 
 function floatWords(key: string, operation: Operation, day: Day, earliest: Day, latest: Day): string {
@@ -90,7 +91,8 @@ export function slipOf(input: SequenceInput, gateInput: GateInput, laying: Layin
   const at = laying.days.get(key)!
   const earliest = dayFromNumber(Math.min(Number.isFinite(span.earliest) ? span.earliest : at, at))
   const latest = dayFromNumber(Number.isFinite(span.latest) ? Math.max(span.latest, at) : at + 999)
-  const start = operation.code === 'scalp' && !done ? firstCutDay(input, addDays(to, -scalpSpanDays(input.parts))) : to
+  const cutsDays = operation.code === 'scalp' && !done ? scalpSpanDays(input.parts) : 0
+  const start = cutsDays ? firstCutDay(input, addDays(to, -cutsDays), addDays(earliest, -cutsDays)) : to
   const wanted = wantedOf(operation.code, one.parts, one)
   const gates = done ? brief.gates.filter(({ state }) => state !== 'waiting') : gatesOf(gateInput, key, operation.code, to, has, [...stockGates(wanted, input.stock, input.done.get('order')?.day), ...brief.gates])
   return {

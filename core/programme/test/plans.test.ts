@@ -49,8 +49,10 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
     const days = offsets(plan({ programme: 'kill', zone: { deepestMm: 80, hollowM3: 1, hollowM2: 25 } }), ['kill1', 'kill2', 'scalp', 'dethatch', 'delivery', 'level'])
     expect(days.kill2! - days.kill1!).toBeGreaterThanOrEqual(14)
     expect(days.kill2! - days.kill1!).toBeLessThanOrEqual(35)
-    expect(days.scalp! - days.kill2!).toBeGreaterThanOrEqual(7)
-    expect(days.scalp! - days.kill2!).toBeLessThanOrEqual(21)
+    // 76 mm down to 25 mm is three cuts two days apart, and the label and browning end before the first.
+    const firstCut = days.scalp! - 4
+    expect(firstCut - days.kill2!).toBeGreaterThanOrEqual(7)
+    expect(firstCut - days.kill2!).toBeLessThanOrEqual(21)
     // On killed ground the hollow is filled at once, a day and more before the seed: firmed, then dragged again.
     expect(days.level).toBeLessThanOrEqual(-1)
     expect(days.delivery).toBeLessThanOrEqual(days.level!)
@@ -61,11 +63,11 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
     const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: ['kill3'] as const }
     const days = offsets(plan({ programme: 'kill' }, { extent }), ['kill1', 'kill2', 'kill3', 'scalp'])
     expect(days.kill3! - days.kill2!).toBeGreaterThanOrEqual(10)
-    expect(days.scalp! - days.kill3!).toBeGreaterThanOrEqual(7)
+    expect(days.scalp! - 4 - days.kill3!).toBeGreaterThanOrEqual(7)
     const late = plan({ programme: 'kill' }, { extent, today: addDays(sowOn, -9), done: doneOn(['kill1', addDays(sowOn, -28)], ['kill2', addDays(sowOn, -11)]) })
-    expect(late.troubles[0]!.text).toContain('7 days from kill, third to scalp')
-    // Regrowth shows ten days after the second spray; a week of label later it may be scalped and sown on one day.
-    expect(late.troubles[0]!.sowOn).toBe(addDays(sowOn, -11 + 10 + 7))
+    expect(late.troubles[0]!.text).toContain('11 days from kill, third to scalp')
+    // Regrowth shows ten days after the second spray; a week of label later comes the first of three cuts, with the last of them the seed.
+    expect(late.troubles[0]!.sowOn).toBe(addDays(sowOn, -11 + 10 + 7 + 4))
   })
 
   test('hard renovation and stripping: as overseeding, but no coring under new loam', () => {
@@ -151,7 +153,9 @@ describe('zones that go separate ways', () => {
     const both = buildSequence(sequenceInput({ parts: [front, back], today: addDays(TODAY, -30) }))
     const visits = new Set(both.slips.filter(({ operation }) => operation.phase === 'work').map(({ to }) => to))
     const alone = [front, back].map((part) => buildSequence(sequenceInput({ parts: [part], today: addDays(TODAY, -30) })).slips.filter(({ operation }) => operation.phase === 'work').map(({ to }) => to))
-    expect(visits.size).toBe(new Set(alone.flat()).size)
+    // No more days on the lawn than the two plans beside each other, and no fewer than the longer of them needs.
+    expect(visits.size).toBeLessThanOrEqual(new Set(alone.flat()).size)
+    expect(visits.size).toBeGreaterThanOrEqual(Math.max(...alone.map((days) => new Set(days).size)))
     expect(both.slips.filter(({ key }) => key === 'scalp')).toHaveLength(1)
     expect(both.slips.find(({ key }) => key === 'kill1')!.settings.some((part) => typeof part === 'string' && part.includes(': '))).toBe(false)
   })
