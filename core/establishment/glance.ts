@@ -10,7 +10,7 @@ export interface Glance {
   growing: DatedWindow[]
   rainShare: number | null
   band: { lowC: number; highC: number }
-  /** The sowing day asked for; null when it lies outside of what is shown. */
+  /** The sowing day asked for, with the ground where it is driest in the days of work before it; null when it lies outside of what is shown. */
   sowing: { good: number; dormant: boolean; mow: SowingDay['mow']; up: SowingDay['mow']; soilC: number; groundLeft: number } | null
 }
 
@@ -30,9 +30,13 @@ const fromWaits = (waits: Waits): SowingDay['mow'] => (waits ? { early: waits[0]
 const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
   (up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 })
 
+/** Torn, cored and levelled within so many days before the seed. @source own */
+const WORK_DAYS = 4
+
 function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowing'] {
   const day = sowing[i]
-  return day ? { good: day.good, dormant: day.dormantGood !== null, mow: day.mow, up: upOf(day), soilC: soilC.median[i]!, groundLeft: groundLeft[i]! } : null
+  const driest = Math.min(...groundLeft.slice(Math.max(0, i - WORK_DAYS), i + 1))
+  return day ? { good: day.good, dormant: day.dormantGood !== null, mow: day.mow, up: upOf(day), soilC: soilC.median[i]!, groundLeft: driest } : null
 }
 
 const lasting = ({ years, windows, growing, rainShare, band }: Omit<Glance, 'sowing'>) => ({ years, windows, growing, rainShare, band })

@@ -105,6 +105,8 @@ const EVEN_LIFT_MM = 6
 const FORK_BELOW_M2 = 20
 /** Heaps of cover from here on come by truck, m³. @source own */
 const TRUCK_FROM_M3 = 1
+/** Less soil than this comes in buckets on the van, m³: three barrow loads. @source own */
+const TIPPED_FROM_M3 = 0.25
 
 /** What the whole lawn, the season and the technician say about what a plan has to hold. */
 export interface Extent {
@@ -135,7 +137,7 @@ const CONDITIONS: Partial<Record<OperationCode, (part: Part, extent: Extent) => 
   locate: (part, extent) => (['core', 'fork', 'loosen', 'relay', 'dethatch'] as const).some((code) => has(part, code, extent)),
   waterAhead: (part, extent) => extent.dryGround && (has(part, 'core', extent) || has(part, 'fork', extent)),
   relay: wantsRelaying,
-  delivery: (part) => soilOf(part).volumeM3 > 0 || coverByTruck(part),
+  delivery: (part) => soilOf(part).volumeM3 >= TIPPED_FROM_M3 || coverByTruck(part),
   dethatch: (part) => !slitSeeded(part),
   core: (part) => !bringsLoam(part) && !small(part),
   fork: (part) => !bringsLoam(part) && small(part),

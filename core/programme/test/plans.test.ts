@@ -220,6 +220,12 @@ describe('a plan that is changed', () => {
     expect(early.troubles[0]!.text).toContain('12 days lie between dethatch and sow')
   })
 
+  test('soil for a dip comes on the van, a heap is delivered', () => {
+    const delivered = (hollowM3: number) => buildSequence(sequenceInput({ parts: planned({ zone: { deepestMm: 30, hollowM3, hollowM2: 20 }, settings: { coverMaterial: 'straw' } }) })).slips.some(({ key }) => key === 'delivery')
+    // With 15 % for settling: 0.06 and 0.58 m³, against three barrow loads of 0.08 m³ (reference §11, own).
+    expect([delivered(0.05), delivered(0.5)]).toEqual([false, true])
+  })
+
   test('a late delivery pushes the levelling, and the seed only by what has to lie between', () => {
     const hollow = { deepestMm: 30, hollowM3: 0.5, hollowM2: 20 }
     const late = buildSequence(sequenceInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-23')]]) }))
