@@ -64,7 +64,7 @@ function weak(part: Part): Brief {
 /** Work that is not the renovation itself: what has to be ready for it, and what comes after. */
 export const VISIT_BRIEFS = {
   hardWeeds: (part: Part): Brief => ({ settings: ['Selective, over ', figure('areaM2', part.survey.areaM2), ' or in spots. Product and rate by the label; its wait before seed goes into Look.'], gates: [{ state: 'waiting', text: ['licence of who sprays'] }], hours: sprayed('Treat hard weeds', part) }),
-  soilTest: (part: Part): Brief => ({ settings: ['15 to 20 plugs from all over, ', figure('depthMm', 100), ' deep, mixed dry in a clean bucket; sunny and shaded ground apart.'], gates: [], hours: walked('Soil test', part) }),
+  soilTest: (part: Part): Brief => ({ settings: ['15 to 20 plugs from all over, ', figure('depthMm', 101.6), ' deep, mixed dry in a clean bucket; sunny and shaded ground apart.'], gates: [], hours: walked('Soil test', part) }),
   order, delivery,
   locate: (): Brief => ({ settings: ['Report the work and its days to the local service; flag heads, valve boxes and pet fences yourself.'], gates: [], hours: called('Locate services') }),
   waterAhead: ({ survey }: Part): Brief => ({ settings: [figure('waterMm', SOFTENING_MM), ' in turns that do not puddle, the evening before at the latest, and a little on the morning.'], gates: [], hours: crewHours('Water ahead', survey.areaM2, [{ what: 'Setting out', passes: 1, rateM2PerH: RATES.broadcast }]) }),

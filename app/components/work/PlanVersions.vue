@@ -23,8 +23,11 @@ function changes(i: number): string[] {
   const [now, before] = [versions.value![i]!.plan, versions.value![i + 1]?.plan]
   if (!before) return ['the first that is kept']
   const { taken } = mergeEdits({ ...before, version: 0 }, { ...before, version: 0 }, { ...now, version: 0 })
-  return taken.map((path) => {
-    const value = path.split('.').reduce<unknown>((of, key) => (of as Record<string, unknown> | undefined)?.[key], now)
+  const valueAt = (path: string) => path.split('.').reduce<unknown>((of, key) => (of as Record<string, unknown> | undefined)?.[key], now)
+  // Days in the order in which they come, whatever order they were written in.
+  const order = (path: string) => (path.startsWith('work.days.') ? String(valueAt(path)) : '')
+  return [...taken].sort((a, b) => order(a).localeCompare(order(b))).map((path) => {
+    const value = valueAt(path)
     return `${fieldName(path).toLowerCase()}${path === 'settings' || path === 'work' ? '' : `: ${fieldText(path, value, context.units)}`}`
   })
 }
