@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { grassOf, LIST_PAGE } from '#contract/lawn'
 import { figure } from '#core/quantity/figure'
-import { LAWN_GROUPS, lawnRow, type LawnGroup } from '~/utils/lawnRow'
+import { LAWN_GROUPS, type LawnGroup } from '~/utils/lawnRow'
 import type { Hanger } from '~/utils/sillScale'
 import { hangersOf } from '~/utils/hangers'
 
@@ -20,7 +20,7 @@ const sortBy = ref<'date' | 'name'>('date')
 const cursor = ref<string>()
 const hangers = useState<Hanger[]>('hangers')
 
-const rows = computed(() => store.lawns.map((lawn) => lawnRow(lawn, store.glances[lawn.id], context.practice, context.units)))
+const { rows, working } = useLawnRows()
 const held = (state: string | undefined) => state === 'hold' || state === 'risk'
 const counts = computed(() => LAWN_GROUPS.map((name) => ({ name, count: rows.value.filter((row) => row.group === name).length })).filter(({ count }) => count))
 const shown = computed(() => {
@@ -60,7 +60,7 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
     <div v-if="store.lawns.length" class="tools">
       <UInput ref="searchBox" v-model="search" icon="i-lucide-search" aria-label="Find a lawn, street or grass" placeholder="Find a lawn, street or grass" class="find"><template #trailing><kbd>/</kbd></template></UInput>
       <div class="switch" role="group" aria-label="Which lawns">
-        <button type="button" :aria-pressed="group === 'all'" @click="group = 'all'">All {{ rows.length }}</button>
+        <button type="button" :aria-pressed="group === 'all'" @click="group = 'all'">All {{ rows.length }}<template v-if="working && rows.length < store.lawns.length"> of {{ store.lawns.length }}</template></button>
         <button v-for="g in counts" :key="g.name" type="button" :aria-pressed="group === g.name" @click="group = g.name">{{ g.name.charAt(0).toUpperCase() + g.name.slice(1) }} {{ g.count }}</button>
       </div>
       <label class="check"><input v-model="onlyHeld" type="checkbox"> Only held or at risk <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></label>
