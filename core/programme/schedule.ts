@@ -119,7 +119,15 @@ function search(groups: readonly Group[], distance: Float64Array, size: number, 
   const n = groups.length
   const placed = new Int32Array(n)
   const isPlaced = new Uint8Array(n)
-  const used = new Map<number, number>()
+  // Days by their place between the first and the last that any group can reach.
+  const firstDay = Math.min(...groups.map(({ from, visits }) => from + Math.min(0, ...visits)))
+  const days = Math.max(...groups.map(({ from, costs, visits }) => from + costs.length + Math.max(0, ...visits))) - firstDay
+  /** Visits placed on each day. */
+  const used = new Int32Array(days)
+  /** How many groups could share a visit on each day, at each depth of the search. */
+  const sharing = Array.from({ length: n + 1 }, () => new Int32Array(days))
+  const counted = new Int32Array(days)
+  let count = 0
   let best: Found | undefined
   let cut = false
 
@@ -136,9 +144,9 @@ function search(groups: readonly Group[], distance: Float64Array, size: number, 
     return [low, high]
   }
   const newVisits = (g: number, day: number): number => {
-    let count = 0
-    for (const after of groups[g]!.visits) if (!used.has(day + after)) count++
-    return count
+    let fresh = 0
+    for (const after of groups[g]!.visits) if (!used[day + after - firstDay]) fresh++
+    return fresh
   }
 
   const open = (cost: number, left: number): void => {
@@ -152,15 +160,21 @@ function search(groups: readonly Group[], distance: Float64Array, size: number, 
     }
     const ranges: ([number, number] | undefined)[] = []
     // How many groups could share a visit on a day: none of them has to bear more than its share of it.
-    const sharers = new Map<number, number>()
+    const sharers = sharing[left]!.fill(0)
     for (let g = 0; g < n; g++) {
       if (isPlaced[g]) continue
       const [low, high] = range(g)
       if (low > high) return
       ranges[g] = [low, high]
-      const days = new Set<number>()
-      for (const after of groups[g]!.visits) for (let day = low; day <= high; day++) days.add(day + after)
-      for (const day of days) sharers.set(day, (sharers.get(day) ?? 0) + 1)
+      // A group counts once on a day, however many of its members could be there.
+      count++
+      for (const after of groups[g]!.visits) {
+        for (let at = low + after - firstDay; at <= high + after - firstDay; at++) {
+          if (counted[at] === count) continue
+          counted[at] = count
+          sharers[at]!++
+        }
+      }
     }
     let least = cost
     // The same without any visit: what the others cost whatever is done next.
@@ -177,7 +191,7 @@ function search(groups: readonly Group[], distance: Float64Array, size: number, 
       for (let day = own[0]; day <= own[1]; day++) {
         let sum = costs[day - from]!
         if (sum < plains[g]!) plains[g] = sum
-        for (const after of visits) if (!used.has(day + after)) sum += visitCost / sharers.get(day + after)!
+        for (const after of visits) if (!used[day + after - firstDay]) sum += visitCost / sharers[day + after - firstDay]!
         if (sum < floor) floor = sum
       }
       least += floor
@@ -194,13 +208,9 @@ function search(groups: readonly Group[], distance: Float64Array, size: number, 
     for (const choice of choices) {
       if (best && cost + choice.cost + plain - plains[next]! >= best.cost - 1e-9) break
       placed[next] = choice.day
-      for (const after of visits) used.set(choice.day + after, (used.get(choice.day + after) ?? 0) + 1)
+      for (const after of visits) used[choice.day + after - firstDay]!++
       open(cost + choice.cost, left - 1)
-      for (const after of visits) {
-        const count = used.get(choice.day + after)! - 1
-        if (count) used.set(choice.day + after, count)
-        else used.delete(choice.day + after)
-      }
+      for (const after of visits) used[choice.day + after - firstDay]!--
     }
     isPlaced[next] = 0
   }
