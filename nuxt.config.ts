@@ -15,6 +15,8 @@ export default defineNuxtConfig({
   },
   // Every page is behind the sign-in and lives by its arrows and drags: the server sends a shell and data, no drawn pages.
   ssr: false,
+  // A row of the list is no reason to fetch the whole of a lawn's page; a hand on it is.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   devtools: { enabled: false },
   telemetry: false,
   components: [{ path: '~/components', pathPrefix: false }],

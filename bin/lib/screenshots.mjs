@@ -41,6 +41,10 @@ await shoot(technician, 'what-if', `${steps('Fen Cottage')}/when`, async (page) 
   await page.locator('.what-if').evaluate((element) => { element.scrollIntoView() })
 })
 await shoot(technician, 'weather', '/weather', (page) => page.getByRole('button', { name: 'Pellmoor ridge', exact: true }).click())
+await shoot(technician, 'shed', '/shed', async (page) => {
+  await page.getByRole('button', { name: /Quarry lot/ }).click()
+  await page.getByLabel('Amount').waitFor()
+})
 await shoot(owner, 'firm', '/firm')
 await shoot(onPhone, 'phone-look', `${steps('Teasel Yard')}/look`, async (page) => {
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: /^Skip/ }).click()
