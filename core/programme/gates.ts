@@ -5,7 +5,7 @@ import type { Application } from '../site/survey'
 import { barrierUntil } from './decide'
 import { operationByCode } from './catalogue'
 import { PUTS_DOWN, skyGates, type Sky } from './holds'
-import { keyOf, type OperationCode } from './operations'
+import { keyOf, numberOf, type OperationCode } from './operations'
 import type { Extent } from './parts'
 
 /** What gates are judged by on the day of an operation. */
@@ -116,7 +116,7 @@ function services({ done, today }: GateInput, code: OperationCode, day: Day, has
 
 /** What comes before it done, and found as it should be. */
 function before({ done, today }: GateInput, key: string, code: OperationCode, has: ReadonlySet<string>): Gate[] {
-  const number = Number(key.split('-')[1] ?? 1)
+  const number = numberOf(key)
   // A later lift waits for the one before it.
   const previous = number > 1 ? code : AFTER[code]?.find((one) => has.has(one))
   if (!previous) return []

@@ -210,6 +210,14 @@ describe('a plan that is changed', () => {
     expect(later.moves.find(({ key }) => key === 'dethatch')!.why.join('')).toContain('no more than 5 days before sow')
   })
 
+  test('takes work of one’s own in, whatever id it has', () => {
+    fc.assert(fc.property(fc.uuid(), fc.integer({ min: 0, max: 40 }), (id, ahead) => {
+      const key = `own-${id}`
+      const { slips } = buildSequence(sequenceInput({ own: { [key]: { name: 'Borrow the roller', day: addDays(TODAY, ahead), hours: 1, note: '' } } }))
+      expect(slips.find((slip) => slip.key === key)!.name).toBe('Borrow the roller')
+    }), { examples: [['12345678-0000-4000-8000-000000000000', 7], ['99e12345-0000-4000-8000-000000000000', 7]] })
+  })
+
   test('keeps a day chosen by hand, and says what it breaks', () => {
     const pinned = buildSequence(sequenceInput({ pins: new Map([['dethatch', toDay('2026-09-21')]]) }))
     expect(at(pinned, 'dethatch')).toBe('2026-09-21')
