@@ -47,4 +47,3 @@ export interface StockMove {
   client: string | null
   savedBy: string | null
 }
-

@@ -1,4 +1,4 @@
-import { BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../grass/blends'
+import { blendCode, BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../grass/blends'
 import { GRASSES, grassByCode } from '../grass/grasses'
 import type { Ground, Sun } from '../climate/soilCourse'
 import { addDays } from '../quantity/calendar'
@@ -32,17 +32,15 @@ const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
 const [TRANSITION_FROM_DEG, TRANSITION_TO_DEG] = [33, 39]
 export const inTransitionZone = (latDeg: number): boolean => Math.abs(latDeg) >= TRANSITION_FROM_DEG && Math.abs(latDeg) <= TRANSITION_TO_DEG
 
-const seedCode = (parts: Blend): string => parts.map(({ grass, massShare }) => `${grass} ${Math.round(massShare * 100)}`).join(' ')
-
 /** Other seed of the season, single and mixed; in the transition zone that of the other season too. */
 function seedsBeside(seed: Blend, { latDeg }: Ground): { parts: Blend; words: string }[] {
   const { season } = grassByCode(mainOf(seed))
   const fits = (parts: Blend) => inTransitionZone(latDeg) || grassByCode(mainOf(parts)).season === season
-  const own = seedCode(seed)
+  const own = blendCode(seed)
   return [
     ...GRASSES.filter(({ code }) => code !== 'ARG').map(({ code, name }) => ({ parts: pureSeed(code), words: name })),
     ...BLENDS.map(({ parts, name }) => ({ parts, words: `${name}: ${blendWords(parts)}` })),
-  ].filter(({ parts }) => fits(parts) && seedCode(parts) !== own)
+  ].filter(({ parts }) => fits(parts) && blendCode(parts) !== own)
 }
 
 /**
@@ -62,7 +60,7 @@ export function variantsOf(seed: Blend, ground: Ground, risk: SeedbedRisk, zones
     ...COVERS.filter(({ cover }) => cover !== bed.cover).map(({ cover, coverMm, words }): Variant =>
       ({ ...plan, code: `cover ${cover}`, group: 'cover', words, risk: { ...risk, covering: coveringOf(cover), bed: { ...bed, cover, coverMm } } })),
     ...(Object.keys(SUNS) as Sun[]).filter((sun) => sun !== ground.sun).map((sun): Variant => ({ ...plan, code: `sun ${sun}`, group: 'sun', words: SUNS[sun], ground: { ...ground, sun } })),
-    ...(risk.winterColour ? [] : seedsBeside(seed, ground).map(({ parts, words }): Variant => ({ ...plan, code: `seed ${seedCode(parts)}`, group: 'seed', words, seed: parts }))),
+    ...(risk.winterColour ? [] : seedsBeside(seed, ground).map(({ parts, words }): Variant => ({ ...plan, code: `seed ${blendCode(parts)}`, group: 'seed', words, seed: parts }))),
   ]
 }
 

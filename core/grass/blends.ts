@@ -71,6 +71,10 @@ export function enoughSeedsPerCm2(parts: Blend): [number, number] {
 /** The grass that makes most of a mixture by mass; it gives the lawn its name, height and season. */
 export const mainOf = (parts: Blend): GrassCode => parts.reduce((a, b) => (b.massShare > a.massShare ? b : a)).grass
 
+/** The mixture as a name: its parts by weight, whatever order they were written in. */
+export const blendCode = (parts: Blend): string =>
+  [...parts].sort((a, b) => b.massShare - a.massShare || (a.grass < b.grass ? -1 : 1)).map(({ grass, massShare }) => `${grass} ${Math.round(massShare * 100)}`).join(' ')
+
 /** The mixture in words: "90% tall fescue, 10% Kentucky bluegrass". */
 export const blendWords = (parts: Blend): string =>
   !parts.length ? 'one grass alone' : parts.length === 1 ? grassByCode(parts[0]!.grass).name : [...parts].sort((a, b) => b.massShare - a.massShare).map(({ grass, massShare }) => `${Math.round(massShare * 100)}% ${grassByCode(grass).name}`).join(', ')

@@ -1,4 +1,4 @@
-import { BLENDS, blendWords, pureSeed, type Blend } from '../grass/blends'
+import { blendCode, BLENDS, blendWords, pureSeed, type Blend } from '../grass/blends'
 import { GRASSES } from '../grass/grasses'
 import { COVER_MATERIALS, type CoverMaterial } from './covers'
 import { parseAnalysis } from './feed'
@@ -19,8 +19,7 @@ const KEPT_COVERS = COVER_MATERIALS.filter((material) => material !== 'fleece')
 /** A material by the name under which plans ask for it: kind, and what makes one as good as another. */
 export type Matter = `${StockKind} ${string}`
 
-const PARTS = (seed: Blend): string => [...seed].sort((a, b) => b.massShare - a.massShare || (a.grass < b.grass ? -1 : 1)).map(({ grass, massShare }) => `${grass} ${Math.round(massShare * 100)}`).join(' ')
-export const seedMatter = (seed: Blend): Matter => `seed ${PARTS(seed)}`
+export const seedMatter = (seed: Blend): Matter => `seed ${blendCode(seed)}`
 /** Written alike however it was typed. @returns undefined for what is no analysis */
 export function feedMatter(analysis: string): Matter | undefined {
   const read = parseAnalysis(analysis)

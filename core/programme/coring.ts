@@ -1,4 +1,5 @@
 import { figure } from '../quantity/figure'
+import { M2_PER_FT2 } from '../quantity/units'
 import type { Worked } from '../quantity/working'
 import type { Survey } from '../site/survey'
 import { sourceOf, type Planning } from './planning'
@@ -54,7 +55,7 @@ export function coringPasses(spacingMm: number, planning: Planning): Worked {
         { operator: '=', what: 'Passes', value: figure('count', value), subtotal: true },
       ],
       rounding: `${exact.toFixed(1)}, up to whole passes${value < exact - 0.05 ? `; no more than ${MOST_PASSES} on one day` : ''}.`,
-      fieldCheck: `Count in a square foot after the last pass: about ${Math.round(coreHolesPerM2(value, planning.corerAcross, planning.corerAlong) * 0.09290304)}.`,
+      fieldCheck: `Count in a square foot after the last pass: about ${Math.round(coreHolesPerM2(value, planning.corerAcross, planning.corerAlong) * M2_PER_FT2)}.`,
     },
   }
 }

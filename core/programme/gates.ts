@@ -129,12 +129,13 @@ function before({ done, today }: GateInput, key: string, code: OperationCode, ha
 }
 
 /** Feed, cover and dressing far ahead do not each repeat that the forecast does not reach them; the seed does. */
-function weather({ forecast, fellOn, today }: GateInput, code: OperationCode, day: Day): Gate[] {
+function weather(input: GateInput, code: OperationCode, day: Day): Gate[] {
+  const { forecast, today } = input
   const puts = PUTS_DOWN[code]
   const told = forecast.some((one) => one.day === day)
   const seen = addDays(day, -FORECAST_REACH_DAYS)
   if (puts && puts !== 'seed' && !told) return []
-  return skyGates(code, day, { forecast, ...(fellOn ? { fellOn } : {}) })
+  return skyGates(code, day, input)
     .map((gate) => (gate.state === 'waiting' && seen > today ? { ...gate, again: seen } : gate.state === 'hold' ? { ...gate, again: addDays(today, 1) } : gate))
 }
 

@@ -125,8 +125,10 @@ const PLAIN: Extent = { soilTested: true, dryGround: false, autumnAhead: false, 
 const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 /** Deeper than grass grows through lift by lift, under turf that stays. */
 const wantsRelaying = ({ survey, programme, planning }: Part): boolean => survey.deepestMm > planning.hollowRelay && programme.keepsTurf
+/** Cover over all of a part, m³ loose. */
+export const coverM3 = ({ survey, settings }: Part): number => (survey.areaM2 * settings.coverMm) / 1000
 /** Enough cover material that it comes as a load. */
-export const coverByTruck = (part: Part): boolean => has(part, 'cover', PLAIN) && part.settings.coverMaterial !== 'straw' && part.settings.coverMaterial !== 'fleece' && (part.survey.areaM2 * part.settings.coverMm) / 1000 >= TRUCK_FROM_M3
+export const coverByTruck = (part: Part): boolean => has(part, 'cover', PLAIN) && part.settings.coverMaterial !== 'straw' && part.settings.coverMaterial !== 'fleece' && coverM3(part) >= TRUCK_FROM_M3
 /** Slits take seed into the old sward without tearing it first. Where it is to be torn out, slits do not do it. */
 export const slitSeeded = ({ schools, programme }: Part): boolean => schools.sowing === 'slit' && programme.dethatchPasses > 0 && programme.dethatchPasses <= 2
 

@@ -6,7 +6,7 @@ import { seedNeed } from '../materials/seed'
 import type { Brief } from './brief'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from './hours'
 import type { OperationCode } from './operations'
-import { coverByTruck, PLAN_RATE, seedOf, soilOf, type Part } from './parts'
+import { coverByTruck, coverM3, PLAN_RATE, seedOf, soilOf, type Part } from './parts'
 
 /** Share of a new stand that is seeded again where it stayed thin. @source own: told before anybody has seen it */
 const WEAK_SHARE = 0.05
@@ -31,7 +31,7 @@ function order(part: Part): Brief {
 
 function delivery(part: Part): Brief {
   const { volumeM3 } = soilOf(part)
-  const cover = coverByTruck(part) ? (part.survey.areaM2 * part.settings.coverMm) / 1000 : 0
+  const cover = coverByTruck(part) ? coverM3(part) : 0
   return {
     settings: [...(volumeM3 ? [figure('volumeM3', volumeM3), ' of soil'] : []), ...(volumeM3 && cover ? [' and '] : []), ...(cover ? [figure('volumeM3', cover), ` of ${part.settings.coverMaterial}`] : []), ', tipped where it is drawn in Look, with room for the next load. Sheet it against rain.'],
     gates: [{ state: 'waiting', text: ['ground cleared, tipping place free'] }], hours: called('Take delivery'),

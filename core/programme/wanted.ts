@@ -1,15 +1,14 @@
 import { blendWords } from '../grass/blends'
 import { feedNeed, parseAnalysis } from '../materials/feed'
 import { coverMatter, feedMatter, kindOf, seedMatter, soilMatter, STOCK_QUANTITY, type Matter, type StockKind, type StockLevels } from '../materials/stock'
-import type { Day } from '../quantity/calendar'
-import { shortDay } from '../quantity/calendar'
+import { shortDay, type Day } from '../quantity/calendar'
 import { figure } from '../quantity/figure'
 import type { Gate } from '../quantity/judgement'
 import { liftShares } from '../site/hollow'
 import type { Turn } from './brief'
 import { soilOfPlan } from './groundBriefs'
 import type { OperationCode } from './operations'
-import { seedOf, soilOf, type Part } from './parts'
+import { coverM3, seedOf, soilOf, type Part } from './parts'
 
 /** Material that an operation uses up, in the unit its stock is kept in. */
 export interface Wanted {
@@ -33,8 +32,10 @@ function feed({ survey, settings }: Part): Wanted[] {
   return [{ matter: feedMatter(settings.starterAnalysis)!, words: settings.starterAnalysis, amount: feedNeed(survey.areaM2, settings.starterNGPerM2, analysis).product.value }]
 }
 
-function cover({ survey, settings: { coverMaterial, coverMm } }: Part): Wanted[] {
-  return coverMaterial === 'fleece' || !(coverMm > 0) ? [] : [{ matter: coverMatter(coverMaterial), words: coverMaterial, amount: (survey.areaM2 * coverMm) / 1000 }]
+function cover(part: Part): Wanted[] {
+  const { coverMaterial } = part.settings
+  const amount = coverM3(part)
+  return coverMaterial === 'fleece' || !(amount > 0) ? [] : [{ matter: coverMatter(coverMaterial), words: coverMaterial, amount }]
 }
 
 function soil(part: Part, share = 1): Wanted[] {
