@@ -23,6 +23,16 @@ export const useStockStore = defineStore('stock', () => {
   }
   const add = (item: NewStock) => write('/api/stock', 'POST', item)
   const move = (id: string, told: NewStockMove) => write(`/api/stock/${id}/moves`, 'POST', told)
-  const edit = ({ id, version, name, putAway }: StockItem) => write(`/api/stock/${id}`, 'PUT', { version, name, putAway })
+  async function edit({ id, version, name, putAway }: StockItem): Promise<void> {
+    try {
+      await write(`/api/stock/${id}`, 'PUT', { version, name, putAway })
+    } catch (error) {
+      const told = problemOf(error)
+      if (told.code !== 'changed') throw error
+      // The line is drawn anew as somebody else left it; what happened is said above the book.
+      await load()
+      problem.value = told
+    }
+  }
   return { items, problem, load, add, move, edit }
 })

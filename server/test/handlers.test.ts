@@ -8,6 +8,7 @@ import type { Zone } from '#core/site/zone'
 import { ANSWERED, withZone } from '../../contract/test/looks'
 import type { Context, LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
+import type { StockItem } from '#contract/stock'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
 import type { ImportPreview, ImportResult, Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
@@ -106,6 +107,18 @@ describe('every route', () => {
     expect((await call('PUT', '/api/firm', { ...body.firm, homeStationId: station.id })).status).toBe(404)
     const lawn = await surveyed()
     expect((await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })).status).toBe(422)
+  })
+})
+
+describe('a line of the stock book', () => {
+  test('that somebody changed meanwhile is refused in words, and stays as they left it', async () => {
+    const id = randomUUID()
+    const [line] = (await call<StockItem[]>('POST', '/api/stock', { id, matter: 'feed 18-24-12', name: 'starter', day: TODAY, amount: 10 })).body
+    expect((await call('PUT', `/api/stock/${id}`, { ...line, name: 'theirs' })).status).toBe(200)
+    const second = await call('PUT', `/api/stock/${id}`, { ...line, name: 'mine' })
+    expect([second.status, second.body.error.code]).toEqual([409, 'changed'])
+    expect((await call<StockItem[]>('GET', '/api/stock')).body).toMatchObject([{ name: 'theirs', onHand: 10 }])
+    expect((await call('POST', `/api/stock/${id}/moves`, { id: randomUUID(), why: 'came', day: '2026-09-09', amount: 1, note: '' })).status).toBe(422)
   })
 })
 
