@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
+import { apiRoutes } from './bin/lib/apiRoutes'
 
 const here = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
@@ -61,6 +62,10 @@ export default defineNuxtConfig({
     'nitro:config'(config) {
       Object.assign(config, {
         compressPublicAssets: { gzip: true, brotli: true },
+        // What is under /api, so that an unknown path or method is told as such.
+        virtual: { ...config.virtual, '#api-routes': () => `export const ROUTES = ${JSON.stringify(apiRoutes(here('./server/api')))}` },
+        // Its own entry: requests that dawdle are cut.
+        ...(process.env.NODE_ENV === 'development' ? {} : { entry: here('./server/entry.ts') }),
         // A worker is let start only where its script says the same of embedding as the page does.
         routeRules: { ...config.routeRules, '/_nuxt/**': { headers: { 'cross-origin-embedder-policy': 'require-corp' } } },
       })
@@ -68,12 +73,16 @@ export default defineNuxtConfig({
       for (const unused of ['oauth', 'webauthn', 'atproto']) Reflect.deleteProperty(config.runtimeConfig ?? {}, unused)
     },
     'nitro:init'(nitro) {
-      // Nitro bundles one entry; the thread that works seasons out is another, beside it.
+      // Nitro bundles one entry; the threads that work seasons out and read what was sent are others, beside it.
       nitro.hooks.hook('compiled', async () => {
-        await build({
-          entryPoints: [here('./server/seasons/worker.ts')], outfile: join(nitro.options.output.serverDir, 'season-worker.mjs'),
-          bundle: true, platform: 'node', format: 'esm', target: 'node20', alias: { '#core': here('./core') }, logLevel: 'error',
-        })
+        for (const [entry, name] of [['./server/seasons/worker.ts', 'season-worker.mjs'], ['./server/compute/worker.ts', 'compute-worker.mjs']] as const) {
+          await build({
+            entryPoints: [here(entry)], outfile: join(nitro.options.output.serverDir, name), bundle: true, platform: 'node', format: 'esm', target: 'node20',
+            alias: { '#core': here('./core'), '#contract': here('./contract') }, logLevel: 'error',
+            // Packages of the older module form ask for Node's modules by a function that ES modules do not have.
+            banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" },
+          })
+        }
       })
     },
     'build:manifest'(manifest) {
@@ -81,6 +90,7 @@ export default defineNuxtConfig({
       for (const item of Object.values(manifest)) item.prefetch = false
     },
   },
+  vite: { worker: { format: 'es' } },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },

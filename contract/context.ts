@@ -14,12 +14,20 @@ import type { ForecastDay } from '#core/climate/weather'
 /** Who is at work, for which firm, and what day it is. */
 export interface Context {
   firm: FirmSettings & { demo: boolean }
-  person: { id: string; name: string; email: string; role: Role; units: UnitSystem | null }
+  person: { id: string; name: string; email: string; role: Role; units: UnitSystem | null; secondFactor: boolean }
   today: Day
   /** How fast the firm really is, by operation. */
   pace: Record<string, Pace>
   /** What the shed holds. */
   stock: StockLevels
+  /** Rows that could not be reckoned with: the rest stands without them. */
+  leftOut: LeftOut[]
+}
+
+/** Something left out of an answer, and why. */
+export interface LeftOut {
+  what: string
+  why: string
 }
 
 /** The sill's data: the ground it is for, its station, and its season. */
@@ -40,6 +48,9 @@ export interface SillData {
   yearsFrom: string
   outlook: Outlook
 }
+
+/** A line of long work: what is being done and how far it is, or the end of it as it would have been answered at once. */
+export type Step = { doing: string; share: number | null } | { status: number; body: unknown }
 
 export interface ApiError {
   error: {

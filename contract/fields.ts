@@ -1,16 +1,33 @@
 import { z } from 'zod'
 import { isDay, type Day } from '#core/quantity/calendar'
 
+/** Control characters but tab and line breaks, and halves of surrogate pairs: no text is made of them, and no database keeps them. */
+const UNKEEPABLE = /(?![\t\n\r])[\p{Cc}\p{Cs}]/gu
+
+/** The one cleaning of everything people type: what cannot be kept is dropped, one spelling for each letter, trimmed. */
+export const cleaned = (typed: string): string => typed.replace(UNKEEPABLE, '').normalize('NFC').trim()
+
 /** Fields that several contracts are made of, each bounded. */
-export const daySchema = z.string().refine(isDay, 'A date such as 2026-09-24.').transform((text) => text as Day)
+export const daySchema = z.string().max(10, 'A date such as 2026-09-24.').refine(isDay, 'A date such as 2026-09-24.').transform((text) => text as Day)
 export const idSchema = z.uuid()
-export const text = (most: number) => z.string().trim().max(most, `At most ${most} characters.`)
-export const required = (most: number) => text(most).min(1, 'Enter something here.')
-export const between = (least: number, most: number, words: string) => z.number(words).min(least, words).max(most, words)
-export const share = between(0, 1, 'Between 0 and 100%.')
+export const text = (most: number) => z.string().overwrite(cleaned).max(most, `At most ${most} characters.`)
+export const required = (most: number, empty = 'Enter something here.') => text(most).min(1, empty)
+/** Counts the saves of one thing, as the database counts. */
+export const versionSchema = z.int().min(0).max(2_147_483_647)
+
+/** Less than this of any unit is nothing: it was not measured, and dividing by it overflows. */
+const NOTHING = 1e-6
+const nothingIsNothing = (value: number): number => (Math.abs(value) < NOTHING ? 0 : value)
+export const between = (least: number, most: number, words: string) => z.number(words).overwrite(nothingIsNothing).min(least, words).max(most, words)
+/** Nothing at all, or as much as can be told apart from it. */
+export const noneOr = (least: number, most: number, words: string) => between(0, most, words).refine((value) => value === 0 || value >= least, words)
+export const share = noneOr(0.0001, 1, 'Between 0.01 and 100%, or 0.')
+export const hours = noneOr(0.01, 400, 'Between 0.01 and 400 hours, or 0.')
 /** Of ground above the sea; lowest shore and highest towns. */
 export const heightM = between(-430, 6000, 'Between −1,400 and 19,700 ft (−430 and 6,000 m).')
-export const areaM2 = between(1, 200_000, 'Between 10 ft² (1 m²) and 50 acres (20 ha).')
+/** The largest lawn, 20 ha. */
+export const MOST_AREA_M2 = 200_000
+export const areaM2 = between(1, MOST_AREA_M2, 'Between 10 ft² (1 m²) and 50 acres (20 ha).')
 /** A record with no more entries than a person makes. */
 export const few = <T extends z.ZodType>(schema: T, most: number, what: string) =>
   z.record(idSchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)

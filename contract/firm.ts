@@ -1,12 +1,13 @@
 import { z } from 'zod'
-import { between, daySchema, idSchema } from './fields'
+import { between, daySchema, idSchema, required, text, versionSchema } from './fields'
 import { planningSchema, schoolsSchema } from './schools'
 
 export const ROLES = ['owner', 'technician'] as const
 export type Role = (typeof ROLES)[number]
 
-const name = z.string().trim().min(1, 'Enter a name.').max(80, 'At most 80 characters.')
-const email = z.string().trim().toLowerCase().max(200, 'At most 200 characters.').pipe(z.email('An e-mail address such as mara@example.org.'))
+const name = required(80, 'Enter a name.')
+/** As it was typed: which addresses are one is judged in one place, the database. */
+const email = text(200).pipe(z.email('An e-mail address such as mara@example.org.'))
 /** Longer than this only makes hashing slow. */
 const password = z.string().min(10, 'At least 10 characters; three or four words do well.').max(200, 'At most 200 characters.')
 const units = z.enum(['us', 'metric'])
@@ -24,13 +25,15 @@ const timeZone = z.string().max(60).refine((zone) => /^[A-Z]/.test(zone) && know
 const currency = z.string().regex(/^[A-Z]{3}$/, 'Three letters such as USD.').refine((code) => knows('currency', code), 'Three letters such as USD.')
 
 export const signUpSchema = z.object({ firmName: name, units, currency, timeZone, name, email, password })
-export const signInSchema = z.object({ email: z.string().trim().max(200), password: z.string().max(200) })
+/** Six digits of an authenticator, or one of the codes written down for the day it is lost. */
+const secondFactorCode = text(20).regex(/^(\d{6}|[\dA-Z]{4}-[\dA-Z]{4})$/i, 'Six digits, or a recovery code such as 7KQ2-M4XD.')
+export const signInSchema = z.object({ email: text(200), password: z.string().max(200), code: secondFactorCode.optional() })
 export const passwordChangeSchema = z.object({ current: z.string().max(200), password })
 
 /** The secret of an invitation or a reset; it travels behind the # of a link, so no log sees it. */
 const secret = z.string().regex(/^[\w-]{43}$/, 'This link is not whole. Copy all of it.')
 export const linkSchema = z.object({ secret })
-export const joinSchema = z.object({ secret, password, name: name.optional(), email: email.optional() })
+export const joinSchema = z.object({ secret, password, name: name.optional(), email: email.optional(), code: secondFactorCode.optional() })
 
 export const linkRequestSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('invitation'), role: z.enum(ROLES) }),
@@ -40,11 +43,11 @@ export const personChangeSchema = z.object({ role: z.enum(ROLES), active: z.bool
 export const ownUnitsSchema = z.object({ units: units.nullable() })
 export const clockStepSchema = z.object({ days: z.int().min(1, 'A day at least.').max(31, 'At most 31 days at once.') })
 
-const licenceSchema = z.object({ what: z.string().trim().min(1, 'What it is for.').max(60, 'At most 60 characters.'), number: z.string().trim().min(1, 'Its number.').max(40, 'At most 40 characters.') })
+const licenceSchema = z.object({ what: required(60, 'What it is for.'), number: required(40, 'Its number.') })
 export type Licence = z.infer<typeof licenceSchema>
 
 export const firmSettingsSchema = z.object({
-  version: z.int(),
+  version: versionSchema,
   name, units, currency, timeZone,
   schools: schoolsSchema,
   planning: planningSchema,
@@ -65,6 +68,30 @@ export interface PersonListed {
   active: boolean
 }
 
+/** A signed-in browser of one's own. */
+export interface OpenSession {
+  id: string
+  /** In a few words; empty where it did not say. */
+  device: string
+  openedAt: string
+  seenAt: string
+  /** The one that asks. */
+  here: boolean
+}
+
+/** A link that would still open. */
+export interface LinkListed {
+  id: string
+  kind: 'invitation' | 'reset'
+  /** As what an invitation lets in. */
+  role: Role | null
+  /** Whose password it sets anew. */
+  forWhom: string | null
+  madeBy: string
+  madeAt: string
+  expiresAt: string
+}
+
 /** A link just made: told once, since only its hash is kept. */
 export interface LinkMade {
   id: string
@@ -79,4 +106,18 @@ export interface LinkShown {
   firmName: string
   role: Role | null
   email: string | null
+  madeBy: string
+  /** The person has a second factor, and is asked for it. */
+  secondFactor: boolean
 }
+
+/** A secret for an authenticator, shown until it is confirmed by a code. */
+export interface SecondFactorProposed {
+  /** Base 32, for who types it. */
+  secret: string
+  /** The same as `otpauth://…`, and drawn as a QR code in SVG. */
+  address: string
+  qrSvg: string
+}
+export const secondFactorSchema = z.object({ code: secondFactorCode })
+export const passwordSchema = z.object({ current: z.string().max(200) })

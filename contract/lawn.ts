@@ -10,7 +10,7 @@ import { questionsLeft } from '#core/site/questions'
 import { mainGrass, surveyOver, type Survey } from '#core/site/survey'
 import type { Watering } from '#core/watering/topLayer'
 import { surveyOfZone, type ZoneMeasure, type ZoneSurvey } from '#core/site/zone'
-import { areaM2, between, daySchema, few, idSchema, required, text } from './fields'
+import { areaM2, between, daySchema, few, idSchema, noneOr, required, text, versionSchema } from './fields'
 import { MOST_ZONES, type Look } from './look'
 import { schoolsSchema } from './schools'
 import { workSchema, type DoneOperation } from './work'
@@ -43,8 +43,8 @@ export const settingsSchema = z.object({
   seedRateGPerM2: between(0.5, 100, 'Between 0.1 lb/1,000 ft² (0.5 g/m²) and 20 lb/1,000 ft² (100 g/m²).'),
   lot: lotSchema,
   bags: z.array(bagSchema).min(1, 'At least one bag size.').max(4, 'At most four bag sizes.'),
-  starterAnalysis: z.string().refine((t) => parseAnalysis(t) !== undefined, 'Three numbers such as 18-24-12, nitrogen above 0.'),
-  starterNGPerM2: between(0, 4.887, 'Between 0.05 and 1 lb N/1,000 ft² (0.2 to 4.9 g/m²) in one go, or 0 for none.').refine((n) => n === 0 || n >= 0.2, 'At least 0.05 lb N/1,000 ft² (0.2 g/m²), or 0 for none.'),
+  starterAnalysis: text(20).refine((t) => parseAnalysis(t) !== undefined, 'Three numbers such as 18-24-12, nitrogen above 0.'),
+  starterNGPerM2: noneOr(0.2, 4.887, 'Between 0.05 and 1 lb N/1,000 ft² (0.2 to 4.9 g/m²) in one go, or 0 for none.'),
   coverMaterial: z.enum(COVER_MATERIALS),
   coverMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
   rakeMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
@@ -58,7 +58,7 @@ const blendSchema = z.array(z.object({ grass: z.enum(GRASS_CODES), massShare: be
   .refine((parts) => !parts.length || Math.abs(parts.reduce((sum, { massShare }) => sum + massShare, 0) - 1) < 0.0015, 'Shares have to add up to 100%.')
 
 export const planSchema = z.object({
-  version: z.int(),
+  version: versionSchema,
   programme: z.enum(PROGRAMME_CODES).nullable(),
   overruleNote: text(400).nullable(),
   /** Zones that are treated otherwise than the rest, or left as they are. */
@@ -107,6 +107,8 @@ export interface Lawn extends Look, Saved {
   id: string
   /** Worked out of the survey when it was saved, by zone. */
   measured: Record<string, ZoneMeasure>
+  /** The sun over what is drawn is being worked out, and follows. */
+  sunAwaited: boolean
   /** Of all zones whose area is known, m². */
   areaM2: number
   plan: Plan

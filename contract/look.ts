@@ -8,19 +8,21 @@ import { SOIL_METHODS } from '#core/site/soilTest'
 import { coverProblem } from '#core/site/survey'
 import { M_PER_PX } from '#core/site/underlay'
 import { DRAINAGES, WEARS } from '#core/site/zone'
-import { areaM2, between, daySchema, few, heightM, idSchema, required, share, text } from './fields'
+import { areaM2, between, daySchema, few, heightM, idSchema, required, share, text, versionSchema } from './fields'
 
 export const MOST_ZONES = 24
 export const MOST_FEATURES = 300
 /** Corners and points of a whole plan. */
 export const MOST_POINTS = 5000
+/** A survey as it is sent, its plan with all its points and every figure to the last digit. */
+export const MOST_LOOK_BYTES = 512 * 1024
 /** Farther than this from the lawn's place is another lawn, m. */
 const MOST_AWAY_M = 2000
 const metres = between(-MOST_AWAY_M, MOST_AWAY_M, 'Within 2 km of the lawn.')
 const length = between(0.1, 100, 'Between 4 in (0.1 m) and 330 ft (100 m).').nullable()
 const depth = between(0, 1000, 'Between 0 and 39 in (1,000 mm).')
 
-const ring = z.array(z.tuple([metres, metres])).max(1000, 'At most 1,000 corners.')
+const ring = z.array(z.tuple([metres, metres])).max(MOST_POINTS, `At most ${MOST_POINTS.toLocaleString('en-US')} corners.`)
 export const featureSchema = z.object({
   kind: z.enum(FEATURE_CODES), name: text(40), points: ring, holes: z.array(ring).max(12, 'At most 12 holes.'), zoneId: idSchema.nullable(),
   heightM: length, radiusM: length, depthMm: depth.nullable(), located: z.boolean(),
@@ -126,7 +128,7 @@ export const NO_WISHES: z.infer<typeof wishesSchema> = { goal: null, look: null,
 
 /** The survey: the lawn, its zones, what is drawn of it, and what was found and asked. Null is "not looked at yet". */
 export const lookSchema = z.object({
-  version: z.int(),
+  version: versionSchema,
   client: required(80),
   address: text(160),
   latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
@@ -152,7 +154,7 @@ export const lookSchema = z.object({
     points += outer.length + holes.flat().length
     if (kind === 'zone' && !(zoneId !== null && zoneId in zones)) context.addIssue({ code: 'custom', path: ['features', id, 'zoneId'], message: 'This outline belongs to no zone.' })
   }
-  if (points > MOST_POINTS) context.addIssue({ code: 'custom', path: ['features'], message: `At most ${MOST_POINTS} points on a plan.` })
+  if (points > MOST_POINTS) context.addIssue({ code: 'custom', path: ['features'], message: `At most ${MOST_POINTS.toLocaleString('en-US')} points on a plan.` })
 })
 
 export type Look = z.infer<typeof lookSchema>

@@ -1,5 +1,6 @@
 import { parse } from 'csv-parse/browser/esm/sync'
 import { isDay, type Day } from '#core/quantity/calendar'
+import { delimiterOf, readNumber } from '#core/quantity/table'
 import { SOIL_METHODS, type SoilTest } from '#core/site/soilTest'
 import { soilTestSchema } from './look'
 
@@ -25,8 +26,9 @@ function pairsOf(rows: string[][]): [name: string, value: string][] {
  */
 export function readSoilCsv(text: string, today: Day): ReadSoil {
   let rows: string[][]
+  const delimiter = delimiterOf(text)
   try {
-    rows = parse(text, { bom: true, trim: true, skip_empty_lines: true, relax_column_count: true, to: 200 }) as string[][]
+    rows = parse(text, { bom: true, delimiter, max_record_size: 20_000, trim: true, skip_empty_lines: true, relax_column_count: true, to: 200 }) as string[][]
   } catch {
     return { ok: false, message: 'This is no CSV: a quote is not closed.' }
   }
@@ -38,8 +40,8 @@ export function readSoilCsv(text: string, today: Day): ReadSoil {
     if (field === 'sampledOn') { if (isDay(value) && value <= today) test.sampledOn = value as Day; else continue }
     else if (field === 'method') test.method = SOIL_METHODS.find((method) => value.toLowerCase().includes(method.toLowerCase().split(/[- ]/)[0]!)) ?? 'other'
     else {
-      const number = Number(/^[<>]?\s*(-?\d+(?:\.\d+)?)/.exec(value)?.[1])
-      if (!Number.isFinite(number)) continue
+      const number = readNumber(/^[<>]?\s*(-?\d+(?:[.,]\d+)?)/.exec(value)?.[1], delimiter)
+      if (number === undefined) continue
       const perAcre = /lb|acre/i.test(`${name} ${value}`)
       test[field] = field === 'organicShare' ? number / 100 : perAcre && (field === 'pPpm' || field === 'kPpm') ? number / 2 : number
     }

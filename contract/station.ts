@@ -1,18 +1,20 @@
 import { z } from 'zod'
-import type { Day } from '#core/quantity/calendar'
+import { isDay, type Day } from '#core/quantity/calendar'
+import type { Delimiter } from '#core/quantity/table'
 import type { ForecastDay } from '#core/climate/weather'
 import type { Normals } from '#core/climate/normals'
-import { between, daySchema, heightM } from './fields'
+import { between, daySchema, heightM, required, versionSchema } from './fields'
 
 export const newStationSchema = z.object({
-  name: z.string().trim().min(1, 'Enter a name.').max(80, 'At most 80 characters.'),
+  name: required(80, 'Enter a name.'),
   latDeg: z.number('Between −66 and 66 degrees.').min(-66, 'Between −66 and 66 degrees.').max(66, 'Between −66 and 66 degrees.'),
   lonDeg: z.number('Between −180 and 180 degrees.').min(-180, 'Between −180 and 180 degrees.').max(180, 'Between −180 and 180 degrees.'),
   heightM: heightM.nullable(),
   coastal: z.boolean(),
 })
 
-export const MOST_CSV_CHARACTERS = 4_000_000
+/** A table of 200 years of days, or of hourly readings for twenty. */
+export const MOST_FILE_BYTES = 4_000_000
 
 export const COLUMNS = ['day', 'tmax', 'tmin', 'rain'] as const
 export type Column = (typeof COLUMNS)[number]
@@ -32,7 +34,7 @@ export const mappingSchema = z.object({
 
 /** A soil temperature read by hand, at local time. */
 export const readingSchema = z.object({
-  at: z.string().regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.').refine((at) => Number.isFinite(Date.parse(`${at}:00Z`)), 'A day and a time that exist.'),
+  at: z.string().regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.').refine((at) => isDay(at.slice(0, 10)) && Number(at.slice(11, 13)) < 24, 'A day and a time that exist.'),
   depthMm: z.number('Between 0 and 20 in (500 mm).').min(0, 'Between 0 and 20 in (500 mm).').max(500, 'Between 0 and 20 in (500 mm).'),
   tempC: z.number('Between −4 and 140 °F (−20 and 60 °C).').min(-20, 'Between −4 and 140 °F (−20 and 60 °C).').max(60, 'Between −4 and 140 °F (−20 and 60 °C).'),
 })
@@ -49,7 +51,7 @@ export const normalsSchema: z.ZodType<Normals> = z.object({
   })
 })
 
-export const stationEditSchema = newStationSchema.extend({ version: z.int(), home: z.boolean(), normals: normalsSchema.nullable() })
+export const stationEditSchema = newStationSchema.extend({ version: versionSchema, home: z.boolean(), normals: normalsSchema.nullable() })
 export type StationEdit = z.infer<typeof stationEditSchema>
 
 /** Days that a forecast may reach. */
@@ -59,14 +61,14 @@ export const forecastSchema = z.object({
   days: z.array(z.object({
     day: daySchema, tmaxC: airC, tminC: airC, rainMm: between(0, 600, 'Between 0 and 24 in (600 mm).'),
     windKmh: between(0, 250, 'Between 0 and 155 mph (250 km/h).').nullable(),
-  }).refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above the highest.' })).min(1, 'One day at least.').max(MOST_FORECAST_DAYS, `At most ${MOST_FORECAST_DAYS} days.`),
+  }).refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above the highest.' })).min(1, 'One day at least.').max(MOST_FORECAST_DAYS, `At most ${MOST_FORECAST_DAYS} days.`)
+    .refine((days) => new Set(days.map(({ day }) => day)).size === days.length, 'Each day once.'),
 })
 
-/** Soil temperatures as a file: read by its own header, or at a depth and in a unit that are told. */
+/** What is told of a file of soil temperatures besides: a unit and a depth, where its header names none. The file is the body. */
 export const readingsFileSchema = z.object({
-  csv: z.string().min(1, 'The file is empty.').max(MOST_CSV_CHARACTERS, 'The file is larger than 4 MB. Split it by years.'),
-  temperature: z.enum(['C', 'F']).nullable(),
-  depthMm: between(0, 500, 'Between 0 and 20 in (500 mm).').nullable(),
+  temperature: z.enum(['C', 'F']).optional(),
+  depthMm: z.coerce.number().pipe(between(0, 500, 'Between 0 and 20 in (500 mm).')).optional(),
 })
 export interface ReadingsResult {
   kept: number
@@ -88,11 +90,19 @@ export interface Gap {
   days: number
 }
 
+/** What is told of a file of days besides; the file itself is the body. */
 export const importSchema = z.object({
   /** What the rows are: days that were observed, or days that are forecast. */
   what: z.enum(['days', 'forecast']).default('days'),
-  csv: z.string().min(1, 'The file is empty.').max(MOST_CSV_CHARACTERS, 'The file is larger than 4 MB. Split it by years.'),
-  mapping: mappingSchema.nullable(),
+  /** The mapping as JSON; without one the file is looked into and nothing is kept. */
+  mapping: z.string().max(2000).transform((json, context): unknown => {
+    try {
+      return JSON.parse(json)
+    } catch {
+      context.addIssue({ code: 'custom', message: 'Choose the columns again.' })
+      return z.NEVER
+    }
+  }).pipe(mappingSchema).optional(),
 })
 
 export type NewStation = z.infer<typeof newStationSchema>
@@ -117,6 +127,8 @@ export interface RejectedRow {
 /** What a file holds, before anything is kept. */
 export interface ImportPreview {
   header: string[]
+  /** Found once for the whole file; where it is no comma, decimal commas are read. */
+  delimiter: Delimiter
   sample: string[][]
   guess: Mapping | null
   /** Distinct values of columns that look like a station name, for files that hold several. */

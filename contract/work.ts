@@ -2,7 +2,7 @@ import { z } from 'zod'
 import type { Day } from '#core/quantity/calendar'
 import { ADDABLE } from '#core/programme/catalogue'
 import { OPERATION_CODES } from '#core/programme/operations'
-import { between, daySchema, few, required, text } from './fields'
+import { between, daySchema, few, hours, idSchema, MOST_AREA_M2, noneOr, required, text } from './fields'
 
 /** The key of a slip: an operation, an operation and its number, or work of one's own. */
 const KEY = new RegExp(`^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`)
@@ -14,7 +14,7 @@ const gateKeySchema = z.string().max(80).regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gat
 const bySlip = <T extends z.ZodType>(schema: T, most: number, what: string) => z.record(slipKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
 const MOST_SLIPS = 80
 
-const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours: between(0, 400, 'Between 0 and 400 hours.'), note: text(300) })
+const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours, note: text(300) })
 
 /** What the technician decided about the run of operations; what is empty goes by the sequence. */
 export const workSchema = z.object({
@@ -39,22 +39,26 @@ export const doneSchema = z.object({
   share: between(0.01, 1, 'Between 1 and 100%.').default(1),
   /** What is looked at before going on was as it should be. */
   passed: z.boolean().default(true),
-  hours: between(0, 400, 'Between 0 and 400 hours.').nullable().default(null),
+  hours: hours.nullable().default(null),
   heightMm: between(3, 300, 'Between ⅛ and 12 in (3 to 300 mm).').nullable().default(null),
   passes: z.int('A whole number.').min(1, 'One at least.').max(20, 'At most 20.').nullable().default(null),
-  massKg: between(0, 20_000, 'Between 0 and 44,000 lb (20,000 kg).').nullable().default(null),
-  volumeM3: between(0, 20_000, 'Between 0 and 26,000 yd³ (20,000 m³).').nullable().default(null),
+  massKg: noneOr(0.001, 20_000, 'Between 0 and 44,000 lb (20,000 kg).').nullable().default(null),
+  volumeM3: noneOr(0.001, 20_000, 'Between 0 and 26,000 yd³ (20,000 m³).').nullable().default(null),
   /** Ground it was done on, as the slip had it. */
-  areaM2: between(0, 200_000, 'Between 0 and 50 acres (20 ha).').nullable().default(null),
+  areaM2: between(0.1, MOST_AREA_M2, 'Between 1 ft² (0.1 m²) and 50 acres (20 ha).').nullable().default(null),
   /** Kg or m³ taken out of the shed, by line of the stock book. */
   used: few(between(0.001, 20_000, 'More than 0.'), 6, 'lines of the stock book').default({}),
   weather: text(120).default(''),
   note: text(400).default(''),
 })
 export type DoneTold = z.infer<typeof doneSchema>
+/** A mark under an id made by the browser, so that a double click or a lost answer makes one of it. */
+export const markSchema = doneSchema.extend({ id: idSchema, slip: slipKeySchema })
+export type NewMark = z.infer<typeof markSchema>
 
 /** Work marked done, as it is read: whose mark it is, and of when. */
 export interface DoneOperation extends DoneTold {
+  id: string
   key: string
   doneOn: Day
   savedBy: string | null
@@ -74,18 +78,4 @@ export function doneByKey(entries: readonly Pick<DoneOperation, 'key' | 'doneOn'
   }
   for (const key of done.keys()) begun.delete(key)
   return { done, begun }
-}
-
-const addedUp = (a: DoneTold['used'], b: DoneTold['used']): DoneTold['used'] =>
-  Object.fromEntries([...new Set([...Object.keys(a), ...Object.keys(b)])].map((id) => [id, (a[id] ?? 0) + (b[id] ?? 0)]))
-
-/** Two parts of one day's work as one mark: what was measured adds up, what was seen last stands. */
-export function joinedMarks(before: DoneTold, told: DoneTold): DoneTold {
-  const sum = (key: 'hours' | 'passes' | 'massKg' | 'volumeM3') => (before[key] === null && told[key] === null ? null : (before[key] ?? 0) + (told[key] ?? 0))
-  const words = (key: 'weather' | 'note', most: number) => [...new Set([before[key], told[key]].filter(Boolean))].join('; ').slice(0, most)
-  // Rounded, so that parts of 60 and 40 % are the whole.
-  return {
-    ...told, share: Math.min(1, Math.round((before.share + told.share) * 1000) / 1000), hours: sum('hours'), passes: sum('passes'), massKg: sum('massKg'), volumeM3: sum('volumeM3'), used: addedUp(before.used, told.used),
-    heightMm: told.heightMm ?? before.heightMm, weather: words('weather', 120), note: words('note', 400),
-  }
 }

@@ -10,7 +10,7 @@ import { savePlan } from '#server/records/plans'
 import { addStock } from '#server/records/stock'
 import { markDone } from '#server/records/workDone'
 import type { Lawn } from '#contract/lawn'
-import { doneSchema, NO_WORK } from '#contract/work'
+import { markSchema, NO_WORK } from '#contract/work'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { DEMO_LAWNS, fullZone, type DemoLawn } from './lawns'
 import { PELLMOOR } from './pellmoor'
@@ -88,7 +88,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   const saved = (await lawnById(by.firmId, lawn.id))!
   for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)
-    if (daysBetween(day, DEMO_DAY) >= 0) await markDone(by, lawn.id, code, doneSchema.parse({ doneOn: day, ...told }))
+    if (daysBetween(day, DEMO_DAY) >= 0) await markDone(by, lawn.id, markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }))
   }
 }
 

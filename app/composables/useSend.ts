@@ -7,6 +7,8 @@ export function useSend() {
   const busy = ref(false)
   const message = ref('')
   const errors = ref<Record<string, string>>({})
+  /** The kind of what went wrong last; empty where nothing did. */
+  const code = ref('')
 
   /**
    * Judges what is typed before it is sent.
@@ -25,17 +27,18 @@ export function useSend() {
   async function send(work: () => Promise<unknown>): Promise<boolean> {
     if (busy.value) return false
     busy.value = true
-    message.value = ''
+    message.value = code.value = ''
     const saved = await saving(work)
     busy.value = false
     if (saved.ok) return true
     const { fields, message: text } = saved.problem
+    code.value = saved.problem.code
     errors.value = fields
     // What is said at a field is not said twice.
     message.value = Object.keys(fields).length ? '' : text
     return false
   }
-  return { busy, message, errors, judged, send }
+  return { busy, message, errors, code, judged, send }
 }
 
 /** The value of what was read, or one that stands in until it can be. */

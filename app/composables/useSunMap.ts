@@ -1,7 +1,7 @@
 import type { Day } from '#core/quantity/calendar'
 import { zoneOutlines } from '#core/site/drawn'
 import type { SunMap } from '#core/site/sun'
-import type { SunAsked } from '~/workers/sun.worker'
+import type { MapAsked } from '~/workers/sun.worker'
 
 /** Hours of direct sun over the plan on a day or in the mean of its year, worked out beside the page; an answer that is overtaken is dropped. */
 export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' | 'year'>) {
@@ -34,7 +34,7 @@ export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' |
     const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
     const ground = { features: JSON.parse(JSON.stringify(draft.features)) as typeof draft.features, zoneIds: [...zoneIds.value], place }
     const key = JSON.stringify(ground)
-    const question: SunAsked = { number: ++asked, day: day.value, over: over.value, ...(key === knows ? {} : { ground }) }
+    const question: MapAsked = { number: ++asked, day: day.value, over: over.value, ...(key === knows ? {} : { ground }) }
     knows = key
     working.value = true
     worker.postMessage(question)

@@ -2,7 +2,7 @@ import { lookSchema, MOST_ZONES, type Look } from '#contract/look'
 import type { Lawn } from '#contract/lawn'
 import { questionsLeft, type OpenQuestion } from '#core/site/questions'
 import { NEW_ZONE, type ZoneMeasure } from '#core/site/zone'
-import { areaInForce, measureZones } from '#core/site/measure'
+import { areaInForce } from '#core/site/measure'
 import { fieldName } from '~/utils/fieldWords'
 import type { Versioned } from '~/utils/edits'
 import { fieldsOf } from '~/utils/api'
@@ -42,15 +42,10 @@ export function useSurvey(lawn: Lawn) {
   const message = ref('')
   const { busy, problem, clash, save: saveMerging, settleClash } = useMergingSave<Look & Versioned>((look) => store.saveLook(lawn.id, look), lookFields, (path) => fieldName(path, draft))
 
-  /** What follows from the drawing at once; the sun of the plan is worked out when it is saved. */
+  /** What follows from the drawing: its areas at once, its sun a moment later. */
+  const { byZone: drawnSun } = useDrawnSun(draft, lawn)
   const measured = computed<Record<string, ZoneMeasure>>(() => Object.fromEntries(Object.entries(draft.zones).map(([id, zone]) =>
     [id, { areaM2: areaInForce(zone, id, draft.features), sunByMonthH: drawnSun.value[id] ?? null }])))
-  const drawnSun = computed(() => {
-    const kept = Object.fromEntries(Object.entries(lawn.measured).map(([id, { sunByMonthH }]) => [id, sunByMonthH]))
-    // Only a changed drawing makes the sun be worked out again, and that only when it is asked for.
-    return JSON.stringify(draft.features) === JSON.stringify(lawn.features) ? kept
-      : Object.fromEntries(Object.entries(measureZones(draft.zones, draft.features, draft)).map(([id, { sunByMonthH }]) => [id, sunByMonthH]))
-  })
   const missing = computed<OpenQuestion[]>(() => questionsLeft(draft, measured.value))
 
   function tell(fields: Record<string, string>): void {

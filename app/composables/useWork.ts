@@ -1,4 +1,4 @@
-import { joinedMarks, type DoneTold, type Work } from '#contract/work'
+import type { NewMark, Work } from '#contract/work'
 import type { Lawn, PlanInput } from '#contract/lawn'
 import { glanceOf } from '#core/establishment/glance'
 import type { Outlook } from '#core/establishment/outlook'
@@ -99,17 +99,16 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
     marking.value = ''
     return saved.ok
   }
-  /** A day has one mark: a second part of it is added to the first, so that a double click changes nothing. */
-  const mark = (key: string, told: DoneTold) => {
-    const same = told.share < 1 ? lawn.value?.done.find((one) => one.key === key && one.doneOn === told.doneOn) : undefined
-    return once(key, async () => {
-      await store.markDone(id, key, same ? joinedMarks(same, told) : told)
-      // Hours teach the firm's pace, and what was used is off the stock.
-      await context.load()
-    })
-  }
+  /** Parts add up, whoever marks them; sent twice, a mark is one. */
+  const mark = (told: NewMark) => once(told.slip, async () => {
+    await store.markDone(id, told)
+    // Hours teach the firm's pace, and what was used is off the stock.
+    await context.load()
+  })
+  /** Takes the last mark of a task back. */
   const undo = (key: string) => once(key, async () => {
-    await store.undoDone(id, key)
+    const last = lawn.value?.done.filter((one) => one.key === key).at(-1)
+    if (last) await store.undoMark(id, last.id)
     await context.load()
   })
 

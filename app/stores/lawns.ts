@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import type { LawnGlance } from '#contract/context'
 import { LIST_PAGE, type Lawn, type NewLawn, type PlanInput } from '#contract/lawn'
 import type { Look } from '#contract/look'
-import type { DoneTold } from '#contract/work'
+import type { NewMark } from '#contract/work'
 import type { Glance } from '#core/establishment/glance'
 import { problemOf, type Problem } from '~/utils/api'
 
@@ -69,10 +69,10 @@ export const useLawnsStore = defineStore('lawns', () => {
   const add = async (lawn: NewLawn): Promise<Lawn> => keep(await $fetch<Lawn>('/api/lawns', { method: 'POST', body: lawn }))
   const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}`, look)
   const savePlan = (id: string, plan: PlanInput) => put(`/api/lawns/${id}/plan`, plan)
-  const markDone = (id: string, key: string, told: DoneTold) => put(`/api/lawns/${id}/operations/${key}`, told)
+  const markDone = async (id: string, mark: NewMark): Promise<Lawn> => keep(await $fetch<Lawn>(`/api/lawns/${id}/marks`, { method: 'POST', body: mark }))
 
-  async function undoDone(id: string, key: string): Promise<void> {
-    keep(await $fetch<Lawn>(`/api/lawns/${id}/operations/${key}`, { method: 'DELETE' }))
+  async function undoMark(id: string, mark: string): Promise<void> {
+    keep(await $fetch<Lawn>(`/api/lawns/${id}/marks/${mark}`, { method: 'DELETE' }))
   }
 
   async function remove(id: string): Promise<void> {
@@ -81,5 +81,5 @@ export const useLawnsStore = defineStore('lawns', () => {
   }
 
   const byId = (id: string) => lawns.value.find((lawn) => lawn.id === id)
-  return { lawns, glances, problem, loadAll, loadGlances, load, add, saveLook, savePlan, markDone, undoDone, remove, byId }
+  return { lawns, glances, problem, loadAll, loadGlances, load, add, saveLook, savePlan, markDone, undoMark, remove, byId }
 })

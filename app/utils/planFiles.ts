@@ -12,17 +12,24 @@ function formatOf(text: string): PlanFormat | undefined {
   return undefined
 }
 
-/** A drawing of any of the formats as GeoJSON in degrees. XML is read by OpenLayers, which loads only when it is wanted. */
+/** Entities and document types are no part of a drawing; a file that brings them may unfold to any size. */
+const UNFOLDS = /<!(DOCTYPE|ENTITY)/i
+
+/** KML or GPX as GeoJSON. @throws Error where it is damaged */
+async function fromXml(format: 'kml' | 'gpx', text: string): Promise<unknown> {
+  const [{ DOMParser }, { kml, gpx }] = await Promise.all([import('@xmldom/xmldom'), import('@tmcw/togeojson')])
+  const strict = (level: string, message: string) => { if (level !== 'warning') throw new Error(message) }
+  const document = new DOMParser({ onError: strict }).parseFromString(text, 'text/xml') as unknown as Document
+  return format === 'kml' ? kml(document) : gpx(document)
+}
+
+/** A drawing of any of the formats as GeoJSON in degrees. Needs no page, so that it can be read beside one. */
 export async function parsedFile(name: string, text: string): Promise<ParsedFile> {
   const format = formatOf(text)
   if (!format) return { ok: false, message: /\.kmz$/i.test(name) ? 'A KMZ is packed: save it as KML.' : 'This is neither GeoJSON, KML nor GPX.' }
+  if (format !== 'geojson' && UNFOLDS.test(text)) return { ok: false, message: `This ${format.toUpperCase()} declares a document type of its own, which no drawing needs. Save it anew.` }
   try {
-    if (format === 'geojson') return { ok: true, file: JSON.parse(text) }
-    if (new DOMParser().parseFromString(text, 'text/xml').querySelector('parsererror')) return { ok: false, message: `This ${format.toUpperCase()} breaks off or is damaged.` }
-    const [{ default: GeoJSON }, { default: Format }] = await Promise.all([import('ol/format/GeoJSON'), format === 'kml' ? import('ol/format/KML') : import('ol/format/GPX')])
-    const reader = format === 'kml' ? new Format({ extractStyles: false } as never) : new Format()
-    const features = reader.readFeatures(text)
-    return { ok: true, file: new GeoJSON().writeFeaturesObject(features) }
+    return { ok: true, file: format === 'geojson' ? JSON.parse(text) : await fromXml(format, text) }
   } catch {
     return { ok: false, message: `This ${format === 'geojson' ? 'GeoJSON' : format.toUpperCase()} breaks off or is damaged.` }
   }

@@ -12,7 +12,7 @@ import { NO_WORK } from '../work'
 import { importSchema, mappingSchema, newStationSchema } from '../station'
 
 const look: Look = aLook({ client: ' Odell ' })
-const lawnOf = (of: Look): Lawn => ({ ...of, id: ZONE_ID, measured: measureZones(of.zones, of.features, of), areaM2: 0, done: [], savedAt: null, savedBy: null, plan: { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, work: NO_WORK, savedAt: null, savedBy: null } })
+const lawnOf = (of: Look): Lawn => ({ ...of, id: ZONE_ID, measured: measureZones(of.zones, of.features, of), areaM2: 0, sunAwaited: false, done: [], savedAt: null, savedBy: null, plan: { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, work: NO_WORK, savedAt: null, savedBy: null } })
 const TODAY = toDay('2026-09-08')
 const problems = (change: object) => {
   const parsed = lookSchema.safeParse({ ...look, ...change })

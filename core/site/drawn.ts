@@ -11,10 +11,10 @@ const takenOut = (features: Features): Outline[] => ofKind(features, 'bed', 'bui
 export const zoneOutlines = (features: Features, zoneId: string): Outline[] =>
   without(ofKind(features, 'zone').filter((feature) => feature.zoneId === zoneId).map(outlineOf), takenOut(features))
 
-/** @returns m² of a zone as drawn; undefined where nothing is */
+/** @returns m² of a zone as drawn, 0 where beds and cut-outs leave nothing of it; undefined where nothing is drawn */
 export function drawnAreaM2(features: Features, zoneId: string): number | undefined {
-  const outlines = zoneOutlines(features, zoneId)
-  return outlines.length ? coveredM2(outlines) : undefined
+  const drawn = Object.values(features).some((feature) => feature.kind === 'zone' && feature.zoneId === zoneId)
+  return drawn ? coveredM2(zoneOutlines(features, zoneId)) : undefined
 }
 
 /**

@@ -12,7 +12,6 @@ function pathOf(ring: Ring, hole: boolean): Path64 {
   const path = ring.map(([x, y]) => ({ x: Math.round(x * STEPS_PER_M), y: Math.round(y * STEPS_PER_M) }))
   return signedAreaM2(ring) > 0 === hole ? path.reverse() : path
 }
-const pathsOf = (outlines: readonly Outline[]): Path64[] => outlines.flatMap(({ outer, holes }) => [pathOf(outer, false), ...holes.map((hole) => pathOf(hole, true))])
 const ringOf = (path: PolyPath64): Ring => path.poly!.map(({ x, y }) => [x / STEPS_PER_M, y / STEPS_PER_M])
 const childrenOf = (path: PolyPath64): PolyPath64[] => Array.from({ length: path.count }, (_, i) => path.child(i))
 
@@ -22,14 +21,24 @@ const outlinesIn = (parent: PolyPath64): Outline[] => childrenOf(parent).flatMap
   return [{ outer: ringOf(outer), holes: holes.map(ringOf) }, ...holes.flatMap(outlinesIn)]
 })
 
-function clipped(how: ClipType, outlines: readonly Outline[], by: readonly Outline[]): Outline[] {
+function clippedPaths(how: ClipType, subject: Path64[], clip: Path64[]): Outline[] {
   const clipper = new Clipper64()
-  clipper.addSubject(pathsOf(outlines))
-  if (by.length) clipper.addClip(pathsOf(by))
+  clipper.addSubject(subject)
+  if (clip.length) clipper.addClip(clip)
   const tree = new PolyTree64()
   clipper.execute(how, FillRule.NonZero, tree)
   return outlinesIn(tree)
 }
+
+/** Holes as they cut: where they lie outside, over each other or over the edge, they take out only what is there. */
+function cutOut({ outer, holes }: Outline): Path64[] {
+  if (!holes.length) return [pathOf(outer, false)]
+  const left = clippedPaths(ClipType.Difference, [pathOf(outer, false)], holes.map((hole) => pathOf(hole, false)))
+  return left.flatMap((outline) => [pathOf(outline.outer, false), ...outline.holes.map((hole) => pathOf(hole, true))])
+}
+const pathsOf = (outlines: readonly Outline[]): Path64[] => outlines.flatMap(cutOut)
+
+const clipped = (how: ClipType, outlines: readonly Outline[], by: readonly Outline[]): Outline[] => clippedPaths(how, pathsOf(outlines), pathsOf(by))
 
 /** Everything that any of them covers. */
 export const joined = (outlines: readonly Outline[]): Outline[] => (outlines.length ? clipped(ClipType.Union, outlines, []) : [])
@@ -38,7 +47,7 @@ export const joined = (outlines: readonly Outline[]): Outline[] => (outlines.len
 export const without = (outlines: readonly Outline[], taken: readonly Outline[]): Outline[] =>
   outlines.length && taken.length ? clipped(ClipType.Difference, outlines, taken) : joined(outlines)
 
-/** @returns m² covered by any of them; what overlaps counts once */
+/** @returns m² covered by any of them; what overlaps counts once, and what is cut out only where it lies */
 export const coveredM2 = (outlines: readonly Outline[]): number => joined(outlines).reduce((sum, outline) => sum + outlineAreaM2(outline), 0)
 
 /** @returns m of edge all round, along holes too */

@@ -1,4 +1,4 @@
-import { extentOf, insideOutline, type Extent, type Outline, type PointM } from './geometry'
+import { extentOf, type Extent, type Outline, type PointM } from './geometry'
 import { heightOf, reachOf, type Feature, type Features } from './sitePlan'
 
 /** Azimuths a horizon is kept in, one a degree, clockwise from north. */
@@ -21,13 +21,22 @@ export interface SunGrid {
 
 /** Cells a sun map has at the most: a hectare at half a metre. */
 export const MOST_CELLS = 40_000
+/** Cells times what casts a shadow on them, at the most: about a second's work. A plan that asks for more gets a coarser grid. */
+export const MOST_SHADOWS = 6_000_000
 
-/** @returns the finest cell, m, not under `wantedM`, that keeps a grid within bounds */
-export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number): number {
+/**
+ * @param shadows walls and crowns that each cell looks at
+ * @returns the finest cell, m, not under `wantedM`, that keeps a grid within bounds
+ */
+export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number, shadows = 0): number {
   const box = extentOf(groups.flat().flatMap(({ outer }) => outer))
   if (!box) return wantedM
-  return Math.max(wantedM, Math.sqrt(((box.maxX - box.minX) * (box.maxY - box.minY)) / MOST_CELLS))
+  const cells = Math.min(MOST_CELLS, MOST_SHADOWS / Math.max(1, shadows))
+  return Math.max(wantedM, Math.sqrt(((box.maxX - box.minX) * (box.maxY - box.minY)) / cells))
 }
+
+/** How many walls and crowns a cell looks at. */
+export const shadowsOf = (features: Features): number => wallsOf(features).length + Object.values(features).filter(({ kind }) => kind === 'tree').length
 
 /** Lays a grid over groups of outlines, such as those of each zone. */
 export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number): SunGrid {
@@ -35,15 +44,37 @@ export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number):
   const columns = Math.max(1, Math.ceil((extent.maxX - extent.minX) / cellM))
   const rows = Math.max(1, Math.ceil((extent.maxY - extent.minY) / cellM))
   const owner = new Int16Array(columns * rows).fill(-1)
+  groups.forEach((outlines, group) => { for (const outline of outlines) own(owner, { extent, cellM, columns, rows }, outline, group) })
   const lawn: number[] = []
-  for (let cell = 0; cell < owner.length; cell++) {
-    const at = centreOf({ extent, cellM, columns }, cell)
-    const group = groups.findIndex((outlines) => outlines.some((outline) => insideOutline(at, outline)))
-    if (group < 0) continue
-    owner[cell] = group
-    lawn.push(cell)
-  }
+  for (let cell = 0; cell < owner.length; cell++) if (owner[cell]! >= 0) lawn.push(cell)
   return { extent, cellM, columns, rows, owner, lawn: Int32Array.from(lawn) }
+}
+
+/** Gives a group the cells whose middle lies in one of its outlines, row by row between the sides that cross the row; the first to come keeps a cell. */
+function own(owner: Int16Array, { extent, cellM, columns, rows }: Pick<SunGrid, 'extent' | 'cellM' | 'columns' | 'rows'>, { outer, holes }: Outline, group: number): void {
+  const crossings = Array.from({ length: rows }, (): number[] => [])
+  for (const ring of [outer, ...holes]) {
+    ring.forEach(([ax, ay], i) => {
+      const [bx, by] = ring[(i + 1) % ring.length]!
+      const [low, high] = ay < by ? [ay, by] : [by, ay]
+      const first = Math.max(0, Math.ceil((low - extent.minY) / cellM - 0.5))
+      for (let row = first; row < rows; row++) {
+        const y = extent.minY + (row + 0.5) * cellM
+        if (y >= high) break
+        if (y >= low) crossings[row]!.push(ax + ((bx - ax) * (y - ay)) / (by - ay))
+      }
+    })
+  }
+  crossings.forEach((xs, row) => {
+    xs.sort((a, b) => a - b)
+    for (let i = 0; i + 1 < xs.length; i += 2) {
+      const from = Math.max(0, Math.ceil((xs[i]! - extent.minX) / cellM - 0.5))
+      for (let column = from; column < columns && extent.minX + (column + 0.5) * cellM < xs[i + 1]!; column++) {
+        const cell = row * columns + column
+        if (owner[cell] === -1) owner[cell] = group
+      }
+    }
+  })
 }
 
 export const centreOf = ({ extent, cellM, columns }: Pick<SunGrid, 'extent' | 'cellM' | 'columns'>, cell: number): PointM =>

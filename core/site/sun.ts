@@ -1,7 +1,7 @@
 import { getPosition } from 'suncalc'
 import { addDays, dayNumber, type Day } from '../quantity/calendar'
 import type { PlaceDeg } from './geodesy'
-import { cellFor, countSun, horizonsOf, sunGrid, type Horizons, type SunGrid } from './shade'
+import { cellFor, countSun, horizonsOf, shadowsOf, sunGrid, type Horizons, type SunGrid } from './shade'
 import { zoneOutlines } from './drawn'
 import type { Features } from './sitePlan'
 import { MONTH_DAYS, MONTHS } from './sunYear'
@@ -77,7 +77,7 @@ export interface ShadedGround {
 /** Lays the grid over the zones and looks round from every cell. @param cellM wanted; coarser where the lawn is large */
 export function shadedGround(features: Features, zoneIds: readonly string[], place: PlaceDeg, cellM = 0.5): ShadedGround {
   const groups = zoneIds.map((id) => zoneOutlines(features, id))
-  const grid = sunGrid(groups, cellFor(groups, cellM))
+  const grid = sunGrid(groups, cellFor(groups, cellM, shadowsOf(features)))
   return { grid, horizons: horizonsOf(grid, features), place }
 }
 

@@ -4,4 +4,6 @@ import { paceOf } from '../records/workDone'
 import { stockLevels } from '../records/stock'
 import { answer } from '../utils/answer'
 
-export default answer(async (_event, { firm, person, today }): Promise<Context> => ({ firm: { ...firm, schools: schoolsOf(firm.schools) }, person, today, pace: await paceOf(firm.id), stock: await stockLevels(firm.id) }))
+export default answer(async (_event, { firm, person, today }): Promise<Context> => ({
+  firm: { ...firm, schools: schoolsOf(firm.schools) }, person, today, ...await paceOf(firm.id), stock: await stockLevels(firm.id),
+}))

@@ -1,22 +1,30 @@
-import { defineEventHandler, getRequestHeader, getRequestHost, setResponseHeader, setResponseStatus } from 'h3'
+import { defineEventHandler, getRequestHeader, getRequestHost, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { ApiError } from '#contract/context'
+import { behindProxy } from '../utils/settings'
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS'])
 
-/** The host a page was asked from; every browser sends it with a write. */
-function hostOf(origin: string | undefined): string | undefined {
+/** Scheme and host a page was asked from; every browser sends them with a write. */
+function originOf(sent: string | undefined): string | undefined {
   try {
-    return origin ? new URL(origin).host : undefined
+    return sent ? new URL(sent).origin : undefined
   } catch {
     return undefined
   }
 }
 
+/** Scheme and host of this server as browsers know it. Behind a proxy TLS is ended there, and its word counts; without a word it is taken for TLS. */
+function ownOrigin(event: H3Event): string | undefined {
+  const scheme = behindProxy() ? (getRequestHeader(event, 'x-forwarded-proto')?.split(',').at(-1)?.trim() || 'https') : 'http'
+  // As an origin has it: without the port that goes by itself.
+  return originOf(`${scheme}://${getRequestHost(event)}`)
+}
+
 /** A write has to come from a page of this very server; beside the same-site cookie, the second lock against forged ones. */
 export default defineEventHandler((event): ApiError | undefined => {
   if (READS.has(event.method)) return undefined
-  const from = hostOf(getRequestHeader(event, 'origin'))
-  if (from && from === getRequestHost(event)) return undefined
+  const from = originOf(getRequestHeader(event, 'origin'))
+  if (from && from === ownOrigin(event)) return undefined
   setResponseStatus(event, 403)
   setResponseHeader(event, 'cache-control', 'no-store')
   return { error: { code: 'origin', message: 'This did not come from a page of this server, so nothing was changed.' } }

@@ -1,4 +1,5 @@
 import pg from 'pg'
+import { failureOf } from './failures'
 
 // Dates stay dates: a day at the lawn has no time zone to be shifted by.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text)
@@ -43,13 +44,16 @@ export async function closeDatabase(): Promise<void> {
 }
 
 const names = new Map<string, string>()
+function nameOf(text: string): string {
+  if (!names.has(text)) names.set(text, `q${names.size}`)
+  return names.get(text)!
+}
 
 /** A question by a name of its own: each connection plans it once instead of every time it is asked. */
 function planned(client: pg.PoolClient): Queryable {
   const query = (text: string, values?: unknown[]) => {
     if (!values) return client.query(text)
-    if (!names.has(text)) names.set(text, `q${names.size}`)
-    return client.query({ name: names.get(text)!, text, values })
+    return client.query({ name: nameOf(text), text, values })
   }
   return { query: query as Queryable['query'] }
 }
@@ -57,16 +61,46 @@ function planned(client: pg.PoolClient): Queryable {
 /** The connection went while the end of a transaction was under way: it may have been kept or not. */
 export class Uncertain extends Error {}
 
+/** A single question of no firm, asked again where its connection had died unnoticed. */
+export async function askOnce<Row extends pg.QueryResultRow>(text: string, values: unknown[] = []): Promise<Row[]> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return (await database().query<Row>({ name: nameOf(text), text, values })).rows
+    } catch (error) {
+      if (failureOf(error) !== 'unreachable' || tries > 1) throw error
+    }
+  }
+}
+
 const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i
 
+/** Times a whole transaction is begun: two that waited for each other, or a connection that had died unnoticed, are no reason to bother anybody. */
+const MOST_TRIES = 4
+const pause = (ms: number): Promise<void> => new Promise((go) => { setTimeout(go, ms) })
+
 /**
- * Runs everything or nothing, seeing this firm's rows and no other's.
+ * Runs everything or nothing, seeing this firm's rows and no other's. What lost a race for locks, or its connection before
+ * anything was committed, is run again; so `work` does nothing but ask.
  * @throws RangeError when the id is none
  * @throws Uncertain when the connection was lost during the commit
  */
 export async function inFirm<T>(firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
   if (!UUID.test(firmId)) throw new RangeError('Not the id of a firm.')
-  const client = await database().connect()
+  for (let tries = 1; ; tries++) {
+    // A database that cannot be reached at all is told at once.
+    const client = await database().connect()
+    try {
+      return await transaction(client, firmId, work)
+    } catch (error) {
+      const failure = error instanceof Uncertain ? undefined : failureOf(error)
+      const again = failure === 'busy' ? tries < MOST_TRIES : failure === 'unreachable' && tries < 2
+      if (!again) throw error
+      await pause(20 * tries * (1 + Math.random()))
+    }
+  }
+}
+
+async function transaction<T>(client: pg.PoolClient, firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
   // Without a listener an error of a connection in use would end the process.
   const ignore = () => undefined
   client.on('error', ignore)

@@ -3,7 +3,9 @@ import type { UnitSystem } from '#core/quantity/figure'
 import type { FirmSettings, Licence, Role } from '#contract/firm'
 import type { Planning } from '#core/programme/planning'
 import type { Schools } from '#core/programme/schools'
-import { database, inFirm } from './db'
+import { dayIn, daysLater } from '../weather/clock'
+import { askOnce, inFirm } from './db'
+import { oneHomeAtATime } from './stations'
 
 export interface Firm {
   id: string
@@ -29,12 +31,15 @@ export interface Person {
   role: Role
   /** Null: the firm's. */
   units: UnitSystem | null
+  /** Asked for a second thing when signing in. */
+  secondFactor: boolean
 }
 
 /** Who is at work, for which firm, on which day. */
 export interface AtWork {
   firm: Firm
   person: Person
+  session: { id: string; seenAt: string }
   today: Day
 }
 
@@ -50,27 +55,34 @@ export const authorOf = ({ firm, person }: AtWork): Author => ({ firmId: firm.id
 export interface Claim {
   firmId: string
   personId: string
-  sessionNumber: number
+  sessionId: string
 }
 
-/** The person of a session at work today; undefined once signed out everywhere, or no longer of the firm. */
-export async function atWork({ firmId, personId, sessionNumber }: Claim): Promise<AtWork | undefined> {
-  const { rows } = await database().query<{ work: AtWork | null }>({ name: 'at work', text: 'select at_work($1, $2, $3) as work', values: [firmId, personId, sessionNumber] })
-  return rows[0]?.work ?? undefined
+/** The person of a session at work today; undefined once it was ended, or the person is no longer of the firm. */
+export async function atWork({ firmId, personId, sessionId }: Claim): Promise<AtWork | undefined> {
+  const [row] = await askOnce<{ work: (Omit<AtWork, 'today'> & { now: string }) | null }>('select at_work($1, $2, $3) as work', [firmId, personId, sessionId])
+  if (!row?.work) return undefined
+  const { now, ...work } = row.work
+  return { ...work, today: dayIn(work.firm.timeZone, new Date(now)) }
+}
+
+/** Both have to know a zone before a firm may live by it: this server does by its contract, the database is asked. */
+export async function zoneIsKnown(timeZone: string): Promise<boolean> {
+  return (await askOnce(`select from pg_timezone_names where name = $1`, [timeZone])).length > 0
 }
 
 /** A new firm with its owner. @returns undefined when the address signs somebody in already */
 export async function foundFirm(
   firm: { id: string; name: string; units: UnitSystem; currency: string; timeZone: string },
   owner: { name: string; email: string; passwordHash: string },
-): Promise<Claim | undefined> {
+): Promise<Author | undefined> {
   return inFirm(firm.id, async (client) => {
     await client.query(`insert into firms (id, name, units, currency, time_zone) values ($1, $2, $3, $4, $5)`, [firm.id, firm.name, firm.units, firm.currency, firm.timeZone])
     const { rows } = await client.query<{ id: string }>(
       `insert into people (firm_id, name, email, role, password_hash) values ($1, $2, $3, 'owner', $4) returning id`,
       [firm.id, owner.name, owner.email, owner.passwordHash],
     )
-    return { firmId: firm.id, personId: rows[0]!.id, sessionNumber: 1 }
+    return { firmId: firm.id, personId: rows[0]!.id }
   }).catch((error: { code?: string }) => {
     if (error.code === '23505') return undefined
     throw error
@@ -87,6 +99,7 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
     )
     if (!rowCount) return false
     if (settings.homeStationId) {
+      await oneHomeAtATime(client, firmId)
       await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2 and exists (select from stations where firm_id = $1 and id = $2)`, [firmId, settings.homeStationId])
       await client.query(`update stations set home = true where firm_id = $1 and id = $2`, [firmId, settings.homeStationId])
     }
@@ -97,16 +110,17 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
 /** Moves the demo's clock. @returns false for a firm that lives by the machine's time */
 export async function stepClock(firmId: string, days: number): Promise<boolean> {
   return inFirm(firmId, async (client) => {
-    const { rowCount } = await client.query(
-      `update firms set clock_stands_at = ((clock_stands_at at time zone time_zone) + make_interval(days => $2)) at time zone time_zone
-       where id = $1 and demo and clock_stands_at is not null`, [firmId, days],
+    const { rows } = await client.query<{ standsAt: string; timeZone: string }>(
+      `select clock_stands_at as "standsAt", time_zone as "timeZone" from firms where id = $1 and demo and clock_stands_at is not null for update`, [firmId],
     )
-    return rowCount === 1
+    const [clock] = rows
+    if (!clock) return false
+    await client.query(`update firms set clock_stands_at = $2 where id = $1`, [firmId, daysLater(clock.timeZone, new Date(clock.standsAt), days).toISOString()])
+    return true
   })
 }
 
 /** Somebody of the demo, to be let in without a password; undefined where there is no demo. */
-export async function demoPerson(role: Role): Promise<Claim | undefined> {
-  const { rows } = await database().query<Claim>(`select firm_id as "firmId", id as "personId", session_number as "sessionNumber" from demo_person($1)`, [role])
-  return rows[0]
+export async function demoPerson(role: Role): Promise<Author | undefined> {
+  return (await askOnce<{ firmId: string; personId: string }>(`select firm_id as "firmId", id as "personId" from demo_person($1)`, [role]))[0]
 }

@@ -1,10 +1,11 @@
-import { measureZones } from '#core/site/measure'
+import { areasOf, sunQuestionOf } from '#core/site/measure'
 import type { Lawn, NewLawn } from '#contract/lawn'
 import { NO_ACCESS, NO_WATER, NO_WISHES, type Look } from '#contract/look'
 import type { GrassCode } from '#core/grass/grasses'
 import { inFirm } from './db'
 import type { Author } from './firms'
 import { NO_PLAN, PLAN_COLUMNS, planFrom, type PlanRow } from './plans'
+import { sunWantedOf } from './sun'
 import { replaceSurvey, SURVEY_COLUMNS } from './surveys'
 
 /** A lawn as it is read: its plan in the plain columns of its table, and what was never asked as nothing. */
@@ -14,10 +15,10 @@ type LawnRow = Omit<Lawn, 'plan' | 'water' | 'access' | 'wishes'> & { plan: Plan
 const SELECT = `
   select l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.height_m as "heightM", l.station_id as "stationId", l.grows_now as "growsNow",
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay,
-    l.updated_at as "savedAt", p.name as "savedBy", ${SURVEY_COLUMNS},
-    coalesce((select json_agg(json_build_object('key', d.slip, 'doneOn', d.done_on, 'share', d.share, 'passed', d.passed, 'hours', d.hours,
+    l.updated_at as "savedAt", p.name as "savedBy", l.sun_wanted is distinct from l.sun_done as "sunAwaited", ${SURVEY_COLUMNS},
+    coalesce((select json_agg(json_build_object('id', d.id, 'key', d.slip, 'doneOn', d.done_on, 'share', d.share, 'passed', d.passed, 'hours', d.hours,
         'heightMm', d.height_mm, 'passes', d.passes, 'massKg', d.mass_kg, 'volumeM3', d.volume_m3, 'areaM2', d.area_m2,
-        'used', coalesce((select json_object_agg(m.item_id, -m.amount) from stock_moves m where m.firm_id = d.firm_id and m.lawn_id = d.lawn_id and m.slip = d.slip and m.done_on = d.done_on), '{}'), 'weather', d.weather, 'note', d.note,
+        'used', coalesce((select json_object_agg(m.item_id, -m.amount) from stock_moves m where m.firm_id = d.firm_id and m.mark_id = d.id), '{}'), 'weather', d.weather, 'note', d.note,
         'savedBy', (select name from people by where by.firm_id = d.firm_id and by.id = d.recorded_by)) order by d.done_on, d.recorded_at)
       from operations_done d where d.firm_id = l.firm_id and d.lawn_id = l.id), '[]') as done,
     (select row_to_json(plan) from (${PLAN_COLUMNS} where plans.firm_id = l.firm_id and plans.lawn_id = l.id) plan) as plan
@@ -82,20 +83,31 @@ export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefin
   return lawnById(by.firmId, lawn.id)
 }
 
-/** @returns false when somebody saved a newer version in the meantime */
-export async function saveLook({ firmId, personId }: Author, id: string, look: Look): Promise<boolean> {
-  const measured = measureZones(look.zones, look.features, look)
+/**
+ * Saves a survey. Its sun stays where nothing was drawn that it depends on; otherwise it is awaited from then on.
+ * @param areasM2 of its zones, where they are measured already
+ * @returns false when somebody saved a newer version in the meantime
+ */
+export async function saveLook({ firmId, personId }: Author, id: string, look: Look, areasM2: Readonly<Record<string, number | null>> = areasOf(look.zones, look.features)): Promise<boolean> {
+  const sunWanted = sunWantedOf(sunQuestionOf(look))
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
       `update lawns set client = $4, address = $5, lat_deg = $6, lon_deg = $7, station_id = $8, grows_now = $9, texture = $10, nothing_put_on = $11,
-         soil_test = $12, water = $13, access = $14, wishes = $15, underlay = $16, updated_by = $17, height_m = $18, version = version + 1, updated_at = now()
+         soil_test = $12, water = $13, access = $14, wishes = $15, underlay = $16, updated_by = $17, height_m = $18,
+         sun_wanted = $19, sun_done = case when sun_done = $19 then sun_done end, version = version + 1, updated_at = now()
        where firm_id = $1 and id = $2 and version = $3`,
       [
         firmId, id, look.version, look.client, look.address, look.latDeg, look.lonDeg, look.stationId, look.growsNow, look.texture, look.nothingPutOn,
-        look.soilTest, look.water, look.access, look.wishes, look.underlay, personId, look.heightM,
+        look.soilTest, look.water, look.access, look.wishes, look.underlay, personId, look.heightM, sunWanted,
       ],
     )
     if (!rowCount) return false
+    const { rows } = await client.query<{ id: string; sunByMonthH: number[] | null }>(
+      `select z.id, z.sun_by_month_h as "sunByMonthH" from zones z join lawns l on l.firm_id = z.firm_id and l.id = z.lawn_id
+       where z.firm_id = $1 and z.lawn_id = $2 and l.sun_done is not null`, [firmId, id],
+    )
+    const sunBefore = new Map(rows.map((zone) => [zone.id, zone.sunByMonthH]))
+    const measured = Object.fromEntries(Object.keys(look.zones).map((zoneId) => [zoneId, { areaM2: areasM2[zoneId] ?? null, sunByMonthH: sunBefore.get(zoneId) ?? null }]))
     await replaceSurvey(client, firmId, id, look, measured)
     return true
   })

@@ -1,15 +1,17 @@
 import { toDay } from '#core/quantity/calendar'
+import { schoolsOf } from '#contract/schools'
 import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { newFirm, owner, useTestDatabase } from '../test/database'
 import { hashPassword, newSecret, passwordFits, secretHash } from '../utils/passwords'
-import { countTry, forgetTries } from './attempts'
+import { countTry, countWrongTry, forgetTries } from './attempts'
 import { database, inFirm } from './db'
 import { atWork, foundFirm, saveFirm, type Author } from './firms'
-import { addLink, changePassword, changePerson, endSessions, linkAtTheDoor, peopleOf, personAtTheDoor, resetByAddress, useLink } from './people'
+import { addLink, changePassword, changePerson, linkAtTheDoor, openLinks, peopleOf, personAtTheDoor, resetByAddress, revokeLink, useLink } from './people'
+import { endSession, endSessions, openSession, sessionsOf } from './sessions'
 import { addStation, stationsOf } from './stations'
-import { schoolsOf } from '#contract/schools'
 
+const HERE = { device: 'Firefox on Linux', addressHash: 'here' }
 let ours: Author
 let theirs: Author
 useTestDatabase()
@@ -28,6 +30,14 @@ describe('the second lock', () => {
            and pg_get_expr(p.polwithcheck, p.polrelid) like '%firm_at_work()%'))`,
     )
     expect(open).toEqual([])
+  })
+
+  test('stands on the tables of no firm too: every table has its policies', async () => {
+    const bare = await owner<{ name: string }>(
+      `select c.relname as name from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' and not (c.relrowsecurity and exists (select from pg_policy where polrelid = c.oid))`,
+    )
+    expect(bare).toEqual([])
+    await expect(database().query('update migrations set version = 1')).rejects.toMatchObject({ code: '42501' })
   })
 
   test('shows nothing while no firm is at work, and only its own while one is', async () => {
@@ -70,8 +80,8 @@ describe('a firm', () => {
 
   test('begins with its owner at work, and an address founds only one', async () => {
     const founder = { name: 'Rua', email: 'rua@example.org', passwordHash: 'x' }
-    const claim = (await foundFirm({ ...firm, id: randomUUID() }, founder))!
-    expect(await atWork(claim)).toMatchObject({ firm: { name: 'New', currency: 'NZD', demo: false }, person: { role: 'owner', units: null } })
+    const author = (await foundFirm({ ...firm, id: randomUUID() }, founder))!
+    expect(await atWork(await openSession(author, HERE))).toMatchObject({ firm: { name: 'New', currency: 'NZD', demo: false }, person: { role: 'owner', units: null } })
     const again = { ...firm, id: randomUUID() }
     expect(await foundFirm(again, { ...founder, email: 'RUA@example.org' })).toBeUndefined()
     expect(await owner('select from firms where id = $1', [again.id])).toEqual([])
@@ -83,7 +93,7 @@ describe('a firm', () => {
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
     const { name, currency, schools, planning, workingDays, holidays, hoursADay, licences } = settings
-    expect((await atWork({ ...ours, sessionNumber: 1 }))!.firm).toMatchObject({ name, currency, schools, planning, workingDays, holidays, hoursADay, licences, version: 2 })
+    expect((await atWork(await openSession(ours, HERE)))!.firm).toMatchObject({ name, currency, schools, planning, workingDays, holidays, hoursADay, licences, version: 2 })
     expect(await saveFirm(ours.firmId, settings)).toBe(false)
     expect(await saveFirm(theirs.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).find(({ home }) => home)?.name).toBe('Airfield')
@@ -95,25 +105,49 @@ describe('a person', () => {
     await owner(`insert into people (firm_id, name, email, role) values ($1, 'Ned', 'ned@example.org', 'technician')`, [ours.firmId])
     const { personId } = (await personAtTheDoor('NED@example.org'))!
     const ned = { firmId: ours.firmId, personId }
-    expect(await atWork({ ...ned, sessionNumber: 1 })).toBeDefined()
-    expect(await endSessions(ned)).toEqual({ ...ned, sessionNumber: 2 })
-    expect(await atWork({ ...ned, sessionNumber: 1 })).toBeUndefined()
-    expect(await changePassword(ned, 'hash')).toEqual({ ...ned, sessionNumber: 3 })
-    expect(await atWork({ ...ned, sessionNumber: 2 })).toBeUndefined()
+    const open = () => openSession(ned, HERE)
+    const [first, second] = [await open(), await open()]
+    expect([await atWork(first), await atWork(second)]).toEqual([expect.anything(), expect.anything()])
+    await endSessions(ned)
+    expect([await atWork(first), await atWork(second)]).toEqual([undefined, undefined])
+    const [here, there] = [await open(), await open()]
+    await changePassword(ned, 'hash', here.sessionId)
+    expect([await atWork(here), await atWork(there)]).toEqual([expect.anything(), undefined])
     expect(await changePerson(ours.firmId, personId, { role: 'technician', active: false })).toBe('changed')
-    expect(await atWork({ ...ned, sessionNumber: 4 })).toBeUndefined()
+    expect(await atWork(here)).toBeUndefined()
+    // Not even a session that was opened in the same moment.
+    expect(await atWork(await open())).toBeUndefined()
     expect(await personAtTheDoor('ned@example.org')).toBeUndefined()
+  })
+
+  test('sees where they are signed in and signs out there; nobody else’s session ends by it, and an old one ends by itself', async () => {
+    const [here, phone] = [await openSession(ours, HERE), await openSession(ours, { device: 'Chrome on Android', addressHash: 'x' })]
+    const foreign = await openSession(theirs, HERE)
+    expect((await sessionsOf(ours, here.sessionId)).map(({ device, here: own }) => [device, own])).toEqual([['Firefox on Linux', true], ['Chrome on Android', false]])
+    await endSession(ours, foreign.sessionId)
+    await endSession(ours, phone.sessionId)
+    expect([await atWork(here), await atWork(phone), await atWork(foreign)]).toEqual([expect.anything(), undefined, expect.anything()])
+    await owner(`update sessions set opened_at = now() - interval '31 days' where id = $1`, [here.sessionId])
+    expect([await atWork(here), await sessionsOf(ours, here.sessionId)]).toEqual([undefined, []])
+  })
+
+  test('is found by every spelling of one address, and no second person founds a firm under another', async () => {
+    // Full-width letters and the dotted capital I, as NFKC and the Unicode default case folding of ICU have them.
+    await owner(`update people set email = 'mari@example.org' where id = $1`, [ours.personId])
+    for (const spelling of ['MARI@example.org', '\uff4dari@example.org', ' mari@EXAMPLE.org ']) expect([spelling, await personAtTheDoor(spelling)]).toEqual([spelling, expect.objectContaining({ personId: ours.personId })])
+    await expect(owner(`insert into people (firm_id, name, email, role) values ($1, 'Twin', $2, 'owner')`, [theirs.firmId, '\uff2dARI@example.org'])).rejects.toMatchObject({ code: '23505' })
   })
 
   test('who lost the password of the only owner is let in again by whoever runs the server', async () => {
     const { email } = (await peopleOf(ours.firmId))[0]!
     expect(await resetByAddress(email.toUpperCase(), 'hash of a new one')).toBe(true)
-    expect(await personAtTheDoor(email)).toMatchObject({ passwordHash: 'hash of a new one', sessionNumber: 2 })
+    expect(await personAtTheDoor(email)).toMatchObject({ passwordHash: 'hash of a new one' })
     expect(await resetByAddress('nobody@example.org', 'x')).toBe(false)
   })
 
   test('of another firm, under our firm’s name, is nobody', async () => {
-    expect(await atWork({ firmId: ours.firmId, personId: theirs.personId, sessionNumber: 1 })).toBeUndefined()
+    const { sessionId } = await openSession(theirs, HERE)
+    expect(await atWork({ firmId: ours.firmId, personId: theirs.personId, sessionId })).toBeUndefined()
     expect(await changePerson(ours.firmId, theirs.personId, { role: 'owner', active: true })).toBe('missing')
   })
 
@@ -145,7 +179,7 @@ describe('a link', () => {
     await addLink(ours, hash, { kind: 'invitation', role: 'owner' })
     const [taken] = await peopleOf(theirs.firmId)
     expect(await useLink((await linkAtTheDoor(hash))!, 'hash', { name: 'Tam', email: taken!.email })).toBe('address taken')
-    expect(await useLink((await linkAtTheDoor(hash))!, 'hash', joining)).toMatchObject({ firmId: ours.firmId, sessionNumber: 1 })
+    expect(await useLink((await linkAtTheDoor(hash))!, 'hash', joining)).toMatchObject({ firmId: ours.firmId })
   })
 
   test('that resets replaces the one before, ends sessions, and cannot be made for another firm', async () => {
@@ -153,9 +187,36 @@ describe('a link', () => {
     await addLink(ours, first, { kind: 'reset', personId: ours.personId })
     await addLink(ours, second, { kind: 'reset', personId: ours.personId })
     expect(await linkAtTheDoor(first)).toBeUndefined()
-    expect(await useLink((await linkAtTheDoor(second))!, 'new hash')).toEqual({ ...ours, sessionNumber: 2 })
-    expect(await atWork({ ...ours, sessionNumber: 1 })).toBeUndefined()
+    const before = await openSession(ours, HERE)
+    expect(await useLink((await linkAtTheDoor(second))!, 'new hash')).toEqual(ours)
+    expect(await atWork(before)).toBeUndefined()
     expect(await addLink(ours, secretHash(newSecret()), { kind: 'reset', personId: theirs.personId })).toBeUndefined()
+  })
+
+  test('dies with who made it and with who it is for, even used at the very moment they are let go', async () => {
+    const [second] = await owner<{ id: string }>(`insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'owner') returning id`, [ours.firmId])
+    const ida = { firmId: ours.firmId, personId: second!.id }
+    const [takeover, invitation, forIda] = [secretHash(newSecret()), secretHash(newSecret()), secretHash(newSecret())]
+    await addLink(ida, takeover, { kind: 'reset', personId: ours.personId })
+    await addLink(ida, invitation, { kind: 'invitation', role: 'owner' })
+    await addLink(ours, forIda, { kind: 'reset', personId: ida.personId })
+    expect((await openLinks(ours.firmId)).map(({ madeBy, kind }) => [madeBy, kind])).toEqual(expect.arrayContaining([['Ida', 'reset'], ['Ida', 'invitation'], ['Somebody of Ours', 'reset']]))
+    const opened = (await linkAtTheDoor(takeover))!
+    await changePerson(ours.firmId, ida.personId, { role: 'owner', active: false })
+    expect([await linkAtTheDoor(takeover), await linkAtTheDoor(invitation), await linkAtTheDoor(forIda), await openLinks(ours.firmId)]).toEqual([undefined, undefined, undefined, []])
+    expect(await useLink(opened, 'hash')).toBe('used')
+    // Taken back, they find none of them alive; a technician's would not be either.
+    await changePerson(ours.firmId, ida.personId, { role: 'technician', active: true })
+    expect(await linkAtTheDoor(takeover)).toBeUndefined()
+    expect(await addLink(ida, secretHash(newSecret()), { kind: 'invitation', role: 'owner' })).toBeUndefined()
+  })
+
+  test('is taken back by its firm and by no other', async () => {
+    const hash = secretHash(newSecret())
+    const made = (await addLink(ours, hash, { kind: 'invitation', role: 'technician' }))!
+    expect(await revokeLink(theirs.firmId, made.id)).toBe(false)
+    expect(await revokeLink(ours.firmId, made.id)).toBe(true)
+    expect([await linkAtTheDoor(hash), await revokeLink(ours.firmId, made.id)]).toEqual([undefined, false])
   })
 
   test('is shut after its week', async () => {
@@ -169,16 +230,48 @@ describe('a link', () => {
 })
 
 describe('tries', () => {
-  test('are counted in the database, each for itself, and shut after the last', async () => {
-    const who = `${randomUUID()}@example.org`
-    const tries = await Promise.all(Array.from({ length: 12 }, () => countTry('sign in, account', who)))
-    expect(tries.filter((wait) => wait === 0)).toHaveLength(8)
+  const at = (account: string, address: string, known = false) => ({ account, address, known })
+
+  test('from one address are counted in the database, and shut after the last', async () => {
+    const from = randomUUID()
+    const tries = await Promise.all(Array.from({ length: 44 }, () => countTry('sign in, address', from)))
+    expect(tries.filter((wait) => wait === 0)).toHaveLength(40)
     expect(Math.max(...tries)).toBeGreaterThan(14 * 60)
-    expect(await countTry('sign in, account', `x${who}`)).toBe(0)
-    expect(await countTry('sign in, account', who.toUpperCase())).toBeGreaterThan(0)
-    await forgetTries('sign in, account', who)
-    expect(await countTry('sign in, account', who)).toBe(0)
-    expect(await owner(`select key from attempts where key like '%' || $1 || '%'`, [who])).toEqual([])
+    expect(await countTry('sign in, address', randomUUID())).toBe(0)
+    expect(await owner(`select key from attempts where key like '%' || $1 || '%'`, [from])).toEqual([])
+  })
+
+  test('at one account cost nothing five times; after that each is followed by a longer wait, at once and one by one', async () => {
+    const who = `${randomUUID()}@example.org`
+    const together = await Promise.all(Array.from({ length: 30 }, () => countWrongTry(at(who, 'a'))))
+    // Five free ones, and the one that begins the first wait.
+    expect(together.filter((wait) => wait === 0).length).toBeLessThanOrEqual(6)
+    expect(await countWrongTry(at(who, 'a'))).toBeGreaterThan(0)
+    const waits: number[] = []
+    for (let i = 0; i < 4; i++) {
+      // As if the wait were over.
+      await owner(`update attempts set expire = 0 where key like 'gate:%'`)
+      await countWrongTry(at(who, 'a'))
+      waits.push(await countWrongTry(at(who, 'a')))
+    }
+    expect(waits).toEqual([...waits].sort((x, y) => x - y))
+    expect(waits.at(-1)!).toBeGreaterThan(waits[0]! * 3)
+    await owner(`delete from attempts`)
+    for (let i = 0; i < 40; i++) { await owner(`update attempts set expire = 0 where key like 'gate:%'`); await countWrongTry(at(who, 'a', true)) }
+    expect(await countWrongTry(at(who, 'a', true))).toBeLessThanOrEqual(15 * 60)
+    await forgetTries(at(who, 'a', true))
+    expect(await countWrongTry(at(who, 'a', true))).toBe(0)
+  })
+
+  test('count alike for every spelling of an account, and never against its owner elsewhere', async () => {
+    const who = 'mar\u0130@example.org'
+    for (let i = 0; i < 8; i++) await countWrongTry(at(who, 'thief'))
+    for (const spelling of [who, who.toLowerCase(), 'MAR\u0130@EXAMPLE.ORG', ` ${who}`]) expect([spelling, await countWrongTry(at(spelling, 'thief')) > 0]).toEqual([spelling, true])
+    expect(await countWrongTry(at(who, 'home', true))).toBe(0)
+    // Many thieves, each with a few tries: strange places wait, where the owner is known they do not.
+    for (let i = 0; i < 40; i++) await countWrongTry(at(who, `thief ${i}`))
+    expect(await countWrongTry(at(who, 'one more thief'))).toBeGreaterThan(0)
+    expect(await countWrongTry(at(who, 'home', true))).toBe(0)
   })
 })
 

@@ -1,4 +1,5 @@
 import { MOST_PHOTOS, type NewPhoto, type Photo, type PhotoWords } from '#contract/photo'
+import type { KeptPhoto } from '../compute/photo'
 import { inFirm } from './db'
 import type { Author } from './firms'
 
@@ -25,7 +26,7 @@ export async function pictureOf(firmId: string, lawnId: string, id: string, size
 }
 
 /** Sent twice under one id, as after a lost answer, it is there once. @returns false when the lawn has as many as it may */
-export async function addPhoto({ firmId, personId }: Author, lawnId: string, photo: NewPhoto, size: { widthPx: number; heightPx: number }): Promise<boolean> {
+export async function addPhoto({ firmId, personId }: Author, lawnId: string, photo: Omit<NewPhoto, 'jpeg' | 'small'>, { whole, small }: KeptPhoto): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     // One at a time for a lawn, so that two browsers cannot both take the last place.
     await client.query(`select 1 from lawns where firm_id = $1 and id = $2 for update`, [firmId, lawnId])
@@ -38,8 +39,8 @@ export async function addPhoto({ firmId, personId }: Author, lawnId: string, pho
       `insert into photos (firm_id, lawn_id, id, zone_id, note, taken_on, lat_deg, lon_deg, width_px, height_px, jpeg, small, added_by)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
       [
-        firmId, lawnId, photo.id, photo.zoneId, photo.note, photo.takenOn, photo.place?.latDeg ?? null, photo.place?.lonDeg ?? null, size.widthPx, size.heightPx,
-        Buffer.from(photo.jpeg, 'base64'), Buffer.from(photo.small, 'base64'), personId,
+        firmId, lawnId, photo.id, photo.zoneId, photo.note, photo.takenOn, photo.place?.latDeg ?? null, photo.place?.lonDeg ?? null, whole.widthPx, whole.heightPx,
+        Buffer.from(whole.bytes), Buffer.from(small.bytes), personId,
       ],
     )
     return true

@@ -2,7 +2,8 @@ import type { Day } from '#core/quantity/calendar'
 import type { DailyWeather, ForecastDay } from '#core/climate/weather'
 import type { ProbeReading } from '#core/climate/probe'
 import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
-import { inFirm } from './db'
+import { inPieces, type RowPieces } from '#core/quantity/rows'
+import { inFirm, type Queryable } from './db'
 
 export interface StationRecord extends Station {
   feedPath: string | null
@@ -30,21 +31,28 @@ export async function stationById(firmId: string, id: string): Promise<StationRe
   return (await ask<StationRecord>(firmId, `${SELECT} where s.firm_id = $1 and s.id = $2`, id))[0]
 }
 
+/** Which station is home, and what each is called, is changed by one at a time: of two first stations one is home. */
+export const oneHomeAtATime = (client: Queryable, firmId: string) => client.query(`select from firms where id = $1 for update`, [firmId])
+
 /** @returns undefined when the firm has a station of that name */
 export async function addStation(firmId: string, station: NewStation): Promise<StationRecord | undefined> {
-  const rows = await ask<{ id: string }>(
-    firmId,
-    `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, height_m, home)
-     values ($1, $2, 'imported', $3, $4, $5, $6, not exists (select from stations where firm_id = $1 and home))
-     on conflict (firm_id, name) do nothing returning id`,
-    station.name, station.latDeg, station.lonDeg, station.coastal, station.heightM,
-  )
-  return rows[0] && stationById(firmId, rows[0].id)
+  const id = await inFirm(firmId, async (client) => {
+    await oneHomeAtATime(client, firmId)
+    const { rows } = await client.query<{ id: string }>(
+      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, height_m, home)
+       values ($1, $2, 'imported', $3, $4, $5, $6, not exists (select from stations where firm_id = $1 and home))
+       on conflict (firm_id, name) do nothing returning id`,
+      [firmId, station.name, station.latDeg, station.lonDeg, station.coastal, station.heightM],
+    )
+    return rows[0]?.id
+  })
+  return id === undefined ? undefined : stationById(firmId, id)
 }
 
 /** @returns false when somebody saved a newer version in the meantime; 'taken' where another has the name */
 export async function saveStation(firmId: string, id: string, station: StationEdit): Promise<boolean | 'taken'> {
   return inFirm(firmId, async (client) => {
+    await oneHomeAtATime(client, firmId)
     const { rows } = await client.query(`select from stations where firm_id = $1 and name = $2 and id <> $3`, [firmId, station.name, id])
     if (rows.length) return 'taken'
     const { rowCount: current } = await client.query(`select from stations where firm_id = $1 and id = $2 and version = $3 for update`, [firmId, id, station.version])
@@ -124,29 +132,38 @@ export async function weatherOf(firmId: string, stationId: string): Promise<Dail
 }
 
 /** Keeps each day once. @returns how many are new and how many now read otherwise than before */
-export async function keepWeather(firmId: string, stationId: string, days: readonly DailyWeather[]): Promise<{ added: number; changed: number }> {
-  if (!days.length) return { added: 0, changed: 0 }
+export async function keepWeatherRows(firmId: string, stationId: string, pieces: RowPieces): Promise<{ added: number; changed: number }> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ added: boolean }>(
-      `insert into weather_days as w (firm_id, station_id, day, tmax_c, tmin_c, rain_mm)
-       select $1, $2, * from unnest($3::date[], $4::float8[], $5::float8[], $6::float8[])
-       on conflict (station_id, day) do update
-         set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, updated_at = now()
-         where (w.tmax_c, w.tmin_c, w.rain_mm) is distinct from (excluded.tmax_c, excluded.tmin_c, excluded.rain_mm)
-       returning (xmax = 0) as added`,
-      [firmId, stationId, days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm)],
-    )
-    const added = rows.filter((row) => row.added).length
-    return { added, changed: rows.length - added }
+    const kept = { added: 0, changed: 0 }
+    for (const piece of pieces) {
+      const { rows } = await client.query<{ added: number; changed: number }>(
+        `with kept as (
+           insert into weather_days as w (firm_id, station_id, day, tmax_c, tmin_c, rain_mm)
+           select $1, $2, d.day, d."tmaxC", d."tminC", d."rainMm" from json_to_recordset($3::json) as d (day date, "tmaxC" float8, "tminC" float8, "rainMm" float8) order by d.day
+           on conflict (station_id, day) do update
+             set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, updated_at = now()
+             where (w.tmax_c, w.tmin_c, w.rain_mm) is distinct from (excluded.tmax_c, excluded.tmin_c, excluded.rain_mm)
+           returning (xmax = 0) as added)
+         select count(*) filter (where added)::integer as added, count(*) filter (where not added)::integer as changed from kept`, [firmId, stationId, piece],
+      )
+      kept.added += rows[0]!.added
+      kept.changed += rows[0]!.changed
+    }
+    return kept
   })
 }
+
+/** In order of days: two imports that lock the same rows then come one after the other instead of waiting for each other. */
+const byDay = <T extends { day: Day }>(days: readonly T[]): T[] => [...days].sort((a, b) => (a.day < b.day ? -1 : 1))
+export const keepWeather = (firmId: string, stationId: string, days: readonly DailyWeather[]): Promise<{ added: number; changed: number }> =>
+  keepWeatherRows(firmId, stationId, inPieces(byDay(days)))
 
 const KEEP_FORECAST = `
   insert into forecast_days (firm_id, station_id, issued_on, day, tmax_c, tmin_c, rain_mm, wind_kmh)
   select $1, $2, $3, * from unnest($4::date[], $5::float8[], $6::float8[], $7::float8[], $8::float8[])
   on conflict (station_id, issued_on, day) do update set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, wind_kmh = excluded.wind_kmh`
 
-const forecastColumns = (days: readonly ForecastDay[]) => [days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm), days.map((d) => d.windKmh ?? null)]
+const forecastColumns = (unordered: readonly ForecastDay[], days = byDay(unordered)) => [days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm), days.map((d) => d.windKmh ?? null)]
 
 /** A forecast as it was issued on a day takes the place of what was told of the same days before. */
 export async function keepForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly ForecastDay[]): Promise<void> {
@@ -163,12 +180,15 @@ export async function replaceForecast(firmId: string, stationId: string, issuedO
 }
 
 /** A reading of the same place and minute is that reading corrected. */
-export async function keepReadings(firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> {
-  await ask(
-    firmId,
-    `insert into probe_readings (firm_id, station_id, read_at, depth_mm, temp_c)
-     select $1, $2, * from unnest($3::timestamp[], $4::float8[], $5::float8[])
-     on conflict (station_id, depth_mm, read_at) do update set temp_c = excluded.temp_c`,
-    stationId, readings.map((r) => r.at), readings.map((r) => r.depthMm), readings.map((r) => r.tempC),
-  )
+export async function keepReadingRows(firmId: string, stationId: string, pieces: RowPieces): Promise<void> {
+  await inFirm(firmId, async (client) => {
+    for (const piece of pieces) {
+      await client.query(
+        `insert into probe_readings (firm_id, station_id, read_at, depth_mm, temp_c)
+         select $1, $2, r.at, r."depthMm", r."tempC" from json_to_recordset($3::json) as r (at timestamp, "depthMm" float8, "tempC" float8) order by r.at, r."depthMm"
+         on conflict (station_id, depth_mm, read_at) do update set temp_c = excluded.temp_c`, [firmId, stationId, piece],
+      )
+    }
+  })
 }
+export const keepReadings = (firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> => keepReadingRows(firmId, stationId, inPieces(readings))

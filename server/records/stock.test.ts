@@ -1,19 +1,19 @@
 import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test } from 'vitest'
-import { doneSchema, type DoneTold } from '#contract/work'
+import { markSchema, type NewMark } from '#contract/work'
 import { toDay } from '#core/quantity/calendar'
 import type { Matter } from '#core/materials/stock'
 import { newFirm, owner, useTestDatabase } from '../test/database'
 import type { Author } from './firms'
 import { addLawn, removeLawn, lawnById } from './lawns'
 import { addStock, editStock, moveStock, movesOfStock, stockLevels, stockOf } from './stock'
-import { markDone, paceOf, undoDone } from './workDone'
+import { markDone, paceOf, undoMark } from './workDone'
 
 useTestDatabase()
 let us: Author
 let [seed, lawnId]: string[] = []
 const DAY = toDay('2026-09-08')
-const told = (change: Partial<DoneTold> = {}): DoneTold => doneSchema.parse({ doneOn: '2026-09-08', ...change })
+const told = (change: Partial<NewMark> = {}): NewMark => markSchema.parse({ id: randomUUID(), slip: 'sow', doneOn: '2026-09-08', ...change })
 const line = async (amount = 20, matter: Matter = 'seed TF 100') => {
   const id = randomUUID()
   await addStock(us, { id, matter, name: 'a lot', day: DAY, amount })
@@ -51,11 +51,23 @@ describe('the stock book', () => {
     await editStock(us.firmId, feed, { version: 1, name: 'starter', putAway: true })
     expect(await stockLevels(us.firmId)).toEqual({ 'seed TF 100': 20 })
   })
+  test('counts nothing where very much came in, and says no more of a line than any shed holds', async () => {
+    for (let i = 0; i < 3; i++) expect(await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 100_000, note: '' })).toBe(true)
+    expect(await moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount: 0, note: '' })).toBe(true)
+    expect(await onHand(seed!)).toBe(0)
+    for (let i = 0; i < 10; i++) await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 100_000, note: '' })
+    expect(await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 1, note: '' })).toBe(false)
+  })
+  test('under an id that is another firm’s is not added, and says so', async () => {
+    const them = await newFirm('Theirs')
+    expect(await addStock(them, { id: seed!, matter: 'seed TF 100', name: 'mine', day: DAY, amount: 1 })).toBe(false)
+    expect(await stockOf(them.firmId)).toEqual([])
+  })
   test('is its firm’s alone', async () => {
     const them = await newFirm('Theirs')
     expect([await stockOf(them.firmId), await movesOfStock(them.firmId, seed!, 10), await stockLevels(them.firmId)]).toEqual([[], [], {}])
     await expect(moveStock(them, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: '' })).rejects.toMatchObject({ code: '23503' })
-    await expect(markDone(us, lawnId!, 'sow', told({ used: { [randomUUID()]: 1 } }))).rejects.toMatchObject({ code: '23503' })
+    await expect(markDone(us, lawnId!, told({ used: { [randomUUID()]: 1 } }))).rejects.toMatchObject({ code: '23503' })
     // A mark that cannot be kept whole is not kept in part.
     expect((await lawnById(us.firmId, lawnId!))!.done).toEqual([])
   })
@@ -64,30 +76,31 @@ describe('the stock book', () => {
 describe('work that is marked', () => {
   test('takes what it used out of the shed once, and gives it back when it is undone', async () => {
     const mark = told({ massKg: 12, used: { [seed!]: 12 } })
-    await Promise.all([1, 2, 3].map(() => markDone(us, lawnId!, 'sow', mark)))
+    await Promise.all([1, 2, 3].map(() => markDone(us, lawnId!, mark)))
     expect(await onHand(seed!)).toBe(8)
     expect((await lawnById(us.firmId, lawnId!))!.done[0]).toMatchObject({ massKg: 12, used: { [seed!]: 12 } })
     expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({ why: 'used', amount: -12, client: 'Odell', savedBy: 'Somebody of Ours' })
-    await undoDone(us.firmId, lawnId!, 'sow')
+    await Promise.all([1, 2].map(() => undoMark(us.firmId, lawnId!, mark.id)))
     expect(await onHand(seed!)).toBe(20)
   })
-  test('corrected, or done over several days, counts as it was told last; refused, it changes nothing', async () => {
-    await markDone(us, lawnId!, 'sow', told({ share: 0.5, used: { [seed!]: 6 } }))
-    await markDone(us, lawnId!, 'sow', told({ doneOn: toDay('2026-09-09'), share: 0.5, used: { [seed!]: 5 } }))
+  test('over several days uses what each part used; refused, it changes nothing; one part taken back gives back its own', async () => {
+    const second = told({ doneOn: toDay('2026-09-09'), share: 0.4, used: { [seed!]: 5 } })
+    await markDone(us, lawnId!, told({ share: 0.5, used: { [seed!]: 6 } }))
+    await markDone(us, lawnId!, second)
     expect(await onHand(seed!)).toBe(9)
-    expect(await markDone(us, lawnId!, 'sow', told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } }))).toBe(false)
+    expect(await markDone(us, lawnId!, told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } }))).toBe('more than the whole')
     expect(await onHand(seed!)).toBe(9)
-    await markDone(us, lawnId!, 'sow', told({ doneOn: toDay('2026-09-07'), used: { [seed!]: 10 } }))
-    expect(await onHand(seed!)).toBe(10)
+    await undoMark(us.firmId, lawnId!, second.id)
+    expect(await onHand(seed!)).toBe(14)
   })
   test('of a lawn that is deleted stays used', async () => {
-    await markDone(us, lawnId!, 'sow', told({ used: { [seed!]: 12 } }))
+    await markDone(us, lawnId!, told({ used: { [seed!]: 12 } }))
     await removeLawn(us.firmId, lawnId!)
     expect(await onHand(seed!)).toBe(8)
     expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({ why: 'used', amount: -12, lawnId: null, client: null })
   })
   test('teaches the pace of the ground it was done on, not of the whole lawn', async () => {
-    await markDone(us, lawnId!, 'loosen', told({ hours: 2, areaM2: 30 }))
-    expect((await paceOf(us.firmId)).loosen).toEqual({ m2PerCrewH: 15, jobs: 1 })
+    await markDone(us, lawnId!, told({ slip: 'loosen', hours: 2, areaM2: 30 }))
+    expect((await paceOf(us.firmId)).pace.loosen).toEqual({ m2PerCrewH: 15, jobs: 1 })
   })
 })

@@ -30,11 +30,16 @@ export async function stockLevels(firmId: string): Promise<StockLevels> {
   return rows[0]!.levels ?? {}
 }
 
-/** A line with what of it is there. The same line twice, as a double click sends it, is one. */
-export async function addStock({ firmId, personId }: Author, { id, matter, name, day, amount }: NewStock): Promise<void> {
-  await inFirm(firmId, async (client) => {
+/**
+ * A line with what of it is there. The same line twice, as a double click sends it, is one.
+ * @returns false where the id is somebody else's
+ */
+export async function addStock({ firmId, personId }: Author, { id, matter, name, day, amount }: NewStock): Promise<boolean> {
+  return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(`insert into stock_items (id, firm_id, matter, name) values ($1, $2, $3, $4) on conflict (id) do nothing`, [id, firmId, matter, name])
     if (rowCount) await client.query(`insert into stock_moves (firm_id, item_id, why, day, amount, recorded_by) values ($1, $2, 'counted', $3, $4, $5)`, [firmId, id, day, amount, personId])
+    else return (await client.query(`select from stock_items where firm_id = $1 and id = $2`, [firmId, id])).rowCount === 1
+    return true
   })
 }
 
@@ -46,16 +51,28 @@ export async function editStock(firmId: string, id: string, { version, name, put
   return rowCount === 1
 }
 
-/** What came in is added; what was counted is written by how far the book was off. */
-export async function moveStock({ firmId, personId }: Author, itemId: string, { id, why, day, amount, note }: NewStockMove): Promise<void> {
-  await inFirm(firmId, async (client) => {
+/** A line of the book says no more than this of one thing, kg or m³; far beyond any shed. */
+export const MOST_ON_HAND = 1_000_000
+
+/**
+ * What came in is added; what was counted is written by how far the book was off.
+ * @returns false where the line would say more than any shed holds
+ */
+export async function moveStock({ firmId, personId }: Author, itemId: string, { id, why, day, amount, note }: NewStockMove): Promise<boolean> {
+  return inFirm(firmId, async (client) => {
     // Two who count the same line come one after the other.
     await client.query(`select from stock_items where firm_id = $1 and id = $2 for update`, [firmId, itemId])
+    const { rows } = await client.query<{ onHand: number; there: boolean }>(
+      `select coalesce(sum(amount), 0) as "onHand", coalesce(bool_or(id = $3), false) as there from stock_moves where firm_id = $1 and item_id = $2`, [firmId, itemId, id],
+    )
+    if (rows[0]!.there) return true
+    if (why === 'came' && rows[0]!.onHand + amount > MOST_ON_HAND) return false
     await client.query(
       `insert into stock_moves (id, firm_id, item_id, why, day, amount, note, recorded_by)
        select $1, $2, $3, $4, $5, case when $4 = 'came' then $6::float8 else $6::float8 - coalesce((select sum(amount) from stock_moves where firm_id = $2 and item_id = $3), 0) end, $7, $8
        on conflict (id) do nothing`, [id, firmId, itemId, why, day, amount, note, personId],
     )
+    return true
   })
 }
 
@@ -68,24 +85,23 @@ export async function movesOfStock(firmId: string, itemId: string, most: number)
   return rows
 }
 
-/** Work that was marked: of a lawn, a slip, and a day or every day of it. */
-interface Marked {
+/** Gives back what a mark used up; in the transaction that takes the mark back. */
+export const giveBack = (client: Queryable, firmId: string, markId: string) => client.query(`delete from stock_moves where firm_id = $1 and mark_id = $2`, [firmId, markId])
+
+/** A mark that used something up. */
+interface UsingMark {
+  id: string
   lawnId: string
-  slip: string
-  /** Null for every day. */
-  doneOn: Day | null
+  doneOn: Day
 }
 
-/** Gives back what a mark used up; in the transaction that takes the mark back or puts another in its place. */
-export const giveBack = (client: Queryable, firmId: string, { lawnId, slip, doneOn }: Marked) =>
-  client.query(`delete from stock_moves where firm_id = $1 and lawn_id = $2 and slip = $3 and ($4::date is null or done_on = $4)`, [firmId, lawnId, slip, doneOn])
-
 /** Takes what a mark used up out of the shed. @param used kg or m³ by line of the stock book */
-export async function useUp(client: Queryable, { firmId, personId }: Author, { lawnId, slip, doneOn }: Marked, used: Readonly<Record<string, number>>): Promise<void> {
-  for (const [itemId, amount] of Object.entries(used)) {
+export async function useUp(client: Queryable, { firmId, personId }: Author, { id, lawnId, doneOn }: UsingMark, used: Readonly<Record<string, number>>): Promise<void> {
+  // In one order, so that two marks that use the same lines do not wait for each other.
+  for (const [itemId, amount] of Object.entries(used).sort(([a], [b]) => (a < b ? -1 : 1))) {
     await client.query(
-      `insert into stock_moves (firm_id, item_id, why, day, amount, lawn_id, slip, done_on, recorded_by) values ($1, $2, 'used', $3, $4, $5, $6, $3, $7)`,
-      [firmId, itemId, doneOn, -amount, lawnId, slip, personId],
+      `insert into stock_moves (firm_id, item_id, why, day, amount, lawn_id, mark_id, recorded_by) values ($1, $2, 'used', $3, $4, $5, $6, $7)`,
+      [firmId, itemId, doneOn, -amount, lawnId, id, personId],
     )
   }
 }

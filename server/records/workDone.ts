@@ -1,57 +1,77 @@
-import type { Day } from '#core/quantity/calendar'
-import type { DoneTold } from '#contract/work'
+import type { LeftOut } from '#contract/context'
+import type { NewMark } from '#contract/work'
 import type { Pace } from '#core/programme/hours'
 import { inFirm } from './db'
 import type { Author } from './firms'
 import { giveBack, useUp } from './stock'
 
+/** Shares of several marks that make a whole, but for rounding. */
+const WHOLE = 0.995
+const MOST = 1.005
+
+/** 'kept', or why not: the parts would make more than the whole, somebody made it whole, or the id is another mark's. */
+export type Marked = 'kept' | 'more than the whole' | 'done already' | 'other mark'
+
 /**
- * Marking a day twice, as a double click does, keeps one mark; marking the whole again on another day corrects it.
- * @returns false where the shares of several days would make more than the whole
+ * Adds a mark; what several people mark of one task, on one day or on several, adds up. The same mark twice, as a double
+ * click sends it, is one.
  */
-export async function markDone({ firmId, personId }: Author, lawnId: string, slip: string, told: DoneTold): Promise<boolean> {
-  return inFirm(firmId, async (client) => {
-    // Two people who mark parts of one slip come one after the other.
+export async function markDone({ firmId, personId }: Author, lawnId: string, { id, slip, ...told }: NewMark): Promise<Marked> {
+  return inFirm(firmId, async (client): Promise<Marked> => {
+    // Those who mark parts of one task come one after the other.
     await client.query(`select from lawns where firm_id = $1 and id = $2 for update`, [firmId, lawnId])
-    if (told.share === 1) await client.query(`delete from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3 and done_on <> $4`, [firmId, lawnId, slip, told.doneOn])
-    const { rows } = await client.query<{ share: number }>(`select coalesce(sum(share), 0) as share from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3 and done_on <> $4`, [firmId, lawnId, slip, told.doneOn])
-    if (rows[0]!.share + told.share > 1.005) return false
-    await giveBack(client, firmId, { lawnId, slip, doneOn: told.share === 1 ? null : told.doneOn })
-    await client.query(
-      `insert into operations_done (firm_id, lawn_id, slip, done_on, recorded_by, share, passed, hours, height_mm, passes, mass_kg, weather, note, volume_m3, area_m2)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)
-       on conflict (lawn_id, slip, done_on) do update set share = excluded.share, passed = excluded.passed, hours = excluded.hours, height_mm = excluded.height_mm,
-         passes = excluded.passes, mass_kg = excluded.mass_kg, weather = excluded.weather, note = excluded.note, volume_m3 = excluded.volume_m3, area_m2 = excluded.area_m2, recorded_by = excluded.recorded_by, recorded_at = now()`,
-      [firmId, lawnId, slip, told.doneOn, personId, told.share, told.passed, told.hours, told.heightMm, told.passes, told.massKg, told.weather, told.note, told.volumeM3, told.areaM2],
+    const { rows } = await client.query<{ share: number; there: boolean }>(
+      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3`, [firmId, lawnId, slip, id],
     )
-    await useUp(client, { firmId, personId }, { lawnId, slip, doneOn: told.doneOn }, told.used)
-    return true
+    const { share, there } = rows[0]!
+    if (there) return 'kept'
+    if (share >= WHOLE) return 'done already'
+    if (share + told.share > MOST) return 'more than the whole'
+    const { rowCount } = await client.query(
+      `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by, share, passed, hours, height_mm, passes, mass_kg, weather, note, volume_m3, area_m2)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16) on conflict (id) do nothing`,
+      [firmId, lawnId, id, slip, told.doneOn, personId, told.share, told.passed, told.hours, told.heightMm, told.passes, told.massKg, told.weather, told.note, told.volumeM3, told.areaM2],
+    )
+    if (!rowCount) return 'other mark'
+    await useUp(client, { firmId, personId }, { id, lawnId, doneOn: told.doneOn }, told.used)
+    return 'kept'
   })
 }
 
-/** Takes the last mark of a slip back, or that of a day. */
-export async function undoDone(firmId: string, lawnId: string, slip: string, day: Day | null = null): Promise<void> {
+/** Takes one mark back, and gives back what it used; twice is no error. */
+export async function undoMark(firmId: string, lawnId: string, id: string): Promise<void> {
   await inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ doneOn: Day }>(
-      `delete from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3
-         and done_on = coalesce($4, (select max(done_on) from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3))
-       returning done_on as "doneOn"`, [firmId, lawnId, slip, day],
-    )
-    for (const { doneOn } of rows) await giveBack(client, firmId, { lawnId, slip, doneOn })
+    const { rowCount } = await client.query(`select from operations_done where firm_id = $1 and lawn_id = $2 and id = $3 for update`, [firmId, lawnId, id])
+    if (!rowCount) return
+    await giveBack(client, firmId, id)
+    await client.query(`delete from operations_done where firm_id = $1 and id = $2`, [firmId, id])
   })
 }
 
-/** Ground a crew hour does, by operation: the middle of what was marked done with its hours, of the last three years. */
-export async function paceOf(firmId: string): Promise<Record<string, Pace>> {
+/** Crew hours and ground a pace is learned from; what lies outside was mistyped or damaged, and would overflow. */
+const SOUND = 'hours between 0.01 and 400 and area_m2 between 0.1 and 200000 and share between 0.01 and 1'
+const TOLD = `
+  select d.id, d.slip, regexp_replace(d.slip, '-[0-9]+$', '') as code, d.done_on, d.share, d.hours, l.client,
+    coalesce(d.area_m2, (select sum(z.area_m2) from zones z where z.firm_id = d.firm_id and z.lawn_id = d.lawn_id)) as area_m2
+  from operations_done d join lawns l on l.firm_id = d.firm_id and l.id = d.lawn_id
+  where d.firm_id = $1 and d.hours > 0 and d.slip !~ '^own-' and d.recorded_at > now() - interval '3 years'`
+
+/**
+ * Ground a crew hour does, by operation: the middle of what was marked done with its hours, of the last three years.
+ * A mark that cannot be reckoned with is left out and named; it stops nobody's work.
+ */
+export async function paceOf(firmId: string): Promise<{ pace: Record<string, Pace>; leftOut: LeftOut[] }> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<Pace & { code: string }>(
-      `select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH", count(*)::integer as jobs
-       from (select regexp_replace(d.slip, '-[0-9]+$', '') as code, d.share, d.hours,
-               coalesce(d.area_m2, (select sum(z.area_m2) from zones z where z.firm_id = d.firm_id and z.lawn_id = d.lawn_id)) as area_m2
-             from operations_done d
-             where d.firm_id = $1 and d.hours > 0 and d.slip !~ '^own-' and d.recorded_at > now() - interval '3 years') told
-       where area_m2 > 0 group by code`, [firmId],
+      `with told as materialized (${TOLD}), sound as materialized (select * from told where ${SOUND})
+       select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH", count(*)::integer as jobs from sound group by code`, [firmId],
     )
-    return Object.fromEntries(rows.map(({ code, m2PerCrewH, jobs }) => [code, { m2PerCrewH, jobs }]))
+    const { rows: bad } = await client.query<{ client: string; slip: string; day: string }>(
+      `with told as materialized (${TOLD}) select client, slip, done_on as day from told where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`, [firmId],
+    )
+    return {
+      pace: Object.fromEntries(rows.map(({ code, m2PerCrewH, jobs }) => [code, { m2PerCrewH, jobs }])),
+      leftOut: bad.map(({ client: name, slip, day }) => ({ what: `${slip} at ${name}, ${day}`, why: 'its hours or area are out of bounds; take the mark back and mark it again' })),
+    }
   })
 }

@@ -6,7 +6,7 @@ import { addDays, toDay } from '#core/quantity/calendar'
 import { PROGRAMMES } from '#core/programme/programmes'
 import type { Zone } from '#core/site/zone'
 import { ANSWERED, withZone } from '../../contract/test/looks'
-import type { Context, LawnGlance, SillData } from '#contract/context'
+import type { Context, LawnGlance, SillData, Step } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
@@ -17,6 +17,7 @@ import type { Author } from '../records/firms'
 import { addLawn } from '../records/lawns'
 import { addStation, keepWeather } from '../records/stations'
 import { addStock, stockOf } from '../records/stock'
+import { OPEN_FORM } from '../compute/weatherFile'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 import { newFirm, owner, useTestDatabase } from './database'
 import { Browser, ROUTES } from './house'
@@ -63,7 +64,7 @@ describe('every route', () => {
   /** What is sent where a body is judged before the thing is looked for. */
   const BODIES: Record<string, object> = {
     '/api/people/:id': { role: 'owner', active: true }, '/api/people/links': { kind: 'reset', personId: randomUUID() },
-    '/api/lawns/:id/operations/:code': { doneOn: TODAY }, '/api/stock/:id': { version: 1, name: 'Mine', putAway: true }, '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
+    '/api/lawns/:id/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY }, '/api/stock/:id': { version: 1, name: 'Mine', putAway: true }, '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
   }
   const behindTheDoor = ROUTES.filter(({ path }) => !path.startsWith('/api/door/'))
 
@@ -73,7 +74,7 @@ describe('every route', () => {
   })
 
   test.each(behindTheDoor)('$method $path is 401 for who is signed out', async ({ method, path }) => {
-    const { status, body } = await new Browser().call(method.toUpperCase(), path.replace(/:id|:photo/g, () => randomUUID()).replace(/:code/, 'scalp'), method === 'get' || method === 'delete' ? undefined : {})
+    const { status, body } = await new Browser().call(method.toUpperCase(), path.replace(/:\w+/g, () => randomUUID()), method === 'get' || method === 'delete' ? undefined : {})
     expect([status, body.error.code]).toEqual([401, 'signed_out'])
   })
 
@@ -85,7 +86,7 @@ describe('every route', () => {
     await addStock(them, { id: stock, matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
     const id = path.includes('/stock/') ? stock : path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
     const before = await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])
-    const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(':photo', randomUUID()).replace(':code', 'scalp'), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
+    const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(/:\w+/, randomUUID()), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
     expect([status, body.error.code]).toEqual([404, 'not_found'])
     expect(await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])).toEqual(before)
     expect((await stockOf(them.firmId))[0]).toMatchObject({ name: 'Theirs', onHand: 10, putAway: false })
@@ -175,12 +176,17 @@ describe('a plan', () => {
 
   test('takes work done up to today, not after and not from another age', async () => {
     const lawn = await surveyed()
-    const mark = (doneOn: string) => call<Lawn>('PUT', `/api/lawns/${lawn.id}/operations/scalp`, { doneOn })
+    const mark = (doneOn: string, id = randomUUID()) => call<Lawn>('POST', `/api/lawns/${lawn.id}/marks`, { id, slip: 'scalp', doneOn })
     expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
     expect((await mark('2020-09-01')).status).toBe(422)
     expect((await mark('not a day')).status).toBe(422)
     expect((await mark('2026-09-08')).body.done).toMatchObject([{ key: 'scalp', doneOn: '2026-09-08' }])
-    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/operations/scalp`)).body.done).toEqual([])
+    const second = await mark('2026-09-08')
+    expect([second.status, second.body.error.message]).toEqual([409, 'Somebody of Ours marked this done already, for 2026-09-08. Yours was not added; take theirs back first if it is wrong.'])
+    const [{ id }] = (await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.done as [Lawn['done'][number]]
+    expect((await mark('2026-09-08', id as ReturnType<typeof randomUUID>)).body.done).toHaveLength(1)
+    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/marks/${id}`)).body.done).toEqual([])
+    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/marks/${id}`)).status).toBe(200)
   })
 })
 
@@ -235,10 +241,10 @@ describe('a file for a station', () => {
   test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
     const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
     const path = `/api/stations/${station.id}/import`
-    const { body: preview } = await call<ImportPreview>('POST', path, { csv: CSV, mapping: null })
-    expect(preview).toMatchObject({ rows: 3, guess: { temperature: 'C', rain: 'mm' } })
+    const { body: preview } = await browser.sendFile<ImportPreview>(path, CSV)
+    expect(preview).toMatchObject({ rows: 3, delimiter: ',', guess: { temperature: 'C', rain: 'mm' } })
     expect((await call<Station[]>('GET', '/api/stations')).body[0]!.days).toBe(0)
-    const keep = () => call<ImportResult>('POST', path, { csv: CSV, mapping: preview.guess })
+    const keep = () => browser.sendFile<ImportResult>(path, CSV, { mapping: JSON.stringify(preview.guess) })
     expect((await keep()).body).toMatchObject({ added: 2, rejectedCount: 1, rejected: [{ line: 4 }] })
     expect((await keep()).body).toMatchObject({ added: 0, changed: 0, unchanged: 2 })
   })
@@ -246,11 +252,101 @@ describe('a file for a station', () => {
   test('is refused for a simulated station, another firm’s, a file that is no table and a name taken', async () => {
     await ridge(firmId)
     const [home] = (await call<Station[]>('GET', '/api/stations')).body
-    expect((await call('POST', `/api/stations/${home!.id}/import`, { csv: CSV, mapping: null })).status).toBe(409)
-    expect((await call('POST', '/api/stations/00000000-0000-4000-8000-000000000000/import', { csv: CSV, mapping: null })).status).toBe(404)
+    expect((await browser.sendFile(`/api/stations/${home!.id}/import`, CSV)).status).toBe(409)
+    expect((await browser.sendFile('/api/stations/00000000-0000-4000-8000-000000000000/import', CSV)).status).toBe(404)
     const { body: yard } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    expect((await call('POST', `/api/stations/${yard.id}/import`, { csv: 'hello', mapping: null })).body.error.fields!.csv).toContain('columns')
+    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain('columns')
     expect((await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })).status).toBe(409)
+    expect((await call('POST', `/api/stations/${yard.id}/import`, {})).status).toBe(415)
+    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, CSV, { mapping: '{"columns"' })).status).toBe(422)
+    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(4_100_000))).status).toBe(413)
+  })
+
+  test('is followed step by step by who asks for it, to the answer or the refusal', async () => {
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
+    const many = Array.from({ length: 6000 }, (_, i) => `${addDays(toDay('2008-01-01'), i)},28,15,0`)
+    const steps = async (file: string, told: Record<string, string>) => {
+      const response = await browser.request('POST', `/api/stations/${station.id}/import?${new URLSearchParams(told)}`, { body: file, headers: { 'content-type': 'text/csv', accept: 'application/x-ndjson' } })
+      return (await response.text()).trim().split('\n').map((line) => JSON.parse(line) as Step)
+    }
+    const kept = await steps(`date,tmax_c,tmin_c,precipitation_mm\n${many.join('\n')}`, { mapping: JSON.stringify(OPEN_FORM) })
+    expect(kept.at(-1)).toMatchObject({ status: 200, body: { added: 6000, rejectedCount: 0 } })
+    expect(kept.slice(0, -1)).toContainEqual({ doing: 'Saving the days', share: null })
+    expect((await steps('hello', {})).at(-1)).toMatchObject({ status: 422, body: { error: { code: 'unreadable' } } })
+  })
+})
+
+describe('what cannot be kept', () => {
+  const NUL = '\0'
+  const HALF = '\ud800'
+  test('of a text is dropped from it, wherever it stands', async () => {
+    const lawn = await surveyed()
+    const dirty = { ...withZone(lawn, { name: `Fr${NUL}ont${HALF}` }), client: `Od${NUL}ell`, address: `4 Quarry${HALF} Rise`, applications: [{ ingredient: `prodi${NUL}amine`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: 0 }] }
+    const { status, body } = await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, dirty)
+    expect([status, body.client, body.address, Object.values(body.zones)[0]!.name, body.applications[0]!.ingredient]).toEqual([200, 'Odell', '4 Quarry Rise', 'Front', 'prodiamine'])
+    expect((await call<StockItem[]>('POST', '/api/stock', { id: randomUUID(), matter: 'feed 18-24-12', name: `start${NUL}er`, day: TODAY, amount: 1 })).body[0]!.name).toBe('starter')
+    const planned = await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { ...lawn.plan, overruleNote: `dry${HALF} enough`, work: { ...lawn.plan.work, skipped: { feed: `fed${NUL}` } } })
+    expect([planned.status, planned.body.plan.overruleNote, planned.body.plan.work.skipped]).toEqual([200, 'dry enough', { feed: 'fed' }])
+  })
+
+  test('of numbers and days is said in words, by field', async () => {
+    const lawn = await surveyed()
+    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
+    const day = { day: TODAY, tmaxC: 20, tminC: 10, rainMm: 0, windKmh: null }
+    const refused = [
+      await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, version: 2_147_483_648 }), await call('PUT', `/api/stations/${station.id}`, { ...station, version: 2_147_483_648 }),
+      await call('POST', `/api/stations/${station.id}/readings`, { at: '2026-02-31T06:40', depthMm: 50, tempC: 5 }), await call('PUT', `/api/stations/${station.id}/forecast`, { days: [day, day] }),
+      await call('POST', `/api/lawns/${lawn.id}/marks`, { id: randomUUID(), slip: 'scalp', doneOn: TODAY, hours: 0.001 }), await call('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN, areaM2: 5e-324 }),
+    ]
+    expect(refused.map(({ status, body: { error } }) => [status, error.code, Object.keys(error.fields ?? {}).length > 0])).toEqual(refused.map(() => [422, 'invalid', true]))
+  })
+
+  test('of a zone that is drawn larger than a lawn, or cut away, is said at the zone', async () => {
+    const lawn = await surveyed()
+    const [zoneId] = Object.keys(lawn.zones)
+    const thing = { kind: 'zone', name: '', holes: [] as number[][][], zoneId, heightM: null, radiusM: null, depthMm: null, located: false }
+    const save = (points: number[][], holes: number[][][] = []) => call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...withZone(lawn, { areaFrom: 'drawn' }), features: { [randomUUID()]: { ...thing, points, holes } } })
+    const square = (m: number, at = 0) => [[at, at], [at + m, at], [at + m, at + m], [at, at + m]]
+    expect(Object.entries((await save(square(500))).body.error.fields!)).toEqual([[`zones.${zoneId}.areaFrom`, expect.stringContaining('20 ha')]])
+    expect((await save(square(10), [square(20, -5)])).body.error.fields).toEqual({ [`zones.${zoneId}.areaFrom`]: expect.stringContaining('leave nothing') })
+    // What is cut out beside it takes nothing away, and of two cut-outs in one place one counts.
+    const { body } = await save(square(10), [square(3, 40), square(2, 4), square(2, 4)])
+    expect(body.measured[zoneId!]).toMatchObject({ areaM2: expect.closeTo(96, 3) })
+    expect(body).toMatchObject({ sunAwaited: false, measured: { [zoneId!]: { sunByMonthH: expect.any(Array) } } })
+  })
+
+  test('of an outline of 5,000 corners is nothing', async () => {
+    const lawn = await surveyed()
+    const [zoneId] = Object.keys(lawn.zones)
+    const points = Array.from({ length: 5000 }, (_, i) => [30 * Math.cos((i * Math.PI) / 2500), 30 * Math.sin((i * Math.PI) / 2500)])
+    const outline = { kind: 'zone', name: '', points, holes: [], zoneId, heightM: null, radiusM: null, depthMm: null, located: false }
+    const { status, body } = await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...withZone(lawn, { areaFrom: 'drawn' }), features: { [randomUUID()]: outline } })
+    expect([status, body.measured[zoneId!]!.areaM2]).toEqual([200, expect.closeTo(Math.PI * 900, 0)])
+  })
+})
+
+describe('an address that is none', () => {
+  test('is told as such, and a method that it does not take with those it does', async () => {
+    const answer = async (method: string, path: string) => {
+      const response = await browser.request(method, path)
+      return [response.status, response.headers.get('allow'), ((await response.json()) as { error: { code: string } }).error.code]
+    }
+    expect(await answer('GET', '/api/nothing')).toEqual([404, null, 'not_found'])
+    expect(await answer('POST', '/api/lawns/x/y/z')).toEqual([404, null, 'not_found'])
+    expect(await answer('PATCH', '/api/lawns')).toEqual([405, 'GET, POST', 'method'])
+    expect(await answer('DELETE', '/api/context')).toEqual([405, 'GET', 'method'])
+    expect(await answer('PUT', `/api/lawns/${randomUUID()}/photos/${randomUUID()}?small=1`)).not.toEqual([405, null, 'method'])
+  })
+
+  test('of a zone that one of server and database does not know is refused, and one that got in shuts nobody out', async () => {
+    const { body } = await call<Context>('GET', '/api/context')
+    for (const timeZone of ['ECT', 'US/Pacific-New', 'Atlantis/Reef']) {
+      const { status, body: told } = await call('PUT', '/api/firm', { ...body.firm, timeZone })
+      expect([timeZone, status, Object.keys(told.error.fields ?? {})]).toEqual([timeZone, 422, ['timeZone']])
+    }
+    await owner(`update firms set time_zone = 'Atlantis/Reef'`)
+    expect((await call<Context>('GET', '/api/context')).status).toBe(200)
+    expect((await call('PUT', '/api/firm', { ...body.firm, timeZone: 'America/Denver' })).status).toBe(200)
   })
 })
 

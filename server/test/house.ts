@@ -1,31 +1,28 @@
 /// <reference types="vite/client" />
-import { createApp, createRouter, defineEventHandler, getRouterParam, toWebHandler, type EventHandler, type RouterMethod } from 'h3'
+import { createApp, createRouter, defineEventHandler, getRouterParam, toWebHandler, type EventHandler } from 'h3'
 import type { ApiError } from '#contract/context'
 import origin from '../middleware/origin'
 import type { Author } from '../records/firms'
-import { openSession } from '../utils/session'
+import unknownPath from '../api/[...path]'
+import { enter } from '../utils/session'
+import { ROUTES } from './routes'
 
 /** The server's own handlers behind its own middleware, mounted by their file names as Nitro does it. */
 const files = import.meta.glob<{ default: EventHandler }>('../api/**/*.ts', { eager: true })
 
-export interface Route {
-  method: RouterMethod
-  path: string
+export { ROUTES }
+
+const router = createRouter({ preemptive: true })
+for (const { path, method } of ROUTES) {
+  const file = `..${path.replace(/:(\w+)/g, '[$1]')}`
+  const { default: handler } = (files[`${file}.${method}.ts`] ?? files[`${file}/index.${method}.ts`])!
+  router.add(path, handler, method)
 }
-
-const mounted = Object.entries(files).map(([file, { default: handler }]) => {
-  const [, name, method] = /^\.\.\/api\/(.+)\.(get|put|post|delete)\.ts$/.exec(file)!
-  const path = `/api/${name}`.replace(/\/index$/, '').replace(/\[(\w+)\]/g, ':$1')
-  return { path, method: method as RouterMethod, handler }
-})
-export const ROUTES: readonly Route[] = mounted
-
-const router = createRouter()
-for (const { path, method, handler } of mounted) router.add(path, handler, method)
-router.get('/enter/:firm/:person/:session', defineEventHandler(async (event) => {
-  await openSession(event, { firmId: getRouterParam(event, 'firm')!, personId: getRouterParam(event, 'person')!, sessionNumber: Number(getRouterParam(event, 'session')) })
+router.get('/enter/:firm/:person', defineEventHandler(async (event) => {
+  await enter(event, { firmId: getRouterParam(event, 'firm')!, personId: getRouterParam(event, 'person')! })
   return {}
 }))
+router.use('/api/**', unknownPath)
 const serve = toWebHandler(createApp().use(origin).use(router))
 
 export interface Answer<T> {
@@ -54,9 +51,15 @@ export class Browser {
     return { status: response.status, body: (await response.json()) as Answer<T>['body'], headers: response.headers }
   }
 
+  /** A file as its own body, and what is told of it besides. */
+  async sendFile<T = unknown>(path: string, file: string | Uint8Array, told: Record<string, string> = {}, headers: Record<string, string> = {}): Promise<Answer<T>> {
+    const response = await this.request('POST', `${path}?${new URLSearchParams(told)}`, { body: file as BodyInit, headers: { 'content-type': 'text/csv', ...headers } })
+    return { status: response.status, body: (await response.json()) as Answer<T>['body'], headers: response.headers }
+  }
+
   /** Signed in as somebody, as if by password. */
-  async enter({ firmId, personId }: Author, sessionNumber = 1): Promise<this> {
-    await this.request('GET', `/enter/${firmId}/${personId}/${sessionNumber}`)
+  async enter({ firmId, personId }: Author): Promise<this> {
+    await this.request('GET', `/enter/${firmId}/${personId}`)
     return this
   }
 }

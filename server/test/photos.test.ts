@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import exifr from 'exifr'
+import { imageSize } from 'image-size'
 import { beforeEach, describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
 import { MOST_PHOTOS, type Photo } from '#contract/photo'
@@ -8,6 +9,7 @@ import type { Author } from '../records/firms'
 import { addLawn } from '../records/lawns'
 import { newFirm, owner, useTestDatabase } from './database'
 import { Browser } from './house'
+import { barePicture } from '../compute/jpeg'
 import { claiming, greenJpeg, taken } from './pictures'
 
 useTestDatabase()
@@ -36,16 +38,25 @@ describe('a photo', () => {
     const picture = await browser.request('GET', `${path()}/${sent.id}`)
     expect(picture.headers.get('content-type')).toBe('image/jpeg')
     expect(picture.headers.get('cache-control')).toContain('private')
-    expect(Buffer.from(await picture.arrayBuffer()).equals(greenJpeg())).toBe(true)
+    const back = Buffer.from(await picture.arrayBuffer())
+    // The picture itself, less the segment in which its maker named itself.
+    expect(back.equals(Buffer.from(barePicture(greenJpeg())!))).toBe(true)
+    expect(imageSize(back)).toMatchObject({ type: 'jpg', width: 16, height: 8 })
     expect((await browser.request('GET', `${path()}/${sent.id}?small=1`)).status).toBe(200)
   })
 
-  test('that still carries where it was taken is refused, and nothing of it kept', async () => {
+  test('that carries where it was taken, a comment, or a page behind its end is kept without them', async () => {
     // The EXIF block is written by one library and was checked to be read by another.
-    expect(await exifr.gps(taken(greenJpeg()))).toMatchObject({ latitude: expect.closeTo(37.061, 4), longitude: expect.closeTo(-79.382, 4) })
-    const { status, body } = await call('POST', path(), photo({ jpeg: base64(taken(greenJpeg())) }))
-    expect([status, body.error.code]).toEqual([422, 'picture'])
-    expect((await call('GET', path())).body).toEqual([])
+    const carrying = Buffer.concat([taken(greenJpeg()), Buffer.from('<script>alert(1)</script>PK')])
+    expect(await exifr.gps(carrying)).toMatchObject({ latitude: expect.closeTo(37.061, 4), longitude: expect.closeTo(-79.382, 4) })
+    const comment = Buffer.from('\xff\xfe\x00\x12<svg/onload=x()>', 'latin1')
+    const sent = photo({ jpeg: base64(Buffer.concat([carrying.subarray(0, 2), comment, carrying.subarray(2)])) })
+    expect((await call('POST', path(), sent)).status).toBe(200)
+    const kept = Buffer.from(await (await browser.request('GET', `${path()}/${sent.id}`)).arrayBuffer())
+    expect(await exifr.parse(kept, { tiff: true, xmp: true, iptc: true, icc: true, jfif: true }).catch(() => undefined)).toBeUndefined()
+    expect(kept.includes('script')).toBe(false)
+    expect(kept.includes('svg')).toBe(false)
+    expect(kept.equals(Buffer.from(barePicture(greenJpeg())!))).toBe(true)
   })
 
   test('keeps where it was taken only where that is sent along', async () => {
@@ -57,7 +68,7 @@ describe('a photo', () => {
     ['that says it is enormous', { jpeg: base64(claiming(60_000, 60_000)) }, 'pixels'],
     ['that says it has no height', { jpeg: base64(claiming(16, 0)) }, 'pixels'],
     ['that breaks off', { jpeg: base64(greenJpeg().subarray(0, 200)) }, 'no whole JPEG'],
-    ['that is a page', { jpeg: base64(Buffer.from(`<script>alert(1)</script>${' '.repeat(200)}`)) }, 'no picture'],
+    ['that is a page', { jpeg: base64(Buffer.from(`<script>alert(1)</script>${' '.repeat(200)}`)) }, 'no whole JPEG'],
     ['whose small one is not small', { small: base64(claiming(2000, 2000)) }, 'at 240 pixels'],
     ['that is no base 64', { jpeg: '!'.repeat(200) }, 'jpeg'],
     ['that is larger than is kept', { jpeg: base64(Buffer.alloc(910_000, 1)) }, '900 kB'],

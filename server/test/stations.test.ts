@@ -44,7 +44,7 @@ describe('a station', () => {
     const station = await yard()
     const row = (day: string) => `${day},20,10,1`
     const mapping: Mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'C', rain: 'mm', only: null }
-    await call('POST', `/api/stations/${station.id}/import`, { csv: ['date,high,low,rain', ...['2026-05-01', '2026-05-02', '2026-05-06', '2026-05-07', '2026-06-01'].map(row)].join('\n'), mapping })
+    await browser.sendFile(`/api/stations/${station.id}/import`, ['date,high,low,rain', ...['2026-05-01', '2026-05-02', '2026-05-06', '2026-05-07', '2026-06-01'].map(row)].join('\n'), { mapping: JSON.stringify(mapping) })
     expect((await call<StationDetail>('GET', `/api/stations/${station.id}`)).body).toMatchObject({
       missingDays: 27, gaps: [{ from: '2026-05-08', to: '2026-05-31', days: 24 }, { from: '2026-05-03', to: '2026-05-05', days: 3 }], forecast: [], readings: 0,
     })
@@ -64,16 +64,16 @@ describe('a station', () => {
     expect((await put([day(-1)])).status).toBe(422)
     expect((await put([])).status).toBe(422)
     const mapping: Mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'F', rain: 'in', only: null }
-    const file = await call<ImportResult>('POST', `/api/stations/${station.id}/import`, { what: 'forecast', mapping, csv: `date,high,low,rain\n${addDays(today, -2)},70,50,0\n${today},68,50,1\n${addDays(today, 40)},70,50,0` })
+    const file = await browser.sendFile<ImportResult>(`/api/stations/${station.id}/import`, `date,high,low,rain\n${addDays(today, -2)},70,50,0\n${today},68,50,1\n${addDays(today, 40)},70,50,0`, { what: 'forecast', mapping: JSON.stringify(mapping) })
     expect(file.body).toMatchObject({ added: 1, unchanged: 1, rejectedCount: 1 })
     expect((await told()).forecast).toMatchObject([{ day: today, tmaxC: 20, rainMm: 25.4 }])
   })
 
   test('takes readings out of a file, and names the rows it left out', async () => {
     const station = await yard()
-    const post = (csv: string, told: object = { temperature: null, depthMm: null }) => call<ReadingsResult>('POST', `/api/stations/${station.id}/readings-file`, { csv, ...told })
+    const post = (csv: string) => browser.sendFile<ReadingsResult>(`/api/stations/${station.id}/readings-file`, csv)
     expect((await post('time,depth_in,soil_temp_f\n2026-01-05 06:40,2,41\n2026-01-05 06:40,2,42\n2026-01-06 06:40,2,x')).body).toMatchObject({ kept: 1, rejectedCount: 1, rejected: [{ line: 4 }] })
     expect((await call<StationDetail>('GET', `/api/stations/${station.id}`)).body.readings).toBe(1)
-    expect((await post('time,temp\n2026-01-05 06:40,5')).body.error.fields?.csv).toMatch(/depth/)
+    expect((await post('time,temp\n2026-01-05 06:40,5')).body.error.fields?.file).toMatch(/depth/)
   })
 })

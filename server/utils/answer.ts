@@ -2,10 +2,16 @@ import { defineEventHandler, setResponseHeader, setResponseStatus, type H3Event 
 import type { ApiError } from '#contract/context'
 import type { Role } from '#contract/firm'
 import { atWork, type AtWork } from '../records/firms'
-import { asRefusal, Refusal } from './refusal'
+import { seen } from '../records/sessions'
+import { asRefusal, errorOf, Refusal } from './refusal'
 import { requestIdOf } from './requestId'
 import { claimOf } from './session'
 import { demoMode } from './settings'
+
+/** How closely the list of one's sessions knows when each was used. */
+const SEEN_EVERY_MS = 10 * 60_000
+/** Nobody waits for it, and nothing is lost where it fails. */
+const noteSeen = ({ firm, person, session }: AtWork): Promise<void> => seen({ firmId: firm.id, personId: person.id, sessionId: session.id }).catch(() => undefined)
 
 async function whoIsAtWork(event: H3Event): Promise<AtWork> {
   const claim = await claimOf(event)
@@ -23,9 +29,9 @@ function inOneShape<T>(handle: (event: H3Event) => Promise<T>) {
     try {
       return await handle(event)
     } catch (error) {
-      const { status, code, message, fields, theirs } = asRefusal(error, requestIdOf(event))
-      setResponseStatus(event, status)
-      return { error: { code, message, ...(fields ? { fields } : {}), ...(theirs === undefined ? {} : { theirs }) } }
+      const refusal = asRefusal(error, requestIdOf(event))
+      setResponseStatus(event, refusal.status)
+      return errorOf(refusal)
     }
   })
 }
@@ -35,6 +41,7 @@ export function answer<T>(handle: (event: H3Event, work: AtWork) => Promise<T>, 
   return inOneShape(async (event) => {
     const work = await whoIsAtWork(event)
     event.context.atWork = work
+    if (Date.now() - Date.parse(work.session.seenAt) > SEEN_EVERY_MS) void noteSeen(work)
     if (only && work.person.role !== only) throw new Refusal(403, 'owner_only', 'Only an owner of the firm may do this.')
     return handle(event, work)
   })

@@ -1,38 +1,32 @@
-import { getQuery, getRequestHeader, getRequestWebStream, type H3Event } from 'h3'
+import { getQuery, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
+import { readBounded } from './readBounded'
 import { notFound, Refusal } from './refusal'
 
 /** Nothing that people type is larger. */
 const MOST_BYTES = 128 * 1024
 
-const tooLarge = (most: number) => new Refusal(413, 'too_large', `This is larger than ${most >= 1_000_000 ? `${Math.round(most / 1_000_000)} MB` : `${Math.round(most / 1024)} kB`}. Nothing was saved. Split it.`)
-
-/** Reads a body and stops at the limit, so that what is too large never fills the memory. */
-async function textOf(event: H3Event, most: number): Promise<string> {
-  if (Number(getRequestHeader(event, 'content-length') ?? 0) > most) throw tooLarge(most)
-  const stream = getRequestWebStream(event)
-  if (!stream) return ''
-  const parts: Uint8Array[] = []
-  let size = 0
-  for await (const part of stream as unknown as AsyncIterable<Uint8Array>) {
-    size += part.byteLength
-    if (size > most) throw tooLarge(most)
-    parts.push(part)
-  }
-  return new TextDecoder('utf-8', { fatal: true }).decode(Buffer.concat(parts))
-}
+const isOf = (event: H3Event, type: string): boolean => (getRequestHeader(event, 'content-type') ?? '').toLowerCase().split(';')[0]!.trim() === type
 
 /** The body of a request, judged by its contract. */
 export async function bodyOf<T extends z.ZodType>(event: H3Event, schema: T, mostBytes = MOST_BYTES): Promise<z.output<T>> {
   // A form of another site can send text but not JSON.
-  if (!/^application\/json\b/i.test(getRequestHeader(event, 'content-type') ?? '')) return schema.parse(undefined)
+  if (!isOf(event, 'application/json')) return schema.parse(undefined)
   let raw: unknown
   try {
-    raw = JSON.parse(await textOf(event, mostBytes))
+    raw = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(await readBounded(event, mostBytes)))
   } catch (error) {
     if (error instanceof Refusal) throw error
   }
   return schema.parse(raw)
+}
+
+/** The body of a request as it came, to be judged beside the server's own thread. @param type that it has to be of */
+export async function bytesOf(event: H3Event, type: 'application/json' | 'text/csv', mostBytes: number): Promise<Uint8Array> {
+  if (!isOf(event, type)) throw new Refusal(415, 'type', `This has to be sent as ${type}. Nothing was kept.`)
+  const bytes = await readBounded(event, mostBytes)
+  if (!bytes.length) throw new Refusal(422, 'empty', 'The file is empty.', { file: 'The file is empty.' })
+  return bytes
 }
 
 /** The question mark of a path, judged by its contract. */

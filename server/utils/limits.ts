@@ -1,5 +1,5 @@
 import { getRequestHeader, type H3Event } from 'h3'
-import { countTry, type Limit } from '../records/attempts'
+import { countTry, countWrongTry, hashed, type Limit, type TriedAt } from '../records/attempts'
 import { Refusal } from './refusal'
 import { behindProxy } from './settings'
 
@@ -16,11 +16,21 @@ export function addressOf(event: H3Event): string {
   const address = forwarded || event.node.req.socket?.remoteAddress || 'unknown'
   return address.includes(':') && !address.startsWith('::ffff:') ? networkOf(address) : address.replace('::ffff:', '')
 }
+export const addressHashOf = (event: H3Event): string => hashed(`address ${addressOf(event)}`)
+
+function refuseFor(seconds: number): void {
+  if (!seconds) return
+  const minutes = Math.ceil(seconds / 60)
+  const wait = seconds <= 60 ? `${seconds} second${seconds === 1 ? '' : 's'}` : `${minutes} minutes`
+  throw new Refusal(429, 'too_many', `Too many tries. Wait ${wait}, then try again.`)
+}
 
 /** Counts a try. @throws Refusal 429 with the wait in words */
 export async function limited(limit: Limit, who: string): Promise<void> {
-  const seconds = await countTry(limit, who)
-  if (!seconds) return
-  const minutes = Math.ceil(seconds / 60)
-  throw new Refusal(429, 'too_many', `Too many tries. Wait ${minutes === 1 ? 'a minute' : `${minutes} minutes`}, then try again.`)
+  refuseFor(await countTry(limit, who))
+}
+
+/** Counts a try at a password as wrong, until it is known to be right. @throws Refusal 429 with the wait in words */
+export async function passwordTried(at: TriedAt): Promise<void> {
+  refuseFor(await countWrongTry(at))
 }

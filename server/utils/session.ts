@@ -1,6 +1,9 @@
 import { getCookie, type H3Event } from 'h3'
 import { clearUserSession, getUserSession, replaceUserSession } from '#session'
-import type { Claim } from '../records/firms'
+import type { Author, Claim } from '../records/firms'
+import { endSession, openSession } from '../records/sessions'
+import { deviceOf } from './device'
+import { addressHashOf } from './limits'
 
 declare module '#auth-utils' {
   interface UserSession {
@@ -16,7 +19,7 @@ const MOST_REMEMBERED = 1000
 /** Cookies opened lately: opening one costs more than all that follows. What it claims is checked in the database each time. */
 const opened = new Map<string, { claim: Claim; until: number }>()
 
-/** What the sealed cookie of a request claims; undefined without one. */
+/** What the sealed cookie of a request claims; undefined without one, or with one of an older form. */
 export async function claimOf(event: H3Event): Promise<Claim | undefined> {
   const cookie = getCookie(event, SESSION_COOKIE)
   // Reading a session that is not there would begin an empty one.
@@ -25,15 +28,23 @@ export async function claimOf(event: H3Event): Promise<Claim | undefined> {
   if (known && known.until > Date.now()) return known.claim
   opened.delete(cookie)
   const { claim } = await getUserSession(event)
-  if (claim) opened.set(cookie, { claim, until: Date.now() + REMEMBERED_MS })
+  if (!claim?.sessionId) return undefined
+  opened.set(cookie, { claim, until: Date.now() + REMEMBERED_MS })
   if (opened.size > MOST_REMEMBERED) opened.delete(opened.keys().next().value!)
   return claim
 }
 
-export async function openSession(event: H3Event, claim: Claim): Promise<void> {
-  await replaceUserSession(event, { claim: { firmId: claim.firmId, personId: claim.personId, sessionNumber: claim.sessionNumber } })
+/** Signs this browser in. One that was signed in already is signed out there first. */
+export async function enter(event: H3Event, { firmId, personId }: Author): Promise<void> {
+  const before = await claimOf(event)
+  if (before) await endSession(before, before.sessionId)
+  const claim = await openSession({ firmId, personId }, { device: deviceOf(event), addressHash: addressHashOf(event) })
+  await replaceUserSession(event, { claim })
 }
 
-export async function closeSession(event: H3Event): Promise<void> {
+/** Ends the session here and on the server: a copy of the cookie opens nothing any more. */
+export async function leave(event: H3Event): Promise<void> {
+  const claim = await claimOf(event)
+  if (claim) await endSession(claim, claim.sessionId)
   await clearUserSession(event)
 }

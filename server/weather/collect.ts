@@ -2,10 +2,12 @@ import { addDays, type Day } from '#core/quantity/calendar'
 import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { log } from '../utils/log'
-import { forecastLimit, OPEN_FORECAST, OPEN_FORM, readCsv, readReadings } from './csv'
+import { forecastLimit, OPEN_FORECAST, OPEN_FORM, readDays, readReadings } from '../compute/weatherFile'
 
 /** How a device is asked: a path in, CSV out. */
 export type Fetch = (path: string) => Promise<string>
+
+const bytesOf = (text: string): Uint8Array => new TextEncoder().encode(text)
 
 /** Days a device is asked back for when nothing of it is kept yet: a spin-up year and a season. */
 const FIRST_DAYS = 500
@@ -26,9 +28,9 @@ export async function collect(firmId: string, station: StationRecord, today: Day
       fetch(`${station.feedPath}/forecast.csv?on=${today}`),
       fetch(`${station.feedPath}/probe.csv?from=${from}&to=${today}`),
     ])
-    await keepForecast(firmId, station.id, today, readCsv(forecast, OPEN_FORECAST, forecastLimit(today)).days)
-    await keepReadings(firmId, station.id, readReadings(probe, { temperature: 'C', depthMm: null, today }).readings)
-    await keepWeather(firmId, station.id, readCsv(days, OPEN_FORM, yesterday).days)
+    await keepForecast(firmId, station.id, today, readDays(bytesOf(forecast), OPEN_FORECAST, forecastLimit(today)).days)
+    await keepReadings(firmId, station.id, readReadings(bytesOf(probe), { temperature: 'C', depthMm: null, today }).readings)
+    await keepWeather(firmId, station.id, readDays(bytesOf(days), OPEN_FORM, yesterday).days)
     return true
   } catch (error) {
     log.warn({ station: station.id, reason: (error as Error).message }, 'station did not deliver')

@@ -45,6 +45,8 @@ async function leave(everywhere: boolean): Promise<void> {
     </form>
     <p v-if="told" role="status">{{ told }}</p>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
+    <SecondFactor v-if="!demo && (person.role === 'owner' || person.secondFactor)" :on="person.secondFactor" />
+    <SignedInHere />
     <div class="out">
       <UButton variant="outline" :loading="busy" @click="leave(false)">Sign out</UButton>
       <UButton variant="outline" :loading="busy" @click="leave(true)">Sign out everywhere</UButton>

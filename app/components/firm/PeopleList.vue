@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import type { LinkMade, PersonListed, Role } from '#contract/firm'
+import type { LinkListed, LinkMade, PersonListed, Role } from '#contract/firm'
+import { momentWords } from '~/utils/moments'
 import { problemOf, saving } from '~/utils/api'
 
 /** Who works here; owners invite, change and let go. */
 const props = defineProps<{ self: string }>()
 const { data: people, error } = await useAsyncData('people', () => $fetch<PersonListed[]>('/api/people'))
+const { data: links, refresh: refreshLinks } = await useAsyncData('open-links', () => $fetch<LinkListed[]>('/api/people/links').catch(() => []))
 const made = ref<{ link: string; what: string }>()
 const message = ref(error.value ? problemOf(error.value).message : '')
 const busy = ref('')
@@ -16,6 +18,7 @@ async function run(what: string, work: () => Promise<void>): Promise<void> {
   message.value = ''
   const saved = await saving(work)
   if (!saved.ok) message.value = saved.problem.message
+  await refreshLinks()
   busy.value = letting.value = ''
 }
 const link = (what: string, body: object) => run(what, async () => {
@@ -26,6 +29,11 @@ const invite = (role: Role) => link(`Lets one person join as ${role}`, { kind: '
 const reset = (person: PersonListed) => link(`Lets ${person.name} set a new password`, { kind: 'reset', personId: person.id })
 const change = (person: PersonListed, role: Role, active: boolean) => run(person.id, async () => {
   people.value = await $fetch<PersonListed[]>(`/api/people/${person.id}`, { method: 'PUT', body: { role, active } })
+})
+const linkWords = (one: LinkListed) => (one.kind === 'invitation' ? `Invitation as ${one.role}` : `New password for ${one.forWhom}`)
+const revoke = (one: LinkListed) => run(one.id, async () => {
+  await $fetch(`/api/people/links/${one.id}`, { method: 'DELETE' })
+  made.value = undefined
 })
 const copied = ref(false)
 async function copy(): Promise<void> {
@@ -65,6 +73,15 @@ async function copy(): Promise<void> {
       <input :value="made.link" readonly aria-label="The link" @focus="($event.target as HTMLInputElement).select()">
       <span class="acts"><UButton size="sm" color="primary" @click="copy">{{ copied ? 'Copied' : 'Copy the link' }}</UButton><span class="small">Hand it over yourself; it is not shown again.</span></span>
     </div>
+    <div v-if="links?.length" aria-label="Open links" role="group">
+      <h3>Open links</h3>
+      <ul>
+        <li v-for="one in links" :key="one.id">
+          <span class="who"><b>{{ linkWords(one) }}</b><i>made by {{ one.madeBy }} {{ momentWords(one.madeAt) }}, ends {{ momentWords(one.expiresAt) }}</i></span>
+          <UButton size="sm" variant="outline" :loading="busy === one.id" :aria-label="`Revoke: ${linkWords(one)}`" @click="revoke(one)">Revoke</UButton>
+        </li>
+      </ul>
+    </div>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </section>
 </template>
@@ -72,6 +89,7 @@ async function copy(): Promise<void> {
 <style scoped>
 .people { display: grid; gap: 10px; }
 h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
+h3 { font-weight: 650; }
 li { display: flex; gap: 6px 14px; justify-content: space-between; align-items: center; flex-wrap: wrap; border-bottom: 1px solid var(--rule); padding: 6px 0; }
 .who { display: flex; flex-direction: column; }
 .who i { font-style: normal; color: var(--ink-2); font-size: 12.5px; }

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { judgeSoil, SOIL_METHODS, type SoilTest } from '#core/site/soilTest'
-import { readSoilCsv } from '#contract/soilCsv'
 import { TEXTURE_FEEL, TEXTURE_ITEMS } from '~/utils/lookWords'
 
 /** Soil by feel, and a laboratory's report, typed or from its file. */
@@ -8,14 +7,16 @@ const props = defineProps<{ only?: boolean }>()
 const { draft, errors } = useSurveyHere()
 const context = useContextStore()
 const message = ref('')
+const { read: readInWorker } = useFileRead()
 const EMPTY = (): SoilTest => ({ sampledOn: context.today, method: 'Mehlich-3', ph: null, bufferPh: null, pPpm: null, kPpm: null, organicShare: null, note: '' })
 async function readFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  const read = readSoilCsv(file.size > 100_000 ? '' : await file.text(), context.today)
-  message.value = read.ok ? `Read: ${read.found.join(', ')}.` : file.size > 100_000 ? 'A soil report is smaller than 100 kB.' : read.message
+  if (file.size > 100_000) { message.value = 'A soil report is smaller than 100 kB.'; return }
+  const read = await readInWorker({ kind: 'soil', text: await file.text(), today: context.today })
+  message.value = read.ok ? `Read: ${read.found.join(', ')}.` : read.message
   if (read.ok) draft.soilTest = read.test
 }
 </script>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { readPlan, planFile, type ReadThing } from '#contract/planFile'
+import { planFile, type ReadThing } from '#contract/planFile'
 import { KIND_WORDS } from '#core/site/sitePlan'
-import { exportedFile, parsedFile, type PlanFormat } from '~/utils/planFiles'
+import { exportedFile, type PlanFormat } from '~/utils/planFiles'
 
 /** Drawings in and out: GeoJSON, KML and GPX. What cannot be read is said; nothing that stands is touched before. */
 const emit = defineEmits<{ things: [things: ReadThing[]] }>()
 const { draft } = useSurveyHere()
 const message = ref('')
+const { busy, read: readFile, cancel } = useFileRead()
 const MOST_BYTES = 4_000_000
 
 async function read(event: Event): Promise<void> {
@@ -15,10 +16,10 @@ async function read(event: Event): Promise<void> {
   input.value = ''
   if (!file) return
   if (file.size > MOST_BYTES) { message.value = 'This file is larger than 4 MB. Save the lawn by itself.'; return }
-  const parsed = await parsedFile(file.name, await file.text())
   const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
   const empty = !Object.keys(draft.features).length
-  const plan = parsed.ok ? readPlan(parsed.file, empty ? undefined : place, place) : parsed
+  message.value = ''
+  const plan = await readFile({ kind: 'plan', name: file.name, text: await file.text(), place: empty ? undefined : place, near: place })
   if (!plan.ok) { message.value = plan.message; return }
   if (empty && (plan.place.latDeg !== place.latDeg || plan.place.lonDeg !== place.lonDeg)) Object.assign(draft, plan.place)
   emit('things', plan.things)
@@ -41,6 +42,7 @@ async function save(format: PlanFormat): Promise<void> {
   <div class="files small">
     <label>Bring in a drawing or a walked track <input type="file" accept=".geojson,.json,.kml,.gpx" aria-label="Drawing as GeoJSON, KML or GPX" @change="read"></label>
     <span v-if="Object.keys(draft.features).length">Take out as <button v-for="format in (['geojson', 'kml', 'gpx'] as const)" :key="format" type="button" class="opens" @click="save(format)">{{ format === 'geojson' ? 'GeoJSON' : format.toUpperCase() }}</button></span>
+    <span v-if="busy" role="status">Reading the file <button type="button" class="opens" @click="cancel">Cancel</button></span>
     <p v-if="message" role="status">{{ message }}</p>
   </div>
 </template>

@@ -1,19 +1,21 @@
 <script setup lang="ts">
-import { COLUMNS, MOST_CSV_CHARACTERS, type Column, type ImportPreview, type ImportResult, type Mapping, type Station } from '#contract/station'
-import { saving } from '~/utils/api'
+import { COLUMNS, MOST_FILE_BYTES, MOST_FORECAST_DAYS, type Column, type ImportPreview, type ImportResult, type Mapping, type Station } from '#contract/station'
+import { readDailyRow } from '#core/climate/dailyFile'
+import { addDays, shortDay } from '#core/quantity/calendar'
+import { figure } from '#core/quantity/figure'
 
-/** A daily file: chosen, looked into, columns confirmed, good rows kept and bad ones told. */
+/** A daily file: chosen, looked into, columns confirmed and shown as they are understood, good rows kept and bad ones told. */
 const props = defineProps<{ stations: Station[] }>()
 const emit = defineEmits<{ imported: [] }>()
 const station = defineModel<string>('station', { required: true })
 const WORDS: Record<Column, string> = { day: 'Date', tmax: 'Highest', tmin: 'Lowest', rain: 'Rain' }
 
-const csv = ref('')
-const fileName = ref('')
+const context = useContextStore()
+const { text } = useUnits()
+const file = shallowRef<File>()
 const preview = ref<ImportPreview>()
 const result = ref<ImportResult>()
-const message = ref('')
-const busy = ref(false)
+const { busy, progress, message, send, cancel } = useFileSend()
 const columns = reactive<Record<Column, string>>({ day: '', tmax: '', tmin: '', rain: '' })
 const units = reactive<{ temperature: Mapping['temperature']; rain: Mapping['rain'] }>({ temperature: 'C', rain: 'mm' })
 const what = ref<'days' | 'forecast'>('days')
@@ -28,22 +30,19 @@ const stationItems = computed(() => props.stations.map(({ id, name }) => ({ labe
 const columnItems = computed(() => (preview.value?.header ?? []).map((name, i) => ({ label: name || `column ${i + 1}`, value: String(i) })))
 const choice = computed(() => preview.value?.choices[0])
 const ready = computed(() => COLUMNS.every((column) => columns[column] !== '') && (!choice.value || only.value !== ALL))
-const ask = <T>(mapping: Mapping | null) => $fetch<T>(`/api/stations/${station.value}/import`, { method: 'POST', body: { csv: csv.value, mapping, what: what.value } })
+const ask = <T>(mapping?: Mapping) => send<T>(`/api/stations/${station.value}/import?${new URLSearchParams({ what: what.value, ...(mapping ? { mapping: JSON.stringify(mapping) } : {}) })}`, file.value!)
 
 async function choose(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
+  const chosen = (event.target as HTMLInputElement).files?.[0]
+  if (!chosen || busy.value) return
   ;[preview.value, result.value, message.value] = [undefined, undefined, '']
-  if (file.size > MOST_CSV_CHARACTERS) {
+  if (chosen.size > MOST_FILE_BYTES) {
     message.value = 'The file is larger than 4 MB. Split it by years.'
     return
   }
-  fileName.value = file.name
-  csv.value = await file.text()
-  busy.value = true
-  const looked = await saving(async () => { show(await ask<ImportPreview>(null)) })
-  busy.value = false
-  if (!looked.ok) message.value = looked.problem.fields.csv ?? looked.problem.message
+  file.value = chosen
+  const looked = await ask<ImportPreview>()
+  if (looked) show(looked)
 }
 
 function show(looked: ImportPreview): void {
@@ -56,20 +55,32 @@ function show(looked: ImportPreview): void {
   if (guess) Object.assign(units, { temperature: guess.temperature, rain: guess.rain })
 }
 
+const mapping = computed<Mapping>(() => ({
+  ...units,
+  columns: { day: Number(columns.day), tmax: Number(columns.tmax), tmin: Number(columns.tmin), rain: Number(columns.rain) },
+  ...(what.value === 'forecast' && wind.value !== NO_WIND ? { wind: { column: Number(wind.value), unit: windUnit.value } } : {}),
+  only: choice.value ? { column: choice.value.column, value: only.value } : null,
+}))
+/** The first rows as they are understood with the columns and units chosen now, by the code that will read them all. */
+const understood = computed(() => {
+  const looked = preview.value
+  if (!looked || COLUMNS.some((column) => columns[column] === '')) return []
+  const last = what.value === 'days' ? context.today : addDays(context.today, MOST_FORECAST_DAYS)
+  return looked.sample.map((cells) => {
+    const row = readDailyRow(cells, mapping.value, looked.delimiter, last)
+    if ('reason' in row) return `Left out: ${row.reason}`
+    const { day, tmaxC, tminC, rainMm, windKmh } = row.weather
+    return `${shortDay(day)} ${day.slice(0, 4)}: ${text(figure('tempC', tmaxC))} high, ${text(figure('tempC', tminC))} low, ${text(figure('waterMm', rainMm))} of rain${windKmh === undefined || windKmh === null ? '' : `, wind ${text(figure('speedKmh', windKmh))}`}`
+  })
+})
+const DELIMITER_WORDS = { ',': 'commas', ';': 'semicolons; decimal commas are read', '\t': 'tabs; decimal commas are read' } as const
+
 async function keep(): Promise<void> {
   if (!ready.value || busy.value) return
-  busy.value = true
-  message.value = ''
-  const mapping: Mapping = {
-    ...units,
-    columns: { day: Number(columns.day), tmax: Number(columns.tmax), tmin: Number(columns.tmin), rain: Number(columns.rain) },
-    ...(what.value === 'forecast' && wind.value !== NO_WIND ? { wind: { column: Number(wind.value), unit: windUnit.value } } : {}),
-    only: choice.value ? { column: choice.value.column, value: only.value } : null,
-  }
-  const kept = await saving(async () => { result.value = await ask<ImportResult>(mapping) })
-  busy.value = false
-  if (kept.ok) emit('imported')
-  else message.value = kept.problem.fields.csv ?? kept.problem.message
+  const kept = await ask<ImportResult>(mapping.value)
+  if (!kept) return
+  result.value = kept
+  emit('imported')
 }
 </script>
 
@@ -82,9 +93,9 @@ async function keep(): Promise<void> {
       <UFormField label="Daily file, CSV" name="file"><input id="field-file" type="file" accept=".csv,.txt,text/csv" aria-label="Daily file" class="file" @change="choose"></UFormField>
     </div>
     <p v-if="!preview" class="small">One row a day with date, highest, lowest and rain: °C or °F, mm or inches, comma, semicolon or tab. Good rows are kept, bad ones are listed by line; the same file again changes nothing. A year at least makes weather years of its own.</p>
-    <p v-if="busy && !preview" role="status">Looking into the file</p>
+    <FileProgress v-if="progress && !preview" :told="progress" @cancel="cancel" />
     <template v-if="preview">
-      <p class="small">{{ fileName }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b> rows. {{ preview.guess ? 'Columns guessed from their names; check them.' : 'The columns could not be guessed: choose them.' }}</p>
+      <p class="small">{{ file?.name }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b> rows, cells parted by {{ DELIMITER_WORDS[preview.delimiter] }}. {{ preview.guess ? 'Columns guessed from their names; check them.' : 'The columns could not be guessed: choose them.' }}</p>
       <div class="row">
         <UFormField v-for="column in COLUMNS" :key="column" :label="WORDS[column]" :name="column"><USelect :id="`field-${column}`" v-model="columns[column]" :items="columnItems" :aria-label="`${WORDS[column]} column`" placeholder="choose" class="w-36" /></UFormField>
         <UFormField label="Temperature in" name="temperature"><USelect id="field-temperature" v-model="units.temperature" :items="[{ label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature in" class="w-24" /></UFormField>
@@ -101,7 +112,12 @@ async function keep(): Promise<void> {
           <tbody><tr v-for="(row, i) in preview.sample" :key="i"><td v-for="(cell, j) in row" :key="j">{{ cell }}</td></tr></tbody>
         </table>
       </div>
-      <UButton color="primary" :disabled="!ready" :loading="busy" @click="keep">Keep the good rows</UButton>
+      <div v-if="understood.length" class="understood">
+        <b>Read as</b>
+        <ol><li v-for="(words, i) in understood" :key="i">{{ words }}</li></ol>
+      </div>
+      <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
+      <UButton v-else color="primary" :disabled="!ready" @click="keep">Keep the good rows</UButton>
     </template>
     <div v-if="result" class="result" role="status">
       <p class="verdict"><template v-if="what === 'forecast'">A forecast of {{ result.added }} days is kept<template v-if="result.unchanged">; {{ result.unchanged }} rows were of days gone</template>.</template><template v-else>{{ result.added.toLocaleString('en-US') }} days added, {{ result.changed }} changed, {{ result.unchanged.toLocaleString('en-US') }} as before.</template></p>
@@ -121,5 +137,6 @@ async function keep(): Promise<void> {
 .file::file-selector-button { font-weight: 650; padding-right: 10px; }
 @media (max-width: 700px) { .file { height: 52px; } }
 .sample { overflow-x: auto; max-width: 100%; font-size: 12px; }
+.understood { font-size: 12.5px; }
 .result ol { max-height: 180px; overflow-y: auto; font-size: 12.5px; padding-left: 4px; }
 </style>

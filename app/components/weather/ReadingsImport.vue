@@ -1,41 +1,34 @@
 <script setup lang="ts">
-import { MOST_CSV_CHARACTERS, type ReadingsResult, type Station } from '#contract/station'
+import { MOST_FILE_BYTES, type ReadingsResult, type Station } from '#contract/station'
 import { figure } from '#core/quantity/figure'
 import { PROBE_DEPTH_M } from '#core/climate/soil'
-import { saving } from '~/utils/api'
 
 /** A logger's file of soil temperatures. */
 const props = defineProps<{ station: Station; kept: number }>()
 const emit = defineEmits<{ imported: [] }>()
 const { text, parse } = useUnits()
-const csv = ref('')
-const fileName = ref('')
+const file = shallowRef<File>()
 const depth = ref(text(figure('depthMm', PROBE_DEPTH_M * 1000)))
 const temperature = ref<'C' | 'F' | 'file'>('file')
-const busy = ref(false)
-const message = ref('')
+const { busy, progress, message, send, cancel } = useFileSend()
 const result = ref<ReadingsResult>()
 
 async function choose(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (!file) return
-  ;[result.value, message.value, csv.value] = [undefined, '', '']
-  if (file.size > MOST_CSV_CHARACTERS) { message.value = 'The file is larger than 4 MB. Split it by years.'; return }
-  fileName.value = file.name
-  csv.value = await file.text()
+  const chosen = (event.target as HTMLInputElement).files?.[0]
+  if (!chosen) return
+  ;[result.value, message.value, file.value] = [undefined, '', undefined]
+  if (chosen.size > MOST_FILE_BYTES) message.value = 'The file is larger than 4 MB. Split it by years.'
+  else file.value = chosen
 }
 async function keep(): Promise<void> {
-  if (busy.value) return
+  if (busy.value || !file.value) return
   const depthMm = parse('depthMm', depth.value)
   if (!depthMm.ok) { message.value = `Depth: ${depthMm.message}`; return }
-  busy.value = true
-  message.value = ''
-  const sent = await saving(async () => {
-    result.value = await $fetch<ReadingsResult>(`/api/stations/${props.station.id}/readings-file`, { method: 'POST', body: { csv: csv.value, depthMm: depthMm.value, temperature: temperature.value === 'file' ? null : temperature.value } })
-  })
-  busy.value = false
-  if (sent.ok) emit('imported')
-  else message.value = sent.problem.fields.csv ?? Object.values(sent.problem.fields)[0] ?? sent.problem.message
+  const told = new URLSearchParams({ depthMm: String(depthMm.value), ...(temperature.value === 'file' ? {} : { temperature: temperature.value }) })
+  const kept = await send<ReadingsResult>(`/api/stations/${props.station.id}/readings-file?${told}`, file.value)
+  if (!kept) return
+  result.value = kept
+  emit('imported')
 }
 </script>
 
@@ -46,10 +39,11 @@ async function keep(): Promise<void> {
       <UFormField label="Logger file, CSV" name="readings-file"><input id="field-readings-file" type="file" accept=".csv,.txt,text/csv" aria-label="Logger file" class="file" @change="choose"></UFormField>
       <UFormField label="Depth, where the file has none" name="readings-depth"><UInput id="field-readings-depth" v-model="depth" class="w-28" /></UFormField>
       <UFormField label="Temperature in" name="readings-unit"><USelect id="field-readings-unit" v-model="temperature" :items="[{ label: 'as the file says', value: 'file' }, { label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature of the readings in" class="w-36" /></UFormField>
-      <UButton color="primary" :disabled="!csv" :loading="busy" @click="keep">Keep the readings</UButton>
+      <UButton color="primary" :disabled="!file || busy" @click="keep">Keep the readings</UButton>
     </div>
+    <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
     <div v-if="result" role="status">
-      <p><b>{{ result.kept.toLocaleString('en-US') }} readings of {{ fileName }} kept.</b> <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template></p>
+      <p><b>{{ result.kept.toLocaleString('en-US') }} readings of {{ file?.name }} kept.</b> <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template></p>
       <ol><li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li></ol>
     </div>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>

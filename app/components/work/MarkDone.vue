@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { doneSchema, type DoneTold } from '#contract/work'
+import { markSchema, type NewMark } from '#contract/work'
 import type { Slip } from '#core/programme/sequence'
 import { isDay, shortDay } from '#core/quantity/calendar'
 import { figure, type Quantity } from '#core/quantity/figure'
@@ -8,7 +8,9 @@ import { USES_UP } from '#core/programme/wanted'
 
 /** What was really done: only the day has to be told, the rest teaches work rates and the book. */
 const props = defineProps<{ slip: Slip; busy: boolean }>()
-const emit = defineEmits<{ mark: [told: DoneTold]; back: [] }>()
+const emit = defineEmits<{ mark: [told: NewMark]; back: [] }>()
+/** Sent again after a lost answer, it is the same mark. */
+const id = crypto.randomUUID()
 const context = useContextStore()
 const { parse, text } = useUnits()
 const { errors, judged } = useSend()
@@ -46,8 +48,8 @@ function send(): void {
   const value = (key: keyof typeof fields) => { const one = fields[key]; return one?.ok ? one.value : null }
   const amount = value('massKg') ?? value('volumeM3')
   const typed = Object.fromEntries(Object.entries(fields).flatMap(([key, one]) => (one ? [[key, one] as const] : [])))
-  const told = judged(doneSchema, {
-    doneOn: form.doneOn, share: form.part ? (value('share') ?? 1) : left.value, passed: form.passed, hours: value('hours'), heightMm: value('heightMm'), passes: value('passes'), massKg: value('massKg'), volumeM3: value('volumeM3'), areaM2: props.slip.groundM2, used: form.from && amount ? { [form.from]: amount } : {}, weather: form.weather, note: form.note,
+  const told = judged(markSchema, {
+    id, slip: props.slip.key, doneOn: form.doneOn, share: form.part ? (value('share') ?? 1) : left.value, passed: form.passed, hours: value('hours'), heightMm: value('heightMm'), passes: value('passes'), massKg: value('massKg'), volumeM3: value('volumeM3'), areaM2: props.slip.groundM2, used: form.from && amount ? { [form.from]: amount } : {}, weather: form.weather, note: form.note,
   }, typed)
   if (!told) return
   if (told.share > left.value + 0.005) errors.value = { share: `No more than ${text(figure('share', left.value, 2))} is left.` }

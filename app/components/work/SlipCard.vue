@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { DoneTold } from '#contract/work'
+import type { NewMark } from '#contract/work'
 import { addDays, daysBetween, shortDay, weekdayName, type Day } from '#core/quantity/calendar'
 import type { Slip } from '#core/programme/sequence'
 
 /** The work of one day: date stub, float rule on which it can be dragged, perforation, and a part for each operation. */
 const props = defineProps<{ slips: Slip[]; anchor: string; scale: { from: Day; days: number; mondays: Day[] } | undefined; busy: string; trying: boolean; moved: ReadonlySet<string> }>()
 const emit = defineEmits<{
-  mark: [key: string, told: DoneTold]; undo: [key: string]; day: [keys: string[], day: Day]; float: [key: string]; skip: [key: string, reason: string]
+  mark: [told: NewMark]; undo: [key: string]; day: [keys: string[], day: Day]; float: [key: string]; skip: [key: string, reason: string]
   overrule: [key: string, code: string, note: string]; heed: [key: string, code: string]
 }>()
 const context = useContextStore()
@@ -90,7 +90,7 @@ const nudge = (days: number) => emit('day', keys.value, addDays(first.value.to, 
     <i class="notch top" /><i class="notch foot" />
     <div class="parts">
       <SlipPart
-        v-for="slip in slips" :key="slip.key" :slip="slip" :anchor="slip.key === anchor" :busy="busy === slip.key" :trying="trying" @mark="(told) => emit('mark', slip.key, told)" @undo="emit('undo', slip.key)"
+        v-for="slip in slips" :key="slip.key" :slip="slip" :anchor="slip.key === anchor" :busy="busy === slip.key" :trying="trying" @mark="(told) => emit('mark', told)" @undo="emit('undo', slip.key)"
         @day="(day) => emit('day', [slip.key], day)" @float="emit('float', slip.key)" @skip="(reason) => emit('skip', slip.key, reason)" @overrule="(code, note) => emit('overrule', slip.key, code, note)" @heed="(code) => emit('heed', slip.key, code)"
       />
     </div>

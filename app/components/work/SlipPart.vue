@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { DoneTold } from '#contract/work'
+import type { NewMark } from '#contract/work'
 import type { Slip } from '#core/programme/sequence'
 import { shortDay, type Day } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
 
 /** One operation on a slip: settings, gates, hours; marking it done, moving it, leaving it out. */
 const props = defineProps<{ slip: Slip; anchor: boolean; busy: boolean; trying: boolean }>()
-const emit = defineEmits<{ mark: [told: DoneTold]; undo: []; day: [day: Day]; float: []; skip: [reason: string]; overrule: [code: string, note: string]; heed: [code: string] }>()
+const emit = defineEmits<{ mark: [told: NewMark]; undo: []; day: [day: Day]; float: []; skip: [reason: string]; overrule: [code: string, note: string]; heed: [code: string] }>()
 const open = ref<'mark' | 'change' | null>(null)
 const help = ref(false)
 const STANDS = { go: 'Go', wait: 'Wait', hold: 'Hold' } as const

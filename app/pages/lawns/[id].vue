@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useIntervalFn } from '@vueuse/core'
 import type { Day } from '#core/quantity/calendar'
 import { figure } from '#core/quantity/figure'
 import { seedOf } from '#core/programme/parts'
@@ -36,6 +37,15 @@ function walk(by: number): void {
   if (step) void navigateTo(`/lawns/${id}/${step.code}`)
 }
 useKeys({ ']': () => walk(1), '[': () => walk(-1) })
+/** The sun over a plan that was just saved follows; looked for until it is there, or an hour has gone. */
+const SUN_EVERY_MS = 2000
+const looks = ref(0)
+useIntervalFn(async () => {
+  if (!lawn.value?.sunAwaited || looks.value > 1800) return
+  looks.value++
+  await store.load(id)
+  if (lawn.value && !lawn.value.sunAwaited) await sill.show(id)
+}, SUN_EVERY_MS)
 /** Said when another's save was brought together with ours, until the next step is opened. */
 const notice = useState<string>('merge-notice', () => '')
 onBeforeRouteLeave(() => { notice.value = '' })
@@ -55,6 +65,7 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
       </NuxtLink>
     </nav>
     <p v-if="sill.problem" class="problem" role="alert">{{ sill.problem.message }} <UButton variant="outline" class="ml-3" @click="sill.show(id)">Try again</UButton></p>
+    <p v-if="lawn.sunAwaited" class="notice" role="status">Saved. The sun over this plan is being worked out; it follows by itself.</p>
     <p v-if="notice" class="notice" role="status">{{ notice }}</p>
     <NuxtPage />
   </div>

@@ -17,7 +17,7 @@ const BACK = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
 const look = aLook({ zones: { [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400 }), [BACK]: aZone({ name: 'Back', order: 1, tapedM2: 100, grass: 'CRF', sunHours: 4 }) } })
 const PRACTICE = { today: toDay('2026-09-08'), schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [1, 2, 3, 4, 5, 6], holidays: [], hoursADay: 16, pace: {}, stock: {} }
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => ({
-  ...look, id: ZONE_ID, measured: measureZones(look.zones, look.features, look), areaM2: 500, done: [], savedAt: null, savedBy: null, ...change,
+  ...look, id: ZONE_ID, measured: measureZones(look.zones, look.features, look), areaM2: 500, sunAwaited: false, done: [], savedAt: null, savedBy: null, ...change,
   plan: { version: 1, programme: 'overseed', overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: toDay('2026-09-18'), settings: null, work: NO_WORK, savedAt: null, savedBy: null, ...plan },
 })
 const glance: Glance = {

@@ -22,7 +22,7 @@ const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()
 const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, ...UNSAVED }
 const lawn: Lawn = {
-  ...look, ...UNSAVED, id: 'a', measured: measureZones(look.zones, look.features, look), areaM2: 612, done: [],
+  ...look, ...UNSAVED, id: 'a', measured: measureZones(look.zones, look.features, look), areaM2: 612, sunAwaited: false, done: [],
   plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },
 }
 const glance: Glance = {
@@ -37,7 +37,7 @@ describe('a row of the list', () => {
     expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Soil test' })
     expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
     expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ group: 'to survey' })
-    expect(row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), key: 'sow', savedBy: null }] }).group).toBe('growing')
+    expect(row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), id: 'm', key: 'sow', savedBy: null }] }).group).toBe('growing')
   })
 
   test('says not now with its reason, and only while nothing is planned', () => {

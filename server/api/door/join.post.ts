@@ -5,18 +5,20 @@ import { bodyOf } from '../../utils/ask'
 import { linkSpent, openLink } from '../../utils/links'
 import { hashPassword } from '../../utils/passwords'
 import { Refusal } from '../../utils/refusal'
-import { openSession } from '../../utils/session'
+import { secondFactorGiven } from '../../utils/secondFactor'
+import { enter } from '../../utils/session'
 
-/** Uses a link up: joins a firm, or sets a new password; signed in after. */
+/** Uses a link up: joins a firm, or sets a new password; signed in after. A new password is no way round a second factor. */
 export default answerAnyone(async (event) => {
-  const { secret, password, name, email } = await bodyOf(event, joinSchema)
+  const { secret, password, name, email, code } = await bodyOf(event, joinSchema)
   const link = await openLink(event, secret)
   if (link.kind === 'invitation' && !(name && email)) {
     throw new Refusal(422, 'invalid', 'Some fields need another look.', { ...(name ? {} : { name: 'Enter a name.' }), ...(email ? {} : { email: 'Enter your e-mail address.' }) })
   }
+  if (link.personId) await secondFactorGiven({ firmId: link.firmId, personId: link.personId }, code)
   const used = await useLink(link, await hashPassword(password), name && email ? { name, email } : undefined)
   if (used === 'used') throw linkSpent()
   if (used === 'address taken') throw new Refusal(409, 'taken', 'This address signs in somebody already.', { email: 'This address signs in somebody already. Use another.' })
-  await openSession(event, used)
+  await enter(event, used)
   return { signedIn: true }
 })

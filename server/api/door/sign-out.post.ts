@@ -1,8 +1,8 @@
 import { answerAnyone } from '../../utils/answer'
-import { closeSession } from '../../utils/session'
+import { leave } from '../../utils/session'
 
 /** Works for who is signed out already: a second click is no error. */
 export default answerAnyone(async (event) => {
-  await closeSession(event)
+  await leave(event)
   return { signedIn: false }
 })

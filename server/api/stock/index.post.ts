@@ -4,10 +4,11 @@ import { addStock, stockOf } from '../../records/stock'
 import { answer } from '../../utils/answer'
 import { bodyOf } from '../../utils/ask'
 import { notAhead } from '../../utils/notAhead'
+import { Refusal } from '../../utils/refusal'
 
 export default answer(async (event, work) => {
   const wanted = await bodyOf(event, newStockSchema)
   notAhead(wanted.day, work.today, 'day')
-  await addStock(authorOf(work), wanted)
+  if (!(await addStock(authorOf(work), wanted))) throw new Refusal(409, 'taken', 'This line could not be added. Add it again.')
   return stockOf(work.firm.id)
 })

@@ -2,7 +2,7 @@ import { createError, defineEventHandler, getQuery, sendRedirect } from 'h3'
 import { z } from 'zod'
 import { ROLES } from '#contract/firm'
 import { demoPerson } from '../../records/firms'
-import { openSession } from '../../utils/session'
+import { enter } from '../../utils/session'
 import { demoMode } from '../../utils/settings'
 
 const enterSchema = z.object({
@@ -14,8 +14,8 @@ const enterSchema = z.object({
 /** Lets a person of the demo in without a password; in demo mode, and only there. */
 export default defineEventHandler(async (event) => {
   const { as, to } = enterSchema.parse(getQuery(event))
-  const claim = demoMode() ? await demoPerson(as) : undefined
-  if (!claim) throw createError({ statusCode: 404, statusMessage: 'Not Found' })
-  await openSession(event, claim)
+  const person = demoMode() ? await demoPerson(as) : undefined
+  if (!person) throw createError({ statusCode: 404, statusMessage: 'Not Found' })
+  await enter(event, person)
   return sendRedirect(event, to)
 })

@@ -1,28 +1,36 @@
+import type { ForecastDay } from '#core/climate/weather'
 import { addDays } from '#core/quantity/calendar'
-import { importSchema, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
-import { keepWeather, replaceForecast } from '../../../records/stations'
+import { importSchema, MOST_FILE_BYTES, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
+import { compute } from '../../../compute/pool'
+import { keepWeatherRows, replaceForecast } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
-import { bodyOf } from '../../../utils/ask'
+import { bytesOf, queryOf } from '../../../utils/ask'
+import { inSteps } from '../../../utils/inSteps'
 import { Refusal } from '../../../utils/refusal'
 import { stationAsked } from '../../../utils/stationAsked'
-import { previewCsv, readCsv } from '../../../weather/csv'
-import { MOST_IMPORT_BYTES, MOST_LISTED, readable } from '../../../weather/files'
+
+const READING = 'Reading the file'
 
 /** Without a mapping: a look into the file. With one: its good rows are kept, as days observed or days forecast. */
-export default answer(async (event, work): Promise<ImportPreview | ImportResult> => {
+export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   if (station.kind === 'simulated') throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
-  const { csv, mapping, what } = await bodyOf(event, importSchema, MOST_IMPORT_BYTES)
-  if (!mapping) return readable(() => previewCsv(csv))
-  const told = (rejected: ImportResult['rejected']) => ({ rejected: rejected.slice(0, MOST_LISTED), rejectedCount: rejected.length })
-  if (what === 'days') {
-    const { days, rejected } = readable(() => readCsv(csv, mapping, work.today))
-    const { added, changed } = await keepWeather(work.firm.id, station.id, days)
-    return { added, changed, unchanged: days.length - added - changed, ...told(rejected) }
-  }
-  const { days, rejected } = readable(() => readCsv(csv, mapping, addDays(work.today, MOST_FORECAST_DAYS)))
-  const ahead = days.filter(({ day }) => day >= work.today)
-  if (!ahead.length) throw new Refusal(422, 'unreadable', 'No row of this file lies between today and ten days ahead.', { csv: 'No row of this file lies between today and ten days ahead.' })
-  await replaceForecast(work.firm.id, station.id, work.today, ahead)
-  return { added: ahead.length, changed: 0, unchanged: days.length - ahead.length, ...told(rejected) }
+  const { mapping, what } = queryOf(event, importSchema)
+  const bytes = await bytesOf(event, 'text/csv', MOST_FILE_BYTES)
+  return inSteps<ImportPreview | ImportResult>(event, async ({ progress, signal }) => {
+    const how = { signal, progress: (share: number) => { progress(READING, share) } }
+    if (!mapping) return compute('previewFile', { bytes }, how)
+    const span = what === 'days' ? { first: null, last: work.today } : { first: work.today, last: addDays(work.today, MOST_FORECAST_DAYS) }
+    const { pieces, count, before, ...rejected } = await compute('daysFile', { bytes, mapping, ...span }, how)
+    // From here on it is kept whole, whoever has gone.
+    progress('Saving the days', null)
+    if (what === 'days') {
+      const { added, changed } = await keepWeatherRows(work.firm.id, station.id, pieces)
+      return { added, changed, unchanged: count - added - changed, ...rejected }
+    }
+    const message = 'No row of this file lies between today and ten days ahead.'
+    if (!count) throw new Refusal(422, 'unreadable', message, { file: message })
+    await replaceForecast(work.firm.id, station.id, work.today, JSON.parse(pieces[0]!) as ForecastDay[])
+    return { added: count, changed: 0, unchanged: before, ...rejected }
+  })
 })

@@ -1,18 +1,21 @@
-import { readingsFileSchema, type ReadingsResult } from '#contract/station'
-import { keepReadings } from '../../../records/stations'
+import { MOST_FILE_BYTES, readingsFileSchema, type ReadingsResult } from '#contract/station'
+import { compute } from '../../../compute/pool'
+import { keepReadingRows } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
-import { bodyOf } from '../../../utils/ask'
+import { bytesOf, queryOf } from '../../../utils/ask'
+import { inSteps } from '../../../utils/inSteps'
 import { stationAsked } from '../../../utils/stationAsked'
-import { readReadings } from '../../../weather/csv'
-import { MOST_IMPORT_BYTES, MOST_LISTED, readable } from '../../../weather/files'
 
 /** Soil temperatures out of a logger's file: good rows kept, bad ones told by line. */
-export default answer(async (event, work): Promise<ReadingsResult> => {
+export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
-  const { csv, ...told } = await bodyOf(event, readingsFileSchema, MOST_IMPORT_BYTES)
-  const { readings, rejected } = readable(() => readReadings(csv, { ...told, today: work.today }))
-  // The same minute and depth twice in one file: the later row corrects the first.
-  const once = [...new Map(readings.map((reading) => [`${reading.at} ${reading.depthMm}`, reading])).values()]
-  if (once.length) await keepReadings(work.firm.id, station.id, once)
-  return { kept: once.length, rejected: rejected.slice(0, MOST_LISTED), rejectedCount: rejected.length }
+  const { temperature = null, depthMm = null } = queryOf(event, readingsFileSchema)
+  const bytes = await bytesOf(event, 'text/csv', MOST_FILE_BYTES)
+  return inSteps<ReadingsResult>(event, async ({ progress, signal }) => {
+    const told = { temperature, depthMm, today: work.today }
+    const { pieces, count, ...rejected } = await compute('readingsFile', { bytes, told }, { signal, progress: (share) => { progress('Reading the file', share) } })
+    progress('Saving the readings', null)
+    await keepReadingRows(work.firm.id, station.id, pieces)
+    return { kept: count, ...rejected }
+  })
 })

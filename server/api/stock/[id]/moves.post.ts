@@ -1,15 +1,16 @@
 import { stockMoveSchema } from '#contract/stock'
 import { authorOf } from '../../../records/firms'
-import { moveStock, stockOf } from '../../../records/stock'
+import { MOST_ON_HAND, moveStock, stockOf } from '../../../records/stock'
 import { answer } from '../../../utils/answer'
 import { bodyOf } from '../../../utils/ask'
 import { notAhead } from '../../../utils/notAhead'
+import { Refusal } from '../../../utils/refusal'
 import { stockAsked } from '../../../utils/stockAsked'
 
 export default answer(async (event, work) => {
   const { id } = await stockAsked(event, work)
   const move = await bodyOf(event, stockMoveSchema)
   notAhead(move.day, work.today, 'day')
-  await moveStock(authorOf(work), id, move)
+  if (!(await moveStock(authorOf(work), id, move))) throw new Refusal(422, 'invalid', 'That is more than any shed holds.', { amount: `No line says more than ${MOST_ON_HAND.toLocaleString('en-US')} kg or m³. Count what is there first.` })
   return stockOf(work.firm.id)
 })

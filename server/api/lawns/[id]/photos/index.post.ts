@@ -1,16 +1,16 @@
 import { MOST_PHOTO_REQUEST_BYTES, MOST_PHOTOS, newPhotoSchema } from '#contract/photo'
+import { compute } from '../../../../compute/pool'
 import { authorOf } from '../../../../records/firms'
 import { addPhoto, photosOf } from '../../../../records/photos'
 import { answer } from '../../../../utils/answer'
 import { bodyOf } from '../../../../utils/ask'
 import { lawnAsked } from '../../../../utils/lawnAsked'
-import { judgedPhoto } from '../../../../utils/pictures'
 import { Refusal } from '../../../../utils/refusal'
 
 export default answer(async (event, work) => {
   const { id } = await lawnAsked(event, work)
-  const photo = await bodyOf(event, newPhotoSchema, MOST_PHOTO_REQUEST_BYTES)
-  const size = await judgedPhoto(photo)
-  if (!(await addPhoto(authorOf(work), id, photo, size))) throw new Refusal(409, 'full_shelf', `A lawn keeps ${MOST_PHOTOS} photos. Delete one first; this one was not kept.`)
+  const { jpeg, small, ...words } = await bodyOf(event, newPhotoSchema, MOST_PHOTO_REQUEST_BYTES)
+  const pictures = await compute('photo', { jpeg, small })
+  if (!(await addPhoto(authorOf(work), id, words, pictures))) throw new Refusal(409, 'full_shelf', `A lawn keeps ${MOST_PHOTOS} photos. Delete one first; this one was not kept.`)
   return photosOf(work.firm.id, id)
 })

@@ -4,9 +4,13 @@ import { describe, expect, test } from 'vitest'
 import { climateFromRecord } from '#core/climate/normals'
 import { toDay } from '#core/quantity/calendar'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
-import { OPEN_FORECAST, OPEN_FORM, previewCsv, readCsv, readReadings, UnreadableFile } from './csv'
-import { standinDays, standinForecast, standinReadings } from './standin'
+import { UnreadableFile } from './table'
+import { OPEN_FORECAST, OPEN_FORM, previewDays, readDays, readReadings, type ReadingsTold } from './weatherFile'
+import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 
+const bytes = (text: string) => new TextEncoder().encode(text)
+const previewCsv = (text: string) => previewDays(bytes(text))
+const readCsv = (text: string, mapping: Parameters<typeof readDays>[1], last: Parameters<typeof readDays>[2]) => readDays(bytes(text), mapping, last)
 const TODAY = toDay('2026-09-08')
 // Daily observations of Seattle and New York, 2012-2015, US NOAA, as shipped by the npm package vega-datasets.
 const REAL = readFileSync(new URL('../../node_modules/vega-datasets/data/weather.csv', import.meta.url), 'utf8')
@@ -31,8 +35,8 @@ describe('the real observations of Seattle', () => {
   })
 
   test('of both places at once are refused row by row, since a day cannot be twice', () => {
-    const { days, rejected } = readCsv(REAL, preview.guess!, TODAY)
-    expect(days.length + rejected.length).toBe(preview.rows)
+    const { days, rejected, rejectedCount } = readCsv(REAL, preview.guess!, TODAY)
+    expect(days.length + rejectedCount).toBe(preview.rows)
     expect(rejected[0]?.reason).toContain('in the file already')
   })
 })
@@ -76,6 +80,37 @@ describe('a station file', () => {
     expect(() => readCsv('date,tmax\n', OPEN_FORM, TODAY)).toThrow(/not in this file/)
   })
 
+  test('with decimal commas is read by them where semicolons or tabs part the cells, and not where commas do', () => {
+    for (const delimiter of [';', '\t']) {
+      const csv = ['date', 'high', 'low', 'rain'].join(delimiter) + '\n' + [['2018-01-03', '20,5', '10,1', '0,0'], ['04.01.2018', '-1,5', '-7', ',5']].map((row) => row.join(delimiter)).join('\n')
+      expect(previewCsv(csv)).toMatchObject({ delimiter, guess: { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 } } })
+      expect(readCsv(csv, previewCsv(csv).guess!, TODAY)).toMatchObject({ rejectedCount: 0, days: [{ day: '2018-01-03', tmaxC: 20.5, tminC: 10.1, rainMm: 0 }, { day: '2018-01-04', tmaxC: -1.5, tminC: -7, rainMm: 0.5 }] })
+    }
+    // A header parted by commas over rows with decimal commas: the cells no longer fit, and are not guessed at.
+    expect(readCsv('date,high,low,rain\n2018-01-03,20,5,10,1,0,0\n', OPEN_FORM, TODAY)).toMatchObject({ days: [], rejected: [{ line: 2, reason: '7 cells where the first line names 4' }] })
+  })
+
+  test('whose rows end in a delimiter, or are in UTF-16 as spreadsheets write it, is read all the same', () => {
+    expect(readCsv('date,high,low,rain\n2018-01-03,20,10,1,\n', OPEN_FORM, TODAY).days).toHaveLength(1)
+    const wide = Buffer.from('\ufeffdate;high;low;rain\n2018-01-03;20,5;10;1\n', 'utf16le')
+    expect(readDays(wide, OPEN_FORM, TODAY).days).toMatchObject([{ tmaxC: 20.5 }])
+  })
+
+  test.each([
+    ['of 2,000,000 lines', () => '1\n'.repeat(2_000_000), /more than 200,000 lines/],
+    ['of 990,000 lines of commas', () => ',,\n'.repeat(990_000), /more than 200,000 lines/],
+    ['that is one line of 2,000,000 cells', () => '1,'.repeat(2_000_000), /longer than 20,000 characters/],
+    ['of 2,000 columns named alike', () => `${'station,'.repeat(2000)}\n${'1\n'.repeat(60_000)}`, /2,001 columns/],
+    ['of more cells than anybody writes', () => `${'a,'.repeat(199)}a\n${'1\n'.repeat(60_000)}`, /too many at once/],
+    ['that is no text', () => 'date,high\0,low\n', /no text file/],
+  ])('%s is refused before anything is built of it', (_, make, says) => {
+    const file = bytes(make())
+    const began = performance.now()
+    expect(() => previewDays(file)).toThrow(says)
+    // Each took 12 s and more, and gigabytes, when it was parsed first; how long it takes now is told by the hostile suite.
+    expect(performance.now() - began).toBeLessThan(5000)
+  })
+
   test('whatever it holds, every row is either kept within limits or told', () => {
     fc.assert(fc.property(fc.array(fc.array(fc.oneof(fc.string({ maxLength: 8 }), fc.integer().map(String)), { minLength: 4, maxLength: 4 }), { maxLength: 8 }), (table) => {
       const csv = ['date,tmax_c,tmin_c,precipitation_mm', ...table.map((row) => row.map((cell) => `"${cell.replace(/"/g, '""')}"`).join(','))].join('\n')
@@ -87,7 +122,7 @@ describe('a station file', () => {
 })
 
 describe('readings of a logger', () => {
-  const read = (csv: string, told: Partial<Parameters<typeof readReadings>[1]> = {}) => readReadings(csv, { temperature: null, depthMm: null, today: TODAY, ...told })
+  const read = (csv: string, told: Partial<ReadingsTold> = {}) => readReadings(bytes(csv), { temperature: null, depthMm: null, today: TODAY, ...told })
 
   test('are read by their own header: one column of time or two, inches, centimetres or mm, °F or °C', () => {
     const one = { at: '2026-09-07T06:40', depthMm: 50.8, tempC: 20 }
@@ -116,7 +151,7 @@ describe('the stand-in station', () => {
     const days = standinDays(toDay('2026-08-01'), toDay('2026-09-07'))
     expect(days).toHaveLength(38)
     expect(standinDays(toDay('2026-08-15'), toDay('2026-08-15'))[0]).toEqual(days[14])
-    expect(readCsv(dailyCsv(days), OPEN_FORM, TODAY)).toEqual({ days, rejected: [] })
+    expect(readCsv(dailyCsv(days), OPEN_FORM, TODAY)).toEqual({ days, rejected: [], rejectedCount: 0 })
   })
 
   test('tells the wind of each forecast day, and a forecast without that column is read all the same', () => {

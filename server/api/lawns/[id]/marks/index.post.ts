@@ -1,0 +1,29 @@
+import { markSchema } from '#contract/work'
+import { addDays, daysBetween } from '#core/quantity/calendar'
+import { authorOf } from '../../../../records/firms'
+import { markDone } from '../../../../records/workDone'
+import { answer } from '../../../../utils/answer'
+import { bodyOf } from '../../../../utils/ask'
+import { notAhead } from '../../../../utils/notAhead'
+import { Refusal } from '../../../../utils/refusal'
+import { lawnAsked } from '../../../../utils/lawnAsked'
+
+/** Farther back than this is a slip of the finger, not a late entry. */
+const MOST_DAYS_BACK = 400
+
+/** Work marked done, whole or in part. */
+export default answer(async (event, work) => {
+  const lawn = await lawnAsked(event, work)
+  const told = await bodyOf(event, markSchema)
+  notAhead(told.doneOn, work.today, 'doneOn')
+  if (daysBetween(told.doneOn, work.today) > MOST_DAYS_BACK) {
+    throw new Refusal(422, 'invalid', 'That is too long ago.', { doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.` })
+  }
+  const marked = await markDone(authorOf(work), lawn.id, told)
+  if (marked === 'more than the whole') throw new Refusal(422, 'invalid', 'That is more than the whole.', { share: 'More than is left to do: somebody may have marked a part meanwhile.' })
+  if (marked === 'other mark') throw new Refusal(409, 'taken', 'This mark could not be added. Mark it again.')
+  const now = await lawnAsked(event, work)
+  if (marked === 'kept') return now
+  const last = now.done.filter(({ key }) => key === told.slip).at(-1)
+  throw new Refusal(409, 'done_already', `${last?.savedBy ?? 'Somebody'} marked this done already${last ? `, for ${last.doneOn}` : ''}. Yours was not added; take theirs back first if it is wrong.`)
+})

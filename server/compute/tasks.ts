@@ -1,0 +1,57 @@
+import { sunByMonth } from '#core/site/sun'
+import type { PlaceDeg } from '#core/site/geodesy'
+import type { Features } from '#core/site/sitePlan'
+import type { Day } from '#core/quantity/calendar'
+import { inPieces } from '#core/quantity/rows'
+import type { Mapping } from '#contract/station'
+import { judgeLook as judge } from './look'
+import { BadPicture, keptPhoto } from './photo'
+import { UnreadableFile } from './table'
+import { previewDays, readDays, readReadings, type ReadingsTold } from './weatherFile'
+
+/**
+ * What is worked out of something a user sent, beside the server's own thread. Plain data in and out; what cannot be used
+ * comes back as a refusal, since an error loses its kind on the way.
+ */
+export interface Reporter {
+  postMessage: (share: number) => void
+}
+export interface Refused {
+  refused: { field: string; message: string }
+}
+export const isRefused = (made: unknown): made is Refused => typeof made === 'object' && made !== null && 'refused' in made
+
+function orRefused<T>(work: () => T): T | Refused {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof UnreadableFile) return { refused: { field: 'file', message: error.message } }
+    if (error instanceof BadPicture) return { refused: { field: error.field, message: error.message } }
+    throw error
+  }
+}
+
+interface FileTask {
+  bytes: Uint8Array
+  report?: Reporter
+}
+const reporting = ({ report }: FileTask) => report && ((share: number) => { report.postMessage(share) })
+
+export const previewFile = (task: FileTask) => orRefused(() => previewDays(task.bytes, reporting(task)))
+
+/** Days of a file as rows to be kept, in their order. @param first days before it are counted and left */
+export const daysFile = (task: FileTask & { mapping: Mapping; first: Day | null; last: Day }) => orRefused(() => {
+  const { days, ...rejected } = readDays(task.bytes, task.mapping, task.last, reporting(task))
+  const wanted = days.filter(({ day }) => task.first === null || day >= task.first).sort((a, b) => (a.day < b.day ? -1 : 1))
+  return { pieces: inPieces(wanted), count: wanted.length, before: days.length - wanted.length, ...rejected }
+})
+/** Readings of a logger's file as rows to be kept, in their order. */
+export const readingsFile = (task: FileTask & { told: ReadingsTold }) => orRefused(() => {
+  const { readings, ...rejected } = readReadings(task.bytes, task.told, reporting(task))
+  const inOrder = [...readings].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.depthMm - b.depthMm))
+  return { pieces: inPieces(inOrder), count: inOrder.length, ...rejected }
+})
+
+export const photo = (task: { jpeg: string; small: string }) => orRefused(() => keptPhoto(task))
+export const judgeLook = ({ bytes }: { bytes: Uint8Array }) => judge(bytes)
+export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) => sunByMonth(features, zoneIds, place)

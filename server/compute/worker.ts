@@ -1,0 +1,2 @@
+/** The entry of a compute thread: the pool calls its tasks by name. */
+export * from './tasks'

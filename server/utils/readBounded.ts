@@ -1,0 +1,44 @@
+import { getRequestHeader, getRequestWebStream, type H3Event } from 'h3'
+import { Refusal } from './refusal'
+
+/** A body has this long, and a little more for what it has brought: a phone at the edge of its network gets through, a trickle does not. */
+const PATIENCE_MS = 30_000
+const LEAST_BYTES_PER_S = 16_384
+
+const tooLarge = (most: number) => new Refusal(413, 'too_large', `This is larger than ${most >= 1_000_000 ? `${Math.round(most / 1_000_000)} MB` : `${Math.round(most / 1024)} kB`}. Nothing was saved. Split it.`)
+const tooSlow = () => new Refusal(408, 'too_slow', 'This came too slowly to be taken. Nothing was saved; what you entered is still here. Try again where the network is better.')
+
+/** Reads a body and stops at its bounds, so that what is too large never fills the memory and what is too slow holds no place. */
+export async function readBounded(event: H3Event, mostBytes: number): Promise<Uint8Array> {
+  if (Number(getRequestHeader(event, 'content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes)
+  const stream = getRequestWebStream(event)
+  if (!stream) return new Uint8Array()
+  const reader = (stream as ReadableStream<Uint8Array>).getReader()
+  const began = performance.now()
+  const parts: Uint8Array[] = []
+  let size = 0
+  try {
+    for (;;) {
+      const left = PATIENCE_MS + (size / LEAST_BYTES_PER_S) * 1000 - (performance.now() - began)
+      const { value, done } = await within(reader.read(), left)
+      if (done) break
+      size += value.byteLength
+      if (size > mostBytes) throw tooLarge(mostBytes)
+      parts.push(value)
+    }
+  } catch (error) {
+    void reader.cancel().catch(() => undefined)
+    throw error
+  }
+  return Buffer.concat(parts)
+}
+
+async function within<T>(wait: Promise<T>, ms: number): Promise<T> {
+  let timer: NodeJS.Timeout | undefined
+  const patience = new Promise<never>((_, fail) => { timer = setTimeout(() => { fail(tooSlow()) }, Math.max(0, ms)) })
+  try {
+    return await Promise.race([wait, patience])
+  } finally {
+    clearTimeout(timer)
+  }
+}
