@@ -7,8 +7,8 @@ import { between, daySchema, heightM, required, versionSchema } from './fields'
 
 export const newStationSchema = z.object({
   name: required(80, 'Enter a name.'),
-  latDeg: z.number('Between −66 and 66 degrees.').min(-66, 'Between −66 and 66 degrees.').max(66, 'Between −66 and 66 degrees.'),
-  lonDeg: z.number('Between −180 and 180 degrees.').min(-180, 'Between −180 and 180 degrees.').max(180, 'Between −180 and 180 degrees.'),
+  latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
+  lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
   heightM: heightM.nullable(),
   coastal: z.boolean(),
 })
@@ -35,8 +35,8 @@ export const mappingSchema = z.object({
 /** A soil temperature read by hand, at local time. */
 export const readingSchema = z.object({
   at: z.string().regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.').refine((at) => isDay(at.slice(0, 10)) && Number(at.slice(11, 13)) < 24, 'A day and a time that exist.'),
-  depthMm: z.number('Between 0 and 20 in (500 mm).').min(0, 'Between 0 and 20 in (500 mm).').max(500, 'Between 0 and 20 in (500 mm).'),
-  tempC: z.number('Between −4 and 140 °F (−20 and 60 °C).').min(-20, 'Between −4 and 140 °F (−20 and 60 °C).').max(60, 'Between −4 and 140 °F (−20 and 60 °C).'),
+  depthMm: between(0, 500, 'Between 0 and 20 in (500 mm).'),
+  tempC: between(-20, 60, 'Between −4 and 140 °F (−20 and 60 °C).'),
 })
 
 const monthly = (least: number, most: number, words: string) => z.array(between(least, most, words)).length(12, 'Twelve months.')

@@ -3,10 +3,13 @@ import { addDays, daysBetween, toDay } from '#core/quantity/calendar'
 import { defaultSettings, shallowEnough } from '#core/programme/plan'
 import { depthLimitOf } from '#core/grass/blends'
 import { grassByCode } from '#core/grass/grasses'
+import { sunQuestionOf } from '#core/site/measure'
+import { sunByMonth } from '#core/site/sun'
 import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
 import { addLawn, lawnById, saveLook } from '#server/records/lawns'
 import { savePlan } from '#server/records/plans'
+import { keepSun, sunWantedOf } from '#server/records/sun'
 import { addStock } from '#server/records/stock'
 import { markDone } from '#server/records/workDone'
 import type { Lawn } from '#contract/lawn'
@@ -66,6 +69,14 @@ function zonesFor(lawn: Lawn, demo: DemoLawn): Lawn['zones'] {
   return Object.fromEntries(demo.zones!.map((zone, i) => [i ? randomUUID() : firstId, fullZone({ areaTyped: i ? '' : begun.areaTyped, tapedM2: i ? null : begun.tapedM2, ...zone }, i)]))
 }
 
+/** The sun over what is drawn, as the server works it out beside its own thread. */
+async function keepSunOf(by: Author, lawnId: string): Promise<void> {
+  const question = sunQuestionOf((await lawnById(by.firmId, lawnId))!)
+  if (!question) return
+  const byMonth = sunByMonth(question.features, question.zoneIds, question.place)
+  await keepSun(by.firmId, lawnId, sunWantedOf(question)!, Object.fromEntries(question.zoneIds.map((id, i) => [id, byMonth[i] ?? null])))
+}
+
 async function load(by: Author, demo: DemoLawn): Promise<void> {
   const lawn = (await addLawn(by, { id: randomUUID(), client: demo.client, address: demo.address, areaM2: demo.areaM2, areaTyped: demo.areaTyped, growsNow: demo.growsNow }))!
   if (!demo.zones) return
@@ -76,6 +87,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
     water: { ...lawn.water, ...water }, access: { ...lawn.access, ...access }, wishes: { ...lawn.wishes, ...wishes },
     latDeg: PELLMOOR.latDeg + demo.northDeg, lonDeg: PELLMOOR.lonDeg + 0.02, applications: (demo.applications ?? []).map((line) => ({ product: '', rate: '', ...line })),
   })
+  await keepSunOf(by, lawn.id)
   if (!demo.sowOn) return
   const programme = PROGRAMMES[demo.programme ?? 'overseed']
   const grass = grassByCode(programme.seed ?? demo.zones[0]!.grass!)

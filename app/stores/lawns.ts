@@ -47,8 +47,10 @@ export const useLawnsStore = defineStore('lawns', () => {
     const { signal } = (asking = new AbortController())
     try {
       for (let i = 0; i < ids.length; i += LIST_PAGE) {
-        const list = await $fetch<LawnGlance[]>('/api/glances', { query: { of: ids.slice(i, i + LIST_PAGE).join(',') }, signal })
-        glances.value = { ...glances.value, ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])) }
+        const asked = ids.slice(i, i + LIST_PAGE)
+        const list = await $fetch<LawnGlance[]>('/api/glances', { query: { of: asked.join(',') }, signal })
+        // One that nothing was told of is known to have none, or it would be asked for again at once.
+        glances.value = { ...glances.value, ...Object.fromEntries(asked.map((id) => [id, null])), ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])) }
       }
     } catch (error) {
       if (!signal.aborted) problem.value = problemOf(error)

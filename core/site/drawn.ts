@@ -1,5 +1,5 @@
-import type { Outline } from './geometry'
-import { borderM, coveredM2, joined, without } from './overlay'
+import { outlineAreaM2, type Outline } from './geometry'
+import { borderM, joined, without } from './overlay'
 import { outlineOf, type Feature, type FeatureKind, type Features } from './sitePlan'
 
 /** What is measured of a drawing. Apart from what a drawing is, since clipping weighs more than all the rest. */
@@ -14,7 +14,8 @@ export const zoneOutlines = (features: Features, zoneId: string): Outline[] =>
 /** @returns m² of a zone as drawn, 0 where beds and cut-outs leave nothing of it; undefined where nothing is drawn */
 export function drawnAreaM2(features: Features, zoneId: string): number | undefined {
   const drawn = Object.values(features).some((feature) => feature.kind === 'zone' && feature.zoneId === zoneId)
-  return drawn ? coveredM2(zoneOutlines(features, zoneId)) : undefined
+  // What the clipping leaves overlaps nowhere: its areas add up.
+  return drawn ? zoneOutlines(features, zoneId).reduce((sum, outline) => sum + outlineAreaM2(outline), 0) : undefined
 }
 
 /**

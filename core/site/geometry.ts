@@ -107,8 +107,14 @@ export interface Extent {
 /** The smallest upright box round some points; undefined for none. */
 export function extentOf(points: readonly PointM[]): Extent | undefined {
   if (!points.length) return undefined
-  const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)]
-  return { minX: Math.min(...xs), minY: Math.min(...ys), maxX: Math.max(...xs), maxY: Math.max(...ys) }
+  const extent = { minX: Number.POSITIVE_INFINITY, minY: Number.POSITIVE_INFINITY, maxX: Number.NEGATIVE_INFINITY, maxY: Number.NEGATIVE_INFINITY }
+  for (const [x, y] of points) {
+    if (x < extent.minX) extent.minX = x
+    if (x > extent.maxX) extent.maxX = x
+    if (y < extent.minY) extent.minY = y
+    if (y > extent.maxY) extent.maxY = y
+  }
+  return extent
 }
 
 /**

@@ -52,24 +52,28 @@ export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number):
 
 /** Gives a group the cells whose middle lies in one of its outlines, row by row between the sides that cross the row; the first to come keeps a cell. */
 function own(owner: Int16Array, { extent, cellM, columns, rows }: Pick<SunGrid, 'extent' | 'cellM' | 'columns' | 'rows'>, { outer, holes }: Outline, group: number): void {
-  const crossings = Array.from({ length: rows }, (): number[] => [])
+  const box = extentOf(outer)!
+  const firstRow = Math.max(0, Math.floor((box.minY - extent.minY) / cellM - 0.5))
+  const crossings = Array.from({ length: Math.max(0, Math.min(rows, Math.ceil((box.maxY - extent.minY) / cellM + 0.5)) - firstRow) }, (): number[] => [])
+  const endRow = firstRow + crossings.length
   for (const ring of [outer, ...holes]) {
     ring.forEach(([ax, ay], i) => {
       const [bx, by] = ring[(i + 1) % ring.length]!
       const [low, high] = ay < by ? [ay, by] : [by, ay]
-      const first = Math.max(0, Math.ceil((low - extent.minY) / cellM - 0.5))
-      for (let row = first; row < rows; row++) {
+      const first = Math.max(firstRow, Math.ceil((low - extent.minY) / cellM - 0.5))
+      for (let row = first; row < endRow; row++) {
         const y = extent.minY + (row + 0.5) * cellM
         if (y >= high) break
-        if (y >= low) crossings[row]!.push(ax + ((bx - ax) * (y - ay)) / (by - ay))
+        if (y >= low) crossings[row - firstRow]!.push(ax + ((bx - ax) * (y - ay)) / (by - ay))
       }
     })
   }
-  crossings.forEach((xs, row) => {
+  crossings.forEach((xs, i) => {
+    const row = firstRow + i
     xs.sort((a, b) => a - b)
-    for (let i = 0; i + 1 < xs.length; i += 2) {
-      const from = Math.max(0, Math.ceil((xs[i]! - extent.minX) / cellM - 0.5))
-      for (let column = from; column < columns && extent.minX + (column + 0.5) * cellM < xs[i + 1]!; column++) {
+    for (let k = 0; k + 1 < xs.length; k += 2) {
+      const from = Math.max(0, Math.ceil((xs[k]! - extent.minX) / cellM - 0.5))
+      for (let column = from; column < columns && extent.minX + (column + 0.5) * cellM < xs[k + 1]!; column++) {
         const cell = row * columns + column
         if (owner[cell] === -1) owner[cell] = group
       }

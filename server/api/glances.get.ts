@@ -5,7 +5,10 @@ import { lawnsOf } from '../records/lawns'
 import { answer } from '../utils/answer'
 import { queryOf } from '../utils/ask'
 import { localFetch } from '../utils/localFetch'
+import { failureOf } from '../records/failures'
+import { log } from '../utils/log'
 import { Refusal } from '../utils/refusal'
+import { requestIdOf } from '../utils/requestId'
 import { freshStations } from '../weather/collect'
 import { briefText, stationOf } from '../weather/sill'
 import { subjectOf } from '../weather/subject'
@@ -20,10 +23,11 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
   const glances: LawnGlance[] = []
   const glance = async (lawn: Lawn): Promise<void> => {
     const station = stationOf(lawn, stations)
-    if (!station || !seedOf(lawn)) return
-    const brief = await briefText(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
-      if (error instanceof Refusal) return undefined
-      throw error
+    const brief = !station || !seedOf(lawn) ? undefined : await briefText(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
+      // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
+      if (failureOf(error) !== undefined) throw error
+      if (!(error instanceof Refusal)) log.error({ id: requestIdOf(event), lawn: lawn.id, reason: String(error) }, 'a season was left out of a list')
+      return undefined
     })
     glances.push({ id: lawn.id, glance: brief === undefined ? null : glanceOfBrief(JSON.parse(brief) as Brief, lawn.plan.sowOn) })
   }

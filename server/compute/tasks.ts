@@ -53,5 +53,6 @@ export const readingsFile = (task: FileTask & { told: ReadingsTold }) => orRefus
 })
 
 export const photo = (task: { jpeg: string; small: string }) => orRefused(() => keptPhoto(task))
+export { climateOfStation } from './climate'
 export const judgeLook = ({ bytes }: { bytes: Uint8Array }) => judge(bytes)
 export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) => sunByMonth(features, zoneIds, place)

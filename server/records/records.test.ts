@@ -4,6 +4,7 @@ import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
+import type { DailyWeather } from '#core/climate/weather'
 import type { Lawn } from '#contract/lawn'
 import { ANSWERED, aZone, withZone } from '../../contract/test/looks'
 import { newFirm, owner, useTestDatabase } from '../test/database'
@@ -16,7 +17,7 @@ import { markSchema, NO_WORK } from '#contract/work'
 import { savePlan, versionsOf } from './plans'
 import { openSession } from './sessions'
 import { markDone, paceOf, undoMark } from './workDone'
-import { addStation, keepWeather, saveStation, stationById, stationsOf, weatherNow, weatherOf } from './stations'
+import { addStation, keepWeather, saveStation, stationById, stationsOf, weatherNow, weatherText } from './stations'
 import { collect } from '../weather/collect'
 import { dailyCsv, probeCsv } from '#contract/feed'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
@@ -25,6 +26,7 @@ const NEW_LAWN = { client: 'Odell', address: '4 Quarry Rise', areaM2: 612, areaT
 /** A mark of work that was finished on a day. */
 const on = (slip: string, day: string, told: object = {}) => markSchema.parse({ id: randomUUID(), slip, doneOn: day, ...told })
 const PLACE = { latDeg: 37, lonDeg: -79, heightM: null, coastal: false }
+const weatherOf = async (firmId: string, stationId: string) => JSON.parse(await weatherText(firmId, stationId)) as DailyWeather[]
 let ours: Author
 let theirs: Author
 

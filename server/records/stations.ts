@@ -123,12 +123,14 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
   return row!
 }
 
-export async function weatherOf(firmId: string, stationId: string): Promise<DailyWeather[]> {
-  return ask<DailyWeather>(
+/** The record of a station as text, for a thread that reads it: JSON in the order of days. */
+export async function weatherText(firmId: string, stationId: string): Promise<string> {
+  const [row] = await ask<{ days: string }>(
     firmId,
-    `select day, tmax_c as "tmaxC", tmin_c as "tminC", rain_mm as "rainMm" from weather_days
-     where firm_id = $1 and station_id = $2 order by day`, stationId,
+    `select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm) order by day), '[]')::text as days
+     from weather_days where firm_id = $1 and station_id = $2`, stationId,
   )
+  return row!.days
 }
 
 /** Keeps each day once. @returns how many are new and how many now read otherwise than before */

@@ -3,7 +3,7 @@ import { createApp, createRouter, defineEventHandler, getRouterParam, toWebHandl
 import type { ApiError } from '#contract/context'
 import origin from '../middleware/origin'
 import type { Author } from '../records/firms'
-import unknownPath from '../api/[...path]'
+import apiRoutes from '../middleware/apiRoutes'
 import { enter } from '../utils/session'
 import { ROUTES } from './routes'
 
@@ -12,7 +12,7 @@ const files = import.meta.glob<{ default: EventHandler }>('../api/**/*.ts', { ea
 
 export { ROUTES }
 
-const router = createRouter({ preemptive: true })
+const router = createRouter()
 for (const { path, method } of ROUTES) {
   const file = `..${path.replace(/:(\w+)/g, '[$1]')}`
   const { default: handler } = (files[`${file}.${method}.ts`] ?? files[`${file}/index.${method}.ts`])!
@@ -22,8 +22,7 @@ router.get('/enter/:firm/:person', defineEventHandler(async (event) => {
   await enter(event, { firmId: getRouterParam(event, 'firm')!, personId: getRouterParam(event, 'person')! })
   return {}
 }))
-router.use('/api/**', unknownPath)
-const serve = toWebHandler(createApp().use(origin).use(router))
+const serve = toWebHandler(createApp().use(apiRoutes).use(origin).use(router))
 
 export interface Answer<T> {
   status: number

@@ -3,6 +3,7 @@ import type { Lawn } from '#contract/lawn'
 import { compute } from '../compute/pool'
 import { keepSun, sunWantedOf } from '../records/sun'
 import { log } from './log'
+import { Refusal } from './refusal'
 
 /** As long as a saved survey waits for its sun before it is answered without; nearly every plan's is there by then. */
 const PATIENCE_MS = 1500
@@ -19,9 +20,9 @@ function workedOut(firmId: string, lawn: Lawn): Promise<void> {
   const key = `${lawn.id} ${wanted}`
   const working = underWay.get(key) ?? (async () => {
     try {
-      // What cannot be worked out is known to be unknown: the survey asks for hours by hand.
       const byMonthH = await compute('sunOfPlan', question).catch((error: unknown) => {
-        log.warn({ lawn: lawn.id, reason: String(error) }, 'the sun over a plan was given up')
+        if (!(error instanceof Refusal && error.code === 'too_much')) throw error
+        // What takes too much is known to be unknown: the survey asks for hours by hand.
         return question.zoneIds.map(() => null)
       })
       await keepSun(firmId, lawn.id, wanted, Object.fromEntries(question.zoneIds.map((id, i) => [id, byMonthH[i] ?? null])))

@@ -3,8 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { daylightHours } from '../../climate/radiation'
 import { addDays, dayNumber, dayOfYear, toDay, type Day } from '../../quantity/calendar'
-import type { Ring } from '../geometry'
-import { horizonsOf, sunGrid, sunReaches } from '../shade'
+import { insideOutline, type Ring } from '../geometry'
+import { cellFor, centreOf, horizonsOf, MOST_SHADOWS, sunGrid, sunReaches } from '../shade'
 import type { Feature, Features } from '../sitePlan'
 import { daysOfYear, shadedGround, sunByMonth, sunMapOf, sunPath } from '../sun'
 import { sunOn } from '../sunYear'
@@ -139,4 +139,28 @@ test('the mean of a year is that of its days, counted one by one', () => {
   const asked = sunPath(PLACE, day).reduce((sum, { azimuthDeg, tangent }) => sum + Array.from(mean.hours, (_, i) => Number(sunReaches(ground.horizons, i, azimuthDeg, tangent))).reduce((a, b) => a + b, 0), 0)
   expect(each[0]!.hours.reduce((sum, h) => sum + h, 0)).toBeCloseTo(asked / 6, 3)
   expect(daysOfYear(2026).at(-1)).toBe('2026-12-31')
+})
+
+describe('the grid', () => {
+  const star = fc.array(fc.double({ min: 3, max: 40, noNaN: true }), { minLength: 4, maxLength: 12 }).map((radii): Ring =>
+    radii.map((r, i) => [r * Math.cos((2 * Math.PI * i) / radii.length), r * Math.sin((2 * Math.PI * i) / radii.length)] as const))
+
+  test('gives each zone the cells whose middle lies in it, as counting crossings says cell by cell', () => {
+    fc.assert(fc.property(star, star, fc.double({ min: -30, max: 30, noNaN: true }), (one, other, dx) => {
+      const groups = [[{ outer: one, holes: [one.map(([x, y]) => [x / 3, y / 3] as const)] }], [{ outer: other.map(([x, y]) => [x + dx, y] as const), holes: [] }]]
+      const grid = sunGrid(groups, 1.7)
+      const wanted = Array.from(grid.owner, (_, cell) => groups.findIndex((outlines) => outlines.some((outline) => insideOutline(centreOf(grid, cell), outline))))
+      expect(Array.from(grid.owner)).toEqual(wanted)
+    }), { numRuns: 60 })
+  })
+
+  test('is coarser over a plan that asks for more shadows than one lawn may', () => {
+    const outline = [[{ outer: box(0, 0, 200, 200), holes: [] }]]
+    expect(cellFor(outline, 1, 100)).toBe(1)
+    for (const shadows of [1000, 5000]) {
+      const cellM = cellFor(outline, 1, shadows)
+      expect(cellM).toBeGreaterThan(1)
+      expect((40_000 / cellM ** 2) * shadows).toBeLessThanOrEqual(MOST_SHADOWS * 1.001)
+    }
+  })
 })

@@ -88,7 +88,7 @@ test('a disk that fills during an import keeps none of the file, says so, and ta
   const station = (await mara.ask<Station>(server, 'POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })).body
   const days = Array.from({ length: 700 }, (_, i) => `${new Date(Date.UTC(2024, 0, 1 + i)).toISOString().slice(0, 10)},20,10,1`)
   const mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'C', rain: 'mm', only: null }
-  const send = () => mara.ask<ImportResult>(server, 'POST', `/api/stations/${station.id}/import`, { csv: `date,tmax,tmin,rain\n${days.join('\n')}\n`, mapping })
+  const send = () => mara.sendFile<ImportResult>(server, `/api/stations/${station.id}/import`, `date,tmax,tmin,rain\n${days.join('\n')}\n`, { mapping: JSON.stringify(mapping) })
   // What PostgreSQL says when its disk is full, said at the 500th row.
   await owner(`create function no_room() returns trigger language plpgsql as $$ begin
     if (select count(*) from weather_days) >= 499 then raise exception 'could not extend file: No space left on device' using errcode = '53100'; end if; return new; end $$`)

@@ -11,6 +11,8 @@ export interface Running {
   pid: number
   /** Lines it has logged so far. */
   log: string[]
+  /** The longest stall of its thread since it was asked last, ms; only where it was started with UPPER_SILL_WATCH. */
+  stallMs: () => Promise<number>
   stop: (signal?: NodeJS.Signals) => Promise<void>
 }
 
@@ -28,9 +30,9 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
   const child: ChildProcess = spawn(process.execPath, [BUILT], {
     env: {
       PATH: process.env.PATH, HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: 'production',
-      NUXT_SESSION_PASSWORD: 'one secret for all the instances of a firm', NUXT_SESSION_COOKIE_SECURE: 'false', NODE_OPTIONS: '--max-semi-space-size=1', ...env,
+      NUXT_SESSION_PASSWORD: 'one secret for all the instances of a firm', NUXT_SESSION_COOKIE_SECURE: 'false', NODE_OPTIONS: '--max-semi-space-size=1', MALLOC_ARENA_MAX: '2', ...env,
     },
-    stdio: ['ignore', 'pipe', 'pipe'],
+    stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
   })
   const log: string[] = []
   for (const stream of [child.stdout!, child.stderr!]) stream.on('data', (text: Buffer) => log.push(...text.toString().split('\n').filter(Boolean)))
@@ -42,6 +44,10 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
   }
   return {
     url, log, pid: child.pid!,
+    stallMs: () => new Promise((told) => {
+      child.once('message', (message) => { told((message as { stallMs: number }).stallMs) })
+      child.send('stall', () => undefined)
+    }),
     stop: async (signal = 'SIGTERM') => {
       if (child.exitCode !== null || child.signalCode !== null) return
       child.kill(signal)
@@ -85,15 +91,30 @@ export interface Heard<T> {
   requestId: string | null
 }
 
+const byte = () => Math.floor(Math.random() * 250) + 1
+
 /** Somebody with a browser: one cookie for all the instances, as behind one address. */
 export class Visitor {
   cookie = ''
+  /** As a proxy would say it; a server that has none before it does not listen to it. */
+  readonly proxied = { 'x-forwarded-for': `10.${byte()}.${byte()}.${byte()}`, 'x-forwarded-proto': 'http' }
 
   async ask<T = Record<string, unknown>>(server: Pick<Running, 'url'>, method: string, path: string, body?: unknown): Promise<Heard<T>> {
     const response = await fetch(server.url + path, {
-      method, headers: { origin: server.url, cookie: this.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      method, headers: { ...this.proxied, origin: server.url, cookie: this.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
+    return this.heard<T>(response)
+  }
+
+  /** A file as its own body, and what is told of it besides. */
+  async sendFile<T = Record<string, unknown>>(server: Pick<Running, 'url'>, path: string, file: string | Uint8Array, told: Record<string, string> = {}): Promise<Heard<T>> {
+    return this.heard<T>(await fetch(`${server.url}${path}?${new URLSearchParams(told)}`, {
+      method: 'POST', headers: { ...this.proxied, origin: server.url, cookie: this.cookie, 'content-type': 'text/csv' }, body: file as BodyInit,
+    }))
+  }
+
+  private async heard<T>(response: Response): Promise<Heard<T>> {
     const given = response.headers.getSetCookie().at(-1)
     if (given) this.cookie = given.split(';')[0]!
     return { status: response.status, body: (await response.json()) as Heard<T>['body'], requestId: response.headers.get('x-request-id') }

@@ -1,11 +1,11 @@
 import type { ForecastDay } from '#core/climate/weather'
 import { addDays } from '#core/quantity/calendar'
-import { importSchema, MOST_FILE_BYTES, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
+import { importSchema, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
 import { compute } from '../../../compute/pool'
 import { keepWeatherRows, replaceForecast } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
-import { bytesOf, queryOf } from '../../../utils/ask'
-import { inSteps } from '../../../utils/inSteps'
+import { queryOf } from '../../../utils/ask'
+import { fileInSteps } from '../../../utils/fileInSteps'
 import { Refusal } from '../../../utils/refusal'
 import { stationAsked } from '../../../utils/stationAsked'
 
@@ -16,8 +16,7 @@ export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   if (station.kind === 'simulated') throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
   const { mapping, what } = queryOf(event, importSchema)
-  const bytes = await bytesOf(event, 'text/csv', MOST_FILE_BYTES)
-  return inSteps<ImportPreview | ImportResult>(event, async ({ progress, signal }) => {
+  return fileInSteps<ImportPreview | ImportResult>(event, async (bytes, { progress, signal }) => {
     const how = { signal, progress: (share: number) => { progress(READING, share) } }
     if (!mapping) return compute('previewFile', { bytes }, how)
     const span = what === 'days' ? { first: null, last: work.today } : { first: work.today, last: addDays(work.today, MOST_FORECAST_DAYS) }

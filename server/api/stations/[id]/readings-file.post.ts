@@ -1,17 +1,16 @@
-import { MOST_FILE_BYTES, readingsFileSchema, type ReadingsResult } from '#contract/station'
+import { readingsFileSchema, type ReadingsResult } from '#contract/station'
 import { compute } from '../../../compute/pool'
 import { keepReadingRows } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
-import { bytesOf, queryOf } from '../../../utils/ask'
-import { inSteps } from '../../../utils/inSteps'
+import { queryOf } from '../../../utils/ask'
+import { fileInSteps } from '../../../utils/fileInSteps'
 import { stationAsked } from '../../../utils/stationAsked'
 
 /** Soil temperatures out of a logger's file: good rows kept, bad ones told by line. */
 export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   const { temperature = null, depthMm = null } = queryOf(event, readingsFileSchema)
-  const bytes = await bytesOf(event, 'text/csv', MOST_FILE_BYTES)
-  return inSteps<ReadingsResult>(event, async ({ progress, signal }) => {
+  return fileInSteps<ReadingsResult>(event, async (bytes, { progress, signal }) => {
     const told = { temperature, depthMm, today: work.today }
     const { pieces, count, ...rejected } = await compute('readingsFile', { bytes, told }, { signal, progress: (share) => { progress('Reading the file', share) } })
     progress('Saving the readings', null)

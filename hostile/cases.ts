@@ -1,0 +1,108 @@
+import { randomUUID } from 'node:crypto'
+import type { z } from 'zod'
+import * as firm from '#contract/firm'
+import * as lawn from '#contract/lawn'
+import { lookSchema } from '#contract/look'
+import { newPhotoSchema, photoSizeSchema, photoWordsSchema } from '#contract/photo'
+import * as station from '#contract/station'
+import * as stock from '#contract/stock'
+import { markSchema, NO_WORK } from '#contract/work'
+import { defaultSettings } from '#core/programme/plan'
+import { PROGRAMMES } from '#core/programme/programmes'
+import { grassByCode } from '#core/grass/grasses'
+import { DEFAULT_SCHOOLS } from '#core/programme/schools'
+import { aPhoto, PASSWORD, TODAY, type Firm } from './world'
+
+/** How one route is attacked. */
+export interface Case {
+  /** Of its body, with a body that is taken. */
+  schema?: z.ZodType
+  valid?: (of: Firm) => unknown
+  /** Of what stands behind the question mark. */
+  query?: z.ZodType
+  /** The body is a file of this type. */
+  file?: 'text/csv'
+  /** Things of a firm that the path names. */
+  params?: (of: Firm) => Record<string, string>
+  ownerOnly?: true
+  /** Opens to who is not signed in. */
+  open?: true
+  /** Ends somebody's session or takes something away for good: attacked last, on a firm of its own. */
+  ends?: true
+}
+
+const ofLawn = { params: ({ lawn: { id } }: Firm) => ({ id }) }
+const ofStation = { params: ({ station: { id } }: Firm) => ({ id }) }
+const ofStock = { params: ({ stock: { id } }: Firm) => ({ id }) }
+const ofPhoto = { params: ({ lawn: { id }, photoId }: Firm) => ({ id, photo: photoId }) }
+const place = { latDeg: 38, lonDeg: -9, heightM: null, coastal: false }
+const settings = () => defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.5, programme: PROGRAMMES.overseed })
+
+/** Every route there is; one that is missing here fails the suite. */
+export const CASES: Readonly<Record<string, Case>> = {
+  'post /api/door/sign-up': { open: true, schema: firm.signUpSchema, valid: () => ({ firmName: 'A', units: 'us', currency: 'USD', timeZone: 'UTC', name: 'B', email: `${randomUUID()}@example.org`, password: PASSWORD }) },
+  'post /api/door/sign-in': { open: true, schema: firm.signInSchema, valid: ({ email }) => ({ email, password: 'a guess', code: '123456' }) },
+  'post /api/door/sign-out': { open: true, ends: true },
+  'post /api/door/link': { open: true, schema: firm.linkSchema, valid: () => ({ secret: 'x'.repeat(43) }) },
+  'post /api/door/join': { open: true, schema: firm.joinSchema, valid: () => ({ secret: 'x'.repeat(43), password: PASSWORD, name: 'C', email: 'c@example.org', code: '123456' }) },
+  'get /api/context': {},
+  'get /api/sill': {},
+  'get /api/glances': { query: lawn.glancesAskedSchema },
+  'put /api/firm': {
+    ownerOnly: true, schema: firm.firmSettingsSchema,
+    valid: ({ name }) => ({ version: 1, name, units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', schools: DEFAULT_SCHOOLS, planning: { overseedFrom: 0.5 }, workingDays: [1, 2], holidays: ['2026-12-25'], hoursADay: 16, licences: [{ what: 'Pesticides', number: '12' }], homeStationId: null }),
+  },
+  'post /api/firm/clock': { schema: firm.clockStepSchema, valid: () => ({ days: 7 }) },
+  'get /api/me/sessions': {},
+  'delete /api/me/sessions': { ends: true },
+  'delete /api/me/sessions/:session': { params: ({ sessionId }) => ({ session: sessionId }), ends: true },
+  'put /api/me/units': { schema: firm.ownUnitsSchema, valid: () => ({ units: 'us' }) },
+  'put /api/me/password': { schema: firm.passwordChangeSchema, valid: () => ({ current: 'a guess', password: PASSWORD }) },
+  'post /api/me/second-factor': { ownerOnly: true, schema: firm.passwordSchema, valid: () => ({ current: 'a guess' }) },
+  'put /api/me/second-factor': { ownerOnly: true, schema: firm.secondFactorSchema, valid: () => ({ code: '123456' }) },
+  'post /api/me/second-factor/off': { schema: firm.passwordSchema, valid: () => ({ current: 'a guess' }) },
+  'get /api/people': { ownerOnly: true },
+  'put /api/people/:id': { ownerOnly: true, schema: firm.personChangeSchema, valid: () => ({ role: 'technician', active: true }), params: ({ technicianId }) => ({ id: technicianId }), ends: true },
+  'get /api/people/links': { ownerOnly: true },
+  'post /api/people/links': { ownerOnly: true, schema: firm.linkRequestSchema, valid: ({ technicianId }) => ({ kind: 'reset', personId: technicianId }) },
+  'delete /api/people/links/:link': { ownerOnly: true, params: ({ linkId }) => ({ link: linkId }), ends: true },
+  'get /api/lawns': { query: lawn.lawnsAskedSchema },
+  'post /api/lawns': { schema: lawn.newLawnSchema, valid: () => ({ id: randomUUID(), client: 'D', address: '', areaM2: 50, areaTyped: '', growsNow: '' }) },
+  'get /api/lawns/:id': ofLawn,
+  'put /api/lawns/:id': { ...ofLawn, schema: lookSchema, valid: ({ lawn: of }) => of },
+  'delete /api/lawns/:id': { ...ofLawn, ends: true },
+  'put /api/lawns/:id/plan': {
+    ...ofLawn, schema: lawn.planSchema,
+    valid: ({ lawn: { zones } }) => ({
+      version: 0, programme: 'overseed', overruleNote: 'dry', zonePlans: { [Object.keys(zones)[0]!]: { programme: 'leave', note: 'x' } }, schools: {}, blend: [{ grass: 'TF', massShare: 0.9 }, { grass: 'KBG', massShare: 0.1 }], sowOn: '2026-12-20', settings: settings(),
+      work: { ...NO_WORK, days: { scalp: '2026-12-19' }, pins: { sow: '2026-12-20' }, own: { [`own-${randomUUID()}`]: { name: 'edge', day: '2026-12-18', hours: 1, note: '' } }, skipped: { feed: 'fed' }, overruled: { 'scalp:surface': 'blown dry' } },
+    }),
+  },
+  'get /api/lawns/:id/versions': ofLawn,
+  'get /api/lawns/:id/season': ofLawn,
+  'get /api/lawns/:id/sill': ofLawn,
+  'post /api/lawns/:id/marks': { ...ofLawn, schema: markSchema, valid: ({ stock: { id } }) => ({ id: randomUUID(), slip: 'own-' + randomUUID(), doneOn: TODAY, share: 0.5, passed: true, hours: 2, heightMm: 30, passes: 2, massKg: 4, volumeM3: 1, areaM2: 300, used: { [id]: 0.5 }, weather: 'dry', note: '' }) },
+  'delete /api/lawns/:id/marks/:mark': { params: ({ lawn: { id }, markId }) => ({ id, mark: markId }), ends: true },
+  'get /api/lawns/:id/photos': ofLawn,
+  'post /api/lawns/:id/photos': { ...ofLawn, schema: newPhotoSchema, valid: () => aPhoto() },
+  'get /api/lawns/:id/photos/:photo': { ...ofPhoto, query: photoSizeSchema },
+  'put /api/lawns/:id/photos/:photo': { ...ofPhoto, schema: photoWordsSchema, valid: () => ({ takenOn: null, zoneId: null, note: 'plug' }) },
+  'delete /api/lawns/:id/photos/:photo': { ...ofPhoto, ends: true },
+  'get /api/stations': {},
+  'post /api/stations': { schema: station.newStationSchema, valid: () => ({ name: randomUUID(), ...place }) },
+  'get /api/stations/:id': ofStation,
+  'put /api/stations/:id': { ...ofStation, schema: station.stationEditSchema, valid: ({ station: { name } }) => ({ name, ...place, version: 1, home: true, normals: { tmaxC: Array(12).fill(20), tminC: Array(12).fill(10), rainMm: Array(12).fill(60), wetDays: Array(12).fill(9) } }) },
+  'delete /api/stations/:id': { ...ofStation, ends: true },
+  'put /api/stations/:id/forecast': { ...ofStation, schema: station.forecastSchema, valid: () => ({ days: [{ day: TODAY, tmaxC: 20, tminC: 10, rainMm: 0, windKmh: 8 }] }) },
+  'post /api/stations/:id/readings': { ...ofStation, schema: station.readingSchema, valid: () => ({ at: `${TODAY}T00:01`, depthMm: 50, tempC: 12 }) },
+  'post /api/stations/:id/import': { ...ofStation, query: station.importSchema, file: 'text/csv' },
+  'post /api/stations/:id/readings-file': { ...ofStation, query: station.readingsFileSchema, file: 'text/csv' },
+  'get /api/stock': {},
+  'post /api/stock': { schema: stock.newStockSchema, valid: () => ({ id: randomUUID(), matter: 'seed TF 100', name: 'E', day: TODAY, amount: 12 }) },
+  'put /api/stock/:id': { ...ofStock, schema: stock.stockEditSchema, valid: () => ({ version: 1, name: 'F', putAway: false }) },
+  'get /api/stock/:id/moves': ofStock,
+  'post /api/stock/:id/moves': { ...ofStock, schema: stock.stockMoveSchema, valid: () => ({ id: randomUUID(), why: 'came', day: TODAY, amount: 3, note: '' }) },
+}
+
+/** The path of a route with its things named. */
+export const pathOf = (path: string, params: Record<string, string> = {}): string => path.replace(/:(\w+)/g, (_, name: string) => params[name] ?? randomUUID())

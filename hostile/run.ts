@@ -1,0 +1,73 @@
+import { writeFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
+import pg from 'pg'
+import { serverAddress } from '#server/records/serverRole'
+import { closeDatabase } from '#server/records/db'
+import { migrate } from '#server/records/migrate'
+import { startServer, type Running } from '#server/test/running/process'
+import { access } from './access'
+import { bodies } from './bodies'
+import { clock } from './clock'
+import { dawdle } from './dawdle'
+import { files } from './files'
+import { kills, type Cluster } from './kills'
+import { races } from './races'
+import { Report } from './report'
+import { scripts } from './scripts'
+
+/** Attacks a server of its own on a database of its own: bin/hostile starts both. `--short` is what bin/test runs. */
+const short = process.argv.includes('--short')
+const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice(7).split(',')
+const admin = process.env.DATABASE_URL
+if (!admin) throw new Error('DATABASE_URL is not set. Run npm run hostile.')
+const cluster: Cluster | undefined = process.env.HOSTILE_CLUSTER ? { folder: process.env.HOSTILE_CLUSTER, bin: process.env.HOSTILE_BIN!, port: new URL(admin).port } : undefined
+
+async function freshDatabase(): Promise<void> {
+  const client = new pg.Client({ connectionString: admin })
+  await client.connect()
+  await client.query('drop database if exists sill_hostile with (force)')
+  await client.query('create database sill_hostile')
+  await client.end()
+  const url = new URL(admin!)
+  url.pathname = '/sill_hostile'
+  process.env.DATABASE_URL = url.href
+  await migrate()
+}
+
+/** Most memory a process ever had, MB. */
+const memoryMb = ({ pid }: Running): number => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
+
+await freshDatabase()
+const address = await serverAddress()
+const report = new Report()
+const env = { UPPER_SILL_WATCH: '1', UPPER_SILL_BEHIND_PROXY: '1', UPPER_SILL_LOG: 'error' }
+const start = () => startServer(address, env)
+const wanted = (name: string) => !only || only.includes(name)
+console.log(`• Attacking a server of our own${short ? ', the short form' : ''}…`)
+
+let server = await start()
+const watched = async (name: string, work: () => Promise<string>) => {
+  if (!wanted(name)) return
+  await report.section(name, work)
+  report.mostMemoryMb = Math.max(report.mostMemoryMb, memoryMb(server))
+}
+await watched('access', () => access(server, report))
+await watched('bodies', () => bodies(server, report, short ? 10 : 900))
+await watched('clock', () => clock(server, report))
+await watched('files', () => files(server, report, short))
+const second = await start()
+await watched('races', () => races([server, second], report, short ? 6 : 24))
+await second.stop()
+await watched('scripts', () => scripts(server, report, short))
+if (!short) await watched('dawdle', () => dawdle(server, report))
+const unhandled = server.log.filter((line) => /uncaughtException|unhandledRejection/.test(line))
+for (const line of unhandled) report.wrong.push(`nothing caught: ${line.slice(0, 400)}`)
+await server.stop()
+if (wanted('kills')) await report.section('kills', () => kills(address, cluster, report, short ? 2 : 25))
+await closeDatabase()
+server = undefined as never
+
+console.log(`\n${report.summary}`)
+for (const failure of report.failures.slice(0, 60)) console.log(`✗ ${failure}`)
+writeFileSync('test-results/hostile.json', JSON.stringify({ sections: report.sections, summary: report.summary, failures: report.failures }, null, 1))
+process.exit(report.failures.length ? 1 : 0)

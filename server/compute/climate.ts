@@ -1,0 +1,43 @@
+import { climateFromNormals, type Climate, type Normals } from '#core/climate/normals'
+import { climateOfPlace, LEAST_STATION_YEARS, stationYears, type PlainRun } from '#core/climate/stationYears'
+import type { DailyWeather } from '#core/climate/weather'
+import { DAYS_AHEAD, DAYS_READ } from '#core/establishment/season'
+import { addDays, type Day } from '#core/quantity/calendar'
+
+/** Whose normals stand in where a station has none of its own. */
+export interface Lender {
+  name: string
+  normals: Normals
+}
+
+interface StationTold {
+  name: string
+  normals: Normals | null
+  lender: Lender | undefined
+  today: Day
+}
+
+const yearsWords = (years: number) => (years < 1.05 ? `${Math.round(years * 12)} months` : `${years.toFixed(1)} years`)
+
+/** Climate behind the weather years, with its origin in words. */
+function climateOf({ lender, today, ...station }: StationTold, record: readonly DailyWeather[]): { climate: Climate; own?: PlainRun[]; from: string } | { lacks: string } {
+  const place = climateOfPlace(record, station.normals)
+  const own = place && stationYears(record, today, DAYS_AHEAD, place.climate)
+  if (place && own) return { climate: place.climate, own, from: `the record of ${station.name}: ${own.length} of its years as they were` }
+  if (place?.from === 'both') return { climate: place.climate, from: `the normals of ${station.name} and ${yearsWords(place.years)} of its record` }
+  if (place?.from === 'normals') return { climate: place.climate, from: `the normals of ${station.name}` }
+  if (place) return { climate: place.climate, from: `${yearsWords(place.years)} of ${station.name}; below ${LEAST_STATION_YEARS} years, without normals, the spread is a rough guess` }
+  if (lender) return { climate: climateFromNormals(lender.normals), from: `the normals of ${lender.name}, since ${station.name} has not 20 days of every month` }
+  return { lacks: `${station.name} has ${record.length} days and no normals. Import a year at least, every month of the year with 20 days, or type its normals.` }
+}
+
+/**
+ * The climate of a station and the days a season begins with.
+ * @param record its days as JSON, in their order: a century of them is read here and not by who asks
+ * @returns or what it lacks, in words
+ */
+export function climateOfStation({ record, ...told }: StationTold & { record: string }) {
+  const days = JSON.parse(record) as DailyWeather[]
+  const climate = climateOf(told, days)
+  return 'lacks' in climate ? climate : { ...climate, observed: days.filter(({ day }) => day < told.today && day >= addDays(told.today, -DAYS_READ)) }
+}
