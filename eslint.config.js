@@ -22,6 +22,8 @@ export default ts.config(
       'vue/first-attribute-linebreak': 'off',
       'vue/html-closing-bracket-newline': 'off',
       'vue/html-indent': 'off',
+      // A virtual module of the build is declared beside who imports it.
+      '@typescript-eslint/triple-slash-reference': ['error', { path: 'always' }],
       eqeqeq: ['error', 'always'],
       'no-console': ['error', { allow: ['error', 'log'] }],
     },
