@@ -4,6 +4,7 @@ import { existsSync, readFileSync } from 'node:fs'
 const read = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined)
 const unit = read('test-results/unit.json')
 const browser = read('test-results/e2e.json')
+const hostile = read('test-results/hostile.json')
 let passed = 0
 let failed = Number(process.argv[2] ?? 0)
 
@@ -14,6 +15,12 @@ if (unit) {
 if (browser) {
   passed += browser.stats.expected
   failed += browser.stats.unexpected + browser.stats.flaky + (browser.stats.expected + browser.stats.unexpected === 0 ? 1 : 0)
+} else failed += 1
+
+// Each section of attacks that found nothing is one test that passed.
+if (hostile) {
+  passed += hostile.failures.length ? 0 : hostile.sections.length
+  failed += hostile.failures.length
 } else failed += 1
 
 console.log(`tests: ${passed} passed, ${failed} failed`)

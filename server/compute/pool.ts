@@ -29,7 +29,7 @@ function poolOf(queue: Queue): Piscina {
   let pool = pools.get(queue)
   if (!pool) {
     pool = new Piscina({
-      filename: WORKER_FILE, minThreads: 0, maxThreads: 1, idleTimeout: 15_000, maxQueue: MOST_WAITING, resourceLimits: MEMORY,
+      filename: WORKER_FILE, minThreads: 0, maxThreads: 1, idleTimeout: 60_000, maxQueue: MOST_WAITING, resourceLimits: MEMORY,
     })
     pool.on('error', (error: Error) => { log.error({ reason: error.message, queue }, 'a compute thread has ended') })
     pools.set(queue, pool)

@@ -119,7 +119,7 @@ async function keep(): Promise<void> {
       <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
       <UButton v-else color="primary" :disabled="!ready" @click="keep">Keep the good rows</UButton>
     </template>
-    <div v-if="result" class="result" role="status">
+    <div v-if="result && !progress" class="result" role="status">
       <p class="verdict"><template v-if="what === 'forecast'">A forecast of {{ result.added }} days is kept<template v-if="result.unchanged">; {{ result.unchanged }} rows were of days gone</template>.</template><template v-else>{{ result.added.toLocaleString('en-US') }} days added, {{ result.changed }} changed, {{ result.unchanged.toLocaleString('en-US') }} as before.</template></p>
       <template v-if="result.rejectedCount">
         <p><b class="text-clay-500">{{ result.rejectedCount }} rows left out</b><template v-if="result.rejectedCount > result.rejected.length">, the first {{ result.rejected.length }} of them:</template></p>

@@ -42,7 +42,7 @@ async function keep(): Promise<void> {
       <UButton color="primary" :disabled="!file || busy" @click="keep">Keep the readings</UButton>
     </div>
     <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
-    <div v-if="result" role="status">
+    <div v-if="result && !progress" role="status">
       <p><b>{{ result.kept.toLocaleString('en-US') }} readings of {{ file?.name }} kept.</b> <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template></p>
       <ol><li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li></ol>
     </div>
