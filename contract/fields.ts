@@ -10,7 +10,8 @@ export const cleaned = (typed: string): string => typed.replace(UNKEEPABLE, '').
 /** Fields that several contracts are made of, each bounded. */
 export const daySchema = z.string().max(10, 'A date such as 2026-09-24.').refine(isDay, 'A date such as 2026-09-24.').transform((text) => text as Day)
 export const idSchema = z.uuid()
-export const text = (most: number) => z.string().overwrite(cleaned).max(most, `At most ${most} characters.`)
+/** Far beyond what is kept nothing is cleaned: bringing letters into one spelling takes long for a heap of accents. */
+export const text = (most: number) => z.string().max(most * 4, { error: `At most ${most} characters.`, abort: true }).overwrite(cleaned).max(most, `At most ${most} characters.`)
 export const required = (most: number, empty = 'Enter something here.') => text(most).min(1, empty)
 /** Counts the saves of one thing, as the database counts. */
 export const versionSchema = z.int().min(0).max(2_147_483_647)

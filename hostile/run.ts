@@ -1,21 +1,22 @@
-import { writeFileSync } from 'node:fs'
-import { readFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import pg from 'pg'
 import { serverAddress } from '#server/records/serverRole'
 import { closeDatabase } from '#server/records/db'
 import { migrate } from '#server/records/migrate'
 import { startServer, type Running } from '#server/test/running/process'
+import { machine } from '../bench/figures'
 import { access } from './access'
 import { bodies } from './bodies'
 import { clock } from './clock'
 import { dawdle } from './dawdle'
 import { files } from './files'
+import { heaps } from './heaps'
 import { kills, type Cluster } from './kills'
 import { races } from './races'
 import { Report } from './report'
 import { scripts } from './scripts'
 
-/** Attacks a server of its own on a database of its own: bin/hostile starts both. `--short` is what bin/test runs. */
+/** Attacks a server of its own on a database of its own: bin/hostile starts both. `--short` is what bin/test runs, `--keep` puts the figures into docs/bench.md. */
 const short = process.argv.includes('--short')
 const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice(7).split(',')
 const admin = process.env.DATABASE_URL
@@ -55,6 +56,7 @@ await watched('access', () => access(server, report))
 await watched('bodies', () => bodies(server, report, short ? 10 : 900))
 await watched('clock', () => clock(server, report))
 await watched('files', () => files(server, report, short))
+await watched('heaps', () => heaps(server, report, short))
 const second = await start()
 await watched('races', () => races([server, second], report, short ? 6 : 24))
 await second.stop()
@@ -70,4 +72,20 @@ server = undefined as never
 console.log(`\n${report.summary}`)
 for (const failure of report.failures.slice(0, 60)) console.log(`✗ ${failure}`)
 writeFileSync('test-results/hostile.json', JSON.stringify({ sections: report.sections, summary: report.summary, failures: report.failures }, null, 1))
+if (process.argv.includes('--keep')) keep()
 process.exit(report.failures.length ? 1 : 0)
+
+/** Puts the figures of the long form into the bench's report. */
+function keep(): void {
+  const { probes, serverErrors, lost, leaked, wrong, mostMemoryMb, longestStallMs } = report
+  const rows = [
+    ['probes', String(probes), ''], ['answers of kind 500', String(serverErrors.length), '0'], ['acknowledged writes lost', String(lost.length), '0'], ['seen by who may not', String(leaked.length), '0'], ['otherwise wrong', String(wrong.length), '0'],
+    ['most memory of the server and its threads', `${Math.round(mostMemoryMb)} MB`, 'under 400 MB'], ['longest stall of the server’s thread in the storm', `${Math.round(longestStallMs.storm)} ms`, 'under 200 ms'],
+    ['the same by any one request', `${Math.round(longestStallMs.one)} ms (${longestStallMs.oneBy})`, 'under 100 ms'],
+    ...report.sections.map(({ name, probes: of, seconds, says }) => [name, `${of} probes in ${seconds.toFixed(0)} s`, says]),
+  ]
+  const text = [`On ${new Date().toISOString().slice(0, 10)}, ${machine()}.`, '', '| under attack | figure | wanted, or what was done |', '|---|---|---|', ...rows.map((row) => `| ${row.join(' | ')} |`), ''].join('\n')
+  const file = 'docs/bench.md'
+  const [before, , after] = readFileSync(file, 'utf8').split(/(?<=<!-- attacked -->\n)|(?=<!-- end of attacked -->)/)
+  writeFileSync(file, `${before}${text}${after}`)
+}

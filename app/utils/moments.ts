@@ -1,7 +1,11 @@
-/** A moment as people say it, by their own clock: "today at 6:40 AM", "Sep 18 at 6:40 AM". */
+import { shortDay, type Day } from '#core/quantity/calendar'
+
+const two = (n: number): string => String(n).padStart(2, '0')
+const dayOf = (at: Date): Day => `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}` as Day
+
+/** A moment as people say it, by the clock of their browser: "today at 6:40 AM", "18 Sep at 6:40 AM". */
 export function momentWords(iso: string, now = new Date()): string {
   const at = new Date(iso)
   const clock = at.toLocaleTimeString('en-US', { hour: 'numeric', minute: '2-digit' })
-  if (at.toDateString() === now.toDateString()) return `today at ${clock}`
-  return `${at.toLocaleDateString('en-US', { month: 'short', day: 'numeric', ...(at.getFullYear() === now.getFullYear() ? {} : { year: 'numeric' }) })} at ${clock}`
+  return `${dayOf(at) === dayOf(now) ? 'today' : shortDay(dayOf(at))} at ${clock}`
 }

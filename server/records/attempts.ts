@@ -25,6 +25,9 @@ const limiter = (limit: Limit): RateLimiterPostgres => new RateLimiterPostgres({
 const wrongTries = (): RateLimiterPostgres => new RateLimiterPostgres({ ...store(), keyPrefix: 'wrong', points: 1_000_000, duration: REMEMBERED_S })
 const gate = (): RateLimiterPostgres => new RateLimiterPostgres({ ...store(), keyPrefix: 'gate', points: 1, duration: FIRST_WAIT_S })
 
+/** One try of so many sweeps the table. */
+const SWEPT_SHARE = 0.02
+
 /** Keys say nothing to who reads the table. */
 export const hashed = (text: string): string => createHash('sha256').update(text).digest('base64url')
 
@@ -40,7 +43,11 @@ async function waitFor(consumed: Promise<unknown>): Promise<number> {
 }
 
 /** Counts a try, in the database, so all instances count together. @returns seconds to wait; 0 when it may go on */
-export const countTry = (limit: Limit, from: string): Promise<number> => waitFor(limiter(limit).consume(hashed(from)))
+export async function countTry(limit: Limit, from: string): Promise<number> {
+  // Now and then what nobody counts any more is let go.
+  if (Math.random() < SWEPT_SHARE) await database().query('delete from attempts where expire is not null and expire < $1', [Date.now()])
+  return waitFor(limiter(limit).consume(hashed(from)))
+}
 
 /** An account at which a password is tried, from an address. */
 export interface TriedAt {

@@ -5,6 +5,7 @@ import type { GrassCode } from '#core/grass/grasses'
 import { inFirm } from './db'
 import type { Author } from './firms'
 import { NO_PLAN, PLAN_COLUMNS, planFrom, type PlanRow } from './plans'
+import { roomFor } from './quotas'
 import { sunWantedOf } from './sun'
 import { replaceSurvey, SURVEY_COLUMNS } from './surveys'
 
@@ -77,6 +78,7 @@ export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefin
       [by.firmId, lawn.id, by.personId, lawn.client, lawn.address, lawn.growsNow],
     )
     if (rowCount) {
+      await roomFor(client, by.firmId, 'lawns')
       await client.query(`insert into zones (firm_id, lawn_id, name, area_typed, taped_m2, area_m2) values ($1, $2, 'Lawn', $3, $4, $4)`, [by.firmId, lawn.id, lawn.areaTyped, lawn.areaM2])
     }
   })
@@ -109,6 +111,7 @@ export async function saveLook({ firmId, personId }: Author, id: string, look: L
     const sunBefore = new Map(rows.map((zone) => [zone.id, zone.sunByMonthH]))
     const measured = Object.fromEntries(Object.keys(look.zones).map((zoneId) => [zoneId, { areaM2: areasM2[zoneId] ?? null, sunByMonthH: sunBefore.get(zoneId) ?? null }]))
     await replaceSurvey(client, firmId, id, look, measured)
+    await roomFor(client, firmId, 'corners', 'depths')
     return true
   })
 }

@@ -11,6 +11,9 @@ export interface KeptOutlook {
 /** Days after which what nobody can ask for any more is let go: today is part of every hash. */
 const KEPT_DAYS = 3
 
+/** Outlooks of one firm: its lawns and zones of three days, some times over. */
+const MOST_KEPT = 5000
+
 /** @param hash of everything it was worked out from, SHA-256 in hexadecimal */
 export async function keptOutlook(firmId: string, hash: string): Promise<Omit<KeptOutlook, 'brief'> | undefined> {
   return inFirm(firmId, async (client) => {
@@ -31,6 +34,10 @@ export async function keptBrief(firmId: string, hash: string): Promise<string | 
 export async function keepOutlook(firmId: string, hash: string, { outlook, brief, yearsFrom }: KeptOutlook): Promise<void> {
   await inFirm(firmId, async (client) => {
     await client.query(`delete from kept_outlooks where firm_id = $1 and kept_at < now() - make_interval(days => $2)`, [firmId, KEPT_DAYS])
+    // Of a plan that is changed without end only so many stay; what is let go is worked out again.
+    await client.query(
+      `delete from kept_outlooks where firm_id = $1 and hash in (select hash from kept_outlooks where firm_id = $1 order by kept_at desc offset $2)`, [firmId, MOST_KEPT],
+    )
     await client.query(`insert into kept_outlooks (firm_id, hash, outlook, brief, years_from) values ($1, $2, $3, $4, $5) on conflict (firm_id, hash) do nothing`, [firmId, hash, outlook, brief, yearsFrom])
   })
 }

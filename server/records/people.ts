@@ -2,6 +2,7 @@ import type { UnitSystem } from '#core/quantity/figure'
 import type { LinkListed, LinkMade, PersonListed, Role } from '#contract/firm'
 import { asOwner, askOnce, inFirm, type Queryable } from './db'
 import type { Author } from './firms'
+import { roomFor } from './quotas'
 import { endSessionsIn } from './sessions'
 
 /** Who would sign in under an address. */
@@ -90,6 +91,7 @@ export async function addLink(
        returning id, kind, expires_at as "expiresAt"`,
       [by.firmId, link.kind, link.kind === 'invitation' ? link.role : null, personId, secretHash, by.personId, LINK_DAYS],
     )
+    await roomFor(client, by.firmId, 'links')
     return rows[0]
   })
 }
@@ -152,6 +154,7 @@ export async function useLink(link: Link, passwordHash: string, joining?: { name
       `insert into people (firm_id, name, email, role, password_hash) values ($1, $2, $3, $4, $5) returning id`,
       [firmId, joining!.name, joining!.email, link.role, passwordHash],
     )
+    await roomFor(client, firmId, 'people')
     return { firmId, personId: rows[0]!.id }
   }).catch((error: { code?: string }) => {
     // Undone with the rest, so the link still opens for another address.

@@ -2,6 +2,7 @@ import { MOST_PHOTOS, type NewPhoto, type Photo, type PhotoWords } from '#contra
 import type { KeptPhoto } from '../compute/photo'
 import { inFirm } from './db'
 import type { Author } from './firms'
+import { roomFor } from './quotas'
 
 const SELECT = `
   select f.id, f.zone_id as "zoneId", f.note, f.taken_on as "takenOn", f.width_px as "widthPx", f.height_px as "heightPx",
@@ -43,6 +44,7 @@ export async function addPhoto({ firmId, personId }: Author, lawnId: string, pho
         Buffer.from(whole.bytes), Buffer.from(small.bytes), personId,
       ],
     )
+    await roomFor(client, firmId, 'photos')
     return true
   })
 }

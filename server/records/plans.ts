@@ -62,6 +62,9 @@ export const PLAN_COLUMNS = `
     updated_at as "savedAt", (select name from people author where author.firm_id = plans.firm_id and author.id = plans.updated_by) as "savedBy"
   from plans`
 
+/** Versions of a plan that are kept. */
+const KEPT_VERSIONS = 200
+
 /** Saves the first plan of a lawn or the next version of it. @returns false when a newer version is there already */
 export async function savePlan({ firmId, personId }: Author, lawnId: string, plan: PlanInput): Promise<boolean> {
   const s = plan.settings
@@ -89,6 +92,8 @@ export async function savePlan({ firmId, personId }: Author, lawnId: string, pla
     )
     const version = rows[0]?.version
     if (version === undefined) return false
+    // So far back nobody looks; the rest stays.
+    await client.query(`delete from plan_versions where firm_id = $1 and lawn_id = $2 and version <= $3`, [firmId, lawnId, version - KEPT_VERSIONS])
     await client.query(`insert into plan_versions (firm_id, lawn_id, version, plan, saved_by) values ($1, $2, $3, $4, $5)`, [firmId, lawnId, version, { ...plan, version }, personId])
     return true
   })

@@ -3,8 +3,7 @@ import { beforeEach, describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
-import { addDays, toDay } from '#core/quantity/calendar'
-import type { DailyWeather } from '#core/climate/weather'
+import { toDay } from '#core/quantity/calendar'
 import type { Lawn } from '#contract/lawn'
 import { ANSWERED, aZone, withZone } from '../../contract/test/looks'
 import { newFirm, owner, useTestDatabase } from '../test/database'
@@ -17,16 +16,12 @@ import { markSchema, NO_WORK } from '#contract/work'
 import { savePlan, versionsOf } from './plans'
 import { openSession } from './sessions'
 import { markDone, paceOf, undoMark } from './workDone'
-import { addStation, keepWeather, saveStation, stationById, stationsOf, weatherNow, weatherText } from './stations'
-import { collect } from '../weather/collect'
-import { dailyCsv, probeCsv } from '#contract/feed'
-import { standinDays, standinForecast, standinReadings } from '../weather/standin'
+import { addStation, keepReadings, weatherNow } from './stations'
 
 const NEW_LAWN = { client: 'Odell', address: '4 Quarry Rise', areaM2: 612, areaTyped: '6,590 sq ft', growsNow: 'thin tall fescue' }
 /** A mark of work that was finished on a day. */
 const on = (slip: string, day: string, told: object = {}) => markSchema.parse({ id: randomUUID(), slip, doneOn: day, ...told })
 const PLACE = { latDeg: 37, lonDeg: -79, heightM: null, coastal: false }
-const weatherOf = async (firmId: string, stationId: string) => JSON.parse(await weatherText(firmId, stationId)) as DailyWeather[]
 let ours: Author
 let theirs: Author
 
@@ -245,74 +240,23 @@ describe('a plan', () => {
   })
 })
 
-describe('a station', () => {
-  const week = Array.from({ length: 7 }, (_, i) => ({ day: addDays(toDay('2026-08-01'), i), tmaxC: 28 + i, tminC: 15, rainMm: i }))
+describe('a firm that keeps without end', () => {
+  test('is told to stop, and nothing of the last is kept', async () => {
+    const lawn = await added(ours)
+    await owner(`insert into operations_done (firm_id, lawn_id, id, slip, done_on) select $1, $2, gen_random_uuid(), 'own-' || gen_random_uuid(), '2026-09-01' from generate_series(1, 800)`, [ours.firmId, lawn.id])
+    await expect(markDone(ours, lawn.id, on('scalp', '2026-09-01'))).rejects.toThrow(/800 marks/)
+    expect((await lawnById(ours.firmId, lawn.id))!.done).toHaveLength(800)
+    await owner(`insert into stations (firm_id, name, kind, lat_deg, lon_deg) select $1, 'S' || i, 'imported', 0, 0 from generate_series(1, 60) i`, [ours.firmId])
+    await expect(addStation(ours.firmId, { name: 'One more', ...PLACE })).rejects.toThrow(/60 stations/)
+    expect(await addStation(theirs.firmId, { name: 'Theirs', ...PLACE })).toBeDefined()
+  })
 
-  test('keeps a day once: importing again adds nothing, a corrected day changes one', async () => {
+  test('reads of a logger that reads every minute one reading an hour and depth', async () => {
     const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
-    expect(await keepWeather(ours.firmId, station.id, week)).toEqual({ added: 7, changed: 0 })
-    const weatherStamp = async () => (await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-08-01'))).stamp
-    const stamp = await weatherStamp()
-    expect(await keepWeather(ours.firmId, station.id, week)).toEqual({ added: 0, changed: 0 })
-    expect(await weatherStamp()).toBe(stamp)
-    expect(await keepWeather(ours.firmId, station.id, [{ ...week[2]!, rainMm: 9.5 }])).toEqual({ added: 0, changed: 1 })
-    expect(await weatherStamp()).not.toBe(stamp)
-    expect((await weatherOf(ours.firmId, station.id))[2]).toEqual({ ...week[2]!, rainMm: 9.5 })
-    expect(await weatherOf(theirs.firmId, station.id)).toEqual([])
-  })
-
-  test('of the same name is refused, and only the first is home', async () => {
-    await addStation(ours.firmId, { name: 'Ridge', ...PLACE })
-    expect(await addStation(ours.firmId, { name: 'Ridge', ...PLACE })).toBeUndefined()
-    await addStation(ours.firmId, { name: 'Airfield', ...PLACE })
-    expect((await stationsOf(ours.firmId)).map(({ name, home }) => [name, home])).toEqual([['Ridge', true], ['Airfield', false]])
-  })
-
-  test('is added first, made home and renamed by several at once: one is home, each has its name, nobody meets an error', async () => {
-    const names = Array.from({ length: 12 }, (_, i) => `Station ${i % 6}`)
-    const stations = await Promise.all(names.map((name) => addStation(ours.firmId, { name, ...PLACE })))
-    expect(stations.filter(Boolean)).toHaveLength(6)
-    expect((await stationsOf(ours.firmId)).filter(({ home }) => home)).toHaveLength(1)
-    const there = await stationsOf(ours.firmId)
-    const edits = await Promise.all(there.map((station, i) => saveStation(ours.firmId, station.id, { ...station, home: true, name: i < 3 ? 'Same' : station.name })))
-    expect(edits.filter((outcome) => outcome === 'taken')).toHaveLength(2)
-    expect((await stationsOf(ours.firmId)).filter(({ home }) => home)).toHaveLength(1)
-  })
-
-  test('takes two imports of the same days in opposite order at once', async () => {
-    const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
-    const many = Array.from({ length: 900 }, (_, i) => ({ day: addDays(toDay('2024-01-01'), i), tmaxC: 20 + (i % 7), tminC: 10, rainMm: 0 }))
-    await Promise.all([many, [...many].reverse(), many.map((day) => ({ ...day, rainMm: 3 })), [...many].reverse().map((day) => ({ ...day, rainMm: 4 }))].map((days) => keepWeather(ours.firmId, station.id, days)))
-    expect(await weatherOf(ours.firmId, station.id)).toHaveLength(900)
-  })
-
-  test('does not take a day whose lowest is above its highest', async () => {
-    const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
-    await expect(keepWeather(ours.firmId, station.id, [...week, { day: toDay('2026-08-09'), tmaxC: 10, tminC: 20, rainMm: 0 }])).rejects.toMatchObject({ code: '23514' })
-    expect(await weatherOf(ours.firmId, station.id)).toEqual([])
-  })
-
-  test('is asked only for what it has not delivered yet, and a silent one loses nothing', async () => {
-    const ridge = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
-    await owner(`update stations set kind = 'simulated', feed_path = '/standin/pellmoor-ridge' where id = $1`, [ridge.id])
-    const asked: string[] = []
-    const answer = async (path: string) => {
-      asked.push(path)
-      const query = new URL(path, 'http://stand.in').searchParams
-      const [from, to, on] = ['from', 'to', 'on'].map((name) => query.get(name) ?? '') as [string, string, string]
-      if (path.includes('forecast')) return dailyCsv(standinForecast(toDay(on)))
-      return path.includes('daily') ? dailyCsv(standinDays(toDay(from), toDay(to))) : probeCsv(standinReadings(toDay(from), toDay(to)))
-    }
-    const today = toDay('2026-09-08')
-    const station = async () => (await stationById(ours.firmId, ridge.id))!
-    expect(await collect(ours.firmId, await station(), today, () => Promise.reject(new Error('no line')))).toBe(false)
-    expect(await collect(ours.firmId, await station(), today, answer)).toBe(true)
-    expect(await station()).toMatchObject({ days: 500, lastDay: '2026-09-07' })
-    expect(await collect(ours.firmId, await station(), today, answer)).toBe(true)
-    expect(asked).toHaveLength(3)
-    await collect(ours.firmId, await station(), addDays(today, 2), answer)
-    expect(asked[3]).toContain('from=2026-09-08&to=2026-09-09')
-    expect((await station()).days).toBe(502)
+    const minutes = Array.from({ length: 180 }, (_, i) => ({ at: `2026-09-07T${String(6 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}`, depthMm: i % 2 ? 50 : 100, tempC: 20 + i / 100 }))
+    await keepReadings(ours.firmId, station.id, minutes)
+    const { probe } = await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-06-01'))
+    expect(probe.map(({ at, depthMm }) => [at, depthMm])).toEqual([['2026-09-07T06:00', 100], ['2026-09-07T06:01', 50], ['2026-09-07T07:00', 100], ['2026-09-07T07:01', 50], ['2026-09-07T08:00', 100], ['2026-09-07T08:01', 50]])
   })
 })
 

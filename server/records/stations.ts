@@ -4,6 +4,7 @@ import type { ProbeReading } from '#core/climate/probe'
 import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
 import { inPieces, type RowPieces } from '#core/quantity/rows'
 import { inFirm, type Queryable } from './db'
+import { roomFor } from './quotas'
 
 export interface StationRecord extends Station {
   feedPath: string | null
@@ -44,6 +45,7 @@ export async function addStation(firmId: string, station: NewStation): Promise<S
        on conflict (firm_id, name) do nothing returning id`,
       [firmId, station.name, station.latDeg, station.lonDeg, station.coastal, station.heightM],
     )
+    await roomFor(client, firmId, 'stations')
     return rows[0]?.id
   })
   return id === undefined ? undefined : stationById(firmId, id)
@@ -107,6 +109,9 @@ export interface WeatherNow {
   probe: ProbeReading[]
 }
 
+/** Hourly readings of some depths over the days that count. */
+const MOST_PROBE_READINGS = 6000
+
 export async function weatherNow(firmId: string, stationId: string, today: Day, probeFrom: Day): Promise<WeatherNow> {
   const [row] = await ask<WeatherNow>(
     firmId,
@@ -117,7 +122,11 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
         from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
           and issued_on = (select max(issued_on) from forecast_days where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
        (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]') as probe
-        from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1) p`,
+        from (select * from (
+          -- Of a logger that reads every minute one reading an hour and depth says as much.
+          select distinct on (date_trunc('hour', read_at), round(depth_mm / 5)) read_at, depth_mm, temp_c
+          from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1
+          order by date_trunc('hour', read_at), round(depth_mm / 5), read_at) hourly order by read_at desc limit ${MOST_PROBE_READINGS}) latest) p`,
     stationId, today, probeFrom,
   )
   return row!

@@ -3,6 +3,7 @@ import type { StockLevels } from '#core/materials/stock'
 import type { Day } from '#core/quantity/calendar'
 import { inFirm, type Queryable } from './db'
 import type { Author } from './firms'
+import { roomFor } from './quotas'
 
 const ITEMS = `
   select i.id, i.matter, i.name, i.put_away as "putAway", i.version, coalesce(m.on_hand, 0) as "onHand", m.last_day as "lastDay"
@@ -37,6 +38,7 @@ export async function stockLevels(firmId: string): Promise<StockLevels> {
 export async function addStock({ firmId, personId }: Author, { id, matter, name, day, amount }: NewStock): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(`insert into stock_items (id, firm_id, matter, name) values ($1, $2, $3, $4) on conflict (id) do nothing`, [id, firmId, matter, name])
+    if (rowCount) await roomFor(client, firmId, 'stock')
     if (rowCount) await client.query(`insert into stock_moves (firm_id, item_id, why, day, amount, recorded_by) values ($1, $2, 'counted', $3, $4, $5)`, [firmId, id, day, amount, personId])
     else return (await client.query(`select from stock_items where firm_id = $1 and id = $2`, [firmId, id])).rowCount === 1
     return true
@@ -72,6 +74,7 @@ export async function moveStock({ firmId, personId }: Author, itemId: string, { 
        select $1, $2, $3, $4, $5, case when $4 = 'came' then $6::float8 else $6::float8 - coalesce((select sum(amount) from stock_moves where firm_id = $2 and item_id = $3), 0) end, $7, $8
        on conflict (id) do nothing`, [id, firmId, itemId, why, day, amount, note, personId],
     )
+    await roomFor(client, firmId, 'moves')
     return true
   })
 }

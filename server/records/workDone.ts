@@ -3,6 +3,7 @@ import type { NewMark } from '#contract/work'
 import type { Pace } from '#core/programme/hours'
 import { inFirm } from './db'
 import type { Author } from './firms'
+import { roomForMarks } from './quotas'
 import { giveBack, useUp } from './stock'
 
 /** Shares of several marks that make a whole, but for rounding. */
@@ -33,6 +34,7 @@ export async function markDone({ firmId, personId }: Author, lawnId: string, { i
       [firmId, lawnId, id, slip, told.doneOn, personId, told.share, told.passed, told.hours, told.heightMm, told.passes, told.massKg, told.weather, told.note, told.volumeM3, told.areaM2],
     )
     if (!rowCount) return 'other mark'
+    await roomForMarks(client, firmId, lawnId)
     await useUp(client, { firmId, personId }, { id, lawnId, doneOn: told.doneOn }, told.used)
     return 'kept'
   })

@@ -2,6 +2,7 @@ import { getQuery, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { readBounded } from './readBounded'
 import { notFound, Refusal } from './refusal'
+import { tooManyValues } from './structure'
 
 /** Nothing that people type is larger. */
 const MOST_BYTES = 128 * 1024
@@ -14,7 +15,9 @@ export async function bodyOf<T extends z.ZodType>(event: H3Event, schema: T, mos
   if (!isOf(event, 'application/json')) return schema.parse(undefined)
   let raw: unknown
   try {
-    raw = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(await readBounded(event, mostBytes)))
+    const json = new TextDecoder('utf-8', { fatal: true }).decode(await readBounded(event, mostBytes))
+    if (tooManyValues(json)) throw new Refusal(413, 'too_many_values', 'This holds more than anybody types. Nothing was saved. Split it.')
+    raw = JSON.parse(json)
   } catch (error) {
     if (error instanceof Refusal) throw error
   }

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { ApiError } from '#contract/context'
 import { Uncertain } from '../records/db'
 import { failureOf, type Failure } from '../records/failures'
+import { NoRoom } from '../records/quotas'
 import { log } from './log'
 
 /** An error that the browser is told of, in words that say what to do. */
@@ -49,6 +50,7 @@ export function asRefusal(error: unknown, requestId: string): Refusal {
   if (error instanceof Refusal) return error
   if (error instanceof z.ZodError) return fromZod(error)
   const text = error instanceof Error ? error.message : String(error)
+  if (error instanceof NoRoom) return new Refusal(409, 'no_room', text)
   if (error instanceof Uncertain) {
     log.error({ id: requestId, reason: text }, 'connection lost during a commit')
     return new Refusal(503, 'uncertain', 'The database went away while saving, so it is not known whether this was kept. What you entered is still here: try again, it is never kept twice.')

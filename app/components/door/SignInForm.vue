@@ -18,7 +18,7 @@ async function signIn(): Promise<void> {
     <UFormField label="E-mail address" name="email"><UInput id="field-email" v-model="form.email" type="email" autocomplete="username" maxlength="200" /></UFormField>
     <UFormField label="Password" name="password"><UInput id="field-password" v-model="form.password" type="password" autocomplete="current-password" maxlength="200" /></UFormField>
     <SecondFactorField v-if="wantsCode" v-model="form.code" :error="errors.code" />
-    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+    <p v-if="message && problem !== 'second_factor'" class="problem" role="alert">{{ message }}</p>
     <UButton type="submit" color="primary" :loading="busy">Sign in</UButton>
   </form>
 </template>

@@ -16,5 +16,8 @@ const emit = defineEmits<{ cancel: [] }>()
 <style scoped>
 .progress { display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
 label { display: grid; gap: 3px; font-size: 12.5px; font-variant-numeric: tabular-nums; min-width: 220px; }
-progress { width: 100%; height: 8px; accent-color: var(--ink); }
+progress { width: 100%; height: 8px; appearance: none; border: 1px solid var(--ink); background: var(--lime); }
+progress::-webkit-progress-bar { background: var(--lime); }
+progress::-webkit-progress-value { background: var(--ink); }
+progress::-moz-progress-bar { background: var(--ink); }
 </style>
