@@ -20,7 +20,7 @@ function trickle(server: Running, head: string, drip: string, mostSeconds: numbe
     const late = setTimeout(end, mostSeconds * 1000)
     socket.on('data', (bytes: Buffer) => {
       said += bytes.toString()
-      if (/^HTTP\/1\.1 (4\d\d)/.test(said)) end()
+      if (/^HTTP\/1\.1 [45]\d\d/.test(said)) end()
     }).on('close', end).on('error', end)
   })
 }
@@ -35,8 +35,15 @@ export async function dawdle(server: Running, report: Report): Promise<string> {
     { what: 'a body of JSON', head: `POST /api/lawns HTTP/1.1\r\n${common}Content-Type: application/json\r\nContent-Length: 5000\r\n\r\n{`, drip: ' ' },
     { what: 'a file', head: `POST /api/stations/${station.id}/import HTTP/1.1\r\n${common}Content-Type: text/csv\r\nTransfer-Encoding: chunked\r\n\r\n`, drip: '1\r\na\r\n' },
   ]
+  const other = await aFirm(server, 'Beside the dawdlers')
+  const beside = (async () => {
+    await new Promise((go) => { setTimeout(go, 4000) })
+    return other.owner.sendFile(server, `/api/stations/${other.station.id}/import`, 'date,high,low,rain\n2026-01-01,5,1,0\n')
+  })()
   const cut = await Promise.all(kinds.flatMap(({ what, head, drip }) => Array.from({ length: 20 }, async () => ({ what, ...(await trickle(server, head, drip, 45)) }))))
   for (const { what, seconds, said } of cut) report.expect(`${what} that dawdled was cut after ${seconds.toFixed(1)} s: ${said.slice(0, 40)}`, seconds < 40)
+  // Who dawdles with files keeps no other firm from sending one.
+  report.heard('a file of another firm beside the dawdlers', (await beside).status)
   report.heard('an honest request beside the dawdlers', (await owner.ask(server, 'GET', '/api/context')).status)
   const longest = Math.max(...cut.map(({ seconds }) => seconds))
   return `60 connections that dawdled, all cut, the last after ${longest.toFixed(0)} s.`

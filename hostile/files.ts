@@ -73,12 +73,13 @@ async function othersWait(server: Running, work: () => Promise<void>): Promise<n
 }
 
 async function alone(server: Running, report: Report, what: string, work: () => Promise<{ status: number }>): Promise<void> {
-  await server.stallMs()
+  await server.stall()
   let status = 0
   const waited = await othersWait(server, async () => { ({ status } = await work()) })
   report.heard(what, status)
-  report.stall('one', await server.stallMs(), what)
-  if (waited > 250) report.wrong.push(`others waited ${Math.round(waited)} ms while the server had: ${what}`)
+  report.stall('one', await server.stall(), what)
+  // The attacker shares the machine: this bounds what goes badly wrong, the stall above is the measure.
+  if (waited > 1000) report.wrong.push(`others waited ${Math.round(waited)} ms while the server had: ${what}`)
 }
 
 const photoLies = () => {
@@ -119,14 +120,14 @@ export async function files(server: Running, report: Report, short: boolean): Pr
     report.expect(`${what} took the reader ${seconds.toFixed(1)} s`, seconds < 10)
     report.expect(`${what} was unfolded`, !JSON.stringify(parsed).includes('root:'))
   }
-  await server.stallMs()
+  await server.stall()
   const storm = Object.values(TABLES).slice(0, short ? 4 : undefined)
   await Promise.all([
     ...storm.flatMap((make) => [1, 2].map(() => firm.technician.sendFile(server, `${path}/import`, make(), { mapping: GUESS }).then(({ status }) => stormed(report, status)))),
     ...Object.values(PLANS).map((features) => plan(server, firm, features(zoneId)).then(({ status }) => stormed(report, status))),
     ...Array.from({ length: 60 }, () => firm.owner.ask(server, 'GET', '/api/context').then(({ status }) => report.heard('context in the storm', status))),
   ])
-  report.stall('storm', await server.stallMs())
+  report.stall('storm', await server.stall())
   return `${TODAY}: files one by one while others ask, then ${storm.length * 2} at once among surveys and honest requests.`
 }
 

@@ -50,7 +50,9 @@ let server = await start()
 const watched = async (name: string, work: () => Promise<string>) => {
   if (!wanted(name)) return
   await report.section(name, work)
-  report.mostMemoryMb = Math.max(report.mostMemoryMb, memoryMb(server))
+  const memory = memoryMb(server)
+  if (memory > report.mostMemoryMb) console.log(`    most memory so far ${Math.round(memory)} MB`)
+  report.mostMemoryMb = Math.max(report.mostMemoryMb, memory)
 }
 await watched('access', () => access(server, report))
 await watched('bodies', () => bodies(server, report, short ? 10 : 900))
@@ -82,6 +84,7 @@ function keep(): void {
     ['probes', String(probes), ''], ['answers of kind 500', String(serverErrors.length), '0'], ['acknowledged writes lost', String(lost.length), '0'], ['seen by who may not', String(leaked.length), '0'], ['otherwise wrong', String(wrong.length), '0'],
     ['most memory of the server and its threads', `${Math.round(mostMemoryMb)} MB`, 'under 400 MB'], ['longest stall of the server’s thread in the storm', `${Math.round(longestStallMs.storm)} ms`, 'under 200 ms'],
     ['the same by any one request', `${Math.round(longestStallMs.one)} ms (${longestStallMs.oneBy})`, 'under 100 ms'],
+    ['the longest with waits for a processor that the attacker had', `${Math.round(report.longestWithWaitMs)} ms`, ''],
     ...report.sections.map(({ name, probes: of, seconds, says }) => [name, `${of} probes in ${seconds.toFixed(0)} s`, says]),
   ]
   const text = [`On ${new Date().toISOString().slice(0, 10)}, ${machine()}.`, '', '| under attack | figure | wanted, or what was done |', '|---|---|---|', ...rows.map((row) => `| ${row.join(' | ')} |`), ''].join('\n')

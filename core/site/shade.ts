@@ -26,12 +26,13 @@ export const MOST_SHADOWS = 6_000_000
 
 /**
  * @param shadows walls and crowns that each cell looks at
+ * @param mostCells each takes some 4 kB while the sun is worked out
  * @returns the finest cell, m, not under `wantedM`, that keeps a grid within bounds
  */
-export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number, shadows = 0): number {
+export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number, shadows = 0, mostCells = MOST_CELLS): number {
   const box = extentOf(groups.flat().flatMap(({ outer }) => outer))
   if (!box) return wantedM
-  const cells = Math.min(MOST_CELLS, MOST_SHADOWS / Math.max(1, shadows))
+  const cells = Math.min(mostCells, MOST_SHADOWS / Math.max(1, shadows))
   return Math.max(wantedM, Math.sqrt(((box.maxX - box.minX) * (box.maxY - box.minY)) / cells))
 }
 

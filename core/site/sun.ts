@@ -75,9 +75,9 @@ export interface ShadedGround {
 }
 
 /** Lays the grid over the zones and looks round from every cell. @param cellM wanted; coarser where the lawn is large */
-export function shadedGround(features: Features, zoneIds: readonly string[], place: PlaceDeg, cellM = 0.5): ShadedGround {
+export function shadedGround(features: Features, zoneIds: readonly string[], place: PlaceDeg, cellM = 0.5, mostCells?: number): ShadedGround {
   const groups = zoneIds.map((id) => zoneOutlines(features, id))
-  const grid = sunGrid(groups, cellFor(groups, cellM, shadowsOf(features)))
+  const grid = sunGrid(groups, cellFor(groups, cellM, shadowsOf(features), mostCells))
   return { grid, horizons: horizonsOf(grid, features), place }
 }
 
@@ -98,6 +98,9 @@ export const daysOfYear = (year: number): [Day, ...Day[]] => {
   return [first, ...Array.from({ length: 364 }, (_, i) => addDays(first, i + 1))]
 }
 
+/** A zone's mean needs no finer grid: a hectare at a metre. */
+const CELLS_OF_MEANS = 12_000
+
 const midMonth = (month: number): Day => addDays('2025-01-01' as Day, Math.round((month + 0.5) * MONTH_DAYS))
 
 /**
@@ -106,7 +109,7 @@ const midMonth = (month: number): Day => addDays('2025-01-01' as Day, Math.round
  */
 export function sunByMonth(features: Features, zoneIds: readonly string[], place: PlaceDeg): (number[] | null)[] {
   const drawn = zoneIds.filter((id) => zoneOutlines(features, id).length)
-  const ground = shadedGround(features, drawn, place, 1)
+  const ground = shadedGround(features, drawn, place, 1, CELLS_OF_MEANS)
   const maps = Array.from({ length: MONTHS }, (_, month) => sunMapOf(ground, drawn.length, midMonth(month)))
   return zoneIds.map((id) => (drawn.includes(id) ? maps.map(({ zones }) => Math.round(zones[drawn.indexOf(id)]!.meanHours * 100) / 100) : null))
 }

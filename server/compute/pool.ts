@@ -19,7 +19,9 @@ type Queue = 'files' | 'surveys' | 'grounds'
 const QUEUE: Record<TaskName, Queue> = { previewFile: 'files', daysFile: 'files', readingsFile: 'files', photo: 'files', judgeLook: 'surveys', sunOfPlan: 'grounds', climateOfStation: 'grounds' }
 /** What a task may take, ms. Honest ones are done in a tenth of it. */
 const LONGEST_MS: Record<TaskName, number> = { previewFile: 20_000, daysFile: 20_000, readingsFile: 20_000, photo: 5_000, judgeLook: 8_000, sunOfPlan: 30_000, climateOfStation: 20_000 }
-const MEMORY = { maxOldGenerationSizeMb: 112, maxYoungGenerationSizeMb: 4, stackSizeMb: 4 }
+const MEMORY_MB: Record<Queue, number> = { files: 96, surveys: 80, grounds: 80 }
+/** A thread that rests gives its memory back; the one that a saved survey waits for rests longest. */
+const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000 }
 /** Who comes later than this many is asked to come again. */
 const MOST_WAITING = 16
 
@@ -29,7 +31,8 @@ function poolOf(queue: Queue): Piscina {
   let pool = pools.get(queue)
   if (!pool) {
     pool = new Piscina({
-      filename: WORKER_FILE, minThreads: 0, maxThreads: 1, idleTimeout: 60_000, maxQueue: MOST_WAITING, resourceLimits: MEMORY,
+      filename: WORKER_FILE, minThreads: 0, maxThreads: 1, idleTimeout: IDLE_MS[queue], maxQueue: MOST_WAITING,
+      resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB[queue], maxYoungGenerationSizeMb: 4, stackSizeMb: 4 },
     })
     pool.on('error', (error: Error) => { log.error({ reason: error.message, queue }, 'a compute thread has ended') })
     pools.set(queue, pool)

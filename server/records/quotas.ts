@@ -2,12 +2,12 @@ import type { Queryable } from './db'
 
 /** So much of a thing that no firm has it, and so little that one firm cannot fill the machine for the others. */
 const QUOTAS = {
-  lawns: { most: 4000, count: 'select count(*) from lawns where firm_id = $1', words: 'Your firm has 4,000 lawns, as many as are kept. Delete one that is no longer looked after.' },
+  lawns: { most: 2500, count: 'select count(*) from lawns where firm_id = $1', words: 'Your firm has 2,500 lawns, as many as are kept. Delete one that is no longer looked after.' },
   corners: {
-    most: 250_000, words: 'The plans of your firm hold 250,000 corners, as many as are kept. Draw with fewer, or delete a lawn that is no longer looked after.',
+    most: 120_000, words: 'The plans of your firm hold 120,000 corners, as many as are kept. Draw with fewer, or delete a lawn that is no longer looked after.',
     count: 'select coalesce(sum(jsonb_array_length(points) + coalesce((select sum(jsonb_array_length(hole)) from jsonb_array_elements(holes) hole), 0)), 0) from site_features where firm_id = $1',
   },
-  depths: { most: 250_000, count: `select coalesce(sum(length(hollows::text) / 3), 0) from zones where firm_id = $1 and hollows <> '[]'`, words: 'The hollows of your firm hold 250,000 depths, as many as are kept. Measure with a wider spacing.' },
+  depths: { most: 120_000, count: `select coalesce(sum(length(hollows::text) / 3), 0) from zones where firm_id = $1 and hollows <> '[]'`, words: 'The hollows of your firm hold 120,000 depths, as many as are kept. Measure with a wider spacing.' },
   stations: { most: 60, count: 'select count(*) from stations where firm_id = $1', words: 'Your firm has 60 stations, as many as are kept. Remove one that no lawn reads.' },
   stock: { most: 600, count: 'select count(*) from stock_items where firm_id = $1', words: 'The stock book has 600 lines, as many as are kept. Count an old line anew instead of adding another.' },
   photos: { most: 6000, count: 'select count(*) from photos where firm_id = $1', words: 'Your firm has 6,000 photos, as many as are kept. Delete some first; this one was not kept.' },
@@ -27,7 +27,7 @@ export class NoRoom extends Error {}
 export async function roomFor(client: Queryable, firmId: string, ...quotas: readonly Quota[]): Promise<void> {
   for (const quota of quotas) {
     const { most, count, words } = QUOTAS[quota]
-    const { rows } = await client.query<{ count: string }>(count, [firmId])
+    const { rows } = await client.query<{ count: string }>(`select (${count}) as count`, [firmId])
     if (Number(rows[0]!.count) > most) throw new NoRoom(words)
   }
 }

@@ -5,14 +5,20 @@ import { fileURLToPath } from 'node:url'
 
 const BUILT = fileURLToPath(new URL('../../../.output/server/index.mjs', import.meta.url))
 
+export interface Stall {
+  stallMs: number
+  /** Less the time others on the machine had the processor. */
+  ownMs: number
+}
+
 /** A built server as a process of its own, started as the README says. */
 export interface Running {
   url: string
   pid: number
   /** Lines it has logged so far. */
   log: string[]
-  /** The longest stall of its thread since it was asked last, ms; only where it was started with UPPER_SILL_WATCH. */
-  stallMs: () => Promise<number>
+  /** The longest stall of its thread since it was asked last, and of its own doing, ms; only where it was started with UPPER_SILL_WATCH. */
+  stall: () => Promise<Stall>
   stop: (signal?: NodeJS.Signals) => Promise<void>
 }
 
@@ -44,8 +50,8 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
   }
   return {
     url, log, pid: child.pid!,
-    stallMs: () => new Promise((told) => {
-      child.once('message', (message) => { told((message as { stallMs: number }).stallMs) })
+    stall: () => new Promise((told) => {
+      child.once('message', (message) => { told(message as Stall) })
       child.send('stall', () => undefined)
     }),
     stop: async (signal = 'SIGTERM') => {

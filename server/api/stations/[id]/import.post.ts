@@ -16,7 +16,7 @@ export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   if (station.kind === 'simulated') throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
   const { mapping, what } = queryOf(event, importSchema)
-  return fileInSteps<ImportPreview | ImportResult>(event, async (bytes, { progress, signal }) => {
+  return fileInSteps<ImportPreview | ImportResult>(event, work, async (bytes, { progress, signal }) => {
     const how = { signal, progress: (share: number) => { progress(READING, share) } }
     if (!mapping) return compute('previewFile', { bytes }, how)
     const span = what === 'days' ? { first: null, last: work.today } : { first: work.today, last: addDays(work.today, MOST_FORECAST_DAYS) }

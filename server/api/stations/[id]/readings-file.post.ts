@@ -10,7 +10,7 @@ import { stationAsked } from '../../../utils/stationAsked'
 export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   const { temperature = null, depthMm = null } = queryOf(event, readingsFileSchema)
-  return fileInSteps<ReadingsResult>(event, async (bytes, { progress, signal }) => {
+  return fileInSteps<ReadingsResult>(event, work, async (bytes, { progress, signal }) => {
     const told = { temperature, depthMm, today: work.today }
     const { pieces, count, ...rejected } = await compute('readingsFile', { bytes, told }, { signal, progress: (share) => { progress('Reading the file', share) } })
     progress('Saving the readings', null)
