@@ -19,7 +19,7 @@ type Queue = 'files' | 'surveys' | 'grounds'
 const QUEUE: Record<TaskName, Queue> = { previewFile: 'files', daysFile: 'files', readingsFile: 'files', photo: 'files', judgeLook: 'surveys', sunOfPlan: 'grounds', climateOfStation: 'grounds' }
 /** What a task may take, ms. Honest ones are done in a tenth of it. */
 const LONGEST_MS: Record<TaskName, number> = { previewFile: 20_000, daysFile: 20_000, readingsFile: 20_000, photo: 5_000, judgeLook: 8_000, sunOfPlan: 30_000, climateOfStation: 20_000 }
-const MEMORY_MB: Record<Queue, number> = { files: 96, surveys: 80, grounds: 80 }
+const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56 }
 /** A thread that rests gives its memory back; the one that a saved survey waits for rests longest. */
 const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000 }
 /** Who comes later than this many is asked to come again. */

@@ -257,12 +257,14 @@ describe('a firm that keeps without end', () => {
     expect(await addStation(theirs.firmId, { name: 'Theirs', ...PLACE })).toBeDefined()
   })
 
-  test('reads of a logger that reads every minute one reading an hour and depth', async () => {
+  test('reads every reading that is noted, and of a logger that reads every minute one an hour and depth', async () => {
     const station = (await addStation(ours.firmId, { name: 'Ridge', ...PLACE }))!
-    const minutes = Array.from({ length: 180 }, (_, i) => ({ at: `2026-09-07T${String(6 + Math.floor(i / 60)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}`, depthMm: i % 2 ? 50 : 100, tempC: 20 + i / 100 }))
-    await keepReadings(ours.firmId, station.id, minutes)
-    const { probe } = await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-06-01'))
-    expect(probe.map(({ at, depthMm }) => [at, depthMm])).toEqual([['2026-09-07T06:00', 100], ['2026-09-07T06:01', 50], ['2026-09-07T07:00', 100], ['2026-09-07T07:01', 50], ['2026-09-07T08:00', 100], ['2026-09-07T08:01', 50]])
+    const reading = (minute: number) => ({ at: new Date(Date.UTC(2026, 8, 1, 0, minute)).toISOString().slice(0, 16), depthMm: 50, tempC: 20 })
+    const probe = async () => (await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-06-01'))).probe.map(({ at }) => at)
+    await keepReadings(ours.firmId, station.id, [reading(660), reading(670)])
+    expect(await probe()).toEqual(['2026-09-01T11:00', '2026-09-01T11:10'])
+    await keepReadings(ours.firmId, station.id, Array.from({ length: 7000 }, (_, i) => reading(i)))
+    expect(await probe()).toEqual(Array.from({ length: 117 }, (_, hour) => reading(hour * 60).at))
   })
 })
 

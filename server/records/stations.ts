@@ -122,11 +122,11 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
         from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
           and issued_on = (select max(issued_on) from forecast_days where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
        (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]') as probe
-        from (select * from (
-          -- Of a logger that reads every minute one reading an hour and depth says as much.
-          select distinct on (date_trunc('hour', read_at), round(depth_mm / 5)) read_at, depth_mm, temp_c
-          from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1
-          order by date_trunc('hour', read_at), round(depth_mm / 5), read_at) hourly order by read_at desc limit ${MOST_PROBE_READINGS}) latest) p`,
+        -- Readings that people note all count; of a logger that reads every minute one an hour and depth says as much.
+        from (select read_at, depth_mm, temp_c from (
+          select read_at, depth_mm, temp_c, count(*) over () as total, row_number() over (partition by date_trunc('hour', read_at), round(depth_mm / 5) order by read_at) as nth
+          from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1) told
+          where total <= ${MOST_PROBE_READINGS} or nth = 1 order by read_at desc limit ${MOST_PROBE_READINGS}) latest) p`,
     stationId, today, probeFrom,
   )
   return row!

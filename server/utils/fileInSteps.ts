@@ -12,10 +12,12 @@ const held = new Map<string, number>()
 
 function take(event: H3Event, firmId: string): () => void {
   const own = held.get(firmId) ?? 0
-  if (own >= MOST_OF_A_FIRM || [...held.values()].reduce((sum, n) => sum + n, 0) >= MOST_FILES) {
+  const full = own >= MOST_OF_A_FIRM ? new Refusal(429, 'too_many', `${MOST_OF_A_FIRM} files of your firm are being read just now. Nothing of this one was kept; try again in a minute.`)
+    : [...held.values()].reduce((sum, n) => sum + n, 0) >= MOST_FILES ? new Refusal(503, 'busy', 'Other files are being read just now. Nothing of yours was kept; try again in a minute.') : undefined
+  if (full) {
     // What is still on its way is not waited for.
     setResponseHeader(event, 'connection', 'close')
-    throw new Refusal(503, 'busy', 'Other files are being read just now. Nothing of yours was kept; try again in a minute.')
+    throw full
   }
   held.set(firmId, own + 1)
   return () => {
