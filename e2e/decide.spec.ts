@@ -17,7 +17,7 @@ test('a programme that the rules would not give a zone wants a note, keeps it, a
   await ask.getByRole('button', { name: 'Overrule with this note' }).click()
   await expect(ask.getByText('Say why in a few words')).toBeVisible()
   expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({})
-  await ask.getByLabel('All the same, because').fill('Quackgrass all over the bank.')
+  await ask.getByLabel('Plan it anyway, because').fill('Quackgrass all over the bank.')
   await page.keyboard.press('Enter')
   await expect(page.getByText('“Quackgrass all over the bank.”')).toBeVisible()
   expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({ [zoneId(lawn, 'Slope')]: { programme: 'kill', note: 'Quackgrass all over the bank.' } })

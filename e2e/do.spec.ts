@@ -79,7 +79,7 @@ test('work is marked in part with what was really done, a failed check holds wha
   await expect(slip(page, 'scalp').locator('.stand')).toHaveText('Wait')
 
   // Regrowth wants a third spray: it no longer fits before the day, and the screen says which day would.
-  await page.getByRole('button', { name: 'Put something in' }).click()
+  await page.getByRole('button', { name: 'Add a task' }).click()
   await page.getByRole('button', { name: 'Kill, third' }).click()
   await expect(page.getByRole('status', { name: 'What this would move' })).toBeVisible()
   await expect(page.getByText(/Ways out: sow on/)).toBeVisible()
@@ -103,7 +103,7 @@ test('an operation is left out with the reason and put back, and one of one’s 
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(slip(page, 'feed')).toBeVisible()
 
-  await page.getByRole('button', { name: 'Put something in' }).click()
+  await page.getByRole('button', { name: 'Add a task' }).click()
   await page.getByLabel('Of your own').fill('Move the trampoline')
   await page.locator('.add').getByLabel('Day').fill('2026-09-14')
   await page.getByRole('button', { name: 'See what moves' }).click()
@@ -149,7 +149,7 @@ test('two people who change one plan at once are brought together, or told of ea
   await slip(wenna, 'feed').getByRole('button', { name: 'Leave it out' }).click()
   await wenna.getByRole('button', { name: 'Keep it so' }).click()
   await expect(wenna.getByText('sandy, fed later')).toBeVisible()
-  await page.getByRole('button', { name: 'Put something in' }).click()
+  await page.getByRole('button', { name: 'Add a task' }).click()
   await page.getByLabel('Of your own').fill('Borrow the roller')
   await page.getByRole('button', { name: 'See what moves' }).click()
   await page.getByRole('button', { name: 'Keep it so' }).click()

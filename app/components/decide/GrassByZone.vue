@@ -56,7 +56,7 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) => row.v
       <USelect v-if="rows.length > 1" :model-value="row.own?.programme ?? 'rest'" :items="row.programmes" :disabled="busy || locked" :aria-label="`Programme of ${row.zone.name}`" @update:model-value="(value) => choose(row, String(value))" />
       <div v-if="asked?.zoneId === row.zone.id" class="whole overrule" role="group" :aria-label="`Overrule for ${row.zone.name}`">
         <p><b>{{ PROGRAMMES[asked.programme].name }} for {{ row.zone.name }}.</b> <template v-if="row.leans && !row.verdicts[asked.programme].refusals.length">The rules lean to {{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}. </template><PhraseText v-if="against(row, asked.programme)" :phrase="against(row, asked.programme)!.text" /></p>
-        <UFormField label="All the same, because" name="zoneNote" :error="noteError"><UInput id="zone-note" v-model="note" maxlength="400" @keydown.enter.prevent="overrule" /></UFormField>
+        <UFormField label="Plan it anyway, because" name="zoneNote" :error="noteError"><UInput id="zone-note" v-model="note" maxlength="400" @keydown.enter.prevent="overrule" /></UFormField>
         <div class="verbs"><UButton color="primary" size="sm" :loading="busy" @click="overrule">Overrule with this note</UButton><UButton variant="outline" size="sm" @click="asked = undefined">Leave it</UButton></div>
       </div>
       <div class="whole">

@@ -44,7 +44,7 @@ function addCircuit(): void {
   <div v-else-if="only === 'access'" class="fields">
     <div class="field-row">
       <TypedInput v-model="draft.access.gateM" label="Narrowest gate" quantity="distanceM" path="access.gateM" placeholder="3 ft" />
-      <TypedInput v-model="draft.access.barrowM" label="Barrow way" quantity="distanceM" path="access.barrowM" placeholder="60 ft" help="tipping place to the middle of the lawn" />
+      <TypedInput v-model="draft.access.barrowM" label="Wheelbarrow distance" quantity="distanceM" path="access.barrowM" placeholder="60 ft" help="tipping place to the middle of the lawn" />
       <TypedInput v-model="draft.access.steps" label="Steps on it" quantity="count" path="access.steps" placeholder="0" />
       <UFormField label="Tip a load" name="tipping" :error="errors['access.tipping']"><UInput v-model="draft.access.tipping" maxlength="120" placeholder="drive, 3 yd³ at a time" /></UFormField>
     </div>

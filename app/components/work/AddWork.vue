@@ -29,7 +29,7 @@ function send(): void {
   <section class="add">
     <p v-for="{ key, operation, reason } in sequence.skipped" :key="key" class="small">Left out: <b>{{ operation.name }}</b>, {{ reason }}. <button type="button" class="opens" @click="emit('back', key)">Put it back</button></p>
     <p v-if="own.length" class="small">Put in by hand: <template v-for="{ key, name } in own" :key="key"><b>{{ name }}</b> <button type="button" class="opens" :aria-label="`Take ${name} out`" @click="emit('remove', key)">take out</button>&ensp;</template></p>
-    <UButton v-if="!open" variant="outline" size="sm" class="justify-self-start" @click="open = true">Put something in</UButton>
+    <UButton v-if="!open" variant="outline" size="sm" class="justify-self-start" @click="open = true">Add a task</UButton>
     <div v-else class="panel form">
       <div v-if="missing.length" class="chips"><b class="small">Of the catalogue:</b><UButton v-for="code in missing" :key="code" variant="outline" size="xs" @click="emit('add', code); open = false">{{ operationByCode(code).name }}</UButton></div>
       <form class="line" novalidate @submit.prevent="send">

@@ -25,7 +25,7 @@ function skip(): void {
     <form class="line" novalidate @submit.prevent="move">
       <label>Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${slip.name}`"></label>
       <UButton type="submit" variant="outline" size="sm">See what moves</UButton>
-      <UButton v-if="slip.pinned" variant="outline" size="sm" @click="emit('float')">Let it find its day</UButton>
+      <UButton v-if="slip.pinned" variant="outline" size="sm" @click="emit('float')">Schedule automatically</UButton>
     </form>
     <form v-if="!anchor" class="line" novalidate @submit.prevent="skip">
       <label class="wide">Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${slip.name}`"></label>
