@@ -1,7 +1,19 @@
 import { chromium } from '@playwright/test'
 import { quantile } from './figures'
 
-const launched = () => chromium.launch({ executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const launched = () =>
+  chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  })
 
 /** What a browser fetches to show the list for the first time, and how soon its first rows stand. */
 export async function firstLoad(base: string): Promise<{ kilobytes: number; charts: boolean; rowsMs: number }> {
@@ -11,8 +23,12 @@ export async function firstLoad(base: string): Promise<{ kilobytes: number; char
   await devtools.send('Network.enable')
   const scripts = new Map<string, string>()
   let bytes = 0
-  devtools.on('Network.responseReceived', ({ requestId, type, response }) => { if (type === 'Script') scripts.set(requestId, response.url) })
-  devtools.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => { if (scripts.has(requestId)) bytes += encodedDataLength })
+  devtools.on('Network.responseReceived', ({ requestId, type, response }) => {
+    if (type === 'Script') scripts.set(requestId, response.url)
+  })
+  devtools.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength
+  })
   await page.goto(`${base}/demo/enter?to=/sign-in`)
   bytes = 0
   scripts.clear()
@@ -44,15 +60,19 @@ export async function drawingFrames(base: string, path: string): Promise<number>
   const middle = { x: box.x + box.width / 2, y: box.y + box.height * 0.14 }
   await page.mouse.move(middle.x, middle.y)
   await page.mouse.down()
-  const frames = page.evaluate((steps) => new Promise<number[]>((done) => {
-    const times: number[] = []
-    const tick = (at: number) => {
-      times.push(at)
-      if (times.length > steps) done(times.slice(1).map((time, i) => time - times[i]!))
-      else requestAnimationFrame(tick)
-    }
-    requestAnimationFrame(tick)
-  }), DRAGGED_STEPS)
+  const frames = page.evaluate(
+    (steps) =>
+      new Promise<number[]>((done) => {
+        const times: number[] = []
+        const tick = (at: number) => {
+          times.push(at)
+          if (times.length > steps) done(times.slice(1).map((time, i) => time - times[i]!))
+          else requestAnimationFrame(tick)
+        }
+        requestAnimationFrame(tick)
+      }),
+    DRAGGED_STEPS,
+  )
   for (let i = 0; i < DRAGGED_STEPS; i++) {
     await page.mouse.move(middle.x + 40 * Math.sin(i / 6), middle.y + 30 * Math.cos(i / 6))
     await page.waitForTimeout(8)

@@ -18,6 +18,9 @@ export function quantile(times: readonly number[], share: number): number {
 }
 
 export function table(rows: readonly Measured[]): string {
-  const lines = rows.map(({ what, figure, wanted }) => `| ${what} | ${figure} | ${wanted ? `${wanted.words}${wanted.met ? '' : ', **missed**'}` : ''} |`)
+  const lines = rows.map(
+    ({ what, figure, wanted }) =>
+      `| ${what} | ${figure} | ${wanted ? `${wanted.words}${wanted.met ? '' : ', **missed**'}` : ''} |`,
+  )
   return ['| measured | figure | wanted |', '|---|---|---|', ...lines].join('\n')
 }

@@ -11,14 +11,27 @@ import { build } from 'esbuild'
 async function shippedCore(): Promise<typeof import('./core')> {
   const folder = mkdtempSync(fileURLToPath(new URL('../node_modules/.bench-', import.meta.url)))
   const outfile = join(folder, 'core.mjs')
-  await build({ entryPoints: [fileURLToPath(new URL('core.ts', import.meta.url))], outfile, bundle: true, platform: 'node', format: 'esm', packages: 'external', alias: { '#core': fileURLToPath(new URL('../core', import.meta.url)) }, logLevel: 'error' })
-  const shipped = await import(outfile) as typeof import('./core')
+  await build({
+    entryPoints: [fileURLToPath(new URL('core.ts', import.meta.url))],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    packages: 'external',
+    alias: { '#core': fileURLToPath(new URL('../core', import.meta.url)) },
+    logLevel: 'error',
+  })
+  const shipped = (await import(outfile)) as typeof import('./core')
   rmSync(folder, { recursive: true })
   return shipped
 }
 
 /** Prints the figures; with --keep puts them into docs/bench.md, with machine and day. */
-const rows = [...(await shippedCore()).benchCore(), ...(await benchBook(databaseUrl())), ...(await benchServer(databaseUrl()))]
+const rows = [
+  ...(await shippedCore()).benchCore(),
+  ...(await benchBook(databaseUrl())),
+  ...(await benchServer(databaseUrl())),
+]
 const figures = `On ${new Date().toISOString().slice(0, 10)}, ${machine()}.\n\n${table(rows)}`
 console.log(figures)
 await closeDatabase()

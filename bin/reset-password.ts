@@ -8,5 +8,9 @@ const address = process.argv[2]
 if (!address) throw new Error('Whose? node bin/lib/run-ts.mjs bin/reset-password.ts ADDRESS')
 const password = randomBytes(12).toString('base64url')
 const found = await resetByAddress(address, await hashPassword(password))
-console.log(found ? `• New password for ${address}: ${password}\n  Every session is ended. Change it under Firm.` : `✗ Nobody who is still of a firm signs in as ${address}.`)
+console.log(
+  found
+    ? `• New password for ${address}: ${password}\n  Every session is ended. Change it under Firm.`
+    : `✗ Nobody who is still of a firm signs in as ${address}.`,
+)
 await closeDatabase()

@@ -8,10 +8,19 @@ const UNKEEPABLE = /(?![\t\n\r])[\p{Cc}\p{Cs}]/gu
 export const cleaned = (typed: string): string => typed.replace(UNKEEPABLE, '').normalize('NFC').trim()
 
 /** Fields that several contracts are made of, each bounded. */
-export const daySchema = z.string().max(10, 'A date such as 2026-09-24.').refine(isDay, 'A date such as 2026-09-24.').transform((text) => text as Day)
+export const daySchema = z
+  .string()
+  .max(10, 'A date such as 2026-09-24.')
+  .refine(isDay, 'A date such as 2026-09-24.')
+  .transform((text) => text as Day)
 export const idSchema = z.uuid()
 /** Far beyond what is kept nothing is cleaned: bringing letters into one spelling takes long for a heap of accents. */
-export const text = (most: number) => z.string().max(most * 4, { error: `At most ${most} characters.`, abort: true }).overwrite(cleaned).max(most, `At most ${most} characters.`)
+export const text = (most: number) =>
+  z
+    .string()
+    .max(most * 4, { error: `At most ${most} characters.`, abort: true })
+    .overwrite(cleaned)
+    .max(most, `At most ${most} characters.`)
 export const required = (most: number, empty = 'Enter something here.') => text(most).min(1, empty)
 /** Counts the saves of one thing, as the database counts. */
 export const versionSchema = z.int().min(0).max(2_147_483_647)
@@ -19,9 +28,11 @@ export const versionSchema = z.int().min(0).max(2_147_483_647)
 /** Less than this of any unit is nothing: it was not measured, and dividing by it overflows. */
 const NOTHING = 1e-6
 const nothingIsNothing = (value: number): number => (Math.abs(value) < NOTHING ? 0 : value)
-export const between = (least: number, most: number, words: string) => z.number(words).overwrite(nothingIsNothing).min(least, words).max(most, words)
+export const between = (least: number, most: number, words: string) =>
+  z.number(words).overwrite(nothingIsNothing).min(least, words).max(most, words)
 /** Nothing at all, or as much as can be told apart from it. */
-export const noneOr = (least: number, most: number, words: string) => between(0, most, words).refine((value) => value === 0 || value >= least, words)
+export const noneOr = (least: number, most: number, words: string) =>
+  between(0, most, words).refine((value) => value === 0 || value >= least, words)
 export const share = noneOr(0.0001, 1, 'Between 0.01 and 100%, or 0.')
 export const hours = noneOr(0.01, 400, 'Between 0.01 and 400 hours, or 0.')
 /** Of ground above the sea; lowest shore and highest towns. */

@@ -9,7 +9,10 @@ const name = required(80, 'Enter a name.')
 /** As it was typed: which addresses are one is judged in one place, the database. */
 const email = text(200).pipe(z.email('An e-mail address such as mara@example.org.'))
 /** Longer than this only makes hashing slow. */
-const password = z.string().min(10, 'At least 10 characters; three or four words do well.').max(200, 'At most 200 characters.')
+const password = z
+  .string()
+  .min(10, 'At least 10 characters; three or four words do well.')
+  .max(200, 'At most 200 characters.')
 const units = z.enum(['us', 'metric'])
 
 const knows = (kind: 'timeZone' | 'currency', value: string): boolean => {
@@ -21,19 +24,38 @@ const knows = (kind: 'timeZone' | 'currency', value: string): boolean => {
     return false
   }
 }
-const timeZone = z.string().max(60).refine((zone) => /^[A-Z]/.test(zone) && knows('timeZone', zone), 'A time zone such as America/New_York.')
-const currency = z.string().regex(/^[A-Z]{3}$/, 'Three letters such as USD.').refine((code) => knows('currency', code), 'Three letters such as USD.')
+const timeZone = z
+  .string()
+  .max(60)
+  .refine((zone) => /^[A-Z]/.test(zone) && knows('timeZone', zone), 'A time zone such as America/New_York.')
+const currency = z
+  .string()
+  .regex(/^[A-Z]{3}$/, 'Three letters such as USD.')
+  .refine((code) => knows('currency', code), 'Three letters such as USD.')
 
 export const signUpSchema = z.object({ firmName: name, units, currency, timeZone, name, email, password })
 /** Six digits of an authenticator, or one of the codes written down for the day it is lost. */
-const secondFactorCode = text(20).regex(/^(\d{6}|[\dA-Z]{4}-[\dA-Z]{4})$/i, 'Six digits, or a recovery code such as 7KQ2-M4XD.')
-export const signInSchema = z.object({ email: text(200), password: z.string().max(200), code: secondFactorCode.optional() })
+const secondFactorCode = text(20).regex(
+  /^(\d{6}|[\dA-Z]{4}-[\dA-Z]{4})$/i,
+  'Six digits, or a recovery code such as 7KQ2-M4XD.',
+)
+export const signInSchema = z.object({
+  email: text(200),
+  password: z.string().max(200),
+  code: secondFactorCode.optional(),
+})
 export const passwordChangeSchema = z.object({ current: z.string().max(200), password })
 
 /** The secret of an invitation or a reset; it travels behind the # of a link, so no log sees it. */
 const secret = z.string().regex(/^[\w-]{43}$/, 'This link is not whole. Copy all of it.')
 export const linkSchema = z.object({ secret })
-export const joinSchema = z.object({ secret, password, name: name.optional(), email: email.optional(), code: secondFactorCode.optional() })
+export const joinSchema = z.object({
+  secret,
+  password,
+  name: name.optional(),
+  email: email.optional(),
+  code: secondFactorCode.optional(),
+})
 
 export const linkRequestSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('invitation'), role: z.enum(ROLES) }),
@@ -48,11 +70,21 @@ export type Licence = z.infer<typeof licenceSchema>
 
 export const firmSettingsSchema = z.object({
   version: versionSchema,
-  name, units, currency, timeZone,
+  name,
+  units,
+  currency,
+  timeZone,
   schools: schoolsSchema,
   planning: planningSchema,
-  workingDays: z.array(z.int().min(0).max(6)).min(1, 'One working day at least.').max(7).transform((days) => [...new Set(days)].sort()),
-  holidays: z.array(daySchema).max(60, 'At most 60 holidays.').transform((days) => [...new Set(days)].sort()),
+  workingDays: z
+    .array(z.int().min(0).max(6))
+    .min(1, 'One working day at least.')
+    .max(7)
+    .transform((days) => [...new Set(days)].sort()),
+  holidays: z
+    .array(daySchema)
+    .max(60, 'At most 60 holidays.')
+    .transform((days) => [...new Set(days)].sort()),
   /** Crew hours that can be put into one day: people times hours. */
   hoursADay: between(1, 400, 'Between 1 and 400 crew hours.'),
   licences: z.array(licenceSchema).max(12, 'At most 12 licences.'),

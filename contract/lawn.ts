@@ -15,7 +15,6 @@ import { MOST_ZONES, type Look } from './look'
 import { schoolsSchema } from './schools'
 import { workSchema, type DoneOperation } from './work'
 
-
 /** What a lawn begins with: the dashed row under the list. */
 export const newLawnSchema = z.object({
   /** Made by the browser, so that asking twice adds once. */
@@ -43,7 +42,10 @@ export const settingsSchema = z.object({
   seedRateGPerM2: between(0.5, 100, 'Between 0.1 lb/1,000 ft² (0.5 g/m²) and 20 lb/1,000 ft² (100 g/m²).'),
   lot: lotSchema,
   bags: z.array(bagSchema).min(1, 'At least one bag size.').max(4, 'At most four bag sizes.'),
-  starterAnalysis: text(20).refine((t) => parseAnalysis(t) !== undefined, 'Three numbers such as 18-24-12, nitrogen above 0.'),
+  starterAnalysis: text(20).refine(
+    (t) => parseAnalysis(t) !== undefined,
+    'Three numbers such as 18-24-12, nitrogen above 0.',
+  ),
   starterNGPerM2: noneOr(0.2, 4.887, 'Between 0.05 and 1 lb N/1,000 ft² (0.2 to 4.9 g/m²) in one go, or 0 for none.'),
   coverMaterial: z.enum(COVER_MATERIALS),
   coverMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
@@ -52,10 +54,15 @@ export const settingsSchema = z.object({
 })
 
 /** Shares of mass of a mixture, adding up to 100%. */
-const blendSchema = z.array(z.object({ grass: z.enum(GRASS_CODES), massShare: between(0.005, 1, 'Between 0.5 and 100%.') })).max(MOST_PARTS, `At most ${MOST_PARTS} grasses.`)
+const blendSchema = z
+  .array(z.object({ grass: z.enum(GRASS_CODES), massShare: between(0.005, 1, 'Between 0.5 and 100%.') }))
+  .max(MOST_PARTS, `At most ${MOST_PARTS} grasses.`)
   .refine((parts) => parts.length !== 1, 'A mixture holds two grasses at least.')
   .refine((parts) => new Set(parts.map(({ grass }) => grass)).size === parts.length, 'Each grass once.')
-  .refine((parts) => !parts.length || Math.abs(parts.reduce((sum, { massShare }) => sum + massShare, 0) - 1) < 0.0015, 'Shares have to add up to 100%.')
+  .refine(
+    (parts) => !parts.length || Math.abs(parts.reduce((sum, { massShare }) => sum + massShare, 0) - 1) < 0.0015,
+    'Shares have to add up to 100%.',
+  )
 
 export const planSchema = z.object({
   version: versionSchema,
@@ -75,7 +82,9 @@ export const planSchema = z.object({
 /** Prices are the owner's: the bag sizes at which a plan puts another price than it had. */
 export function pricesChanged(before: PlanSettings | null, after: PlanSettings | null): number[] {
   const had = new Map(before?.bags.map(({ massKg, priceMinor }) => [massKg, priceMinor]))
-  return (after?.bags ?? []).filter(({ massKg, priceMinor }) => priceMinor !== (had.get(massKg) ?? null)).map(({ massKg }) => massKg)
+  return (after?.bags ?? [])
+    .filter(({ massKg, priceMinor }) => priceMinor !== (had.get(massKg) ?? null))
+    .map(({ massKg }) => massKg)
 }
 
 /** A page of the list: what is asked for at once, by number or by name. */
@@ -83,7 +92,11 @@ export const LIST_PAGE = 60
 const listPage = z.coerce.number().int().min(1).max(LIST_PAGE)
 export const lawnsAskedSchema = z.object({ first: listPage.optional() })
 export const glancesAskedSchema = z.object({
-  of: z.string().max(LIST_PAGE * 37).transform((ids) => ids.split(',').filter(Boolean)).pipe(z.array(idSchema).max(LIST_PAGE, `At most ${LIST_PAGE} lawns at once.`)),
+  of: z
+    .string()
+    .max(LIST_PAGE * 37)
+    .transform((ids) => ids.split(',').filter(Boolean))
+    .pipe(z.array(idSchema).max(LIST_PAGE, `At most ${LIST_PAGE} lawns at once.`)),
 })
 
 export type NewLawn = z.infer<typeof newLawnSchema>
@@ -116,7 +129,10 @@ export interface Lawn extends Look, Saved {
 }
 
 /** What the plan cannot do without and the survey still lacks, in the words of the form. */
-export const missingOf = (lawn: Lawn): string[] => questionsLeft(lawn, lawn.measured).filter(({ needed }) => needed).map(({ words }) => words)
+export const missingOf = (lawn: Lawn): string[] =>
+  questionsLeft(lawn, lawn.measured)
+    .filter(({ needed }) => needed)
+    .map(({ words }) => words)
 
 /** Zones in the order of the list. */
 export const zonesOf = ({ zones }: Pick<Look, 'zones'>): [id: string, zone: Look['zones'][string]][] =>
@@ -124,7 +140,9 @@ export const zonesOf = ({ zones }: Pick<Look, 'zones'>): [id: string, zone: Look
 
 /** Zones as the plan reads them on a day; those that still lack something are left out. */
 export const zoneSurveysOf = (lawn: Lawn, day: Day): ZoneSurvey[] =>
-  zonesOf(lawn).flatMap(([id, zone]) => surveyOfZone(id, zone, lawn.measured[id] ?? { areaM2: null, sunByMonthH: null }, day) ?? [])
+  zonesOf(lawn).flatMap(
+    ([id, zone]) => surveyOfZone(id, zone, lawn.measured[id] ?? { areaM2: null, sunByMonthH: null }, day) ?? [],
+  )
 
 /** The whole lawn as the plan reads it; undefined while something is missing. */
 export function surveyOf(lawn: Lawn, day: Day): Survey | undefined {
@@ -134,12 +152,16 @@ export function surveyOf(lawn: Lawn, day: Day): Survey | undefined {
 
 /** The grass most of the lawn is to have; undefined while no zone says. */
 export const grassOf = (lawn: Lawn) =>
-  mainGrass(zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])))
+  mainGrass(
+    zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])),
+  )
 
 /** What is sown: the plan's mixture, or the grass most of the lawn is to have; undefined while nothing says. */
 export function seedOf(lawn: Lawn): Blend | undefined {
   const single = (lawn.plan.programme ? PROGRAMMES[lawn.plan.programme].seed : undefined) ?? grassOf(lawn)
-  return lawn.plan.blend.length && !(lawn.plan.programme && PROGRAMMES[lawn.plan.programme].seed) ? lawn.plan.blend : single && pureSeed(single)
+  return lawn.plan.blend.length && !(lawn.plan.programme && PROGRAMMES[lawn.plan.programme].seed)
+    ? lawn.plan.blend
+    : single && pureSeed(single)
 }
 
 /** A ban without an end is taken to last. */

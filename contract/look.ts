@@ -22,59 +22,81 @@ const metres = between(-MOST_AWAY_M, MOST_AWAY_M, 'Within 2 km of the lawn.')
 const length = between(0.1, 100, 'Between 4 in (0.1 m) and 330 ft (100 m).').nullable()
 const depth = between(0, 1000, 'Between 0 and 39 in (1,000 mm).')
 
-const ring = z.array(z.tuple([metres, metres])).max(MOST_POINTS, `At most ${MOST_POINTS.toLocaleString('en-US')} corners.`)
-export const featureSchema = z.object({
-  kind: z.enum(FEATURE_CODES), name: text(40), points: ring, holes: z.array(ring).max(12, 'At most 12 holes.'), zoneId: idSchema.nullable(),
-  heightM: length, radiusM: length, depthMm: depth.nullable(), located: z.boolean(),
-}).superRefine((feature, context) => {
-  const problem = featureProblem(feature)
-  if (problem) context.addIssue({ code: 'custom', path: ['points'], message: problem })
-})
+const ring = z
+  .array(z.tuple([metres, metres]))
+  .max(MOST_POINTS, `At most ${MOST_POINTS.toLocaleString('en-US')} corners.`)
+export const featureSchema = z
+  .object({
+    kind: z.enum(FEATURE_CODES),
+    name: text(40),
+    points: ring,
+    holes: z.array(ring).max(12, 'At most 12 holes.'),
+    zoneId: idSchema.nullable(),
+    heightM: length,
+    radiusM: length,
+    depthMm: depth.nullable(),
+    located: z.boolean(),
+  })
+  .superRefine((feature, context) => {
+    const problem = featureProblem(feature)
+    if (problem) context.addIssue({ code: 'custom', path: ['points'], message: problem })
+  })
 
 /** The picture under the plan. */
 export const underlaySchema = z.object({
-  photoId: idSchema, at: z.tuple([metres, metres]).readonly(), mPerPx: between(M_PER_PX.least, M_PER_PX.most, 'Scale the picture by a length that is known on it.'),
-  turnDeg: between(-180, 180, 'Between −180 and 180 degrees.'), widthPx: z.int().min(1).max(10_000), heightPx: z.int().min(1).max(10_000),
+  photoId: idSchema,
+  at: z.tuple([metres, metres]).readonly(),
+  mPerPx: between(M_PER_PX.least, M_PER_PX.most, 'Scale the picture by a length that is known on it.'),
+  turnDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+  widthPx: z.int().min(1).max(10_000),
+  heightPx: z.int().min(1).max(10_000),
 })
 
-const hollowSchema = z.object({
-  name: text(40),
-  spacingM: between(0.05, 20, 'Between 2 in (0.05 m) and 65 ft (20 m).'),
-  widthM: between(0.05, 100, 'Between 2 in (0.05 m) and 330 ft (100 m).').nullable(),
-  rowsMm: z.array(z.array(depth).max(40, 'At most 40 depths in a row.')).min(1).max(40, 'At most 40 rows.'),
-}).superRefine((hollow, context) => {
-  const problem = hollowProblem(hollow)
-  if (problem) context.addIssue({ code: 'custom', path: ['rowsMm'], message: problem })
-})
+const hollowSchema = z
+  .object({
+    name: text(40),
+    spacingM: between(0.05, 20, 'Between 2 in (0.05 m) and 65 ft (20 m).'),
+    widthM: between(0.05, 100, 'Between 2 in (0.05 m) and 330 ft (100 m).').nullable(),
+    rowsMm: z.array(z.array(depth).max(40, 'At most 40 depths in a row.')).min(1).max(40, 'At most 40 rows.'),
+  })
+  .superRefine((hollow, context) => {
+    const problem = hollowProblem(hollow)
+    if (problem) context.addIssue({ code: 'custom', path: ['rowsMm'], message: problem })
+  })
 
-export const zoneSchema = z.object({
-  name: required(40),
-  order: z.int().min(0).max(999),
-  areaFrom: z.enum(['taped', 'drawn']),
-  areaTyped: text(200),
-  tapedM2: areaM2.nullable(),
-  errorShare: between(0, 0.3, 'Between 0 and 30%.'),
-  sward: z.enum(SWARD_CODES).nullable(),
-  grass: z.enum(GRASS_CODES).nullable(),
-  desirableShare: share.nullable(), weedShare: share.nullable(), coarseShare: share.nullable(), bareShare: share.nullable(),
-  counted: z.array(z.int().min(0).max(2000)).refine(({ length: n }) => n === 0 || n === 4, 'Four counts.'),
-  barePatchy: z.boolean().nullable(),
-  plugsMm: z.array(between(0, 150, 'Between 0 and 6 in (150 mm).')).max(12, 'At most 12 plugs.'),
-  driverMm: z.array(between(0, 300, 'Between 0 and 12 in (300 mm).')).max(12, 'At most 12 tries.'),
-  penetrometerKPa: z.array(between(0, 10_000, 'Between 0 and 1,450 psi (10,000 kPa).')).max(12, 'At most 12 tries.'),
-  mowingHeightMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
-  keptMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
-  sunHours: between(0, 24, 'Between 0 and 24 hours.').nullable(),
-  slopeShare: share.nullable(),
-  wear: z.enum(WEARS).nullable(),
-  drainage: z.enum(DRAINAGES).nullable(),
-  levelsSeen: z.boolean(),
-  hollows: z.array(hollowSchema).max(12, 'At most 12 hollows.'),
-}).superRefine(({ desirableShare, weedShare, coarseShare, bareShare }, context) => {
-  if (desirableShare === null || weedShare === null || coarseShare === null || bareShare === null) return
-  const problem = coverProblem(desirableShare, weedShare, coarseShare, bareShare)
-  if (problem) context.addIssue({ code: 'custom', path: ['bareShare'], message: problem })
-})
+export const zoneSchema = z
+  .object({
+    name: required(40),
+    order: z.int().min(0).max(999),
+    areaFrom: z.enum(['taped', 'drawn']),
+    areaTyped: text(200),
+    tapedM2: areaM2.nullable(),
+    errorShare: between(0, 0.3, 'Between 0 and 30%.'),
+    sward: z.enum(SWARD_CODES).nullable(),
+    grass: z.enum(GRASS_CODES).nullable(),
+    desirableShare: share.nullable(),
+    weedShare: share.nullable(),
+    coarseShare: share.nullable(),
+    bareShare: share.nullable(),
+    counted: z.array(z.int().min(0).max(2000)).refine(({ length: n }) => n === 0 || n === 4, 'Four counts.'),
+    barePatchy: z.boolean().nullable(),
+    plugsMm: z.array(between(0, 150, 'Between 0 and 6 in (150 mm).')).max(12, 'At most 12 plugs.'),
+    driverMm: z.array(between(0, 300, 'Between 0 and 12 in (300 mm).')).max(12, 'At most 12 tries.'),
+    penetrometerKPa: z.array(between(0, 10_000, 'Between 0 and 1,450 psi (10,000 kPa).')).max(12, 'At most 12 tries.'),
+    mowingHeightMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
+    keptMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
+    sunHours: between(0, 24, 'Between 0 and 24 hours.').nullable(),
+    slopeShare: share.nullable(),
+    wear: z.enum(WEARS).nullable(),
+    drainage: z.enum(DRAINAGES).nullable(),
+    levelsSeen: z.boolean(),
+    hollows: z.array(hollowSchema).max(12, 'At most 12 hollows.'),
+  })
+  .superRefine(({ desirableShare, weedShare, coarseShare, bareShare }, context) => {
+    if (desirableShare === null || weedShare === null || coarseShare === null || bareShare === null) return
+    const problem = coverProblem(desirableShare, weedShare, coarseShare, bareShare)
+    if (problem) context.addIssue({ code: 'custom', path: ['bareShare'], message: problem })
+  })
 
 export const applicationSchema = z.object({
   ingredient: required(80),
@@ -87,14 +109,23 @@ export const applicationSchema = z.object({
 const ppm = between(0, 5000, 'Between 0 and 5,000 ppm.').nullable()
 const acidity = between(2, 11, 'A pH between 2 and 11.').nullable()
 export const soilTestSchema = z.object({
-  sampledOn: daySchema, method: z.enum(SOIL_METHODS), ph: acidity, bufferPh: acidity, pPpm: ppm, kPpm: ppm, organicShare: share.nullable(), note: text(400),
+  sampledOn: daySchema,
+  method: z.enum(SOIL_METHODS),
+  ph: acidity,
+  bufferPh: acidity,
+  pPpm: ppm,
+  kPpm: ppm,
+  organicShare: share.nullable(),
+  note: text(400),
 })
 
 const flow = between(0.1, 2000, 'Between 0.03 and 530 gal/min (0.1 to 2,000 L/min).').nullable()
 export const waterSchema = z.object({
   source: z.enum(['none', 'hose', 'sprinklers']).nullable(),
   flowLPerMin: flow,
-  circuits: z.array(z.object({ name: required(40), heads: z.int().min(0).max(200), flowLPerMin: flow })).max(16, 'At most 16 circuits.'),
+  circuits: z
+    .array(z.object({ name: required(40), heads: z.int().min(0).max(200), flowLPerMin: flow }))
+    .max(16, 'At most 16 circuits.'),
   byWhom: text(80),
   /** How often a day they can, honestly. */
   timesADay: between(0, 12, 'Between 0 and 12 times a day.').nullable(),
@@ -121,40 +152,66 @@ export const wishesSchema = z.object({
 })
 
 export const NO_WATER: z.infer<typeof waterSchema> = {
-  source: null, flowLPerMin: null, circuits: [], byWhom: '', timesADay: null, restriction: null, restrictedUntil: null, restrictionNote: '',
+  source: null,
+  flowLPerMin: null,
+  circuits: [],
+  byWhom: '',
+  timesADay: null,
+  restriction: null,
+  restrictedUntil: null,
+  restrictionNote: '',
 }
-export const NO_ACCESS: z.infer<typeof accessSchema> = { gateM: null, steps: null, barrowM: null, tipping: '', services: 'not asked', note: '' }
+export const NO_ACCESS: z.infer<typeof accessSchema> = {
+  gateM: null,
+  steps: null,
+  barrowM: null,
+  tipping: '',
+  services: 'not asked',
+  note: '',
+}
 export const NO_WISHES: z.infer<typeof wishesSchema> = { goal: null, look: null, usableBy: null, note: '' }
 
 /** The survey: the lawn, its zones, what is drawn of it, and what was found and asked. Null is "not looked at yet". */
-export const lookSchema = z.object({
-  version: versionSchema,
-  client: required(80),
-  address: text(160),
-  latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
-  lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
-  /** Above the sea; moves the station's air to the lawn's height. */
-  heightM: heightM.nullable(),
-  stationId: idSchema.nullable(),
-  growsNow: text(120),
-  texture: z.enum(TEXTURES),
-  zones: few(zoneSchema, MOST_ZONES, 'zones').refine((zones) => Object.keys(zones).length > 0, 'One zone at least.'),
-  features: few(featureSchema, MOST_FEATURES, 'things on the plan'),
-  underlay: underlaySchema.nullable(),
-  applications: z.array(applicationSchema).max(40, 'At most 40 lines.'),
-  /** Asked, and nothing was put on that is known of. */
-  nothingPutOn: z.boolean(),
-  soilTest: soilTestSchema.nullable(),
-  water: waterSchema,
-  access: accessSchema,
-  wishes: wishesSchema,
-}).superRefine(({ zones, features }, context) => {
-  let points = 0
-  for (const [id, { kind, zoneId, points: outer, holes }] of Object.entries(features)) {
-    points += outer.length + holes.flat().length
-    if (kind === 'zone' && !(zoneId !== null && zoneId in zones)) context.addIssue({ code: 'custom', path: ['features', id, 'zoneId'], message: 'This outline belongs to no zone.' })
-  }
-  if (points > MOST_POINTS) context.addIssue({ code: 'custom', path: ['features'], message: `At most ${MOST_POINTS.toLocaleString('en-US')} points on a plan.` })
-})
+export const lookSchema = z
+  .object({
+    version: versionSchema,
+    client: required(80),
+    address: text(160),
+    latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
+    lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+    /** Above the sea; moves the station's air to the lawn's height. */
+    heightM: heightM.nullable(),
+    stationId: idSchema.nullable(),
+    growsNow: text(120),
+    texture: z.enum(TEXTURES),
+    zones: few(zoneSchema, MOST_ZONES, 'zones').refine((zones) => Object.keys(zones).length > 0, 'One zone at least.'),
+    features: few(featureSchema, MOST_FEATURES, 'things on the plan'),
+    underlay: underlaySchema.nullable(),
+    applications: z.array(applicationSchema).max(40, 'At most 40 lines.'),
+    /** Asked, and nothing was put on that is known of. */
+    nothingPutOn: z.boolean(),
+    soilTest: soilTestSchema.nullable(),
+    water: waterSchema,
+    access: accessSchema,
+    wishes: wishesSchema,
+  })
+  .superRefine(({ zones, features }, context) => {
+    let points = 0
+    for (const [id, { kind, zoneId, points: outer, holes }] of Object.entries(features)) {
+      points += outer.length + holes.flat().length
+      if (kind === 'zone' && !(zoneId !== null && zoneId in zones))
+        context.addIssue({
+          code: 'custom',
+          path: ['features', id, 'zoneId'],
+          message: 'This outline belongs to no zone.',
+        })
+    }
+    if (points > MOST_POINTS)
+      context.addIssue({
+        code: 'custom',
+        path: ['features'],
+        message: `At most ${MOST_POINTS.toLocaleString('en-US')} points on a plan.`,
+      })
+  })
 
 export type Look = z.infer<typeof lookSchema>

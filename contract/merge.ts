@@ -16,13 +16,20 @@ export interface Merged<T> {
 
 type Fields = Record<string, unknown>
 
-const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b))
 
 /** Keys in one order, so that equal things read alike. */
 function sorted(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(sorted)
-  return isFields(value) ? Object.fromEntries(Object.keys(value).sort().map((key) => [key, sorted(value[key])])) : value
+  return isFields(value)
+    ? Object.fromEntries(
+        Object.keys(value)
+          .sort()
+          .map((key) => [key, sorted(value[key])]),
+      )
+    : value
 }
 
 /**

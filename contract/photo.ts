@@ -14,13 +14,29 @@ export const MOST_SMALL_BYTES = 40_000
 /** A request that brings one: both pictures in base 64, with room for the words. */
 export const MOST_PHOTO_REQUEST_BYTES = Math.ceil(((MOST_JPEG_BYTES + MOST_SMALL_BYTES) * 4) / 3) + 4096
 
-const base64 = (mostBytes: number) => z.base64().min(100, 'This picture is empty.').max(Math.ceil(mostBytes / 3) * 4, `Larger than ${Math.round(mostBytes / 1000)} kB.`)
-const placeSchema = z.object({ latDeg: between(-90, 90, 'Between −90 and 90 degrees.'), lonDeg: between(-180, 180, 'Between −180 and 180 degrees.') })
+const base64 = (mostBytes: number) =>
+  z
+    .base64()
+    .min(100, 'This picture is empty.')
+    .max(Math.ceil(mostBytes / 3) * 4, `Larger than ${Math.round(mostBytes / 1000)} kB.`)
+const placeSchema = z.object({
+  latDeg: between(-90, 90, 'Between −90 and 90 degrees.'),
+  lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+})
 
 /** What is said of a photo, and can be changed. */
-export const photoWordsSchema = z.object({ takenOn: daySchema.nullable(), zoneId: idSchema.nullable(), note: text(200) })
+export const photoWordsSchema = z.object({
+  takenOn: daySchema.nullable(),
+  zoneId: idSchema.nullable(),
+  note: text(200),
+})
 /** A new photo. Where it was taken comes only where somebody wanted it kept; the picture itself carries nothing. */
-export const newPhotoSchema = photoWordsSchema.extend({ id: idSchema, place: placeSchema.nullable(), jpeg: base64(MOST_JPEG_BYTES), small: base64(MOST_SMALL_BYTES) })
+export const newPhotoSchema = photoWordsSchema.extend({
+  id: idSchema,
+  place: placeSchema.nullable(),
+  jpeg: base64(MOST_JPEG_BYTES),
+  small: base64(MOST_SMALL_BYTES),
+})
 export const photoSizeSchema = z.object({ small: z.literal('1').optional() })
 
 export type PhotoWords = z.infer<typeof photoWordsSchema>

@@ -2,9 +2,12 @@ import { z } from 'zod'
 import { PLANNING, PLANNING_CODES } from '#core/programme/planning'
 import { DEFAULT_SCHOOLS, SCHOOL_CODES, SCHOOLS, type School, type Schools } from '#core/programme/schools'
 
-const codesOf = <Q extends School>(question: Q) => z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])
+const codesOf = <Q extends School>(question: Q) =>
+  z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])
 type Codes = { [Q in School]: ReturnType<typeof codesOf<Q>> }
-export const schoolsSchema = z.object(Object.fromEntries(SCHOOL_CODES.map((question) => [question, codesOf(question)])) as unknown as Codes)
+export const schoolsSchema = z.object(
+  Object.fromEntries(SCHOOL_CODES.map((question) => [question, codesOf(question)])) as unknown as Codes,
+)
 
 /** What the firm holds, with what it has not said yet filled by the usual. */
 export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
@@ -13,6 +16,7 @@ export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHO
 export const planningSchema = z.partialRecord(z.enum(PLANNING_CODES), z.number()).superRefine((figures, context) => {
   for (const [code, value] of Object.entries(figures) as [keyof typeof PLANNING, number][]) {
     const { least, most, name } = PLANNING[code]
-    if (!(value >= least && value <= most)) context.addIssue({ code: 'custom', path: [code], message: `${name}: between ${least} and ${most}.` })
+    if (!(value >= least && value <= most))
+      context.addIssue({ code: 'custom', path: [code], message: `${name}: between ${least} and ${most}.` })
   }
 })

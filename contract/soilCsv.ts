@@ -6,15 +6,30 @@ import { soilTestSchema } from './look'
 
 /** What a laboratory may call each value. */
 const NAMES: Record<'sampledOn' | 'method' | 'ph' | 'bufferPh' | 'pPpm' | 'kPpm' | 'organicShare', RegExp> = {
-  bufferPh: /buffer|\bbph\b|lime index/i, ph: /^(soil )?ph\b|water ph/i, pPpm: /^p\b|phosph/i, kPpm: /^k\b|potass/i, organicShare: /organic|^om\b/i, method: /method|extract/i, sampledOn: /date|sampled/i,
+  bufferPh: /buffer|\bbph\b|lime index/i,
+  ph: /^(soil )?ph\b|water ph/i,
+  pPpm: /^p\b|phosph/i,
+  kPpm: /^k\b|potass/i,
+  organicShare: /organic|^om\b/i,
+  method: /method|extract/i,
+  sampledOn: /date|sampled/i,
 }
-const WORDS: Record<keyof typeof NAMES, string> = { bufferPh: 'buffer pH', ph: 'pH', pPpm: 'P', kPpm: 'K', organicShare: 'organic matter', method: 'method', sampledOn: 'date' }
+const WORDS: Record<keyof typeof NAMES, string> = {
+  bufferPh: 'buffer pH',
+  ph: 'pH',
+  pPpm: 'P',
+  kPpm: 'K',
+  organicShare: 'organic matter',
+  method: 'method',
+  sampledOn: 'date',
+}
 
 export type ReadSoil = { ok: true; test: SoilTest; found: string[] } | { ok: false; message: string }
 
 /** A file may have names across the top, or one value a line. */
 function pairsOf(rows: string[][]): [name: string, value: string][] {
-  const known = (row: readonly string[]) => row.filter((cell) => Object.values(NAMES).some((name) => name.test(cell))).length
+  const known = (row: readonly string[]) =>
+    row.filter((cell) => Object.values(NAMES).some((name) => name.test(cell))).length
   if (rows.length >= 2 && known(rows[0]!) >= 2) return rows[0]!.map((name, i) => [name, rows[1]![i] ?? ''])
   return rows.map(([name = '', value = '']) => [name, value])
 }
@@ -28,26 +43,58 @@ export function readSoilCsv(text: string, today: Day): ReadSoil {
   let rows: string[][]
   const delimiter = delimiterOf(text)
   try {
-    rows = parse(text, { bom: true, delimiter, max_record_size: 20_000, trim: true, skip_empty_lines: true, relax_column_count: true, to: 200 }) as string[][]
+    rows = parse(text, {
+      bom: true,
+      delimiter,
+      max_record_size: 20_000,
+      trim: true,
+      skip_empty_lines: true,
+      relax_column_count: true,
+      to: 200,
+    }) as string[][]
   } catch {
     return { ok: false, message: 'This is no CSV: a quote is not closed.' }
   }
-  const test: SoilTest = { sampledOn: today, method: 'other', ph: null, bufferPh: null, pPpm: null, kPpm: null, organicShare: null, note: '' }
+  const test: SoilTest = {
+    sampledOn: today,
+    method: 'other',
+    ph: null,
+    bufferPh: null,
+    pPpm: null,
+    kPpm: null,
+    organicShare: null,
+    note: '',
+  }
   const found: string[] = []
   for (const [name, value] of pairsOf(rows)) {
     const field = (Object.keys(NAMES) as (keyof typeof NAMES)[]).find((key) => NAMES[key].test(name))
     if (!field || !value) continue
-    if (field === 'sampledOn') { if (isDay(value) && value <= today) test.sampledOn = value as Day; else continue }
-    else if (field === 'method') test.method = SOIL_METHODS.find((method) => value.toLowerCase().includes(method.toLowerCase().split(/[- ]/)[0]!)) ?? 'other'
+    if (field === 'sampledOn') {
+      if (isDay(value) && value <= today) test.sampledOn = value as Day
+      else continue
+    } else if (field === 'method')
+      test.method =
+        SOIL_METHODS.find((method) => value.toLowerCase().includes(method.toLowerCase().split(/[- ]/)[0]!)) ?? 'other'
     else {
       const number = readNumber(/^[<>]?\s*(-?\d+(?:[.,]\d+)?)/.exec(value)?.[1], delimiter)
       if (number === undefined) continue
       const perAcre = /lb|acre/i.test(`${name} ${value}`)
-      test[field] = field === 'organicShare' ? number / 100 : perAcre && (field === 'pPpm' || field === 'kPpm') ? number / 2 : number
+      test[field] =
+        field === 'organicShare'
+          ? number / 100
+          : perAcre && (field === 'pPpm' || field === 'kPpm')
+            ? number / 2
+            : number
     }
     found.push(WORDS[field])
   }
-  if (!found.some((word) => word !== 'date' && word !== 'method')) return { ok: false, message: 'No pH, P, K or organic matter was found in it. Name them in the first row, or one a line.' }
+  if (!found.some((word) => word !== 'date' && word !== 'method'))
+    return {
+      ok: false,
+      message: 'No pH, P, K or organic matter was found in it. Name them in the first row, or one a line.',
+    }
   const parsed = soilTestSchema.safeParse(test)
-  return parsed.success ? { ok: true, test: parsed.data, found } : { ok: false, message: `The report says what cannot be. ${parsed.error.issues[0]!.message}` }
+  return parsed.success
+    ? { ok: true, test: parsed.data, found }
+    : { ok: false, message: `The report says what cannot be. ${parsed.error.issues[0]!.message}` }
 }

@@ -34,41 +34,67 @@ export const mappingSchema = z.object({
 
 /** A soil temperature read by hand, at local time. */
 export const readingSchema = z.object({
-  at: z.string().regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.').refine((at) => isDay(at.slice(0, 10)) && Number(at.slice(11, 13)) < 24, 'A day and a time that exist.'),
+  at: z
+    .string()
+    .regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.')
+    .refine((at) => isDay(at.slice(0, 10)) && Number(at.slice(11, 13)) < 24, 'A day and a time that exist.'),
   depthMm: between(0, 500, 'Between 0 and 20 in (500 mm).'),
   tempC: between(-20, 60, 'Between −4 and 140 °F (−20 and 60 °C).'),
 })
 
-const monthly = (least: number, most: number, words: string) => z.array(between(least, most, words)).length(12, 'Twelve months.')
+const monthly = (least: number, most: number, words: string) =>
+  z.array(between(least, most, words)).length(12, 'Twelve months.')
 /** Means of a place by month: °C, mm a month, days a month with 0.01 in (0.25 mm) or more. */
-export const normalsSchema: z.ZodType<Normals> = z.object({
-  tmaxC: monthly(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'), tminC: monthly(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
-  rainMm: monthly(0, 1500, 'Between 0 and 59 in (1,500 mm).'), wetDays: monthly(0, 31, 'Between 0 and 31 days.'),
-}).superRefine(({ tmaxC, tminC, rainMm, wetDays }, context) => {
-  tmaxC.forEach((high, m) => {
-    if (tminC[m]! > high) context.addIssue({ code: 'custom', path: ['tminC', m], message: 'Above the highest.' })
-    if (rainMm[m]! > 0 && wetDays[m] === 0) context.addIssue({ code: 'custom', path: ['wetDays', m], message: 'Rain falls on some day.' })
+export const normalsSchema: z.ZodType<Normals> = z
+  .object({
+    tmaxC: monthly(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'),
+    tminC: monthly(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
+    rainMm: monthly(0, 1500, 'Between 0 and 59 in (1,500 mm).'),
+    wetDays: monthly(0, 31, 'Between 0 and 31 days.'),
   })
-})
+  .superRefine(({ tmaxC, tminC, rainMm, wetDays }, context) => {
+    tmaxC.forEach((high, m) => {
+      if (tminC[m]! > high) context.addIssue({ code: 'custom', path: ['tminC', m], message: 'Above the highest.' })
+      if (rainMm[m]! > 0 && wetDays[m] === 0)
+        context.addIssue({ code: 'custom', path: ['wetDays', m], message: 'Rain falls on some day.' })
+    })
+  })
 
-export const stationEditSchema = newStationSchema.extend({ version: versionSchema, home: z.boolean(), normals: normalsSchema.nullable() })
+export const stationEditSchema = newStationSchema.extend({
+  version: versionSchema,
+  home: z.boolean(),
+  normals: normalsSchema.nullable(),
+})
 export type StationEdit = z.infer<typeof stationEditSchema>
 
 /** Days that a forecast may reach. */
 export const MOST_FORECAST_DAYS = 10
 const airC = between(-70, 60, 'Between −94 and 140 °F (−70 and 60 °C).')
 export const forecastSchema = z.object({
-  days: z.array(z.object({
-    day: daySchema, tmaxC: airC, tminC: airC, rainMm: between(0, 600, 'Between 0 and 24 in (600 mm).'),
-    windKmh: between(0, 250, 'Between 0 and 155 mph (250 km/h).').nullable(),
-  }).refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above the highest.' })).min(1, 'One day at least.').max(MOST_FORECAST_DAYS, `At most ${MOST_FORECAST_DAYS} days.`)
+  days: z
+    .array(
+      z
+        .object({
+          day: daySchema,
+          tmaxC: airC,
+          tminC: airC,
+          rainMm: between(0, 600, 'Between 0 and 24 in (600 mm).'),
+          windKmh: between(0, 250, 'Between 0 and 155 mph (250 km/h).').nullable(),
+        })
+        .refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above the highest.' }),
+    )
+    .min(1, 'One day at least.')
+    .max(MOST_FORECAST_DAYS, `At most ${MOST_FORECAST_DAYS} days.`)
     .refine((days) => new Set(days.map(({ day }) => day)).size === days.length, 'Each day once.'),
 })
 
 /** What is told of a file of soil temperatures besides: a unit and a depth, where its header names none. The file is the body. */
 export const readingsFileSchema = z.object({
   temperature: z.enum(['C', 'F']).optional(),
-  depthMm: z.coerce.number().pipe(between(0, 500, 'Between 0 and 20 in (500 mm).')).optional(),
+  depthMm: z.coerce
+    .number()
+    .pipe(between(0, 500, 'Between 0 and 20 in (500 mm).'))
+    .optional(),
 })
 export interface ReadingsResult {
   kept: number
@@ -95,14 +121,19 @@ export const importSchema = z.object({
   /** What the rows are: days that were observed, or days that are forecast. */
   what: z.enum(['days', 'forecast']).default('days'),
   /** The mapping as JSON; without one the file is looked into and nothing is kept. */
-  mapping: z.string().max(2000).transform((json, context): unknown => {
-    try {
-      return JSON.parse(json)
-    } catch {
-      context.addIssue({ code: 'custom', message: 'Choose the columns again.' })
-      return z.NEVER
-    }
-  }).pipe(mappingSchema).optional(),
+  mapping: z
+    .string()
+    .max(2000)
+    .transform((json, context): unknown => {
+      try {
+        return JSON.parse(json)
+      } catch {
+        context.addIssue({ code: 'custom', message: 'Choose the columns again.' })
+        return z.NEVER
+      }
+    })
+    .pipe(mappingSchema)
+    .optional(),
 })
 
 export type NewStation = z.infer<typeof newStationSchema>

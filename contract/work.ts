@@ -5,13 +5,19 @@ import { OPERATION_CODES } from '#core/programme/operations'
 import { between, daySchema, few, hours, idSchema, MOST_AREA_M2, noneOr, required, text } from './fields'
 
 /** The key of a slip: an operation, an operation and its number, or work of one's own. */
-const KEY = new RegExp(`^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`)
+const KEY = new RegExp(
+  `^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`,
+)
 export const slipKeySchema = z.string().regex(KEY, 'No operation of this name.')
 /** A gate of a slip, as notes overrule it: "scalp:surface". */
-const gateKeySchema = z.string().max(80).regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gate of this name.')
+const gateKeySchema = z
+  .string()
+  .max(80)
+  .regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gate of this name.')
 
 /** A record with no more entries than a plan has slips. */
-const bySlip = <T extends z.ZodType>(schema: T, most: number, what: string) => z.record(slipKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
+const bySlip = <T extends z.ZodType>(schema: T, most: number, what: string) =>
+  z.record(slipKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
 const MOST_SLIPS = 80
 
 const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours, note: text(300) })
@@ -22,12 +28,20 @@ export const workSchema = z.object({
   days: bySlip(daySchema, MOST_SLIPS, 'days'),
   /** Days chosen by hand for single slips. */
   pins: bySlip(daySchema, MOST_SLIPS, 'days'),
-  added: z.array(z.enum(ADDABLE)).max(ADDABLE.length).transform((codes) => [...new Set(codes)]),
-  own: bySlip(ownWorkSchema, 20, 'operations of your own').refine((all) => Object.keys(all).every((key) => key.startsWith('own-')), 'Work of your own has a key of its own.'),
+  added: z
+    .array(z.enum(ADDABLE))
+    .max(ADDABLE.length)
+    .transform((codes) => [...new Set(codes)]),
+  own: bySlip(ownWorkSchema, 20, 'operations of your own').refine(
+    (all) => Object.keys(all).every((key) => key.startsWith('own-')),
+    'Work of your own has a key of its own.',
+  ),
   /** Left out, with the reason. */
   skipped: bySlip(required(300), MOST_SLIPS, 'operations left out'),
   /** Gates overruled, with the note. */
-  overruled: z.record(gateKeySchema, required(400)).refine((all) => Object.keys(all).length <= MOST_SLIPS, `At most ${MOST_SLIPS} overruled.`),
+  overruled: z
+    .record(gateKeySchema, required(400))
+    .refine((all) => Object.keys(all).length <= MOST_SLIPS, `At most ${MOST_SLIPS} overruled.`),
 })
 export type Work = z.infer<typeof workSchema>
 export const NO_WORK: Work = { days: {}, pins: {}, added: [], own: {}, skipped: {}, overruled: {} }

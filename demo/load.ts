@@ -38,7 +38,15 @@ async function createFirm(): Promise<Author | undefined> {
     const firmId = rows[0]!.id
     await client.query(
       `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals, height_m) values ($1, $2, 'simulated', $3, $4, true, $5, $6, $7)`,
-      [firmId, PELLMOOR.name, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals), PELLMOOR.heightM],
+      [
+        firmId,
+        PELLMOOR.name,
+        PELLMOOR.latDeg,
+        PELLMOOR.lonDeg,
+        PELLMOOR.feedPath,
+        JSON.stringify(PELLMOOR.normals),
+        PELLMOOR.heightM,
+      ],
     )
     const personId = await addPeople(client, firmId)
     await client.query('commit')
@@ -50,7 +58,8 @@ async function createFirm(): Promise<Author | undefined> {
 async function addPeople(client: Queryable, firmId: string): Promise<string> {
   const { rows } = await client.query<{ id: string }>(
     `insert into people (firm_id, name, email, role) values
-       ($1, 'Wenna Quillmarsh', 'wenna@quillmarsh.example', 'owner'), ($1, 'Joss Tarn', 'joss@quillmarsh.example', 'technician') returning id`, [firmId],
+       ($1, 'Wenna Quillmarsh', 'wenna@quillmarsh.example', 'owner'), ($1, 'Joss Tarn', 'joss@quillmarsh.example', 'technician') returning id`,
+    [firmId],
   )
   return rows[1]!.id
 }
@@ -58,7 +67,9 @@ async function addPeople(client: Queryable, firmId: string): Promise<string> {
 /** A demo of before people signed in is kept, and gets them. */
 async function peopleForOlderDemo(): Promise<void> {
   await asOwner(async (client) => {
-    const { rows } = await client.query<{ id: string }>('select id from firms f where demo and not exists (select from people where firm_id = f.id)')
+    const { rows } = await client.query<{ id: string }>(
+      'select id from firms f where demo and not exists (select from people where firm_id = f.id)',
+    )
     for (const { id } of rows) await addPeople(client, id)
   })
 }
@@ -66,7 +77,12 @@ async function peopleForOlderDemo(): Promise<void> {
 /** Zones under ids of their own, the first under the one the lawn was added with. */
 function zonesFor(lawn: Lawn, demo: DemoLawn): Lawn['zones'] {
   const [firstId, begun] = Object.entries(lawn.zones)[0]!
-  return Object.fromEntries(demo.zones!.map((zone, i) => [i ? randomUUID() : firstId, fullZone({ areaTyped: i ? '' : begun.areaTyped, tapedM2: i ? null : begun.tapedM2, ...zone }, i)]))
+  return Object.fromEntries(
+    demo.zones!.map((zone, i) => [
+      i ? randomUUID() : firstId,
+      fullZone({ areaTyped: i ? '' : begun.areaTyped, tapedM2: i ? null : begun.tapedM2, ...zone }, i),
+    ]),
+  )
 }
 
 /** The sun over what is drawn, as the server works it out beside its own thread. */
@@ -74,18 +90,39 @@ async function keepSunOf(by: Author, lawnId: string): Promise<void> {
   const question = sunQuestionOf((await lawnById(by.firmId, lawnId))!)
   if (!question) return
   const byMonth = sunByMonth(question.features, question.zoneIds, question.place)
-  await keepSun(by.firmId, lawnId, sunWantedOf(question)!, Object.fromEntries(question.zoneIds.map((id, i) => [id, byMonth[i] ?? null])))
+  await keepSun(
+    by.firmId,
+    lawnId,
+    sunWantedOf(question)!,
+    Object.fromEntries(question.zoneIds.map((id, i) => [id, byMonth[i] ?? null])),
+  )
 }
 
 async function load(by: Author, demo: DemoLawn): Promise<void> {
-  const lawn = (await addLawn(by, { id: randomUUID(), client: demo.client, address: demo.address, areaM2: demo.areaM2, areaTyped: demo.areaTyped, growsNow: demo.growsNow }))!
+  const lawn = (await addLawn(by, {
+    id: randomUUID(),
+    client: demo.client,
+    address: demo.address,
+    areaM2: demo.areaM2,
+    areaTyped: demo.areaTyped,
+    growsNow: demo.growsNow,
+  }))!
   if (!demo.zones) return
   const zones = zonesFor(lawn, demo)
   const { water, access, wishes, ...look } = demo.look ?? {}
   await saveLook(by, lawn.id, {
-    ...lawn, ...look, zones, features: Object.fromEntries((demo.plan?.(Object.keys(zones)) ?? []).map((feature) => [randomUUID(), feature])) as Lawn['features'],
-    water: { ...lawn.water, ...water }, access: { ...lawn.access, ...access }, wishes: { ...lawn.wishes, ...wishes },
-    latDeg: PELLMOOR.latDeg + demo.northDeg, lonDeg: PELLMOOR.lonDeg + 0.02, applications: (demo.applications ?? []).map((line) => ({ product: '', rate: '', ...line })),
+    ...lawn,
+    ...look,
+    zones,
+    features: Object.fromEntries(
+      (demo.plan?.(Object.keys(zones)) ?? []).map((feature) => [randomUUID(), feature]),
+    ) as Lawn['features'],
+    water: { ...lawn.water, ...water },
+    access: { ...lawn.access, ...access },
+    wishes: { ...lawn.wishes, ...wishes },
+    latDeg: PELLMOOR.latDeg + demo.northDeg,
+    lonDeg: PELLMOOR.lonDeg + 0.02,
+    applications: (demo.applications ?? []).map((line) => ({ product: '', rate: '', ...line })),
   })
   await keepSunOf(by, lawn.id)
   if (!demo.sowOn) return
@@ -94,13 +131,21 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   const usual = defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme })
   const beginning = demo.blend ? shallowEnough(usual, depthLimitOf(demo.blend)) : usual
   await savePlan(by, lawn.id, {
-    version: 0, programme: programme.code, overruleNote: null, zonePlans: {}, schools: {}, blend: [...(demo.blend ?? [])], sowOn: demo.sowOn, work: { ...NO_WORK, ...demo.work },
+    version: 0,
+    programme: programme.code,
+    overruleNote: null,
+    zonePlans: {},
+    schools: {},
+    blend: [...(demo.blend ?? [])],
+    sowOn: demo.sowOn,
+    work: { ...NO_WORK, ...demo.work },
     settings: { ...beginning, ...demo.settings },
   })
   const saved = (await lawnById(by.firmId, lawn.id))!
   for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)
-    if (daysBetween(day, DEMO_DAY) >= 0) await markDone(by, lawn.id, markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }))
+    if (daysBetween(day, DEMO_DAY) >= 0)
+      await markDone(by, lawn.id, markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }))
   }
 }
 

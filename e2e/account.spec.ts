@@ -3,7 +3,8 @@ import type { Page } from '@playwright/test'
 import { barriers, expect, open, PHONE, somebodyElse, test } from './demo'
 
 const PASSWORD = 'three wet autumns'
-const codeOf = (secret: string, halfMinutesOn = 0) => new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + halfMinutesOn * 30_000 })
+const codeOf = (secret: string, halfMinutesOn = 0) =>
+  new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + halfMinutesOn * 30_000 })
 
 async function signedUp(page: Page): Promise<string> {
   const email = `ida.${Date.now().toString(36)}@example.org`
@@ -23,7 +24,9 @@ async function signIn(page: Page, email: string): Promise<void> {
   await page.getByRole('button', { name: 'Sign in' }).click()
 }
 
-test('an owner turns on a code at sign-in, signs in with it, with a recovery code, and turns it off', async ({ browser }) => {
+test('an owner turns on a code at sign-in, signs in with it, with a recovery code, and turns it off', async ({
+  browser,
+}) => {
   const page = await somebodyElse(browser, 'nobody')
   const email = await signedUp(page)
   await open(page, '/firm')
@@ -94,7 +97,9 @@ test('an invitation is listed with who made it and revoked, and opens nothing af
   await expect(guest.getByRole('alert')).toContainText('Ask an owner for another')
 })
 
-test('a file with decimal commas is shown as it is read before anything is kept, and a long one can be cancelled', async ({ browser }) => {
+test('a file with decimal commas is shown as it is read before anything is kept, and a long one can be cancelled', async ({
+  browser,
+}) => {
   const page = await somebodyElse(browser, 'nobody')
   await signedUp(page)
   await open(page, '/weather')
@@ -102,7 +107,11 @@ test('a file with decimal commas is shown as it is read before anything is kept,
   await page.getByLabel('Latitude').fill('38')
   await page.getByLabel('Longitude').fill('-9')
   await page.getByRole('button', { name: /^Add/ }).click()
-  const file = { name: 'days.csv', mimeType: 'text/csv', buffer: Buffer.from('date;high;low;rain\n2018-01-03;20,5;10,1;0,0\n2018-01-04;21;9;1,2;7\n') }
+  const file = {
+    name: 'days.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('date;high;low;rain\n2018-01-03;20,5;10,1;0,0\n2018-01-04;21;9;1,2;7\n'),
+  }
   await page.getByLabel('Daily file').setInputFiles(file)
   await expect(page.getByText('cells parted by semicolons; decimal commas are read')).toBeVisible()
   await expect(page.getByText(/3 Jan 2018: 68\.9 °F high, 50\.2 °F low, 0 in of rain/)).toBeVisible()
@@ -111,8 +120,18 @@ test('a file with decimal commas is shown as it is read before anything is kept,
   await expect(page.getByText('Line 3: 5 cells where the first line names 4')).toBeVisible()
   // A network that is slow: the file goes up, and is stopped by hand.
   const client = await page.context().newCDPSession(page)
-  await client.send('Network.emulateNetworkConditions', { offline: false, latency: 20, downloadThroughput: -1, uploadThroughput: 20_000 })
-  await page.getByLabel('Daily file').setInputFiles({ ...file, buffer: Buffer.from(`date;high;low;rain\n${'2018-01-03;20,5;10,1;0,0\n'.repeat(30_000)}`) })
+  await client.send('Network.emulateNetworkConditions', {
+    offline: false,
+    latency: 20,
+    downloadThroughput: -1,
+    uploadThroughput: 20_000,
+  })
+  await page
+    .getByLabel('Daily file')
+    .setInputFiles({
+      ...file,
+      buffer: Buffer.from(`date;high;low;rain\n${'2018-01-03;20,5;10,1;0,0\n'.repeat(30_000)}`),
+    })
   await expect(page.getByText(/Sending the file/)).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Cancelled.' })).toBeVisible()

@@ -103,10 +103,14 @@ test('a session that ends under a half-typed survey: sign in over it, nothing is
 test('an answer that is lost on its way, and a double click, add one lawn', async ({ page, request }) => {
   await open(page, '/lawns')
   // The server takes it, the browser never hears.
-  await page.route('**/api/lawns', async (route) => {
-    if (route.request().method() === 'POST') await route.fetch()
-    return route.request().method() === 'POST' ? route.abort() : route.fallback()
-  }, { times: 1 })
+  await page.route(
+    '**/api/lawns',
+    async (route) => {
+      if (route.request().method() === 'POST') await route.fetch()
+      return route.request().method() === 'POST' ? route.abort() : route.fallback()
+    },
+    { times: 1 },
+  )
   await page.getByLabel('Client or lawn').fill('Lost Answer')
   await page.getByLabel('Area', { exact: true }).fill('30x20 m')
   const add = page.getByRole('button', { name: 'Add, then survey' })
@@ -180,7 +184,11 @@ test('a soil reading is noted from anywhere and stands on the ledge', async ({ p
   await expect.poll(readings).toBe(before + 1)
 })
 
-test('units are the firm’s until somebody has their own, and every number follows', async ({ browser, page, request }) => {
+test('units are the firm’s until somebody has their own, and every number follows', async ({
+  browser,
+  page,
+  request,
+}) => {
   const owner = await somebodyElse(browser, 'owner')
   const lawn = await lawnNamed(request, 'Odell')
   await open(owner, '/firm')
@@ -218,7 +226,10 @@ test('prices are typed by an owner and only read by a technician', async ({ brow
   await expect(page.getByText('The cheapest that covers it.')).toBeVisible()
 })
 
-test('the job slip prints on one page with its licences, and without what only a screen can do', async ({ page, request }) => {
+test('the job slip prints on one page with its licences, and without what only a screen can do', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Odell')
   await open(page, `/lawns/${lawn.id}/do`)
   for (const format of ['Letter', 'A4'] as const) {
@@ -229,7 +240,9 @@ test('the job slip prints on one page with its licences, and without what only a
   await expect(page.getByText('Pesticide business PB-00417')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Mark scalped' })).toBeHidden()
   await expect(page.locator('.sill')).toBeHidden()
-  await expect(page.getByRole('region', { name: /Core aerate/ }).getByText('Have buried services located')).toBeVisible()
+  await expect(
+    page.getByRole('region', { name: /Core aerate/ }).getByText('Have buried services located'),
+  ).toBeVisible()
 })
 
 test('who wants less motion gets none', async ({ page }) => {
@@ -237,22 +250,42 @@ test('who wants less motion gets none', async ({ page }) => {
   await open(page, '/lawns')
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
-  const moving = await page.evaluate(() => [...document.querySelectorAll('*')].filter((element) => {
-    const { animationDuration, transitionDuration } = getComputedStyle(element)
-    return [animationDuration, transitionDuration].some((text) => text.split(',').some((part) => parseFloat(part) > 0))
-  }).map(({ tagName, className }) => `${tagName} ${String(className).slice(0, 60)}`))
+  const moving = await page.evaluate(() =>
+    [...document.querySelectorAll('*')]
+      .filter((element) => {
+        const { animationDuration, transitionDuration } = getComputedStyle(element)
+        return [animationDuration, transitionDuration].some((text) =>
+          text.split(',').some((part) => parseFloat(part) > 0),
+        )
+      })
+      .map(({ tagName, className }) => `${tagName} ${String(className).slice(0, 60)}`),
+  )
   expect(moving).toEqual([])
 })
 
 test('on a phone what is tapped is 48 px high', async ({ page, request }) => {
   await page.setViewportSize(PHONE)
   const lawn = await lawnNamed(request, 'Odell')
-  for (const path of ['/lawns', '/firm', '/weather', ...['look', 'decide', 'when', 'do', 'bring'].map((step) => `/lawns/${lawn.id}/${step}`)]) {
+  for (const path of [
+    '/lawns',
+    '/firm',
+    '/weather',
+    ...['look', 'decide', 'when', 'do', 'bring'].map((step) => `/lawns/${lawn.id}/${step}`),
+  ]) {
     await open(page, path)
-    const small = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('main button:not(.opens), main input:not([type=checkbox]):not([type=radio]), main textarea, main [role=combobox], nav a, nav button')]
-      .filter((element) => element.checkVisibility() && !element.closest('[aria-hidden=true]'))
-      .map((element) => ({ what: `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 30)}`, high: element.getBoundingClientRect().height }))
-      .filter(({ high }) => high > 0 && high < 47.5))
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'main button:not(.opens), main input:not([type=checkbox]):not([type=radio]), main textarea, main [role=combobox], nav a, nav button',
+        ),
+      ]
+        .filter((element) => element.checkVisibility() && !element.closest('[aria-hidden=true]'))
+        .map((element) => ({
+          what: `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 30)}`,
+          high: element.getBoundingClientRect().height,
+        }))
+        .filter(({ high }) => high > 0 && high < 47.5),
+    )
     expect([path, small]).toEqual([path, []])
   }
 })
@@ -267,8 +300,13 @@ test('a script that gets into a page does not run', async ({ browser }) => {
   const ran = await page.evaluate(async () => {
     const violations: string[] = []
     document.addEventListener('securitypolicyviolation', (event) => violations.push(event.effectiveDirective))
-    document.body.insertAdjacentHTML('beforeend', '<img src="data:," onerror="window.ran = 1"><iframe srcdoc="<script>parent.ran = 2</script>"></iframe>')
-    await new Promise((done) => { setTimeout(done, 300) })
+    document.body.insertAdjacentHTML(
+      'beforeend',
+      '<img src="data:," onerror="window.ran = 1"><iframe srcdoc="<script>parent.ran = 2</script>"></iframe>',
+    )
+    await new Promise((done) => {
+      setTimeout(done, 300)
+    })
     return { ran: (window as { ran?: number }).ran, violations: violations.sort() }
   })
   expect(ran).toEqual({ ran: undefined, violations: ['script-src-attr'] })

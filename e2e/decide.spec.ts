@@ -9,7 +9,10 @@ const option = async (page: Page, select: string, name: RegExp | string) => {
   await page.getByRole('option', { name }).click()
 }
 
-test('a programme that the rules would not give a zone wants a note, keeps it, and the note goes with it', async ({ page, request }) => {
+test('a programme that the rules would not give a zone wants a note, keeps it, and the note goes with it', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Odell')
   await open(page, `/lawns/${lawn.id}/decide`)
   await option(page, 'Programme of Slope', new RegExp(`^${PROGRAMME_NAMES.kill}`))
@@ -20,13 +23,18 @@ test('a programme that the rules would not give a zone wants a note, keeps it, a
   await ask.getByLabel('Plan it anyway, because').fill('Quackgrass all over the bank.')
   await page.keyboard.press('Enter')
   await expect(page.getByText('“Quackgrass all over the bank.”')).toBeVisible()
-  expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({ [zoneId(lawn, 'Slope')]: { programme: 'kill', note: 'Quackgrass all over the bank.' } })
+  expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({
+    [zoneId(lawn, 'Slope')]: { programme: 'kill', note: 'Quackgrass all over the bank.' },
+  })
   await option(page, 'Programme of Slope', /^as the rest/)
   await expect(page.getByText('“Quackgrass all over the bank.”')).toHaveCount(0)
   expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({})
 })
 
-test('an owner puts in figures of the firm’s own; Decide judges by them, and what cannot be read is not kept', async ({ browser, request }) => {
+test('an owner puts in figures of the firm’s own; Decide judges by them, and what cannot be read is not kept', async ({
+  browser,
+  request,
+}) => {
   const page = await somebodyElse(browser, 'owner')
   const lawn = await lawnNamed(request, 'Fen Cottage')
   await open(page, `/lawns/${lawn.id}/decide`)
@@ -66,7 +74,10 @@ test('a zone is cut in two and joined again, and no ground is lost', async ({ pa
   const whole = async () => (await page.locator('.zones .num').allTextContents()).filter((_, i) => i % 3 === 0)
   const rows = page.locator('.zones').getByRole('button', { expanded: false })
   const count = await rows.count()
-  await page.locator('.zones').getByRole('button', { name: /^Slope/ }).click()
+  await page
+    .locator('.zones')
+    .getByRole('button', { name: /^Slope/ })
+    .click()
   await page.getByRole('button', { name: 'Split along a line' }).click()
   const box = (await page.locator('.map').boundingBox())!
   // Across the slope, which lies in the right third of the plan.
@@ -74,7 +85,11 @@ test('a zone is cut in two and joined again, and no ground is lost', async ({ pa
   await page.mouse.click(box.x + box.width * 0.85, box.y + box.height * 0.55)
   await expect(page.locator('.zones').getByRole('button', { name: /^Zone 4/ })).toBeVisible()
   expect((await whole()).length).toBeGreaterThan(count - 1)
-  await page.locator('.zones').getByRole('button', { name: /^Slope/ }).first().click()
+  await page
+    .locator('.zones')
+    .getByRole('button', { name: /^Slope/ })
+    .first()
+    .click()
   await option(page, 'Join with another zone', 'Zone 4')
   await expect(page.getByText('Joined; the answers of the zone that was taken in are gone.')).toBeVisible()
   await expect(page.locator('.zones').getByRole('button', { name: /^Slope/ })).toContainText('1,920')
@@ -91,7 +106,10 @@ test('every programme of the demo has its day, its slips and its load', async ({
     await open(page, `/lawns/${lawn.id}/when`)
     await expect(page.getByRole('slider')).toBeVisible()
     await open(page, `/lawns/${lawn.id}/do`)
-    expect([PROGRAMME_NAMES[programme], await page.locator('article, .slip').count() > 2]).toEqual([PROGRAMME_NAMES[programme], true])
+    expect([PROGRAMME_NAMES[programme], (await page.locator('article, .slip').count()) > 2]).toEqual([
+      PROGRAMME_NAMES[programme],
+      true,
+    ])
     await open(page, `/lawns/${lawn.id}/bring`)
     await expect(page.locator('main')).not.toContainText(/NaN|undefined|Infinity/)
     await expect(page.getByRole('alert')).toHaveCount(0)

@@ -3,10 +3,17 @@ import type { Lawn } from '#contract/lawn'
 import { barriers, expect, lawnNamed, open, PHONE, somebodyElse, test } from './demo'
 
 const slip = (page: Page, key: string) => page.locator(`[data-slip="${key}"]`)
-const dayOfCard = async (page: Page, key: string) => (await page.locator('.slip', { has: slip(page, key) }).locator('.stub b.num').textContent())!
+const dayOfCard = async (page: Page, key: string) =>
+  (await page
+    .locator('.slip', { has: slip(page, key) })
+    .locator('.stub b.num')
+    .textContent())!
 const planOf = async (request: APIRequestContext, client: string) => (await lawnNamed(request, client)).plan
 
-test('days are agreed, a slip is dragged, what moves is seen before it is kept, and it is undone', async ({ page, request }) => {
+test('days are agreed, a slip is dragged, what moves is seen before it is kept, and it is undone', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Halloran')
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'Agree these days' }).click()
@@ -48,7 +55,10 @@ test('days are agreed, a slip is dragged, what moves is seen before it is kept, 
   await expect(page.getByRole('button', { name: /^Take version \d+ back/ }).first()).toBeVisible()
 })
 
-test('work is marked in part with what was really done, a failed check holds what follows, and a note overrules it', async ({ page, request }) => {
+test('work is marked in part with what was really done, a failed check holds what follows, and a note overrules it', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Brackwater Farm')
   await open(page, `/lawns/${lawn.id}/do`)
   await slip(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
@@ -88,10 +98,15 @@ test('work is marked in part with what was really done, a failed check holds wha
   await expect(slip(page, 'kill2')).toBeVisible()
 })
 
-test('an operation is left out with the reason and put back, and one of one’s own goes in', async ({ page, request }) => {
+test('an operation is left out with the reason and put back, and one of one’s own goes in', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Cobbet Lane')
   await open(page, `/lawns/${lawn.id}/do`)
-  await slip(page, 'feed').getByRole('button', { name: /Move Feed or leave it out/ }).click()
+  await slip(page, 'feed')
+    .getByRole('button', { name: /Move Feed or leave it out/ })
+    .click()
   await slip(page, 'feed').getByRole('button', { name: 'Leave it out' }).click()
   await expect(slip(page, 'feed').getByRole('alert')).toContainText('Why it is left out')
   await slip(page, 'feed').getByLabel('Reason to leave out Feed').fill('fed in August')
@@ -114,21 +129,40 @@ test('an operation is left out with the reason and put back, and one of one’s 
 })
 
 test('a wet forecast moves what has to stay dry, says why, and waits for a yes', async ({ page, request }) => {
-  const stations = (await (await request.get('/api/stations')).json()) as { id: string; home: boolean; latDeg: number; lonDeg: number; normals: object }[]
+  const stations = (await (await request.get('/api/stations')).json()) as {
+    id: string
+    home: boolean
+    latDeg: number
+    lonDeg: number
+    normals: object
+  }[]
   const ridge = stations.find(({ home }) => home)!
   const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
   const place = { latDeg: ridge.latDeg, lonDeg: ridge.lonDeg, heightM: null, coastal: false }
-  const made = (await (await request.post('/api/stations', { data: { name: 'Wet corner', ...place }, headers })).json()) as { id: string }
-  expect((await request.put(`/api/stations/${made.id}`, { data: { name: 'Wet corner', ...place, home: false, version: 1, normals: ridge.normals }, headers })).status()).toBe(200)
+  const made = (await (
+    await request.post('/api/stations', { data: { name: 'Wet corner', ...place }, headers })
+  ).json()) as { id: string }
+  expect(
+    (
+      await request.put(`/api/stations/${made.id}`, {
+        data: { name: 'Wet corner', ...place, home: false, version: 1, normals: ridge.normals },
+        headers,
+      })
+    ).status(),
+  ).toBe(200)
   const lawn = await lawnNamed(request, 'Fen Cottage')
-  expect((await request.put(`/api/lawns/${lawn.id}`, { data: { ...lawn, stationId: made.id }, headers })).status()).toBe(200)
+  expect(
+    (await request.put(`/api/lawns/${lawn.id}`, { data: { ...lawn, stationId: made.id }, headers })).status(),
+  ).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'Agree these days' }).click()
   await expect(page.getByText('Days agreed.')).toBeVisible()
   const agreed = (await planOf(request, 'Fen Cottage')).work.days as Record<string, string>
 
   const days = Array.from({ length: 9 }, (_, i) => `2026-09-${String(8 + i).padStart(2, '0')}`)
-  const forecast = { days: days.map((day) => ({ day, tmaxC: 23, tminC: 11, rainMm: day === agreed.dethatch ? 14 : 0, windKmh: 6 })) }
+  const forecast = {
+    days: days.map((day) => ({ day, tmaxC: 23, tminC: 11, rainMm: day === agreed.dethatch ? 14 : 0, windKmh: 6 })),
+  }
   expect((await request.put(`/api/stations/${made.id}/forecast`, { data: forecast, headers })).status()).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
   const panel = page.getByRole('status', { name: 'Days that cannot stay' })
@@ -136,15 +170,28 @@ test('a wet forecast moves what has to stay dry, says why, and waits for a yes',
   await panel.getByRole('button', { name: 'Agree to the new days' }).click()
   await expect(panel).toBeHidden()
   expect((await planOf(request, 'Fen Cottage')).work.days.dethatch).not.toBe(agreed.dethatch)
-  expect((await request.put(`/api/lawns/${lawn.id}`, { data: { ...(await lawnNamed(request, 'Fen Cottage')), stationId: null }, headers })).status()).toBe(200)
+  expect(
+    (
+      await request.put(`/api/lawns/${lawn.id}`, {
+        data: { ...(await lawnNamed(request, 'Fen Cottage')), stationId: null },
+        headers,
+      })
+    ).status(),
+  ).toBe(200)
 })
 
-test('two people who change one plan at once are brought together, or told of each other', async ({ page, request, browser }) => {
+test('two people who change one plan at once are brought together, or told of each other', async ({
+  page,
+  request,
+  browser,
+}) => {
   const lawn = await lawnNamed(request, 'Saltings Terrace')
   await open(page, `/lawns/${lawn.id}/do`)
   const wenna = await somebodyElse(browser, 'owner')
   await open(wenna, `/lawns/${lawn.id}/do`)
-  await slip(wenna, 'feed').getByRole('button', { name: /leave it out/ }).click()
+  await slip(wenna, 'feed')
+    .getByRole('button', { name: /leave it out/ })
+    .click()
   await slip(wenna, 'feed').getByLabel('Reason to leave out Feed').fill('sandy, fed later')
   await slip(wenna, 'feed').getByRole('button', { name: 'Leave it out' }).click()
   await wenna.getByRole('button', { name: 'Keep it so' }).click()
@@ -155,12 +202,19 @@ test('two people who change one plan at once are brought together, or told of ea
   await page.getByRole('button', { name: 'Keep it so' }).click()
   // Both laid the same days, so only what each put in differs: both are there.
   await expect(page.getByRole('heading', { name: /Borrow the roller/, level: 3 })).toBeVisible()
-  await expect.poll(async () => { const { work } = await planOf(request, 'Saltings Terrace'); return [Object.keys(work.skipped), Object.values(work.own).map(({ name }) => name)] }).toEqual([['feed'], ['Borrow the roller']])
+  await expect
+    .poll(async () => {
+      const { work } = await planOf(request, 'Saltings Terrace')
+      return [Object.keys(work.skipped), Object.values(work.own).map(({ name }) => name)]
+    })
+    .toEqual([['feed'], ['Borrow the roller']])
 })
 
 test('each visit prints on a page of its own, and a notice where something is sprayed', async ({ page, request }) => {
   const lawn: Lawn = await lawnNamed(request, 'Brackwater Farm')
-  await page.addInitScript(() => { window.print = () => {} })
+  await page.addInitScript(() => {
+    window.print = () => {}
+  })
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'One page a visit' }).click()
   const pages = async () => (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type\s*\/Page\b/g)?.length
@@ -179,7 +233,9 @@ test('on a phone the day is chosen by date, and the work is marked done', async 
   await page.setViewportSize(PHONE)
   const lawn = await lawnNamed(request, 'Linden Row')
   await open(page, `/lawns/${lawn.id}/do`)
-  await slip(page, 'dethatch').getByRole('button', { name: /Move Dethatch/ }).click()
+  await slip(page, 'dethatch')
+    .getByRole('button', { name: /Move Dethatch/ })
+    .click()
   await slip(page, 'dethatch').getByLabel('Another day for Dethatch').fill('2026-09-14')
   await slip(page, 'dethatch').getByRole('button', { name: 'See what moves' }).click()
   await page.getByRole('button', { name: 'Leave it as it was' }).click()

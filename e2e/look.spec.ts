@@ -8,14 +8,24 @@ async function corners(page: Page, at: readonly (readonly [number, number])[]): 
   const [x, y] = at.at(-1)!
   await page.mouse.dblclick(box.x + box.width * x, box.y + box.height * y)
 }
-const ledger = (page: Page, zone: string) => page.locator('.zones').getByRole('button', { name: new RegExp(`^${zone}`) })
-const square = async (page: Page, zone: string) => Number((await ledger(page, zone).locator('.num').first().textContent())!.replace(/,/g, ''))
+const ledger = (page: Page, zone: string) =>
+  page.locator('.zones').getByRole('button', { name: new RegExp(`^${zone}`) })
+const square = async (page: Page, zone: string) =>
+  Number((await ledger(page, zone).locator('.num').first().textContent())!.replace(/,/g, ''))
 
-test('a lawn is drawn with a bed, its sides typed, its changes undone, and it counts as drawn', async ({ page, request }) => {
+test('a lawn is drawn with a bed, its sides typed, its changes undone, and it counts as drawn', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Sedge End')
   await open(page, `/lawns/${lawn.id}/look`)
   await page.getByRole('group', { name: 'Draw a' }).getByRole('button', { name: 'zone' }).click()
-  await corners(page, [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]])
+  await corners(page, [
+    [0.2, 0.2],
+    [0.8, 0.2],
+    [0.8, 0.8],
+    [0.2, 0.8],
+  ])
   const thing = page.getByRole('group', { name: 'The zone that is chosen' })
   await expect(thing).toBeVisible()
   const sides = thing.getByLabel(/Length of side/)
@@ -30,7 +40,12 @@ test('a lawn is drawn with a bed, its sides typed, its changes undone, and it co
   expect(whole).toBeLessThan(2500)
 
   await page.getByRole('group', { name: 'Draw a' }).getByRole('button', { name: 'bed or pond' }).click()
-  await corners(page, [[0.4, 0.4], [0.5, 0.4], [0.5, 0.5], [0.4, 0.5]])
+  await corners(page, [
+    [0.4, 0.4],
+    [0.5, 0.4],
+    [0.5, 0.5],
+    [0.4, 0.5],
+  ])
   await expect(page.getByRole('group', { name: 'The bed or pond that is chosen' })).toBeVisible()
   await expect.poll(() => square(page, 'Lawn')).toBeLessThan(whole)
   const less = await square(page, 'Lawn')
@@ -40,7 +55,11 @@ test('a lawn is drawn with a bed, its sides typed, its changes undone, and it co
   // The same by tape and turn: 10 ft square, laid from the south-west corner of the plan.
   await page.getByRole('group', { name: 'Draw a' }).getByRole('button', { name: 'bed or pond' }).click()
   await page.getByRole('button', { name: 'tape and turn' }).click()
-  for (const [length, turn] of [['10 ft', ''], ['10 ft', 'right 90'], ['10 ft', 'right 90']] as const) {
+  for (const [length, turn] of [
+    ['10 ft', ''],
+    ['10 ft', 'right 90'],
+    ['10 ft', 'right 90'],
+  ] as const) {
     await page.getByLabel('Length of the next side').fill(length)
     if (turn) await page.getByLabel('Turn before the next side').fill(turn)
     await page.getByRole('button', { name: 'Lay it' }).click()
@@ -52,36 +71,63 @@ test('a lawn is drawn with a bed, its sides typed, its changes undone, and it co
   await expect(page).toHaveURL(/decide$/)
   const saved = await lawnNamed(request, 'Sedge End')
   expect(Object.values(saved.zones)[0]!.areaFrom).toBe('drawn')
-  expect(Object.values(saved.features).map(({ kind }) => kind).sort()).toEqual(['bed', 'zone'])
+  expect(
+    Object.values(saved.features)
+      .map(({ kind }) => kind)
+      .sort(),
+  ).toEqual(['bed', 'zone'])
   expect(Object.values(saved.measured)[0]!.sunByMonthH).toHaveLength(12)
   expect(less).toBeGreaterThan(0)
 })
 
-const gpx = (points: readonly (readonly [number, number])[]) => `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><name>Orchard</name><trkseg>${points.map(([lat, lon]) => `<trkpt lat="${lat}" lon="${lon}"></trkpt>`).join('')}</trkseg></trk></gpx>`
+const gpx = (points: readonly (readonly [number, number])[]) =>
+  `<?xml version="1.0"?><gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><name>Orchard</name><trkseg>${points.map(([lat, lon]) => `<trkpt lat="${lat}" lon="${lon}"></trkpt>`).join('')}</trkseg></trk></gpx>`
 const file = (name: string, text: string) => ({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(text) })
 
-test('a walked track becomes an outline; what is no drawing is told, and nothing that stands is lost', async ({ page, request }) => {
+test('a walked track becomes an outline; what is no drawing is told, and nothing that stands is lost', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Halloran')
   await open(page, `/lawns/${lawn.id}/look`)
   const input = page.getByLabel('Drawing as GeoJSON, KML or GPX')
   const said = page.locator('.files [role=status]')
   for (const [name, text, says] of [
-    ['a.gpx', '<gpx><trk>', 'breaks off or is damaged'], ['b.kml', '<kml xmlns="http://www.opengis.net/kml/2.2"><Document></Document></kml>', 'empty'], ['c.geojson', '{"type":"FeatureCollection"', 'breaks off'],
-    ['d.geojson', '{"type":"Topology"}', 'no drawing'], ['e.kmz', 'PK', 'packed'], ['f.gpx', 'hello', 'neither GeoJSON, KML nor GPX'],
+    ['a.gpx', '<gpx><trk>', 'breaks off or is damaged'],
+    ['b.kml', '<kml xmlns="http://www.opengis.net/kml/2.2"><Document></Document></kml>', 'empty'],
+    ['c.geojson', '{"type":"FeatureCollection"', 'breaks off'],
+    ['d.geojson', '{"type":"Topology"}', 'no drawing'],
+    ['e.kmz', 'PK', 'packed'],
+    ['f.gpx', 'hello', 'neither GeoJSON, KML nor GPX'],
   ] as const) {
     await input.setInputFiles(file(name, text))
     await expect(said).toContainText(says)
   }
   // 0.0002° of latitude is 22.2 m, 0.0003° of longitude at 37° 26.7 m: some 592 m², 6,380 ft².
   const [lat, lon] = [lawn.latDeg, lawn.lonDeg]
-  await input.setInputFiles(file('walk.gpx', gpx([[lat, lon], [lat + 0.0001, lon], [lat + 0.0002, lon], [lat + 0.0002, lon + 0.0003], [lat, lon + 0.0003], [lat, lon + 0.00001]])))
+  await input.setInputFiles(
+    file(
+      'walk.gpx',
+      gpx([
+        [lat, lon],
+        [lat + 0.0001, lon],
+        [lat + 0.0002, lon],
+        [lat + 0.0002, lon + 0.0003],
+        [lat, lon + 0.0003],
+        [lat, lon + 0.00001],
+      ]),
+    ),
+  )
   await expect(said).toContainText('Read from walk.gpx: 1 zone')
   await expect.poll(() => square(page, 'Orchard')).toBeGreaterThan(6200)
   expect(await square(page, 'Orchard')).toBeLessThan(6550)
 
   // Taken out and brought in again by each format, it is the same outline.
   for (const format of ['GeoJSON', 'KML', 'GPX']) {
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: format, exact: true }).click()])
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: format, exact: true }).click(),
+    ])
     const chunks: Buffer[] = []
     for await (const chunk of (await download.createReadStream())!) chunks.push(chunk as Buffer)
     const text = Buffer.concat(chunks).toString()
@@ -124,14 +170,21 @@ test('on a phone a lawn is surveyed one question at a time, and leads to its pro
   const lawn = await lawnNamed(request, 'Teasel Yard')
   await open(page, `/lawns/${lawn.id}/look`)
   const keep = page.getByRole('button', { name: /^(Keep it|Go on|To the whole)/ })
-  const asked = async (question: string) => { await expect(page.getByRole('heading', { name: question })).toBeVisible() }
+  const asked = async (question: string) => {
+    await expect(page.getByRole('heading', { name: question })).toBeVisible()
+  }
   await asked('Which grass grows there now?')
   await page.getByLabel('Grows there now').click()
   await page.getByRole('option', { name: 'perennial ryegrass' }).click()
   await keep.click()
   await asked('How much is grass worth keeping')
   await page.getByRole('button', { name: 'Count points instead' }).click()
-  for (const [word, times] of [['wanted grass', 6], ['weeds', 3], ['bare', 1]] as const) for (let i = 0; i < times; i++) await page.getByRole('button', { name: `One more point of ${word}` }).click()
+  for (const [word, times] of [
+    ['wanted grass', 6],
+    ['weeds', 3],
+    ['bare', 1],
+  ] as const)
+    for (let i = 0; i < times; i++) await page.getByRole('button', { name: `One more point of ${word}` }).click()
   await expect(page.getByText(/10 points, grass good to/)).toBeVisible()
   await expect(page.getByText('60% worth keeping: enough to overseed.')).toBeVisible()
   await keep.click()
@@ -159,10 +212,18 @@ test('on a phone a lawn is surveyed one question at a time, and leads to its pro
   await page.getByRole('link', { name: /^Decide/ }).click()
   await expect(page.locator('.verdict').first()).toContainText('Overseed.')
   const saved = await lawnNamed(request, 'Teasel Yard')
-  expect(Object.values(saved.zones)[0]).toMatchObject({ counted: [6, 3, 0, 1], desirableShare: 0.6, sunHours: 8, driverMm: [] })
+  expect(Object.values(saved.zones)[0]).toMatchObject({
+    counted: [6, 3, 0, 1],
+    desirableShare: 0.6,
+    sunHours: 8,
+    driverMm: [],
+  })
 })
 
-test('a programme against the rules wants a note, keeps it, and a practice changes the plan', async ({ page, request }) => {
+test('a programme against the rules wants a note, keeps it, and a practice changes the plan', async ({
+  page,
+  request,
+}) => {
   await page.setViewportSize(WIDE)
   const lawn = await lawnNamed(request, 'Fen Cottage')
   await open(page, `/lawns/${lawn.id}/decide`)
@@ -193,7 +254,11 @@ test('zones of one lawn get their own grass and programme', async ({ page, reque
   await page.getByLabel('Programme of Shade strip').click()
   await page.getByRole('option', { name: 'leave it as it is' }).click()
   const area = page.locator('.steps')
-  await expect.poll(async () => (await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({ [Object.entries(lawn.zones).find(([, { name }]) => name === 'Shade strip')![0]]: { programme: 'leave', note: '' } })
+  await expect
+    .poll(async () => (await lawnNamed(request, 'Odell')).plan.zonePlans)
+    .toEqual({
+      [Object.entries(lawn.zones).find(([, { name }]) => name === 'Shade strip')![0]]: { programme: 'leave', note: '' },
+    })
   await expect(area).not.toContainText('26.0 lb')
   await page.getByLabel('Programme of Shade strip').click()
   await page.getByRole('option', { name: /as the rest/ }).click()

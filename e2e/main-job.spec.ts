@@ -132,7 +132,9 @@ test('a file that is no table, and bad rows, are told; good rows are kept', asyn
   const input = page.getByLabel('Daily file', { exact: true })
   await input.setInputFiles(file('hello'))
   await expect(page.getByRole('alert')).toContainText('name the columns')
-  await input.setInputFiles(file('date,tmax (F),tmin (F),rain (in)\n2026-08-01,88,66,0.2\n2026-08-02,66,88,0\nyesterday,80,60,0\n'))
+  await input.setInputFiles(
+    file('date,tmax (F),tmin (F),rain (in)\n2026-08-01,88,66,0.2\n2026-08-02,66,88,0\nyesterday,80,60,0\n'),
+  )
   await choose(page, 'Into station', 'Yard gauge')
   await page.getByRole('button', { name: 'Keep the good rows' }).click()
   await expect(page.getByRole('status')).toContainText('1 days added')
@@ -140,7 +142,10 @@ test('a file that is no table, and bad rows, are told; good rows are kept', asyn
   await expect(page.getByRole('status')).toContainText('Line 4: "yesterday" is not a date')
 })
 
-test('two people at one lawn: what each changed is kept, what both changed is shown side by side', async ({ page, browser }) => {
+test('two people at one lawn: what each changed is kept, what both changed is shown side by side', async ({
+  page,
+  browser,
+}) => {
   await page.goto('/lawns')
   const href = await page.getByRole('row', { name: /Pike & Daughter/ }).getAttribute('href')
   const look = href!.replace(/\/\w+$/, '/look')
@@ -185,7 +190,9 @@ test('two people at one lawn: what each changed is kept, what both changed is sh
   await wenna.getByRole('button', { name: 'Save the survey' }).click()
   await expect(wenna).toHaveURL(/decide$/)
   await page.getByRole('button', { name: 'Save the survey' }).click()
-  await expect(page.getByRole('status')).toContainText('Wenna Quillmarsh saved meanwhile. Both are kept; from them: Slope.')
+  await expect(page.getByRole('status')).toContainText(
+    'Wenna Quillmarsh saved meanwhile. Both are kept; from them: Slope.',
+  )
 })
 
 test('on a phone: the day is dragged, kept, work is marked and undone, and a lawn deleted', async ({ page }) => {

@@ -1,6 +1,9 @@
 import { expect, lawnNamed, open, test } from './demo'
 
-test('what if: other seedbeds stand beside the plan, follow the day, can be stopped, and change nothing', async ({ page, request }) => {
+test('what if: other seedbeds stand beside the plan, follow the day, can be stopped, and change nothing', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Fen Cottage')
   await open(page, `/lawns/${lawn.id}/when`)
   await page.getByText('What if it were watered').click()
@@ -8,7 +11,8 @@ test('what if: other seedbeds stand beside the plan, follow the day, can be stop
   const planned = panel.locator('tr.plan .num')
   await expect(panel.getByText(/^Working/)).toHaveCount(0)
   // The worker's own count of the plan is the server's: the same core and seed on both sides.
-  const plate = async () => Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
+  const plate = async () =>
+    Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
   await expect.poll(async () => Number(await planned.textContent())).toBe(await plate())
   await expect(panel.getByRole('row', { name: /rain alone/ })).toContainText('fewer')
   await page.getByRole('button', { name: 'A day later' }).click()
@@ -27,12 +31,16 @@ test('what if: other seedbeds stand beside the plan, follow the day, can be stop
 
 test('a lawn that nobody waters has worse odds, and When says what it reckons with', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Ashgrove Nursery')
-  const good = async () => Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
+  const good = async () =>
+    Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
   await open(page, `/lawns/${lawn.id}/when`)
   await expect(page.getByText('the client is taken to water as told')).toBeVisible()
   const told = await good()
   await open(page, `/lawns/${lawn.id}/look`)
-  await page.locator('.right').getByRole('button', { name: /^Water/ }).click()
+  await page
+    .locator('.right')
+    .getByRole('button', { name: /^Water/ })
+    .click()
   await page.locator('.right').getByRole('button', { name: 'none', exact: true }).first().click()
   await page.getByRole('button', { name: 'Save the survey' }).click()
   await expect(page).toHaveURL(/decide$/)
@@ -41,10 +49,16 @@ test('a lawn that nobody waters has worse odds, and When says what it reckons wi
   await expect.poll(good).toBeLessThan(told - 5)
 })
 
-test('a reading that cannot be right is kept, questioned and left out; one that can be moves the line', async ({ page, request }) => {
+test('a reading that cannot be right is kept, questioned and left out; one that can be moves the line', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Linden Row')
   await open(page, `/lawns/${lawn.id}/do`)
-  const now = async () => Number(/Soil now ([\d.]+)/.exec((await page.getByRole('button', { name: /^Soil now/ }).getAttribute('aria-label'))!)![1])
+  const now = async () =>
+    Number(
+      /Soil now ([\d.]+)/.exec((await page.getByRole('button', { name: /^Soil now/ }).getAttribute('aria-label'))!)![1],
+    )
   const before = await now()
   const note = async (degrees: string, at: string) => {
     await page.getByRole('button', { name: 'Reading' }).click()

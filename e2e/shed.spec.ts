@@ -1,6 +1,9 @@
 import { expect, lawnNamed, open, PHONE, test } from './demo'
 
-test('what is written into the stock book is used up by marked work, given back when undone, and missed when it runs short', async ({ page, request }) => {
+test('what is written into the stock book is used up by marked work, given back when undone, and missed when it runs short', async ({
+  page,
+  request,
+}) => {
   await open(page, '/lawns')
   await page.keyboard.press('5')
   await expect(page).toHaveURL(/\/shed$/)
@@ -16,7 +19,10 @@ test('what is written into the stock book is used up by marked work, given back 
   const line = page.locator('.item', { hasText: 'Autumn feed' })
   await expect(line).toContainText('40.0 lb')
 
-  await line.getByRole('button', { name: /Autumn feed/ }).first().click()
+  await line
+    .getByRole('button', { name: /Autumn feed/ })
+    .first()
+    .click()
   const form = line.getByRole('form', { name: 'Write down of Autumn feed' })
   await form.getByLabel('Amount').fill('10 lb')
   await form.getByRole('button', { name: 'So much came in' }).click()
@@ -35,7 +41,10 @@ test('what is written into the stock book is used up by marked work, given back 
   await expect(feed.getByRole('button', { name: 'Undo fed' })).toBeVisible()
   await open(page, '/shed')
   await expect(line).toContainText('33.0 lb')
-  await line.getByRole('button', { name: /Autumn feed/ }).first().click()
+  await line
+    .getByRole('button', { name: /Autumn feed/ })
+    .first()
+    .click()
   await line.getByRole('row', { name: /used/ }).getByRole('link', { name: 'Linden Row' }).click()
   await feed.getByRole('button', { name: 'Undo fed' }).click()
   await expect(feed.getByRole('button', { name: 'Mark fed' })).toBeVisible()
@@ -45,7 +54,10 @@ test('what is written into the stock book is used up by marked work, given back 
   await open(page, '/shed')
   await expect(line).toContainText('45.0 lb')
   const starter = page.locator('.item', { hasText: 'starter, 50 lb bags' })
-  await starter.getByRole('button', { name: /starter/ }).first().click()
+  await starter
+    .getByRole('button', { name: /starter/ })
+    .first()
+    .click()
   await starter.getByLabel('Amount').fill('3 lb')
   await starter.getByRole('button', { name: 'So much is there, counted' }).click()
   await expect(starter).toContainText('3.0 lb')
@@ -57,11 +69,17 @@ test('on a phone a line is counted and put away', async ({ page }) => {
   await page.setViewportSize(PHONE)
   await open(page, '/shed')
   const line = page.locator('.item', { hasText: 'winter rye' })
-  await line.getByRole('button', { name: /winter rye/ }).first().click()
+  await line
+    .getByRole('button', { name: /winter rye/ })
+    .first()
+    .click()
   await line.getByRole('button', { name: /^Put it away/ }).click()
   await expect(line).toBeHidden()
   await page.getByText('Put away', { exact: false }).first().click()
-  await line.getByRole('button', { name: /winter rye/ }).first().click()
+  await line
+    .getByRole('button', { name: /winter rye/ })
+    .first()
+    .click()
   await line.getByRole('button', { name: 'Take it up again' }).click()
   await expect(page.locator('section', { hasText: 'Seed' }).locator('.item', { hasText: 'winter rye' })).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)

@@ -1,6 +1,8 @@
 import { barriers, expect, lawnNamed, open, test } from './demo'
 
-test('a station is added with its height and normals, gets a forecast in a minute, and holds follow from it', async ({ page }) => {
+test('a station is added with its height and normals, gets a forecast in a minute, and holds follow from it', async ({
+  page,
+}) => {
   await open(page, '/weather')
   const add = page.locator('form', { has: page.getByRole('heading', { name: 'Add a station' }) })
   await add.getByLabel('Name').fill('Lower yard')
@@ -13,7 +15,21 @@ test('a station is added with its height and normals, gets a forecast in a minut
 
   await panel.getByText('Name, place and normals').click()
   const row = async (label: string, value: (m: number) => string) => {
-    for (const [m, month] of ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'].entries()) await panel.getByLabel(`${label}, ${month}`, { exact: true }).fill(value(m))
+    for (const [m, month] of [
+      'Jan',
+      'Feb',
+      'Mar',
+      'Apr',
+      'May',
+      'Jun',
+      'Jul',
+      'Aug',
+      'Sep',
+      'Oct',
+      'Nov',
+      'Dec',
+    ].entries())
+      await panel.getByLabel(`${label}, ${month}`, { exact: true }).fill(value(m))
   }
   await row('Highest', (m) => String(48 + Math.round(20 * (1 - Math.cos((m * Math.PI) / 6)))))
   await row('Lowest', (m) => String(28 + Math.round(18 * (1 - Math.cos((m * Math.PI) / 6)))))
@@ -41,18 +57,29 @@ test('a station is added with its height and normals, gets a forecast in a minut
 
   // A lawn told to read this station: its normals make the years, its forecast holds the sowing.
   const lawn = await lawnNamed(page.request, 'Linden Row')
-  const station = ((await (await page.request.get('/api/stations')).json()) as { id: string; name: string }[]).find(({ name }) => name === 'Lower yard')!
-  const saved = await page.request.put(`/api/lawns/${lawn.id}`, { data: { ...lawn, stationId: station.id, heightM: 400 }, headers: { origin: new URL(page.url()).origin } })
+  const station = ((await (await page.request.get('/api/stations')).json()) as { id: string; name: string }[]).find(
+    ({ name }) => name === 'Lower yard',
+  )!
+  const saved = await page.request.put(`/api/lawns/${lawn.id}`, {
+    data: { ...lawn, stationId: station.id, heightM: 400 },
+    headers: { origin: new URL(page.url()).origin },
+  })
   expect(saved.status()).toBe(200)
   await open(page, `/lawns/${lawn.id}/when`)
   await expect(page.getByText(/Weather years from the normals of Lower yard, moved by 1\.5 °F/)).toBeVisible()
   const slider = page.getByRole('slider', { name: 'Sowing day' })
   await slider.focus()
-  for (let i = 0; i < 40 && !(await slider.getAttribute('aria-valuetext'))!.startsWith('Tue 8 Sep'); i++) await page.keyboard.press((await slider.getAttribute('aria-valuetext'))!.includes('Aug') ? 'ArrowRight' : 'ArrowLeft')
+  for (let i = 0; i < 40 && !(await slider.getAttribute('aria-valuetext'))!.startsWith('Tue 8 Sep'); i++)
+    await page.keyboard.press(
+      (await slider.getAttribute('aria-valuetext'))!.includes('Aug') ? 'ArrowRight' : 'ArrowLeft',
+    )
   await expect(page.getByText('0.9 in of rain forecast for the four days after')).toBeVisible()
 })
 
-test('a mixture is chosen and typed, told apart by its seeds, and goes back to one grass', async ({ page, request }) => {
+test('a mixture is chosen and typed, told apart by its seeds, and goes back to one grass', async ({
+  page,
+  request,
+}) => {
   const lawn = await lawnNamed(request, 'Ashgrove Nursery')
   await open(page, `/lawns/${lawn.id}/when`)
   await page.getByText(/^Seed:/).click()

@@ -101,12 +101,17 @@ test('the server answers errors in one shape', async ({ request, baseURL }) => {
   expect(invalid.status()).toBe(422)
   expect(Object.keys((await invalid.json()).error.fields)).toEqual(expect.arrayContaining(['client', 'areaM2']))
   const lawn = await lawnNamed(request, 'Odell')
-  const mark = (slip: string, doneOn: string) => request.post(`/api/lawns/${lawn.id}/marks`, { data: { id: randomUUID(), slip, doneOn }, headers: { origin } })
+  const mark = (slip: string, doneOn: string) =>
+    request.post(`/api/lawns/${lawn.id}/marks`, { data: { id: randomUUID(), slip, doneOn }, headers: { origin } })
   const tomorrow = await mark('scalp', '2026-09-09')
   expect([tomorrow.status(), (await tomorrow.json()).error.fields.doneOn]).toEqual([422, 'Not after today, 8 Sep.'])
   expect((await mark('burn', '2026-09-08')).status()).toBe(422)
   const patched = await request.patch('/api/lawns', { data: {}, headers: { origin } })
-  expect([patched.status(), patched.headers().allow, (await request.get('/api/nothing')).status()]).toEqual([405, 'GET, POST', 404])
+  expect([patched.status(), patched.headers().allow, (await request.get('/api/nothing')).status()]).toEqual([
+    405,
+    'GET, POST',
+    404,
+  ])
   const csv = await request.get('/standin/pellmoor-ridge/daily.csv?from=2026-09-01&to=2026-09-03')
   expect((await csv.text()).trim().split('\n')).toHaveLength(4)
   expect((await request.get('/standin/pellmoor-ridge/daily.csv?from=monday')).status()).toBe(422)

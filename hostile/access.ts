@@ -6,22 +6,48 @@ import type { Report } from './report'
 import { aFirm, type Firm } from './world'
 
 const LABEL = (method: string, path: string) => `${method} ${path}`
-const sample = (route: { method: string; path: string }, firm: Firm): unknown => CASES[LABEL(route.method, route.path)]?.valid?.(firm)
+const sample = (route: { method: string; path: string }, firm: Firm): unknown =>
+  CASES[LABEL(route.method, route.path)]?.valid?.(firm)
 
 /** Everything a firm has, as one sum. */
 async function everythingOf(firm: Firm): Promise<string> {
   const [row] = await owner<{ id: string }>(`select firm_id as id from people where email = $1`, [firm.email])
-  const tables = await owner<{ name: string }>(`select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'firm_id' and table_name not in ('sessions', 'kept_outlooks')`)
-  const sums = await Promise.all(tables.map(async ({ name }) => JSON.stringify(await owner(`select md5(string_agg(t::text, '|' order by t::text)) as sum from ${name} t where firm_id = $1`, [row!.id]))))
+  const tables = await owner<{ name: string }>(
+    `select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'firm_id' and table_name not in ('sessions', 'kept_outlooks')`,
+  )
+  const sums = await Promise.all(
+    tables.map(async ({ name }) =>
+      JSON.stringify(
+        await owner(`select md5(string_agg(t::text, '|' order by t::text)) as sum from ${name} t where firm_id = $1`, [
+          row!.id,
+        ]),
+      ),
+    ),
+  )
   return sums.join()
 }
 
-async function send(server: Running, who: Visitor, method: string, path: string, body: unknown, headers: Record<string, string> = {}): Promise<{ status: number; text: string }> {
+async function send(
+  server: Running,
+  who: Visitor,
+  method: string,
+  path: string,
+  body: unknown,
+  headers: Record<string, string> = {},
+): Promise<{ status: number; text: string }> {
   const type = CASES[LABEL(method, path)]?.file
   const sends = method !== 'get' && method !== 'delete'
   const response = await fetch(server.url + path, {
-    method: method.toUpperCase(), redirect: 'manual',
-    headers: { ...who.proxied, origin: server.url, cookie: who.cookie, ...(sends ? { 'content-type': type ?? 'application/json' } : {}), ...headers }, ...(sends ? { body: type ? 'a,b\n' : JSON.stringify(body ?? {}) } : {}),
+    method: method.toUpperCase(),
+    redirect: 'manual',
+    headers: {
+      ...who.proxied,
+      origin: server.url,
+      cookie: who.cookie,
+      ...(sends ? { 'content-type': type ?? 'application/json' } : {}),
+      ...headers,
+    },
+    ...(sends ? { body: type ? 'a,b\n' : JSON.stringify(body ?? {}) } : {}),
   })
   return { status: response.status, text: await response.text() }
 }
@@ -40,13 +66,21 @@ export async function access(server: Running, report: Report): Promise<string> {
       continue
     }
     const ask = async (who: Visitor, things: Firm, headers: Record<string, string> = {}) => {
-      const answer = await send(server, who, route.method, pathOf(route.path, of.params?.(things)), sample(route, things), headers)
+      const answer = await send(
+        server,
+        who,
+        route.method,
+        pathOf(route.path, of.params?.(things)),
+        sample(route, things),
+        headers,
+      )
       report.heard(label, answer.status)
       return answer
     }
     if (!of.open) {
       const { status, text } = await ask(nobody, theirs)
-      if (status !== 401 || text.includes('their-secret-word')) report.leaked.push(`${label} answers ${status} to nobody`)
+      if (status !== 401 || text.includes('their-secret-word'))
+        report.leaked.push(`${label} answers ${status} to nobody`)
       const forged = new Visitor()
       forged.cookie = `upper-sill=Fe26.2*1*${'a'.repeat(64)}*${'b'.repeat(22)}*${'c'.repeat(200)}*${Date.now() + 1e9}*${'d'.repeat(64)}*${'e'.repeat(43)}~2`
       const lied = await ask(forged, theirs)
@@ -55,7 +89,8 @@ export async function access(server: Running, report: Report): Promise<string> {
     if (of.params && !of.open) {
       const { status, text } = await ask(ours.owner, theirs)
       // One's own sessions and links are told by their firm; others' are not there, or taking them away again is no error.
-      if (text.includes('their-secret-word') || (status === 200 && !/me\/sessions|marks\/:mark/.test(route.path))) report.leaked.push(`${label} of another firm answers ${status}`)
+      if (text.includes('their-secret-word') || (status === 200 && !/me\/sessions|marks\/:mark/.test(route.path)))
+        report.leaked.push(`${label} of another firm answers ${status}`)
     }
     if (of.ownerOnly) {
       const { status } = await ask(ours.technician, ours)
@@ -66,7 +101,13 @@ export async function access(server: Running, report: Report): Promise<string> {
       if (text.includes('their-secret-word')) report.leaked.push(`${label} shows another firm's words`)
     }
     if (route.method !== 'get') {
-      for (const origin of ['https://elsewhere.example', server.url.replace('http:', 'https:'), server.url.replace(/\d+$/, '1'), 'null', '']) {
+      for (const origin of [
+        'https://elsewhere.example',
+        server.url.replace('http:', 'https:'),
+        server.url.replace(/\d+$/, '1'),
+        'null',
+        '',
+      ]) {
         const { status } = await ask(ours.owner, ours, { origin })
         if (status !== 403) report.leaked.push(`${label} takes a write from ${origin || 'no page'}: ${status}`)
       }
@@ -75,11 +116,17 @@ export async function access(server: Running, report: Report): Promise<string> {
     report.heard(`patch ${route.path}`, status)
     if (status !== 405 || text.includes('<html')) report.wrong.push(`PATCH ${route.path} answers ${status}`)
   }
-  for (const path of ['/api/nothing', '/api/%00', '/api/lawns/%2e%2e', '/api//lawns', '/api/lawns/' + 'x'.repeat(4000)]) {
+  for (const path of [
+    '/api/nothing',
+    '/api/%00',
+    '/api/lawns/%2e%2e',
+    '/api//lawns',
+    '/api/lawns/' + 'x'.repeat(4000),
+  ]) {
     const { status, text } = await send(server, ours.owner, 'get', path, undefined)
     report.heard(path, status)
     if (status === 200 && text.includes('<html')) report.wrong.push(`${path} answers with the page`)
   }
-  if (await everythingOf(theirs) !== before) report.leaked.push('something of another firm was changed')
+  if ((await everythingOf(theirs)) !== before) report.leaked.push('something of another firm was changed')
   return `${ROUTES.length} routes asked by nobody, with a forged cookie, for another firm's things, as technician, from other sites and by a wrong method.`
 }

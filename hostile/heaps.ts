@@ -15,11 +15,29 @@ export async function heaps(server: Running, report: Report, short: boolean): Pr
     report.stall('one', await server.stall(), what)
     return heard
   }
-  const newLawn = (change: object) => ({ id: randomUUID(), client: 'Heap', address: '', areaM2: 50, areaTyped: '', growsNow: '', ...change })
+  const newLawn = (change: object) => ({
+    id: randomUUID(),
+    client: 'Heap',
+    address: '',
+    areaM2: 50,
+    areaTyped: '',
+    growsNow: '',
+    ...change,
+  })
   // Bringing accents into their order takes as long as their number squared.
-  await alone('60,000 accents on one letter', () => owner.ask(server, 'POST', '/api/lawns', newLawn({ client: `a${'\u0315\u0300'.repeat(20_000)}` })))
-  for (const field of ['holidays', 'workingDays', 'licences']) await alone(`60,000 nothings for ${field}`, () => owner.ask(server, 'PUT', '/api/firm', { [field]: Array(60_000).fill(0) }))
-  await alone('10,000 keys where ids are wanted', () => owner.ask(server, 'PUT', `/api/lawns/${lawn.id}/plan`, { ...lawn.plan, zonePlans: Object.fromEntries(Array.from({ length: 9000 }, (_, i) => [`k${i}`, 0])) }))
+  await alone('60,000 accents on one letter', () =>
+    owner.ask(server, 'POST', '/api/lawns', newLawn({ client: `a${'\u0315\u0300'.repeat(20_000)}` })),
+  )
+  for (const field of ['holidays', 'workingDays', 'licences'])
+    await alone(`60,000 nothings for ${field}`, () =>
+      owner.ask(server, 'PUT', '/api/firm', { [field]: Array(60_000).fill(0) }),
+    )
+  await alone('10,000 keys where ids are wanted', () =>
+    owner.ask(server, 'PUT', `/api/lawns/${lawn.id}/plan`, {
+      ...lawn.plan,
+      zonePlans: Object.fromEntries(Array.from({ length: 9000 }, (_, i) => [`k${i}`, 0])),
+    }),
+  )
 
   const lawns = short ? 12 : 150
   let refused = 0
@@ -27,7 +45,10 @@ export async function heaps(server: Running, report: Report, short: boolean): Pr
     const { body: added } = await owner.ask<Lawn>(server, 'POST', '/api/lawns', newLawn({}))
     const [zoneId] = Object.keys(added.zones) as [string]
     const points = Array.from({ length: 900 }, (_, k) => [40 * Math.cos(k / 143.3), 40 * Math.sin(k / 143.3)])
-    const { status } = await owner.ask(server, 'PUT', `/api/lawns/${added.id}`, { ...added, features: { [randomUUID()]: { ...thing, kind: 'zone', zoneId, points } } })
+    const { status } = await owner.ask(server, 'PUT', `/api/lawns/${added.id}`, {
+      ...added,
+      features: { [randomUUID()]: { ...thing, kind: 'zone', zoneId, points } },
+    })
     report.heard('one more plan of 900 corners', status)
     if (status === 409) refused++
     else if (status !== 200) report.wrong.push(`a plan of 900 corners is answered with ${status}`)
@@ -36,8 +57,11 @@ export async function heaps(server: Running, report: Report, short: boolean): Pr
   await alone(`the list of ${lawns} lawns with plans of 900 corners`, () => owner.ask(server, 'GET', '/api/lawns'))
   if (!short) {
     // As many as a firm may have, put there by the database's owner: the way through the door takes a while.
-    await database(`with more as (insert into lawns (firm_id, client, lat_deg, lon_deg) select firm_id, 'Many ' || i, 38, -9 from lawns, generate_series(1, $2) i where id = $1 returning firm_id, id)
-      insert into zones (firm_id, lawn_id, name, taped_m2, area_m2, grass, sun_hours) select firm_id, id, 'Lawn', 50, 50, 'TF', 8 from more`, [lawn.id, 2490 - lawns])
+    await database(
+      `with more as (insert into lawns (firm_id, client, lat_deg, lon_deg) select firm_id, 'Many ' || i, 38, -9 from lawns, generate_series(1, $2) i where id = $1 returning firm_id, id)
+      insert into zones (firm_id, lawn_id, name, taped_m2, area_m2, grass, sun_hours) select firm_id, id, 'Lawn', 50, 50, 'TF', 8 from more`,
+      [lawn.id, 2490 - lawns],
+    )
     await alone('the list of 2,490 lawns', () => owner.ask(server, 'GET', '/api/lawns'))
     await alone('the seasons of sixty of them', async () => {
       const some = (await owner.ask<Lawn[]>(server, 'GET', '/api/lawns?first=60')).body.map(({ id }) => id)
@@ -48,13 +72,41 @@ export async function heaps(server: Running, report: Report, short: boolean): Pr
   const now = Date.now()
   const files = short ? 1 : 5
   for (let file = 0; file < files; file++) {
-    const rows = Array.from({ length: 120_000 }, (_, i) => `${new Date(now - 60_000 - (i % 4000) * 60_000).toISOString().slice(0, 16)},${(i / 4000 + file * 30).toFixed(1)},11.5`)
-    await alone('120,000 readings of the last three days', () => owner.sendFile(server, `/api/stations/${station.id}/readings-file`, `time,depth_mm,temp_c\n${rows.join('\n')}`))
+    const rows = Array.from(
+      { length: 120_000 },
+      (_, i) =>
+        `${new Date(now - 60_000 - (i % 4000) * 60_000).toISOString().slice(0, 16)},${(i / 4000 + file * 30).toFixed(1)},11.5`,
+    )
+    await alone('120,000 readings of the last three days', () =>
+      owner.sendFile(server, `/api/stations/${station.id}/readings-file`, `time,depth_mm,temp_c\n${rows.join('\n')}`),
+    )
   }
-  await owner.ask(server, 'PUT', `/api/stations/${station.id}`, { ...station, version: 1, home: true, normals: { tmaxC: Array(12).fill(20), tminC: Array(12).fill(10), rainMm: Array(12).fill(60), wetDays: Array(12).fill(9) } })
+  await owner.ask(server, 'PUT', `/api/stations/${station.id}`, {
+    ...station,
+    version: 1,
+    home: true,
+    normals: {
+      tmaxC: Array(12).fill(20),
+      tminC: Array(12).fill(10),
+      rainMm: Array(12).fill(60),
+      wetDays: Array(12).fill(9),
+    },
+  })
   await alone('the ledge over a heap of readings', () => owner.ask(server, 'GET', '/api/sill'))
   let full = 0
-  for (let i = 0; i < 70; i++) if ((await owner.ask(server, 'POST', '/api/stations', { name: `Heap ${i}`, latDeg: 38, lonDeg: -9, heightM: null, coastal: false })).status === 409) full++
+  for (let i = 0; i < 70; i++)
+    if (
+      (
+        await owner.ask(server, 'POST', '/api/stations', {
+          name: `Heap ${i}`,
+          latDeg: 38,
+          lonDeg: -9,
+          heightM: null,
+          coastal: false,
+        })
+      ).status === 409
+    )
+      full++
   report.expect('a firm that adds stations without end is told to stop', full > 0)
   await alone('the list of stations', () => owner.ask(server, 'GET', '/api/stations'))
   return `small requests that cost much, ${lawns} plans of 900 corners, ${files * 120_000} readings, 70 stations.`

@@ -14,20 +14,42 @@ export interface Cluster {
   port: string
 }
 
-const asPostgres = (command: string, args: string[]) => (process.getuid?.() === 0 ? spawnSync('runuser', ['-u', 'postgres', '--', command, ...args]) : spawnSync(command, args))
-const pause = (ms: number) => new Promise((go) => { setTimeout(go, ms) })
+const asPostgres = (command: string, args: string[]) =>
+  process.getuid?.() === 0 ? spawnSync('runuser', ['-u', 'postgres', '--', command, ...args]) : spawnSync(command, args)
+const pause = (ms: number) =>
+  new Promise((go) => {
+    setTimeout(go, ms)
+  })
 
 /** As if the power had gone: every process of the cluster at once. */
 function killDatabase({ folder, bin, port }: Cluster): void {
   const pid = Number(readFileSync(`${folder}/postmaster.pid`, 'utf8').split('\n')[0])
-  const children = spawnSync('pgrep', ['-P', String(pid)]).stdout.toString().trim().split('\n').filter(Boolean).map(Number)
+  const children = spawnSync('pgrep', ['-P', String(pid)])
+    .stdout.toString()
+    .trim()
+    .split('\n')
+    .filter(Boolean)
+    .map(Number)
   for (const one of [pid, ...children]) {
     try {
       process.kill(one, 'SIGKILL')
-    } catch { /* It had gone by itself. */ }
+    } catch {
+      /* It had gone by itself. */
+    }
   }
   for (let tries = 0; tries < 20; tries++) {
-    const started = asPostgres(`${bin}/pg_ctl`, ['-D', folder, '-w', '-t', '20', '-l', `${folder}/../log`, '-o', `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='${folder}/..'`, 'start'])
+    const started = asPostgres(`${bin}/pg_ctl`, [
+      '-D',
+      folder,
+      '-w',
+      '-t',
+      '20',
+      '-l',
+      `${folder}/../log`,
+      '-o',
+      `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='${folder}/..'`,
+      'start',
+    ])
     if (started.status === 0) return
     spawnSync('sleep', ['0.5'])
   }
@@ -41,22 +63,52 @@ interface Acknowledged {
 }
 
 /** Writes until told to stop, and notes what was acknowledged. */
-async function write(server: Running, firm: Firm, goingOn: () => boolean, kept: Acknowledged, report: Report): Promise<void> {
+async function write(
+  server: Running,
+  firm: Firm,
+  goingOn: () => boolean,
+  kept: Acknowledged,
+  report: Report,
+): Promise<void> {
   while (goingOn()) {
     const id = randomUUID()
-    const added = await firm.owner.ask(server, 'POST', '/api/lawns', { id, client: `Killed ${id}`, address: '', areaM2: 50, areaTyped: '', growsNow: '' }).catch(() => undefined)
+    const added = await firm.owner
+      .ask(server, 'POST', '/api/lawns', {
+        id,
+        client: `Killed ${id}`,
+        address: '',
+        areaM2: 50,
+        areaTyped: '',
+        growsNow: '',
+      })
+      .catch(() => undefined)
     if (added?.status === 200) kept.lawns.add(id)
     const mark = randomUUID()
-    const marked = await firm.owner.ask(server, 'POST', `/api/lawns/${firm.lawn.id}/marks`, { id: mark, slip: `own-${randomUUID()}`, doneOn: TODAY }).catch(() => undefined)
+    const marked = await firm.owner
+      .ask(server, 'POST', `/api/lawns/${firm.lawn.id}/marks`, { id: mark, slip: `own-${randomUUID()}`, doneOn: TODAY })
+      .catch(() => undefined)
     if (marked?.status === 200) kept.marks.add(mark)
-    const moved = await firm.owner.ask(server, 'POST', `/api/stock/${firm.stock.id}/moves`, { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' }).catch(() => undefined)
+    const moved = await firm.owner
+      .ask(server, 'POST', `/api/stock/${firm.stock.id}/moves`, {
+        id: randomUUID(),
+        why: 'came',
+        day: TODAY,
+        amount: 1,
+        note: '',
+      })
+      .catch(() => undefined)
     if (moved?.status === 200) kept.stock++
     report.probes += 3
   }
 }
 
 /** Server, database or both killed in the middle of acknowledged writes. */
-export async function kills(databaseUrl: string, cluster: Cluster | undefined, report: Report, rounds: number): Promise<string> {
+export async function kills(
+  databaseUrl: string,
+  cluster: Cluster | undefined,
+  report: Report,
+  rounds: number,
+): Promise<string> {
   let server = await startServer(databaseUrl)
   const firm = await aFirm(server, 'Kills')
   const kept: Acknowledged = { lawns: new Set(), marks: new Set(), stock: 0 }
@@ -70,13 +122,21 @@ export async function kills(databaseUrl: string, cluster: Cluster | undefined, r
     going = false
     await Promise.all(writers)
     if (whole) server = await startServer(databaseUrl)
-    for (let tries = 0; tries < 60 && (await fetch(`${server.url}/readyz`).catch(() => undefined))?.status !== 200; tries++) await pause(250)
+    for (
+      let tries = 0;
+      tries < 60 && (await fetch(`${server.url}/readyz`).catch(() => undefined))?.status !== 200;
+      tries++
+    )
+      await pause(250)
     const lawns = new Set((await firm.owner.ask<Lawn[]>(server, 'GET', '/api/lawns')).body.map(({ id }) => id))
-    const marks = new Set((await firm.owner.ask<Lawn>(server, 'GET', `/api/lawns/${firm.lawn.id}`)).body.done.map(({ id }) => id))
+    const marks = new Set(
+      (await firm.owner.ask<Lawn>(server, 'GET', `/api/lawns/${firm.lawn.id}`)).body.done.map(({ id }) => id),
+    )
     const [stock] = (await firm.owner.ask<StockItem[]>(server, 'GET', '/api/stock')).body
     for (const id of kept.lawns) if (!lawns.has(id)) report.lost.push(`lawn ${id} in round ${round}`)
     for (const id of kept.marks) if (!marks.has(id)) report.lost.push(`mark ${id} in round ${round}`)
-    if (stock!.onHand < 40 + kept.stock) report.lost.push(`${40 + kept.stock - stock!.onHand} of the stock in round ${round}`)
+    if (stock!.onHand < 40 + kept.stock)
+      report.lost.push(`${40 + kept.stock - stock!.onHand} of the stock in round ${round}`)
   }
   await server.stop()
   return `${rounds} rounds of kill -9, of the server${cluster ? ', the database and both' : ''}; ${kept.lawns.size + kept.marks.size + kept.stock} acknowledged writes, ${report.lost.length} lost.`

@@ -58,14 +58,32 @@ export class Report {
   failures(timed: boolean): string[] {
     const { serverErrors, lost, leaked, wrong, mostMemoryMb, longestStallMs } = this
     return [
-      ...serverErrors.map((one) => `5xx: ${one}`), ...lost.map((one) => `lost: ${one}`), ...leaked.map((one) => `leaked: ${one}`), ...wrong,
-      ...(!timed ? [] : [...(mostMemoryMb >= 400 ? [`memory: ${mostMemoryMb} MB`] : []), ...(longestStallMs.storm >= 200 ? [`stall in the storm: ${longestStallMs.storm} ms`] : []),
-      ...(longestStallMs.one >= 100 ? [`stall by one request: ${longestStallMs.one} ms, ${longestStallMs.oneBy}`] : [])]),
+      ...serverErrors.map((one) => `5xx: ${one}`),
+      ...lost.map((one) => `lost: ${one}`),
+      ...leaked.map((one) => `leaked: ${one}`),
+      ...wrong,
+      ...(!timed
+        ? []
+        : [
+            ...(mostMemoryMb >= 400 ? [`memory: ${mostMemoryMb} MB`] : []),
+            ...(longestStallMs.storm >= 200 ? [`stall in the storm: ${longestStallMs.storm} ms`] : []),
+            ...(longestStallMs.one >= 100
+              ? [`stall by one request: ${longestStallMs.one} ms, ${longestStallMs.oneBy}`]
+              : []),
+          ]),
     ]
   }
 
   get summary(): string {
-    const { probes, serverErrors, lost, leaked, wrong, mostMemoryMb, longestStallMs: { storm, one, oneBy } } = this
+    const {
+      probes,
+      serverErrors,
+      lost,
+      leaked,
+      wrong,
+      mostMemoryMb,
+      longestStallMs: { storm, one, oneBy },
+    } = this
     return [
       `probes ${probes}, 5xx ${serverErrors.length}, lost ${lost.length}, leaked ${leaked.length}, otherwise wrong ${wrong.length}`,
       `most memory ${Math.round(mostMemoryMb)} MB, longest stall ${Math.round(storm)} ms in the storm, ${Math.round(one)} ms by one request${oneBy ? ` (${oneBy})` : ''}; with waits for a processor ${Math.round(this.longestWithWaitMs)} ms`,

@@ -18,10 +18,15 @@ import { scripts } from './scripts'
 
 /** Attacks a server of its own on a database of its own: bin/hostile starts both. `--short` is what bin/test runs, `--keep` puts the figures into docs/bench.md. */
 const short = process.argv.includes('--short')
-const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice(7).split(',')
+const only = process.argv
+  .find((arg) => arg.startsWith('--only='))
+  ?.slice(7)
+  .split(',')
 const admin = process.env.DATABASE_URL
 if (!admin) throw new Error('DATABASE_URL is not set. Run npm run hostile.')
-const cluster: Cluster | undefined = process.env.HOSTILE_CLUSTER ? { folder: process.env.HOSTILE_CLUSTER, bin: process.env.HOSTILE_BIN!, port: new URL(admin).port } : undefined
+const cluster: Cluster | undefined = process.env.HOSTILE_CLUSTER
+  ? { folder: process.env.HOSTILE_CLUSTER, bin: process.env.HOSTILE_BIN!, port: new URL(admin).port }
+  : undefined
 
 async function freshDatabase(): Promise<void> {
   const client = new pg.Client({ connectionString: admin })
@@ -36,7 +41,8 @@ async function freshDatabase(): Promise<void> {
 }
 
 /** Most memory a process ever had, MB. */
-const memoryMb = ({ pid }: Running): number => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
+const memoryMb = ({ pid }: Running): number =>
+  Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024
 
 await freshDatabase()
 const address = await serverAddress()
@@ -74,7 +80,10 @@ server = undefined as never
 console.log(`\n${report.summary}`)
 const failures = report.failures(!short)
 for (const failure of failures.slice(0, 60)) console.log(`✗ ${failure}`)
-writeFileSync('test-results/hostile.json', JSON.stringify({ sections: report.sections, summary: report.summary, failures }, null, 1))
+writeFileSync(
+  'test-results/hostile.json',
+  JSON.stringify({ sections: report.sections, summary: report.summary, failures }, null, 1),
+)
 if (process.argv.includes('--keep')) keep()
 process.exit(failures.length ? 1 : 0)
 
@@ -82,13 +91,29 @@ process.exit(failures.length ? 1 : 0)
 function keep(): void {
   const { probes, serverErrors, lost, leaked, wrong, mostMemoryMb, longestStallMs } = report
   const rows = [
-    ['probes', String(probes), ''], ['answers of kind 500', String(serverErrors.length), '0'], ['acknowledged writes lost', String(lost.length), '0'], ['seen by who may not', String(leaked.length), '0'], ['otherwise wrong', String(wrong.length), '0'],
-    ['most memory of the server and its threads', `${Math.round(mostMemoryMb)} MB`, 'under 400 MB'], ['longest stall of the server’s thread in the storm', `${Math.round(longestStallMs.storm)} ms`, 'under 200 ms'],
+    ['probes', String(probes), ''],
+    ['answers of kind 500', String(serverErrors.length), '0'],
+    ['acknowledged writes lost', String(lost.length), '0'],
+    ['seen by who may not', String(leaked.length), '0'],
+    ['otherwise wrong', String(wrong.length), '0'],
+    ['most memory of the server and its threads', `${Math.round(mostMemoryMb)} MB`, 'under 400 MB'],
+    ['longest stall of the server’s thread in the storm', `${Math.round(longestStallMs.storm)} ms`, 'under 200 ms'],
     ['the same by any one request', `${Math.round(longestStallMs.one)} ms (${longestStallMs.oneBy})`, 'under 100 ms'],
     ['the longest with waits for a processor that the attacker had', `${Math.round(report.longestWithWaitMs)} ms`, ''],
-    ...report.sections.map(({ name, probes: of, seconds, says }) => [name, `${of} probes in ${seconds.toFixed(0)} s`, says]),
+    ...report.sections.map(({ name, probes: of, seconds, says }) => [
+      name,
+      `${of} probes in ${seconds.toFixed(0)} s`,
+      says,
+    ]),
   ]
-  const text = [`On ${new Date().toISOString().slice(0, 10)}, ${machine()}.`, '', '| under attack | figure | wanted, or what was done |', '|---|---|---|', ...rows.map((row) => `| ${row.join(' | ')} |`), ''].join('\n')
+  const text = [
+    `On ${new Date().toISOString().slice(0, 10)}, ${machine()}.`,
+    '',
+    '| under attack | figure | wanted, or what was done |',
+    '|---|---|---|',
+    ...rows.map((row) => `| ${row.join(' | ')} |`),
+    '',
+  ].join('\n')
   const file = 'docs/bench.md'
   const [before, , after] = readFileSync(file, 'utf8').split(/(?<=<!-- attacked -->\n)|(?=<!-- end of attacked -->)/)
   writeFileSync(file, `${before}${text}${after}`)

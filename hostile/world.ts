@@ -26,13 +26,22 @@ export interface Firm {
 export const PASSWORD = 'three wet autumns'
 export const TODAY = new Date().toISOString().slice(0, 10)
 const photo64 = () => greenJpeg().toString('base64')
-export const aPhoto = () => ({ id: randomUUID(), note: 'a plug', takenOn: '2026-01-05', zoneId: null, place: null, jpeg: photo64(), small: photo64() })
+export const aPhoto = () => ({
+  id: randomUUID(),
+  note: 'a plug',
+  takenOn: '2026-01-05',
+  zoneId: null,
+  place: null,
+  jpeg: photo64(),
+  small: photo64(),
+})
 export const thing = { name: '', holes: [], zoneId: null, heightM: null, radiusM: null, depthMm: null, located: false }
 
 /** @throws where the server does not take what an honest firm sends */
 async function sure<T>(asked: Promise<{ status: number; body: T }>): Promise<T> {
   const { status, body } = await asked
-  if (status !== 200) throw new Error(`An honest request was refused with ${status}: ${JSON.stringify(body).slice(0, 300)}`)
+  if (status !== 200)
+    throw new Error(`An honest request was refused with ${status}: ${JSON.stringify(body).slice(0, 300)}`)
   return body
 }
 
@@ -41,31 +50,157 @@ export async function aFirm(server: Running, name: string, words = name): Promis
   const owner = new Visitor()
   const technician = new Visitor()
   const email = `owner-${randomUUID()}@example.org`
-  await sure(owner.ask(server, 'POST', '/api/door/sign-up', { firmName: words, units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', name: words, email, password: PASSWORD }))
-  const invitation = await sure(owner.ask<LinkMade>(server, 'POST', '/api/people/links', { kind: 'invitation', role: 'technician' }))
-  await sure(technician.ask(server, 'POST', '/api/door/join', { secret: invitation.secret, name: words, email: `tech-${randomUUID()}@example.org`, password: PASSWORD }))
-  const link = await sure(owner.ask<LinkMade>(server, 'POST', '/api/people/links', { kind: 'invitation', role: 'owner' }))
+  await sure(
+    owner.ask(server, 'POST', '/api/door/sign-up', {
+      firmName: words,
+      units: 'metric',
+      currency: 'EUR',
+      timeZone: 'Europe/Lisbon',
+      name: words,
+      email,
+      password: PASSWORD,
+    }),
+  )
+  const invitation = await sure(
+    owner.ask<LinkMade>(server, 'POST', '/api/people/links', { kind: 'invitation', role: 'technician' }),
+  )
+  await sure(
+    technician.ask(server, 'POST', '/api/door/join', {
+      secret: invitation.secret,
+      name: words,
+      email: `tech-${randomUUID()}@example.org`,
+      password: PASSWORD,
+    }),
+  )
+  const link = await sure(
+    owner.ask<LinkMade>(server, 'POST', '/api/people/links', { kind: 'invitation', role: 'owner' }),
+  )
   const people = await sure(owner.ask<PersonListed[]>(server, 'GET', '/api/people'))
-  const station = await sure(owner.ask<Station>(server, 'POST', '/api/stations', { name: words, latDeg: 38, lonDeg: -9, heightM: null, coastal: false }))
-  const added = await sure(owner.ask<Lawn>(server, 'POST', '/api/lawns', { id: randomUUID(), client: words, address: words, areaM2: 612, areaTyped: '', growsNow: words }))
+  const station = await sure(
+    owner.ask<Station>(server, 'POST', '/api/stations', {
+      name: words,
+      latDeg: 38,
+      lonDeg: -9,
+      heightM: null,
+      coastal: false,
+    }),
+  )
+  const added = await sure(
+    owner.ask<Lawn>(server, 'POST', '/api/lawns', {
+      id: randomUUID(),
+      client: words,
+      address: words,
+      areaM2: 612,
+      areaTyped: '',
+      growsNow: words,
+    }),
+  )
   const [zoneId] = Object.keys(added.zones) as [string]
-  const zone = { ...NEW_ZONE, name: words.slice(0, 40), order: 0, areaFrom: 'drawn' as const, tapedM2: 612, desirableShare: 0.5, weedShare: 0.3, coarseShare: 0.05, bareShare: 0.15, plugsMm: [12], mowingHeightMm: 70, grass: 'TF', hollows: [{ name: words.slice(0, 40), spacingM: 1, widthM: null, rowsMm: [[0, 5], [5, 9]] }] }
-  const lawn = await sure(owner.ask<Lawn>(server, 'PUT', `/api/lawns/${added.id}`, {
-    ...added, zones: { [zoneId]: zone }, applications: [{ ingredient: words, product: words, rate: words.slice(0, 40), appliedOn: '2026-01-05', waitDays: 3 }],
-    features: {
-      [randomUUID()]: { ...thing, kind: 'zone', zoneId, points: [[0, 0], [30, 0], [30, 20], [0, 20]] },
-      [randomUUID()]: { ...thing, kind: 'tree', name: words.slice(0, 40), points: [[5, 5]], heightM: 8, radiusM: 3 },
-    },
-    soilTest: { sampledOn: '2026-01-05', method: 'other', ph: 6, bufferPh: null, pPpm: null, kPpm: null, organicShare: null, note: words },
-    water: { ...added.water, source: 'hose', circuits: [{ name: words.slice(0, 40), heads: 2, flowLPerMin: null }], byWhom: words, restrictionNote: words }, access: { ...added.access, tipping: words, note: words }, wishes: { ...added.wishes, note: words },
-  }))
-  const stock = (await sure(owner.ask<StockItem[]>(server, 'POST', '/api/stock', { id: randomUUID(), matter: 'feed 18-24-12', name: words, day: TODAY, amount: 40 })))[0]!
+  const zone = {
+    ...NEW_ZONE,
+    name: words.slice(0, 40),
+    order: 0,
+    areaFrom: 'drawn' as const,
+    tapedM2: 612,
+    desirableShare: 0.5,
+    weedShare: 0.3,
+    coarseShare: 0.05,
+    bareShare: 0.15,
+    plugsMm: [12],
+    mowingHeightMm: 70,
+    grass: 'TF',
+    hollows: [
+      {
+        name: words.slice(0, 40),
+        spacingM: 1,
+        widthM: null,
+        rowsMm: [
+          [0, 5],
+          [5, 9],
+        ],
+      },
+    ],
+  }
+  const lawn = await sure(
+    owner.ask<Lawn>(server, 'PUT', `/api/lawns/${added.id}`, {
+      ...added,
+      zones: { [zoneId]: zone },
+      applications: [
+        { ingredient: words, product: words, rate: words.slice(0, 40), appliedOn: '2026-01-05', waitDays: 3 },
+      ],
+      features: {
+        [randomUUID()]: {
+          ...thing,
+          kind: 'zone',
+          zoneId,
+          points: [
+            [0, 0],
+            [30, 0],
+            [30, 20],
+            [0, 20],
+          ],
+        },
+        [randomUUID()]: { ...thing, kind: 'tree', name: words.slice(0, 40), points: [[5, 5]], heightM: 8, radiusM: 3 },
+      },
+      soilTest: {
+        sampledOn: '2026-01-05',
+        method: 'other',
+        ph: 6,
+        bufferPh: null,
+        pPpm: null,
+        kPpm: null,
+        organicShare: null,
+        note: words,
+      },
+      water: {
+        ...added.water,
+        source: 'hose',
+        circuits: [{ name: words.slice(0, 40), heads: 2, flowLPerMin: null }],
+        byWhom: words,
+        restrictionNote: words,
+      },
+      access: { ...added.access, tipping: words, note: words },
+      wishes: { ...added.wishes, note: words },
+    }),
+  )
+  const stock = (
+    await sure(
+      owner.ask<StockItem[]>(server, 'POST', '/api/stock', {
+        id: randomUUID(),
+        matter: 'feed 18-24-12',
+        name: words,
+        day: TODAY,
+        amount: 40,
+      }),
+    )
+  )[0]!
   const picture = aPhoto()
   await sure(owner.ask(server, 'POST', `/api/lawns/${lawn.id}/photos`, { ...picture, note: words }))
   const markId = randomUUID()
-  const marked = await sure(owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/marks`, { id: markId, slip: 'scalp', doneOn: TODAY, share: 0.5, hours: 2, weather: words, note: words }))
+  const marked = await sure(
+    owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/marks`, {
+      id: markId,
+      slip: 'scalp',
+      doneOn: TODAY,
+      share: 0.5,
+      hours: 2,
+      weather: words,
+      note: words,
+    }),
+  )
   const sessions = await sure(owner.ask<{ id: string }[]>(server, 'GET', '/api/me/sessions'))
   return {
-    name, email, owner, technician, technicianId: people.find(({ role }) => role === 'technician')!.id, lawn: marked, station, stock, photoId: picture.id, markId, linkId: link.id, sessionId: sessions[0]!.id,
+    name,
+    email,
+    owner,
+    technician,
+    technicianId: people.find(({ role }) => role === 'technician')!.id,
+    lawn: marked,
+    station,
+    stock,
+    photoId: picture.id,
+    markId,
+    linkId: link.id,
+    sessionId: sessions[0]!.id,
   }
 }

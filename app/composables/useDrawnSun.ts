@@ -15,15 +15,24 @@ export function useDrawnSun(draft: Look, lawn: Lawn) {
   const kept = () => Object.fromEntries(Object.entries(lawn.measured).map(([id, { sunByMonthH }]) => [id, sunByMonthH]))
   const byZone = shallowRef<Record<string, number[] | null>>(kept())
   const questionOf = (of: Look) => sunQuestionOf(JSON.parse(JSON.stringify(of)) as Look)
-  const keyOf = (of: Look) => { const question = sunQuestionOf(of); return question ? sunKeyText(question) : '' }
+  const keyOf = (of: Look) => {
+    const question = sunQuestionOf(of)
+    return question ? sunKeyText(question) : ''
+  }
   const saved = keyOf(lawn)
   const working = ref(false)
   let worker: Worker | undefined
   let asked = 0
   function ask(): void {
     const question = questionOf(draft)
-    if (!question) { byZone.value = {}; return }
-    if (keyOf(draft) === saved) { byZone.value = kept(); return }
+    if (!question) {
+      byZone.value = {}
+      return
+    }
+    if (keyOf(draft) === saved) {
+      byZone.value = kept()
+      return
+    }
     worker ??= new Worker(new URL('../workers/sun.worker.ts', import.meta.url), { type: 'module' })
     worker.onmessage = ({ data }: MessageEvent<MonthsRead>) => {
       if (data.number !== asked) return
@@ -34,7 +43,12 @@ export function useDrawnSun(draft: Look, lawn: Lawn) {
     worker.postMessage({ number: ++asked, months: question } satisfies SunAsked)
   }
   watchDebounced(() => keyOf(draft), ask, { debounce: REST_MS })
-  watch(() => lawn.measured, () => { if (keyOf(draft) === saved) byZone.value = kept() })
+  watch(
+    () => lawn.measured,
+    () => {
+      if (keyOf(draft) === saved) byZone.value = kept()
+    },
+  )
   onUnmounted(() => worker?.terminate())
   return { byZone, working }
 }

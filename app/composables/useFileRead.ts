@@ -21,15 +21,23 @@ export function useFileRead() {
         end = undefined
         done(answer)
       }
-      const timer = setTimeout(() => { finish({ ok: false, message: 'This file takes too long to read. Save only this lawn, with fewer points.' }) }, LONGEST_MS)
+      const timer = setTimeout(() => {
+        finish({ ok: false, message: 'This file takes too long to read. Save only this lawn, with fewer points.' })
+      }, LONGEST_MS)
       end = finish
       busy.value = true
-      worker.onmessage = ({ data }: MessageEvent<FileRead[A['kind']]>) => { finish(data) }
-      worker.onerror = () => { finish({ ok: false, message: 'This file could not be read on this machine.' }) }
+      worker.onmessage = ({ data }: MessageEvent<FileRead[A['kind']]>) => {
+        finish(data)
+      }
+      worker.onerror = () => {
+        finish({ ok: false, message: 'This file could not be read on this machine.' })
+      }
       worker.postMessage(asked)
     })
   }
-  const cancel = () => { end?.({ ok: false, message: 'Cancelled.' }) }
+  const cancel = () => {
+    end?.({ ok: false, message: 'Cancelled.' })
+  }
   onUnmounted(cancel)
   return { busy, read, cancel }
 }

@@ -16,7 +16,12 @@ export function useFileSend() {
     message.value = ''
     progress.value = { doing: 'Sending the file', share: 0 }
     try {
-      return await sendFile<T>(path, file, { signal: sending.signal, progress: (told) => { progress.value = told } })
+      return await sendFile<T>(path, file, {
+        signal: sending.signal,
+        progress: (told) => {
+          progress.value = told
+        },
+      })
     } catch (error) {
       if (error instanceof Cancelled) message.value = 'Cancelled.'
       else {
@@ -29,7 +34,9 @@ export function useFileSend() {
       progress.value = undefined
     }
   }
-  const cancel = () => { sending?.abort() }
+  const cancel = () => {
+    sending?.abort()
+  }
   onUnmounted(cancel)
   return { busy, progress, message, send, cancel }
 }

@@ -15,10 +15,17 @@ export function useSend() {
    * @param typed fields that were read from words, by their path; where one was not understood its own message stands
    * @returns what the contract makes of it; undefined where a field needs another look
    */
-  function judged<T extends z.ZodType>(schema: T, value: unknown, typed: Record<string, Parsed> = {}): z.output<T> | undefined {
+  function judged<T extends z.ZodType>(
+    schema: T,
+    value: unknown,
+    typed: Record<string, Parsed> = {},
+  ): z.output<T> | undefined {
     const parsed = schema.safeParse(value)
     const misread = Object.entries(typed).flatMap(([path, read]) => (read.ok ? [] : [[path, read.message]]))
-    errors.value = { ...(parsed.success ? {} : fieldsOf(parsed.error)), ...Object.fromEntries(misread) as Record<string, string> }
+    errors.value = {
+      ...(parsed.success ? {} : fieldsOf(parsed.error)),
+      ...(Object.fromEntries(misread) as Record<string, string>),
+    }
     message.value = ''
     return parsed.success && !misread.length ? parsed.data : undefined
   }

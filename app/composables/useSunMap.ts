@@ -12,7 +12,12 @@ export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' |
   let worker: Worker | undefined
   let asked = 0
   let knows = ''
-  const zoneIds = computed(() => Object.keys(draft.zones).filter((id) => Object.values(draft.features).some(({ zoneId }) => zoneId === id) && zoneOutlines(draft.features, id).length))
+  const zoneIds = computed(() =>
+    Object.keys(draft.zones).filter(
+      (id) =>
+        Object.values(draft.features).some(({ zoneId }) => zoneId === id) && zoneOutlines(draft.features, id).length,
+    ),
+  )
 
   function ask(): void {
     if (!wanted.value || !zoneIds.value.length) {
@@ -32,14 +37,25 @@ export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' |
       }
     }
     const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
-    const ground = { features: JSON.parse(JSON.stringify(draft.features)) as typeof draft.features, zoneIds: [...zoneIds.value], place }
+    const ground = {
+      features: JSON.parse(JSON.stringify(draft.features)) as typeof draft.features,
+      zoneIds: [...zoneIds.value],
+      place,
+    }
     const key = JSON.stringify(ground)
-    const question: MapAsked = { number: ++asked, day: day.value, over: over.value, ...(key === knows ? {} : { ground }) }
+    const question: MapAsked = {
+      number: ++asked,
+      day: day.value,
+      over: over.value,
+      ...(key === knows ? {} : { ground }),
+    }
     knows = key
     working.value = true
     worker.postMessage(question)
   }
-  watch([wanted, day, over, () => JSON.stringify([draft.features, draft.latDeg, draft.lonDeg]), zoneIds], ask, { immediate: true })
+  watch([wanted, day, over, () => JSON.stringify([draft.features, draft.latDeg, draft.lonDeg]), zoneIds], ask, {
+    immediate: true,
+  })
   onUnmounted(() => worker?.terminate())
   return { map, working, failed, zoneIds }
 }

@@ -31,26 +31,47 @@ export function useSurvey(lawn: Lawn) {
   const draft = reactive<Look>(left?.version === lawn.version ? left.draft : structuredClone(lookFields(lawn)))
   const opened = JSON.stringify(lookFields(lawn))
   const dirty = computed(() => JSON.stringify(draft) !== opened)
-  watch(draft, () => {
-    if (dirty.value) drafts.set(lawn.id, { version: lawn.version, draft: structuredClone(toRaw(draft)) as Look })
-    else drafts.delete(lawn.id)
-  }, { deep: true })
+  watch(
+    draft,
+    () => {
+      if (dirty.value) drafts.set(lawn.id, { version: lawn.version, draft: structuredClone(toRaw(draft)) as Look })
+      else drafts.delete(lawn.id)
+    },
+    { deep: true },
+  )
 
   const errors = ref<Record<string, string>>({})
   /** Fields whose text could not be read, by a name of their own; what was typed stands in them. */
   const unread = reactive(new Map<string, string>())
   const message = ref('')
-  const { busy, problem, clash, save: saveMerging, settleClash } = useMergingSave<Look & Versioned>((look) => store.saveLook(lawn.id, look), lookFields, (path) => fieldName(path, draft))
+  const {
+    busy,
+    problem,
+    clash,
+    save: saveMerging,
+    settleClash,
+  } = useMergingSave<Look & Versioned>(
+    (look) => store.saveLook(lawn.id, look),
+    lookFields,
+    (path) => fieldName(path, draft),
+  )
 
   /** What follows from the drawing: its areas at once, its sun a moment later. */
   const { byZone: drawnSun } = useDrawnSun(draft, lawn)
-  const measured = computed<Record<string, ZoneMeasure>>(() => Object.fromEntries(Object.entries(draft.zones).map(([id, zone]) =>
-    [id, { areaM2: areaInForce(zone, id, draft.features), sunByMonthH: drawnSun.value[id] ?? null }])))
+  const measured = computed<Record<string, ZoneMeasure>>(() =>
+    Object.fromEntries(
+      Object.entries(draft.zones).map(([id, zone]) => [
+        id,
+        { areaM2: areaInForce(zone, id, draft.features), sunByMonthH: drawnSun.value[id] ?? null },
+      ]),
+    ),
+  )
   const missing = computed<OpenQuestion[]>(() => questionsLeft(draft, measured.value))
 
   function tell(fields: Record<string, string>): void {
     errors.value = { ...fields }
-    message.value = Object.keys(fields).length || unread.size ? 'Nothing is saved yet: the fields marked need another look.' : ''
+    message.value =
+      Object.keys(fields).length || unread.size ? 'Nothing is saved yet: the fields marked need another look.' : ''
   }
 
   /** @returns true when it is saved */
@@ -87,17 +108,38 @@ export function useSurvey(lawn: Lawn) {
     const count = Object.keys(draft.zones).length
     if (count >= MOST_ZONES) return undefined
     const id = crypto.randomUUID()
-    draft.zones[id] = { ...structuredClone(NEW_ZONE), name: name || `Zone ${count + 1}`, order: Math.max(0, ...Object.values(draft.zones).map(({ order }) => order)) + 1 }
+    draft.zones[id] = {
+      ...structuredClone(NEW_ZONE),
+      name: name || `Zone ${count + 1}`,
+      order: Math.max(0, ...Object.values(draft.zones).map(({ order }) => order)) + 1,
+    }
     return id
   }
   /** Takes a zone and its outlines out; the last one stays. */
   function removeZone(id: string): void {
     if (Object.keys(draft.zones).length < 2) return
-    for (const [key, feature] of Object.entries(draft.features)) if (feature.zoneId === id) Reflect.deleteProperty(draft.features, key)
+    for (const [key, feature] of Object.entries(draft.features))
+      if (feature.zoneId === id) Reflect.deleteProperty(draft.features, key)
     Reflect.deleteProperty(draft.zones, id)
   }
 
-  const survey = { lawn, draft, dirty, errors, unread, message, busy, clash, measured, missing, save, settled, forget, addZone, removeZone }
+  const survey = {
+    lawn,
+    draft,
+    dirty,
+    errors,
+    unread,
+    message,
+    busy,
+    clash,
+    measured,
+    missing,
+    save,
+    settled,
+    forget,
+    addZone,
+    removeZone,
+  }
   provide(SURVEY, survey)
   return survey
 }

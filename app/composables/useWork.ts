@@ -16,14 +16,38 @@ export interface Trial {
 }
 
 /** Days of what is still to do, as they stand. */
-export const daysOf = ({ slips }: Sequence): Work['days'] => Object.fromEntries(slips.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
+export const daysOf = ({ slips }: Sequence): Work['days'] =>
+  Object.fromEntries(slips.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
 
 /** A plan without the number of its version. */
-const whatIsPlanned = ({ programme, overruleNote, zonePlans, schools, blend, sowOn, settings, work }: PlanInput): Omit<PlanInput, 'version'> =>
-  ({ programme, overruleNote, zonePlans, schools, blend, sowOn, settings, work })
+const whatIsPlanned = ({
+  programme,
+  overruleNote,
+  zonePlans,
+  schools,
+  blend,
+  sowOn,
+  settings,
+  work,
+}: PlanInput): Omit<PlanInput, 'version'> => ({
+  programme,
+  overruleNote,
+  zonePlans,
+  schools,
+  blend,
+  sowOn,
+  settings,
+  work,
+})
 
 /** The run of operations of a lawn, and everything that is tried out, agreed, marked and taken back in it. */
-export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<Sequence | undefined>, outlook: Ref<Outlook | undefined>, weather: Ref<Weather>) {
+export function useWork(
+  id: string,
+  lawn: Ref<Lawn | undefined>,
+  sequence: Ref<Sequence | undefined>,
+  outlook: Ref<Outlook | undefined>,
+  weather: Ref<Weather>,
+) {
   const store = useLawnsStore()
   const sill = useSillStore()
   const context = useContextStore()
@@ -41,13 +65,25 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
     if (!trial.value || !of || !sequence.value) return undefined
     const { work, sowOn } = trial.value
     const glance = outlook.value && glanceOf(outlook.value, sowOn)
-    return sequenceOf({ ...of, plan: { ...of.plan, sowOn, work: { ...work, days: daysOf(sequence.value) } } }, glance, context.practice, weather.value, sowOn)
+    return sequenceOf(
+      { ...of, plan: { ...of.plan, sowOn, work: { ...work, days: daysOf(sequence.value) } } },
+      glance,
+      context.practice,
+      weather.value,
+      sowOn,
+    )
   })
   const shown = computed(() => tried.value ?? sequence.value)
   const moves = computed(() => shown.value?.moves ?? [])
   /** Work that a change brings in or takes out besides. */
-  const comes = computed(() => (tried.value?.slips ?? []).filter(({ key }) => !sequence.value?.slips.some((slip) => slip.key === key)))
-  const goes = computed(() => (tried.value && sequence.value ? sequence.value.slips.filter(({ key }) => !tried.value!.slips.some((slip) => slip.key === key)) : []))
+  const comes = computed(() =>
+    (tried.value?.slips ?? []).filter(({ key }) => !sequence.value?.slips.some((slip) => slip.key === key)),
+  )
+  const goes = computed(() =>
+    tried.value && sequence.value
+      ? sequence.value.slips.filter(({ key }) => !tried.value!.slips.some((slip) => slip.key === key))
+      : [],
+  )
   const agreed = computed(() => Object.keys(plan.value?.work.days ?? {}).length > 0)
 
   function tryOut(words: string, change: Partial<Work>, sowOn: Day | null = plan.value?.sowOn ?? null): void {
@@ -76,7 +112,10 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
     await keepPlan(words, { sowOn, work: { ...work, days: daysOf(tried.value) } })
   }
   async function agree(): Promise<void> {
-    if (plan.value && sequence.value) await keepPlan(agreed.value ? 'New days agreed' : 'Days agreed', { work: { ...plan.value.work, days: daysOf(sequence.value) } })
+    if (plan.value && sequence.value)
+      await keepPlan(agreed.value ? 'New days agreed' : 'Days agreed', {
+        work: { ...plan.value.work, days: daysOf(sequence.value) },
+      })
   }
   async function takeBack(): Promise<void> {
     if (!kept.value) return
@@ -100,17 +139,47 @@ export function useWork(id: string, lawn: Ref<Lawn | undefined>, sequence: Ref<S
     return saved.ok
   }
   /** Parts add up, whoever marks them; sent twice, a mark is one. */
-  const mark = (told: NewMark) => once(told.slip, async () => {
-    await store.markDone(id, told)
-    // Hours teach the firm's pace, and what was used is off the stock.
-    await context.load()
-  })
+  const mark = (told: NewMark) =>
+    once(told.slip, async () => {
+      await store.markDone(id, told)
+      // Hours teach the firm's pace, and what was used is off the stock.
+      await context.load()
+    })
   /** Takes the last mark of a task back. */
-  const undo = (key: string) => once(key, async () => {
-    const last = lawn.value?.done.filter((one) => one.key === key).at(-1)
-    if (last) await store.undoMark(id, last.id)
-    await context.load()
-  })
+  const undo = (key: string) =>
+    once(key, async () => {
+      const last = lawn.value?.done.filter((one) => one.key === key).at(-1)
+      if (last) await store.undoMark(id, last.id)
+      await context.load()
+    })
 
-  return { trial, tried, shown, moves, comes, goes, agreed, kept, busy, marking, message, merged, problem, clash, settleClash, tryOut, tryDay, keep, agree, takeBack, restore, mark, undo, drop: () => { trial.value = undefined }, label: (path: string) => fieldName(path) }
+  return {
+    trial,
+    tried,
+    shown,
+    moves,
+    comes,
+    goes,
+    agreed,
+    kept,
+    busy,
+    marking,
+    message,
+    merged,
+    problem,
+    clash,
+    settleClash,
+    tryOut,
+    tryDay,
+    keep,
+    agree,
+    takeBack,
+    restore,
+    mark,
+    undo,
+    drop: () => {
+      trial.value = undefined
+    },
+    label: (path: string) => fieldName(path),
+  }
 }

@@ -8,12 +8,25 @@ const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]
 
 <template>
   <div v-if="context.firm && context.person" class="firm">
-    <header><h1>{{ context.firm.name }}</h1><span class="about">You are {{ context.person.name }}, {{ context.isOwner ? 'an owner' : 'a technician' }}. Owners manage people, prices and these settings; everybody plans and records.</span></header>
-    <FirmSettingsForm :key="context.firm.version" :firm="context.firm" :stations="stations ?? []" :locked="!context.isOwner" />
+    <header>
+      <h1>{{ context.firm.name }}</h1>
+      <span class="about"
+        >You are {{ context.person.name }}, {{ context.isOwner ? 'an owner' : 'a technician' }}. Owners manage people,
+        prices and these settings; everybody plans and records.</span
+      >
+    </header>
+    <FirmSettingsForm
+      :key="context.firm.version"
+      :firm="context.firm"
+      :stations="stations ?? []"
+      :locked="!context.isOwner"
+    />
     <aside>
       <section v-if="context.context?.leftOut.length" class="panel left-out" aria-label="Left out">
         <b>Left out of your crew's pace</b>
-        <ul><li v-for="one in context.context.leftOut" :key="one.what">{{ one.what }}: {{ one.why }}.</li></ul>
+        <ul>
+          <li v-for="one in context.context.leftOut" :key="one.what">{{ one.what }}: {{ one.why }}.</li>
+        </ul>
       </section>
       <OwnAccount :person="context.person" :firm-units="context.firm.units" :demo="context.firm.demo" />
       <PeopleList v-if="context.isOwner" :self="context.person.id" />
@@ -22,10 +35,40 @@ const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]
 </template>
 
 <style scoped>
-.firm { display: grid; grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr); gap: 12px 26px; align-items: start; }
-header { grid-column: 1 / -1; display: flex; align-items: baseline; gap: 14px; flex-wrap: wrap; padding-bottom: 7px; border-bottom: 1.5px solid var(--ink); }
-.about { color: var(--ink-2); }
-aside { display: grid; gap: 18px; }
-.left-out { padding: 8px 12px; }
-@media (max-width: 900px) { .firm { grid-template-columns: minmax(0, 1fr); } header { order: -2; } aside { order: -1; } }
+.firm {
+  display: grid;
+  grid-template-columns: minmax(0, 1.35fr) minmax(0, 1fr);
+  gap: 12px 26px;
+  align-items: start;
+}
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  flex-wrap: wrap;
+  padding-bottom: 7px;
+  border-bottom: 1.5px solid var(--ink);
+}
+.about {
+  color: var(--ink-2);
+}
+aside {
+  display: grid;
+  gap: 18px;
+}
+.left-out {
+  padding: 8px 12px;
+}
+@media (max-width: 900px) {
+  .firm {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  header {
+    order: -2;
+  }
+  aside {
+    order: -1;
+  }
+}
 </style>

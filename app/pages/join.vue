@@ -22,8 +22,16 @@ onMounted(async () => {
 })
 
 async function join(): Promise<void> {
-  const joining = { ...(link.value?.kind === 'invitation' ? { name: form.name, email: form.email } : {}), ...(link.value?.secondFactor ? { code: form.code.trim() } : {}) }
-  if (!(await send(() => $fetch('/api/door/join', { method: 'POST', body: { secret, password: form.password, ...joining } })))) return
+  const joining = {
+    ...(link.value?.kind === 'invitation' ? { name: form.name, email: form.email } : {}),
+    ...(link.value?.secondFactor ? { code: form.code.trim() } : {}),
+  }
+  if (
+    !(await send(() =>
+      $fetch('/api/door/join', { method: 'POST', body: { secret, password: form.password, ...joining } }),
+    ))
+  )
+    return
   await context.load()
   await navigateTo('/lawns')
 }
@@ -33,16 +41,36 @@ async function join(): Promise<void> {
   <div class="join">
     <template v-if="link">
       <h1>{{ link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set a new password' }}</h1>
-      <p class="small">{{ link.kind === 'invitation' ? `As ${link.role === 'owner' ? 'an owner' : 'a technician'}.` : `For ${link.email} of ${link.firmName}. It ends every session that is open.` }} {{ link.madeBy }} made this link. It works once.</p>
+      <p class="small">
+        {{
+          link.kind === 'invitation'
+            ? `As ${link.role === 'owner' ? 'an owner' : 'a technician'}.`
+            : `For ${link.email} of ${link.firmName}. It ends every session that is open.`
+        }}
+        {{ link.madeBy }} made this link. It works once.
+      </p>
       <form novalidate @submit.prevent="join">
         <template v-if="link.kind === 'invitation'">
-          <UFormField label="Your name" name="name" :error="errors.name"><UInput id="field-name" v-model="form.name" maxlength="80" autocomplete="name" /></UFormField>
-          <UFormField label="Your e-mail address" name="email" :error="errors.email"><UInput id="field-email" v-model="form.email" type="email" maxlength="200" autocomplete="username" /></UFormField>
+          <UFormField label="Your name" name="name" :error="errors.name"
+            ><UInput id="field-name" v-model="form.name" maxlength="80" autocomplete="name"
+          /></UFormField>
+          <UFormField label="Your e-mail address" name="email" :error="errors.email"
+            ><UInput id="field-email" v-model="form.email" type="email" maxlength="200" autocomplete="username"
+          /></UFormField>
         </template>
-        <UFormField label="Password" name="password" :error="errors.password" help="At least 10 characters"><UInput id="field-password" v-model="form.password" type="password" maxlength="200" autocomplete="new-password" /></UFormField>
+        <UFormField label="Password" name="password" :error="errors.password" help="At least 10 characters"
+          ><UInput
+            id="field-password"
+            v-model="form.password"
+            type="password"
+            maxlength="200"
+            autocomplete="new-password"
+        /></UFormField>
         <SecondFactorField v-if="link.secondFactor" v-model="form.code" :error="errors.code" />
         <p v-if="message" class="problem" role="alert">{{ message }}</p>
-        <UButton type="submit" color="primary" :loading="busy">{{ link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set the password' }}</UButton>
+        <UButton type="submit" color="primary" :loading="busy">{{
+          link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set the password'
+        }}</UButton>
       </form>
     </template>
     <template v-else>
@@ -53,6 +81,12 @@ async function join(): Promise<void> {
 </template>
 
 <style scoped>
-.join, form { display: grid; gap: 14px; }
-form > button { justify-self: start; }
+.join,
+form {
+  display: grid;
+  gap: 14px;
+}
+form > button {
+  justify-self: start;
+}
 </style>

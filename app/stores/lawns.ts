@@ -50,7 +50,11 @@ export const useLawnsStore = defineStore('lawns', () => {
         const asked = ids.slice(i, i + LIST_PAGE)
         const list = await $fetch<LawnGlance[]>('/api/glances', { query: { of: asked.join(',') }, signal })
         // One that nothing was told of is known to have none, or it would be asked for again at once.
-        glances.value = { ...glances.value, ...Object.fromEntries(asked.map((id) => [id, null])), ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])) }
+        glances.value = {
+          ...glances.value,
+          ...Object.fromEntries(asked.map((id) => [id, null])),
+          ...Object.fromEntries(list.map(({ id, glance }) => [id, glance])),
+        }
       }
     } catch (error) {
       if (!signal.aborted) problem.value = problemOf(error)
@@ -66,12 +70,15 @@ export const useLawnsStore = defineStore('lawns', () => {
     }
   }
 
-  const put = async (path: string, body: object): Promise<Lawn> => keep(await $fetch<Lawn>(path, { method: 'PUT', body }))
+  const put = async (path: string, body: object): Promise<Lawn> =>
+    keep(await $fetch<Lawn>(path, { method: 'PUT', body }))
 
-  const add = async (lawn: NewLawn): Promise<Lawn> => keep(await $fetch<Lawn>('/api/lawns', { method: 'POST', body: lawn }))
+  const add = async (lawn: NewLawn): Promise<Lawn> =>
+    keep(await $fetch<Lawn>('/api/lawns', { method: 'POST', body: lawn }))
   const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}`, look)
   const savePlan = (id: string, plan: PlanInput) => put(`/api/lawns/${id}/plan`, plan)
-  const markDone = async (id: string, mark: NewMark): Promise<Lawn> => keep(await $fetch<Lawn>(`/api/lawns/${id}/marks`, { method: 'POST', body: mark }))
+  const markDone = async (id: string, mark: NewMark): Promise<Lawn> =>
+    keep(await $fetch<Lawn>(`/api/lawns/${id}/marks`, { method: 'POST', body: mark }))
 
   async function undoMark(id: string, mark: string): Promise<void> {
     keep(await $fetch<Lawn>(`/api/lawns/${id}/marks/${mark}`, { method: 'DELETE' }))
@@ -83,5 +90,19 @@ export const useLawnsStore = defineStore('lawns', () => {
   }
 
   const byId = (id: string) => lawns.value.find((lawn) => lawn.id === id)
-  return { lawns, glances, problem, loadAll, loadGlances, load, add, saveLook, savePlan, markDone, undoMark, remove, byId }
+  return {
+    lawns,
+    glances,
+    problem,
+    loadAll,
+    loadGlances,
+    load,
+    add,
+    saveLook,
+    savePlan,
+    markDone,
+    undoMark,
+    remove,
+    byId,
+  }
 })

@@ -18,7 +18,9 @@ const UNFOLDS = /<!(DOCTYPE|ENTITY)/i
 /** KML or GPX as GeoJSON. @throws Error where it is damaged */
 async function fromXml(format: 'kml' | 'gpx', text: string): Promise<unknown> {
   const [{ DOMParser }, { kml, gpx }] = await Promise.all([import('@xmldom/xmldom'), import('@tmcw/togeojson')])
-  const strict = (level: string, message: string) => { if (level !== 'warning') throw new Error(message) }
+  const strict = (level: string, message: string) => {
+    if (level !== 'warning') throw new Error(message)
+  }
   const document = new DOMParser({ onError: strict }).parseFromString(text, 'text/xml') as unknown as Document
   return format === 'kml' ? kml(document) : gpx(document)
 }
@@ -26,24 +28,42 @@ async function fromXml(format: 'kml' | 'gpx', text: string): Promise<unknown> {
 /** A drawing of any of the formats as GeoJSON in degrees. Needs no page, so that it can be read beside one. */
 export async function parsedFile(name: string, text: string): Promise<ParsedFile> {
   const format = formatOf(text)
-  if (!format) return { ok: false, message: /\.kmz$/i.test(name) ? 'A KMZ is packed: save it as KML.' : 'This is neither GeoJSON, KML nor GPX.' }
-  if (format !== 'geojson' && UNFOLDS.test(text)) return { ok: false, message: `This ${format.toUpperCase()} declares a document type of its own, which no drawing needs. Save it anew.` }
+  if (!format)
+    return {
+      ok: false,
+      message: /\.kmz$/i.test(name) ? 'A KMZ is packed: save it as KML.' : 'This is neither GeoJSON, KML nor GPX.',
+    }
+  if (format !== 'geojson' && UNFOLDS.test(text))
+    return {
+      ok: false,
+      message: `This ${format.toUpperCase()} declares a document type of its own, which no drawing needs. Save it anew.`,
+    }
   try {
     return { ok: true, file: format === 'geojson' ? JSON.parse(text) : await fromXml(format, text) }
   } catch {
-    return { ok: false, message: `This ${format === 'geojson' ? 'GeoJSON' : format.toUpperCase()} breaks off or is damaged.` }
+    return {
+      ok: false,
+      message: `This ${format === 'geojson' ? 'GeoJSON' : format.toUpperCase()} breaks off or is damaged.`,
+    }
   }
 }
 
 /** GPX knows no areas: an outline leaves as a track that closes. */
 const asTracks = (file: GeoFile): GeoFile => ({
   ...file,
-  features: file.features.map((feature) => (feature.geometry?.type === 'Polygon' ? { ...feature, geometry: { type: 'MultiLineString', coordinates: feature.geometry.coordinates } } : feature)),
+  features: file.features.map((feature) =>
+    feature.geometry?.type === 'Polygon'
+      ? { ...feature, geometry: { type: 'MultiLineString', coordinates: feature.geometry.coordinates } }
+      : feature,
+  ),
 })
 
 export async function exportedFile(format: PlanFormat, file: GeoFile): Promise<string> {
   if (format === 'geojson') return JSON.stringify(file, null, 1)
-  const [{ default: GeoJSON }, { default: Format }] = await Promise.all([import('ol/format/GeoJSON'), format === 'kml' ? import('ol/format/KML') : import('ol/format/GPX')])
+  const [{ default: GeoJSON }, { default: Format }] = await Promise.all([
+    import('ol/format/GeoJSON'),
+    format === 'kml' ? import('ol/format/KML') : import('ol/format/GPX'),
+  ])
   const features = new GeoJSON().readFeatures(format === 'gpx' ? asTracks(file) : file)
   return new Format().writeFeatures(features as never)
 }

@@ -14,7 +14,10 @@ interface How {
 
 /** Carries an answer of the server that is a refusal, as `$fetch` does. */
 class Refused extends Error {
-  constructor(readonly status: number, readonly data: unknown) {
+  constructor(
+    readonly status: number,
+    readonly data: unknown,
+  ) {
     super(`The server refused with ${status}.`)
   }
 }
@@ -48,17 +51,34 @@ export function sendFile<T>(path: string, file: Blob, { progress, signal }: How)
     request.open('POST', path)
     request.setRequestHeader('content-type', 'text/csv')
     request.setRequestHeader('accept', 'application/x-ndjson, application/json')
-    request.upload.onprogress = ({ loaded, total, lengthComputable }) => { progress({ doing: 'Sending the file', share: lengthComputable ? loaded / total : null }) }
-    request.onprogress = () => { if (request.status === 200) readLines() }
+    request.upload.onprogress = ({ loaded, total, lengthComputable }) => {
+      progress({ doing: 'Sending the file', share: lengthComputable ? loaded / total : null })
+    }
+    request.onprogress = () => {
+      if (request.status === 200) readLines()
+    }
     request.onload = () => {
       if (request.status === 200) readLines()
-      const end = request.status === 200 && last && 'status' in last ? last : { status: request.status, body: parsed(request.responseText) }
+      const end =
+        request.status === 200 && last && 'status' in last
+          ? last
+          : { status: request.status, body: parsed(request.responseText) }
       if (end.status === 200 && last) done(end.body as T)
       else failed(new Refused(end.status, end.body))
     }
-    request.onerror = () => { failed(new Error('The server does not answer.')) }
-    request.onabort = () => { failed(new Cancelled()) }
-    signal.addEventListener('abort', () => { request.abort() }, { once: true })
+    request.onerror = () => {
+      failed(new Error('The server does not answer.'))
+    }
+    request.onabort = () => {
+      failed(new Cancelled())
+    }
+    signal.addEventListener(
+      'abort',
+      () => {
+        request.abort()
+      },
+      { once: true },
+    )
     request.send(file)
   })
 }

@@ -30,7 +30,10 @@ self.onmessage = ({ data }: MessageEvent<SunAsked>) => {
   if ('months' in data) {
     const { features, zoneIds, place } = data.months
     const byMonth = sunByMonth(features, zoneIds, place)
-    self.postMessage({ number: data.number, byZone: Object.fromEntries(zoneIds.map((id, i) => [id, byMonth[i] ?? null])) } satisfies MonthsRead)
+    self.postMessage({
+      number: data.number,
+      byZone: Object.fromEntries(zoneIds.map((id, i) => [id, byMonth[i] ?? null])),
+    } satisfies MonthsRead)
     return
   }
   if (data.ground) {

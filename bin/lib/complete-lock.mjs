@@ -10,7 +10,8 @@ const packages = Object.fromEntries(Object.entries(lock.packages).filter(([, ent
 
 /** Where Node would find a package from the folder of another, nearest first. */
 function* placesFrom(path, name) {
-  for (let at = path; at; at = at.includes('/node_modules/') ? at.slice(0, at.lastIndexOf('/node_modules/')) : '') yield `${at}/node_modules/${name}`
+  for (let at = path; at; at = at.includes('/node_modules/') ? at.slice(0, at.lastIndexOf('/node_modules/')) : '')
+    yield `${at}/node_modules/${name}`
   yield `node_modules/${name}`
 }
 
@@ -20,13 +21,24 @@ for (const [path, entry] of Object.entries({ ...packages })) {
     const found = [...placesFrom(path, name)].find((place) => packages[place])
     const version = spec.replace(/^[~^]/, '')
     if (found && (packages[found].version === version || spec !== version)) continue
-    const words = name.toLowerCase().replace('win32', ' win32 ').split(/[^a-z0-9]+/)
+    const words = name
+      .toLowerCase()
+      .replace('win32', ' win32 ')
+      .split(/[^a-z0-9]+/)
     const os = OS.filter((each) => words.includes(each))
-    const cpu = CPU.filter((each) => words.some((word) => word === each || (each === 'arm' && /^arm(v7|eabi)?$/.test(word))))
+    const cpu = CPU.filter((each) =>
+      words.some((word) => word === each || (each === 'arm' && /^arm(v7|eabi)?$/.test(word))),
+    )
     if (name === 'fsevents') os.push('darwin')
     if (!os.length && !cpu.length) continue
     const place = found ? `${path}/node_modules/${name}` : `node_modules/${name}`
-    packages[place] = { version, ...(cpu.length ? { cpu } : {}), optional: true, ...(os.length ? { os } : {}), ...(entry.dev ? { dev: true } : {}) }
+    packages[place] = {
+      version,
+      ...(cpu.length ? { cpu } : {}),
+      optional: true,
+      ...(os.length ? { os } : {}),
+      ...(entry.dev ? { dev: true } : {}),
+    }
     added++
   }
 }

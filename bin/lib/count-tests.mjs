@@ -14,7 +14,8 @@ if (unit) {
 } else failed += 1
 if (browser) {
   passed += browser.stats.expected
-  failed += browser.stats.unexpected + browser.stats.flaky + (browser.stats.expected + browser.stats.unexpected === 0 ? 1 : 0)
+  failed +=
+    browser.stats.unexpected + browser.stats.flaky + (browser.stats.expected + browser.stats.unexpected === 0 ? 1 : 0)
 } else failed += 1
 
 // Each section of attacks that found nothing is one test that passed.

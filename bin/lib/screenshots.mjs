@@ -7,7 +7,15 @@ const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 })
 
 /** A browser of its own, entered as somebody of the demo. */
@@ -33,14 +41,20 @@ async function shoot(page, name, path, act) {
 await shoot(technician, 'lawns', '/lawns')
 for (const view of ['look', 'decide', 'when', 'do']) await shoot(technician, view, `${odell}/${view}`)
 await shoot(owner, 'bring', `${odell}/bring`)
-await shoot(technician, 'working', `${odell}/do`, (page) => page.getByRole('button', { name: /Seed to load: open the working/ }).click())
+await shoot(technician, 'working', `${odell}/do`, (page) =>
+  page.getByRole('button', { name: /Seed to load: open the working/ }).click(),
+)
 await shoot(technician, 'what-if', `${steps('Fen Cottage')}/when`, async (page) => {
   await page.getByText('What if it were watered').click()
   await page.locator('.what-if tr.plan .num').waitFor()
   await page.getByText(/^Working:/).waitFor({ state: 'detached' })
-  await page.locator('.what-if').evaluate((element) => { element.scrollIntoView() })
+  await page.locator('.what-if').evaluate((element) => {
+    element.scrollIntoView()
+  })
 })
-await shoot(technician, 'weather', '/weather', (page) => page.getByRole('button', { name: 'Pellmoor ridge', exact: true }).click())
+await shoot(technician, 'weather', '/weather', (page) =>
+  page.getByRole('button', { name: 'Pellmoor ridge', exact: true }).click(),
+)
 await shoot(technician, 'shed', '/shed', async (page) => {
   await page.getByRole('button', { name: /Quarry lot/ }).click()
   await page.getByLabel('Amount').waitFor()
@@ -57,9 +71,12 @@ await shoot(onPhone, 'phone-do', `${odell}/do`)
 const look = `${base}${steps('Pike & Daughter')}/look`
 for (const page of [owner, technician]) {
   await page.goto(look, { waitUntil: 'networkidle' })
-  await page.locator('.right').getByRole('button', { name: /^Where/ }).click()
+  await page
+    .locator('.right')
+    .getByRole('button', { name: /^Where/ })
+    .click()
   const zone = page.locator('.right').getByRole('button', { name: /^Lawn/ })
-  if (await zone.getAttribute('aria-expanded') === 'false') await zone.click()
+  if ((await zone.getAttribute('aria-expanded')) === 'false') await zone.click()
 }
 await owner.getByLabel('Address').fill('verge, 43 Market Street')
 await owner.getByLabel('Mown at now').fill('2 1/4 in')

@@ -12,8 +12,22 @@ import { markSchema } from '../work'
 
 /** Everything that is written down of what people send. */
 const KEPT: Record<string, z.ZodType> = {
-  signUp: firm.signUpSchema, join: firm.joinSchema, settings: firm.firmSettingsSchema, newLawn: lawn.newLawnSchema, look: lookSchema, plan: lawn.planSchema, mark: markSchema, photo: newPhotoSchema, words: photoWordsSchema,
-  station: station.newStationSchema, stationEdit: station.stationEditSchema, forecast: station.forecastSchema, reading: station.readingSchema, stock: stock.newStockSchema, stockEdit: stock.stockEditSchema, move: stock.stockMoveSchema,
+  signUp: firm.signUpSchema,
+  join: firm.joinSchema,
+  settings: firm.firmSettingsSchema,
+  newLawn: lawn.newLawnSchema,
+  look: lookSchema,
+  plan: lawn.planSchema,
+  mark: markSchema,
+  photo: newPhotoSchema,
+  words: photoWordsSchema,
+  station: station.newStationSchema,
+  stationEdit: station.stationEditSchema,
+  forecast: station.forecastSchema,
+  reading: station.readingSchema,
+  stock: stock.newStockSchema,
+  stockEdit: stock.stockEditSchema,
+  move: stock.stockMoveSchema,
 }
 type Def = { type: string; checks?: { _zod: { def: { check: string } } }[]; format?: string } & Record<string, unknown>
 const defOf = (schema: unknown): Def => (schema as { _zod: { def: Def } })._zod.def
@@ -21,17 +35,22 @@ const defOf = (schema: unknown): Def => (schema as { _zod: { def: Def } })._zod.
 /** Every leaf of a schema, by its path. */
 function* leaves(schema: unknown, path: string): Generator<[path: string, schema: z.ZodType]> {
   const def = defOf(schema)
-  if (def.type === 'object') for (const [key, value] of Object.entries(def.shape as object)) yield* leaves(value, `${path}.${key}`)
+  if (def.type === 'object')
+    for (const [key, value] of Object.entries(def.shape as object)) yield* leaves(value, `${path}.${key}`)
   else if (def.type === 'union') for (const option of def.options as unknown[]) yield* leaves(option, path)
   else if (def.type === 'array') yield* leaves(def.element, `${path}[]`)
   else if (def.type === 'tuple') for (const item of def.items as unknown[]) yield* leaves(item, `${path}[]`)
-  else if (def.type === 'record') { yield* leaves(def.keyType, `${path}{key}`); yield* leaves(def.valueType, `${path}{}`) }
-  else if (def.innerType ?? def.in) yield* leaves(def.innerType ?? def.in, path)
+  else if (def.type === 'record') {
+    yield* leaves(def.keyType, `${path}{key}`)
+    yield* leaves(def.valueType, `${path}{}`)
+  } else if (def.innerType ?? def.in) yield* leaves(def.innerType ?? def.in, path)
   else yield [path, schema as z.ZodType]
 }
 
 describe('every text that is kept', () => {
-  const strings = Object.entries(KEPT).flatMap(([name, schema]) => [...leaves(schema, name)].filter(([, leaf]) => defOf(leaf).type === 'string'))
+  const strings = Object.entries(KEPT).flatMap(([name, schema]) =>
+    [...leaves(schema, name)].filter(([, leaf]) => defOf(leaf).type === 'string'),
+  )
 
   test('is bounded, and holds nothing a database cannot: cleaned, or of a form that has no place for it', () => {
     expect(strings.length).toBeGreaterThan(60)
@@ -48,10 +67,13 @@ describe('every text that is kept', () => {
 
 describe('every number that is kept', () => {
   test('is bounded on both sides and never so small that dividing by it overflows', () => {
-    const numbers = Object.entries(KEPT).flatMap(([name, schema]) => [...leaves(schema, name)].filter(([path, leaf]) => defOf(leaf).type === 'number' && !path.includes('planning')))
+    const numbers = Object.entries(KEPT).flatMap(([name, schema]) =>
+      [...leaves(schema, name)].filter(([path, leaf]) => defOf(leaf).type === 'number' && !path.includes('planning')),
+    )
     expect(numbers.length).toBeGreaterThan(60)
     for (const [path, leaf] of numbers) {
-      for (const huge of [1e300, -1e300, 2 ** 60, Number.POSITIVE_INFINITY, Number.NaN]) expect([path, huge, leaf.safeParse(huge).success]).toEqual([path, huge, false])
+      for (const huge of [1e300, -1e300, 2 ** 60, Number.POSITIVE_INFINITY, Number.NaN])
+        expect([path, huge, leaf.safeParse(huge).success]).toEqual([path, huge, false])
       for (const tiny of [1e-310, 5e-324]) {
         const read = leaf.safeParse(tiny)
         if (read.success) expect([path, read.data]).toEqual([path, 0])
@@ -60,7 +82,15 @@ describe('every number that is kept', () => {
   })
   test('that may be nothing is nothing or enough', () => {
     const hours = noneOr(0.01, 400, 'x')
-    expect([0, 1e-9, 0.01, 400, 0.009, 400.1, -1].map((value) => hours.safeParse(value).success)).toEqual([true, true, true, true, false, false, false])
+    expect([0, 1e-9, 0.01, 400, 0.009, 400.1, -1].map((value) => hours.safeParse(value).success)).toEqual([
+      true,
+      true,
+      true,
+      true,
+      false,
+      false,
+      false,
+    ])
     expect(between(-5, 5, 'x').parse(-1e-300)).toBe(0)
   })
 })
@@ -75,10 +105,12 @@ test('cleaning keeps every letter of every script, line breaks and tabs, and is 
   expect(cleaned('  4 Quarry\u0000 Rise\ud83d ')).toBe('4 Quarry Rise')
   expect(cleaned('Ärger 芝生 🌱\n\tzweite Zeile')).toBe('Ärger 芝生 🌱\n\tzweite Zeile')
   expect(text(20).parse('e\u0301te\u0301')).toBe('\u00e9t\u00e9')
-  fc.assert(fc.property(fc.string({ unit: 'binary' }), (any) => {
-    const once = cleaned(any)
-    expect(cleaned(once)).toBe(once)
-    expect(/\p{Surrogate}/u.test(once)).toBe(false)
-    expect(once).not.toContain('\0')
-  }))
+  fc.assert(
+    fc.property(fc.string({ unit: 'binary' }), (any) => {
+      const once = cleaned(any)
+      expect(cleaned(once)).toBe(once)
+      expect(/\p{Surrogate}/u.test(once)).toBe(false)
+      expect(once).not.toContain('\0')
+    }),
+  )
 })

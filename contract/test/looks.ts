@@ -5,15 +5,46 @@ export const ZONE_ID = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e01'
 
 /** A zone with every question of the plan answered. */
 export const aZone = (change: Partial<Zone> = {}): Look['zones'][string] => ({
-  ...structuredClone(NEW_ZONE), name: 'Lawn', order: 0, tapedM2: 612, areaTyped: '6,590 sq ft', grass: 'TF', sward: 'TF',
-  desirableShare: 0.56, weedShare: 0.35, coarseShare: 0, bareShare: 0.09, plugsMm: [18], mowingHeightMm: 76, sunHours: 8, slopeShare: 0, ...change,
+  ...structuredClone(NEW_ZONE),
+  name: 'Lawn',
+  order: 0,
+  tapedM2: 612,
+  areaTyped: '6,590 sq ft',
+  grass: 'TF',
+  sward: 'TF',
+  desirableShare: 0.56,
+  weedShare: 0.35,
+  coarseShare: 0,
+  bareShare: 0.09,
+  plugsMm: [18],
+  mowingHeightMm: 76,
+  sunHours: 8,
+  slopeShare: 0,
+  ...change,
 })
 
 /** A survey of one zone. @param parsed false hands it on unjudged, for what should be refused */
 export function aLook(change: Partial<Look> = {}, zone: Partial<Zone> = {}, parsed = true): Look {
   const look: Look = {
-    version: 1, client: 'Odell', address: '', latDeg: 37, lonDeg: -79, heightM: null, stationId: null, growsNow: '', texture: 'loam', zones: { [ZONE_ID]: aZone(zone) }, features: {}, underlay: null,
-    applications: [], nothingPutOn: false, soilTest: null, water: NO_WATER, access: NO_ACCESS, wishes: NO_WISHES, ...change,
+    version: 1,
+    client: 'Odell',
+    address: '',
+    latDeg: 37,
+    lonDeg: -79,
+    heightM: null,
+    stationId: null,
+    growsNow: '',
+    texture: 'loam',
+    zones: { [ZONE_ID]: aZone(zone) },
+    features: {},
+    underlay: null,
+    applications: [],
+    nothingPutOn: false,
+    soilTest: null,
+    water: NO_WATER,
+    access: NO_ACCESS,
+    wishes: NO_WISHES,
+    ...change,
   }
   return parsed ? lookSchema.parse(look) : look
 }
@@ -25,4 +56,13 @@ export function withZone<L extends Pick<Look, 'zones'>>(lawn: L, change: Partial
 }
 
 /** The answers that a plan needs, for a zone that has only its area. */
-export const ANSWERED: Partial<Zone> = { grass: 'TF', desirableShare: 0.56, weedShare: 0.35, coarseShare: 0, bareShare: 0.09, plugsMm: [18], mowingHeightMm: 76, sunHours: 8 }
+export const ANSWERED: Partial<Zone> = {
+  grass: 'TF',
+  desirableShare: 0.56,
+  weedShare: 0.35,
+  coarseShare: 0,
+  bareShare: 0.09,
+  plugsMm: [18],
+  mowingHeightMm: 76,
+  sunHours: 8,
+}

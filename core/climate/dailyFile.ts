@@ -19,7 +19,13 @@ export function readDay(text: string): Day | undefined {
   const iso = /^(\d{4})[-/](\d{1,2})[-/](\d{1,2})(?:[T ].*)?$/.exec(text) ?? /^(\d{4})(\d\d)(\d\d)$/.exec(text)
   const us = /^(\d{1,2})\/(\d{1,2})\/(\d{4})$/.exec(text)
   const dotted = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(text)
-  const parts = iso ? [iso[1], iso[2], iso[3]] : us ? [us[3], us[1], us[2]] : dotted ? [dotted[3], dotted[2], dotted[1]] : undefined
+  const parts = iso
+    ? [iso[1], iso[2], iso[3]]
+    : us
+      ? [us[3], us[1], us[2]]
+      : dotted
+        ? [dotted[3], dotted[2], dotted[1]]
+        : undefined
   if (!parts) return undefined
   const day = `${parts[0]}-${parts[1]!.padStart(2, '0')}-${parts[2]!.padStart(2, '0')}`
   return isDay(day) ? day : undefined
@@ -61,10 +67,18 @@ export function readDailyRow(cells: readonly string[], told: DailyColumns, delim
   if (low === undefined) return { reason: `lowest temperature "${cell('tmin').slice(0, 20)}" is not a number` }
   if (wet === undefined) return { reason: `rain "${cell('rain').slice(0, 20)}" is not a number` }
   const toC = (value: number) => (told.temperature === 'F' ? celsius(value) : value)
-  const weather = { day, tmaxC: toC(high), tminC: toC(low), rainMm: told.rain === 'in' ? wet * MM_PER_INCH : wet, ...(told.wind ? { windKmh: readWind(cells, told, delimiter) } : {}) }
+  const weather = {
+    day,
+    tmaxC: toC(high),
+    tminC: toC(low),
+    rainMm: told.rain === 'in' ? wet * MM_PER_INCH : wet,
+    ...(told.wind ? { windKmh: readWind(cells, told, delimiter) } : {}),
+  }
   const { lowestC, highestC, mostRainMm } = WEATHER_LIMITS
   if (weather.tminC > weather.tmaxC) return { reason: `lowest ${low} is above highest ${high}` }
-  if (weather.tmaxC > highestC || weather.tminC < lowestC) return { reason: `${high} / ${low} °${told.temperature} cannot be air` }
-  if (weather.rainMm < 0 || weather.rainMm > mostRainMm) return { reason: `${wet} ${told.rain} of rain cannot be a day's` }
+  if (weather.tmaxC > highestC || weather.tminC < lowestC)
+    return { reason: `${high} / ${low} °${told.temperature} cannot be air` }
+  if (weather.rainMm < 0 || weather.rainMm > mostRainMm)
+    return { reason: `${wet} ${told.rain} of rain cannot be a day's` }
   return { weather }
 }

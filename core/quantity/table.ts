@@ -17,7 +17,11 @@ export function cellsIn(line: string, delimiter: string): number {
 
 /** The delimiter of a file, found once: what parts its first line and those after it into equally many cells. */
 export function delimiterOf(text: string): Delimiter {
-  const lines = text.slice(0, LOOKED_AT_CHARACTERS).split(/\r?\n/).filter((line) => line.trim()).slice(0, LOOKED_AT_LINES)
+  const lines = text
+    .slice(0, LOOKED_AT_CHARACTERS)
+    .split(/\r?\n/)
+    .filter((line) => line.trim())
+    .slice(0, LOOKED_AT_LINES)
   const judged = DELIMITERS.map((delimiter) => {
     const counts = lines.map((line) => cellsIn(line, delimiter))
     const header = counts[0] ?? 1

@@ -3,13 +3,19 @@ import { borderM, joined, without } from './overlay'
 import { outlineOf, type Feature, type FeatureKind, type Features } from './sitePlan'
 
 /** What is measured of a drawing. Apart from what a drawing is, since clipping weighs more than all the rest. */
-const ofKind = (features: Features, ...kinds: FeatureKind[]): Feature[] => Object.values(features).filter(({ kind }) => kinds.includes(kind))
+const ofKind = (features: Features, ...kinds: FeatureKind[]): Feature[] =>
+  Object.values(features).filter(({ kind }) => kinds.includes(kind))
 /** What no seed goes on. */
 const takenOut = (features: Features): Outline[] => ofKind(features, 'bed', 'building').map(outlineOf)
 
 /** Outlines of a zone less beds, ponds and buildings in it. */
 export const zoneOutlines = (features: Features, zoneId: string): Outline[] =>
-  without(ofKind(features, 'zone').filter((feature) => feature.zoneId === zoneId).map(outlineOf), takenOut(features))
+  without(
+    ofKind(features, 'zone')
+      .filter((feature) => feature.zoneId === zoneId)
+      .map(outlineOf),
+    takenOut(features),
+  )
 
 /** @returns m² of a zone as drawn, 0 where beds and cut-outs leave nothing of it; undefined where nothing is drawn */
 export function drawnAreaM2(features: Features, zoneId: string): number | undefined {

@@ -41,7 +41,8 @@ export const sidesM = (ring: Ring): number[] => ring.map((corner, i) => distance
 export const perimeterM = (ring: Ring): number => sidesM(ring).reduce((sum, m) => sum + m, 0)
 
 /** @returns m along an open line */
-export const lineM = (line: readonly PointM[]): number => line.slice(1).reduce((sum, point, i) => sum + distanceM(line[i]!, point), 0)
+export const lineM = (line: readonly PointM[]): number =>
+  line.slice(1).reduce((sum, point, i) => sum + distanceM(line[i]!, point), 0)
 
 /** By counting crossings; a point on the edge may fall either way. */
 export function insideRing([x, y]: PointM, ring: Ring): boolean {
@@ -56,7 +57,8 @@ export function insideRing([x, y]: PointM, ring: Ring): boolean {
 export const insideOutline = (point: PointM, { outer, holes }: Outline): boolean =>
   insideRing(point, outer) && !holes.some((hole) => insideRing(point, hole))
 
-const turn = ([ax, ay]: PointM, [bx, by]: PointM, [cx, cy]: PointM): number => (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
+const turn = ([ax, ay]: PointM, [bx, by]: PointM, [cx, cy]: PointM): number =>
+  (bx - ax) * (cy - ay) - (by - ay) * (cx - ax)
 
 const crosses = (a: PointM, b: PointM, c: PointM, d: PointM): boolean =>
   turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0
@@ -66,10 +68,20 @@ const crosses = (a: PointM, b: PointM, c: PointM, d: PointM): boolean =>
  * shares a stretch with: thousands of corners take milliseconds.
  */
 export function crossesItself(ring: Ring): boolean {
-  const sides = ring.map((from, i) => {
-    const to = closed(ring, i)
-    return { i, from, to, west: Math.min(from[0], to[0]), east: Math.max(from[0], to[0]), south: Math.min(from[1], to[1]), north: Math.max(from[1], to[1]) }
-  }).sort((a, b) => a.west - b.west)
+  const sides = ring
+    .map((from, i) => {
+      const to = closed(ring, i)
+      return {
+        i,
+        from,
+        to,
+        west: Math.min(from[0], to[0]),
+        east: Math.max(from[0], to[0]),
+        south: Math.min(from[1], to[1]),
+        north: Math.max(from[1], to[1]),
+      }
+    })
+    .sort((a, b) => a.west - b.west)
   for (let a = 0; a < sides.length; a++) {
     const one = sides[a]!
     for (let b = a + 1; b < sides.length && sides[b]!.west <= one.east; b++) {
@@ -91,7 +103,9 @@ export function distanceToLineM(point: PointM, line: readonly PointM[]): number 
   for (let i = 1; i < line.length; i++) {
     const [[ax, ay], [bx, by]] = [line[i - 1]!, line[i]!]
     const lengthSquared = (bx - ax) ** 2 + (by - ay) ** 2
-    const along = lengthSquared ? Math.max(0, Math.min(1, ((point[0] - ax) * (bx - ax) + (point[1] - ay) * (by - ay)) / lengthSquared)) : 0
+    const along = lengthSquared
+      ? Math.max(0, Math.min(1, ((point[0] - ax) * (bx - ax) + (point[1] - ay) * (by - ay)) / lengthSquared))
+      : 0
     nearest = Math.min(nearest, distanceM(point, [ax + along * (bx - ax), ay + along * (by - ay)]))
   }
   return nearest
@@ -107,7 +121,12 @@ export interface Extent {
 /** The smallest upright box round some points; undefined for none. */
 export function extentOf(points: readonly PointM[]): Extent | undefined {
   if (!points.length) return undefined
-  const extent = { minX: Number.POSITIVE_INFINITY, minY: Number.POSITIVE_INFINITY, maxX: Number.NEGATIVE_INFINITY, maxY: Number.NEGATIVE_INFINITY }
+  const extent = {
+    minX: Number.POSITIVE_INFINITY,
+    minY: Number.POSITIVE_INFINITY,
+    maxX: Number.NEGATIVE_INFINITY,
+    maxY: Number.NEGATIVE_INFINITY,
+  }
   for (const [x, y] of points) {
     if (x < extent.minX) extent.minX = x
     if (x > extent.maxX) extent.maxX = x
@@ -128,7 +147,9 @@ export function withSide(ring: Ring, side: number, metres: number): PointM[] {
   const length = distanceM(from, to)
   if (!(metres > 0) || !(length > 0)) throw new RangeError('A side is longer than nothing.')
   const [dx, dy] = [((to[0] - from[0]) / length) * (metres - length), ((to[1] - from[1]) / length) * (metres - length)]
-  return ring.map(([x, y], i): PointM => (next === 0 ? (i === side ? [x - dx, y - dy] : [x, y]) : i >= next ? [x + dx, y + dy] : [x, y]))
+  return ring.map(([x, y], i): PointM =>
+    next === 0 ? (i === side ? [x - dx, y - dy] : [x, y]) : i >= next ? [x + dx, y + dy] : [x, y],
+  )
 }
 
 /**

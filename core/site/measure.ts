@@ -13,7 +13,11 @@ export const areasOf = (zones: Readonly<Record<string, Zone>>, features: Feature
   Object.fromEntries(Object.entries(zones).map(([id, zone]) => [id, areaInForce(zone, id, features)]))
 
 /** Everything worked out of a plan, by zone. */
-export function measureZones(zones: Readonly<Record<string, Zone>>, features: Features, place: PlaceDeg): Record<string, ZoneMeasure> {
+export function measureZones(
+  zones: Readonly<Record<string, Zone>>,
+  features: Features,
+  place: PlaceDeg,
+): Record<string, ZoneMeasure> {
   const areas = areasOf(zones, features)
   const ids = Object.keys(zones)
   const sun = sunByMonth(features, ids, place)
@@ -30,12 +34,31 @@ export interface SunQuestion {
 const SHADES_OR_LIES: ReadonlySet<Feature['kind']> = new Set(['zone', 'bed', 'building', 'fence', 'tree'])
 
 /** The part of a plan that its sun is worked out of; undefined where no zone is drawn. */
-export function sunQuestionOf({ zones, features, latDeg, lonDeg }: PlaceDeg & { zones: Readonly<Record<string, unknown>>; features: Features }): SunQuestion | undefined {
-  const relevant = Object.entries(features).filter(([, { kind }]) => SHADES_OR_LIES.has(kind)).sort(([a], [b]) => (a < b ? -1 : 1))
+export function sunQuestionOf({
+  zones,
+  features,
+  latDeg,
+  lonDeg,
+}: PlaceDeg & { zones: Readonly<Record<string, unknown>>; features: Features }): SunQuestion | undefined {
+  const relevant = Object.entries(features)
+    .filter(([, { kind }]) => SHADES_OR_LIES.has(kind))
+    .sort(([a], [b]) => (a < b ? -1 : 1))
   if (!relevant.some(([, { kind }]) => kind === 'zone')) return undefined
   return { features: Object.fromEntries(relevant), zoneIds: Object.keys(zones).sort(), place: { latDeg, lonDeg } }
 }
 
 /** The same text for the same sun: names and what casts no shade make no difference. */
 export const sunKeyText = ({ features, zoneIds, place }: SunQuestion): string =>
-  JSON.stringify([Object.values(features).map(({ kind, points, holes, zoneId, heightM, radiusM }) => [kind, points, holes, zoneId, heightM, radiusM]), zoneIds, place.latDeg, place.lonDeg])
+  JSON.stringify([
+    Object.values(features).map(({ kind, points, holes, zoneId, heightM, radiusM }) => [
+      kind,
+      points,
+      holes,
+      zoneId,
+      heightM,
+      radiusM,
+    ]),
+    zoneIds,
+    place.latDeg,
+    place.lonDeg,
+  ])

@@ -16,10 +16,11 @@ const ringOf = (path: PolyPath64): Ring => path.poly!.map(({ x, y }) => [x / STE
 const childrenOf = (path: PolyPath64): PolyPath64[] => Array.from({ length: path.count }, (_, i) => path.child(i))
 
 /** What is inside a hole is an outline of its own again. */
-const outlinesIn = (parent: PolyPath64): Outline[] => childrenOf(parent).flatMap((outer) => {
-  const holes = childrenOf(outer)
-  return [{ outer: ringOf(outer), holes: holes.map(ringOf) }, ...holes.flatMap(outlinesIn)]
-})
+const outlinesIn = (parent: PolyPath64): Outline[] =>
+  childrenOf(parent).flatMap((outer) => {
+    const holes = childrenOf(outer)
+    return [{ outer: ringOf(outer), holes: holes.map(ringOf) }, ...holes.flatMap(outlinesIn)]
+  })
 
 function clippedPaths(how: ClipType, subject: Path64[], clip: Path64[]): Outline[] {
   const clipper = new Clipper64()
@@ -33,26 +34,36 @@ function clippedPaths(how: ClipType, subject: Path64[], clip: Path64[]): Outline
 /** Holes as they cut: where they lie outside, over each other or over the edge, they take out only what is there. */
 function cutOut({ outer, holes }: Outline): Path64[] {
   if (!holes.length) return [pathOf(outer, false)]
-  const left = clippedPaths(ClipType.Difference, [pathOf(outer, false)], holes.map((hole) => pathOf(hole, false)))
+  const left = clippedPaths(
+    ClipType.Difference,
+    [pathOf(outer, false)],
+    holes.map((hole) => pathOf(hole, false)),
+  )
   return left.flatMap((outline) => [pathOf(outline.outer, false), ...outline.holes.map((hole) => pathOf(hole, true))])
 }
 const pathsOf = (outlines: readonly Outline[]): Path64[] => outlines.flatMap(cutOut)
 
-const clipped = (how: ClipType, outlines: readonly Outline[], by: readonly Outline[]): Outline[] => clippedPaths(how, pathsOf(outlines), pathsOf(by))
+const clipped = (how: ClipType, outlines: readonly Outline[], by: readonly Outline[]): Outline[] =>
+  clippedPaths(how, pathsOf(outlines), pathsOf(by))
 
 /** Everything that any of them covers. */
-export const joined = (outlines: readonly Outline[]): Outline[] => (outlines.length ? clipped(ClipType.Union, outlines, []) : [])
+export const joined = (outlines: readonly Outline[]): Outline[] =>
+  outlines.length ? clipped(ClipType.Union, outlines, []) : []
 
 /** What is left of some outlines after others are taken out: beds, ponds, buildings. */
 export const without = (outlines: readonly Outline[], taken: readonly Outline[]): Outline[] =>
   outlines.length && taken.length ? clipped(ClipType.Difference, outlines, taken) : joined(outlines)
 
 /** @returns m² covered by any of them; what overlaps counts once, and what is cut out only where it lies */
-export const coveredM2 = (outlines: readonly Outline[]): number => joined(outlines).reduce((sum, outline) => sum + outlineAreaM2(outline), 0)
+export const coveredM2 = (outlines: readonly Outline[]): number =>
+  joined(outlines).reduce((sum, outline) => sum + outlineAreaM2(outline), 0)
 
 /** @returns m of edge all round, along holes too */
 export const borderM = (outlines: readonly Outline[]): number =>
-  outlines.reduce((sum, { outer, holes }) => sum + perimeterM(outer) + holes.reduce((m, hole) => m + perimeterM(hole), 0), 0)
+  outlines.reduce(
+    (sum, { outer, holes }) => sum + perimeterM(outer) + holes.reduce((m, hole) => m + perimeterM(hole), 0),
+    0,
+  )
 
 /**
  * Cuts an outline along the straight line through two points.
@@ -69,7 +80,10 @@ export function splitAlong(outline: Outline, from: PointM, to: PointM): { left: 
   const ahead: PointM = [to[0] + ux * reach, to[1] + uy * reach]
   const beside = ([x, y]: PointM): PointM => [x - uy * reach * 2, y + ux * reach * 2]
   const half: Outline = { outer: [back, ahead, beside(ahead), beside(back)], holes: [] }
-  const [left, right] = [clipped(ClipType.Intersection, [outline], [half]), clipped(ClipType.Difference, [outline], [half])]
+  const [left, right] = [
+    clipped(ClipType.Intersection, [outline], [half]),
+    clipped(ClipType.Difference, [outline], [half]),
+  ]
   if (!left.length || !right.length) throw new RangeError('The line does not cross this outline.')
   return { left, right }
 }

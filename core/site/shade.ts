@@ -29,7 +29,12 @@ export const MOST_SHADOWS = 6_000_000
  * @param mostCells each takes some 4 kB while the sun is worked out
  * @returns the finest cell, m, not under `wantedM`, that keeps a grid within bounds
  */
-export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number, shadows = 0, mostCells = MOST_CELLS): number {
+export function cellFor(
+  groups: readonly (readonly Outline[])[],
+  wantedM: number,
+  shadows = 0,
+  mostCells = MOST_CELLS,
+): number {
   const box = extentOf(groups.flat().flatMap(({ outer }) => outer))
   if (!box) return wantedM
   const cells = Math.min(mostCells, MOST_SHADOWS / Math.max(1, shadows))
@@ -37,7 +42,8 @@ export function cellFor(groups: readonly (readonly Outline[])[], wantedM: number
 }
 
 /** How many walls and crowns a cell looks at. */
-export const shadowsOf = (features: Features): number => wallsOf(features).length + Object.values(features).filter(({ kind }) => kind === 'tree').length
+export const shadowsOf = (features: Features): number =>
+  wallsOf(features).length + Object.values(features).filter(({ kind }) => kind === 'tree').length
 
 /** Lays a grid over groups of outlines, such as those of each zone. */
 export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number): SunGrid {
@@ -45,17 +51,27 @@ export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number):
   const columns = Math.max(1, Math.ceil((extent.maxX - extent.minX) / cellM))
   const rows = Math.max(1, Math.ceil((extent.maxY - extent.minY) / cellM))
   const owner = new Int16Array(columns * rows).fill(-1)
-  groups.forEach((outlines, group) => { for (const outline of outlines) own(owner, { extent, cellM, columns, rows }, outline, group) })
+  groups.forEach((outlines, group) => {
+    for (const outline of outlines) own(owner, { extent, cellM, columns, rows }, outline, group)
+  })
   const lawn: number[] = []
   for (let cell = 0; cell < owner.length; cell++) if (owner[cell]! >= 0) lawn.push(cell)
   return { extent, cellM, columns, rows, owner, lawn: Int32Array.from(lawn) }
 }
 
 /** Gives a group the cells whose middle lies in one of its outlines, row by row between the sides that cross the row; the first to come keeps a cell. */
-function own(owner: Int16Array, { extent, cellM, columns, rows }: Pick<SunGrid, 'extent' | 'cellM' | 'columns' | 'rows'>, { outer, holes }: Outline, group: number): void {
+function own(
+  owner: Int16Array,
+  { extent, cellM, columns, rows }: Pick<SunGrid, 'extent' | 'cellM' | 'columns' | 'rows'>,
+  { outer, holes }: Outline,
+  group: number,
+): void {
   const box = extentOf(outer)!
   const firstRow = Math.max(0, Math.floor((box.minY - extent.minY) / cellM - 0.5))
-  const crossings = Array.from({ length: Math.max(0, Math.min(rows, Math.ceil((box.maxY - extent.minY) / cellM + 0.5)) - firstRow) }, (): number[] => [])
+  const crossings = Array.from(
+    { length: Math.max(0, Math.min(rows, Math.ceil((box.maxY - extent.minY) / cellM + 0.5)) - firstRow) },
+    (): number[] => [],
+  )
   const endRow = firstRow + crossings.length
   for (const ring of [outer, ...holes]) {
     ring.forEach(([ax, ay], i) => {
@@ -82,8 +98,10 @@ function own(owner: Int16Array, { extent, cellM, columns, rows }: Pick<SunGrid, 
   })
 }
 
-export const centreOf = ({ extent, cellM, columns }: Pick<SunGrid, 'extent' | 'cellM' | 'columns'>, cell: number): PointM =>
-  [extent.minX + ((cell % columns) + 0.5) * cellM, extent.minY + (Math.floor(cell / columns) + 0.5) * cellM]
+export const centreOf = (
+  { extent, cellM, columns }: Pick<SunGrid, 'extent' | 'cellM' | 'columns'>,
+  cell: number,
+): PointM => [extent.minX + ((cell % columns) + 0.5) * cellM, extent.minY + (Math.floor(cell / columns) + 0.5) * cellM]
 
 /**
  * What stands round each lawn cell, as the tangent of the height of the sun it hides: from the ground up to `solid`, and
@@ -111,7 +129,12 @@ function wallsOf(features: Features): Wall[] {
 }
 
 /** Raises the horizon of one cell by a wall. */
-function raiseByWall({ solid, cells }: Horizons, cell: number, [x, y]: PointM, [[ax, ay], [bx, by], height]: Wall): void {
+function raiseByWall(
+  { solid, cells }: Horizons,
+  cell: number,
+  [x, y]: PointM,
+  [[ax, ay], [bx, by], height]: Wall,
+): void {
   const [px, py, qx, qy] = [ax - x, ay - y, bx - x, by - y]
   // Twice the area of the triangle to the wall: positive where its end lies clockwise of its start.
   const cross = px * qy - py * qx
@@ -132,7 +155,12 @@ function raiseByWall({ solid, cells }: Horizons, cell: number, [x, y]: PointM, [
 }
 
 /** Hangs the crown of a tree into the view of one cell. */
-function hangCrown({ crownLow, crownHigh, crowns, cells }: Horizons, cell: number, [x, y]: PointM, tree: Feature): void {
+function hangCrown(
+  { crownLow, crownHigh, crowns, cells }: Horizons,
+  cell: number,
+  [x, y]: PointM,
+  tree: Feature,
+): void {
   const [tx, ty] = tree.points[0]!
   const [dx, dy] = [tx - x, ty - y]
   const height = heightOf(tree)
@@ -160,7 +188,13 @@ function hangCrown({ crownLow, crownHigh, crowns, cells }: Horizons, cell: numbe
 /** What every lawn cell of a grid sees round itself. */
 export function horizonsOf(grid: SunGrid, features: Features): Horizons {
   const size = grid.lawn.length * AZIMUTHS
-  const horizons: Horizons = { cells: grid.lawn.length, solid: new Float32Array(size), crownLow: new Float32Array(size).fill(Number.POSITIVE_INFINITY), crownHigh: new Float32Array(size), crowns: new Uint8Array(AZIMUTHS) }
+  const horizons: Horizons = {
+    cells: grid.lawn.length,
+    solid: new Float32Array(size),
+    crownLow: new Float32Array(size).fill(Number.POSITIVE_INFINITY),
+    crownHigh: new Float32Array(size),
+    crowns: new Uint8Array(AZIMUTHS),
+  }
   const walls = wallsOf(features)
   const trees = Object.values(features).filter(({ kind }) => kind === 'tree')
   grid.lawn.forEach((cell, i) => {
@@ -174,7 +208,12 @@ export function horizonsOf(grid: SunGrid, features: Features): Horizons {
 const binOf = (azimuthDeg: number): number => Math.round(azimuthDeg) % AZIMUTHS
 
 /** Does the sun reach lawn cell `i`? @param tangent of the height of the sun @param azimuthDeg clockwise from north */
-export function sunReaches({ solid, crownLow, crownHigh, cells }: Horizons, i: number, azimuthDeg: number, tangent: number): boolean {
+export function sunReaches(
+  { solid, crownLow, crownHigh, cells }: Horizons,
+  i: number,
+  azimuthDeg: number,
+  tangent: number,
+): boolean {
   const bin = binOf(azimuthDeg) * cells + i
   return tangent > solid[bin]! && !(tangent > crownLow[bin]! && tangent < crownHigh[bin]!)
 }
@@ -197,7 +236,10 @@ function countBelow(rising: Float64Array, limit: number, inclusive: boolean): nu
  * @param stands azimuth clockwise from north, and tangent of the height
  * @returns counts in the order of the cells
  */
-export function countSun({ solid, crownLow, crownHigh, crowns, cells }: Horizons, stands: readonly { azimuthDeg: number; tangent: number }[]): Uint32Array {
+export function countSun(
+  { solid, crownLow, crownHigh, crowns, cells }: Horizons,
+  stands: readonly { azimuthDeg: number; tangent: number }[],
+): Uint32Array {
   const byBin = new Map<number, number[]>()
   for (const { azimuthDeg, tangent } of stands) {
     const bin = binOf(azimuthDeg)
@@ -213,7 +255,9 @@ export function countSun({ solid, crownLow, crownHigh, crowns, cells }: Horizons
       const over = countBelow(rising, solid[start + i]!, true)
       let reached = rising.length - over
       if (crowns[bin]) {
-        const hidden = countBelow(rising, crownHigh[start + i]!, false) - Math.max(over, countBelow(rising, crownLow[start + i]!, true))
+        const hidden =
+          countBelow(rising, crownHigh[start + i]!, false) -
+          Math.max(over, countBelow(rising, crownLow[start + i]!, true))
         if (hidden > 0) reached -= hidden
       }
       counts[i]! += reached

@@ -2,16 +2,35 @@ import { crossesItself, signedAreaM2, type Outline, type PointM, type Ring } fro
 
 /** What can be drawn, and as what. A site plan is no drawing board. */
 export const FEATURE_KINDS = {
-  zone: 'area', bed: 'area', building: 'area', hollow: 'area', bare: 'area',
-  fence: 'line', path: 'line', buried: 'line',
-  tree: 'point', head: 'point', tap: 'point', tip: 'point',
+  zone: 'area',
+  bed: 'area',
+  building: 'area',
+  hollow: 'area',
+  bare: 'area',
+  fence: 'line',
+  path: 'line',
+  buried: 'line',
+  tree: 'point',
+  head: 'point',
+  tap: 'point',
+  tip: 'point',
 } as const
 export type FeatureKind = keyof typeof FEATURE_KINDS
 export const FEATURE_CODES = Object.keys(FEATURE_KINDS) as [FeatureKind, ...FeatureKind[]]
 
 export const KIND_WORDS: Record<FeatureKind, string> = {
-  zone: 'zone', bed: 'bed or pond', building: 'building', hollow: 'hollow', bare: 'bare patch',
-  fence: 'fence or wall', path: 'path edge', buried: 'buried line', tree: 'tree', head: 'sprinkler head', tap: 'tap', tip: 'tipping place',
+  zone: 'zone',
+  bed: 'bed or pond',
+  building: 'building',
+  hollow: 'hollow',
+  bare: 'bare patch',
+  fence: 'fence or wall',
+  path: 'path edge',
+  buried: 'buried line',
+  tree: 'tree',
+  head: 'sprinkler head',
+  tap: 'tap',
+  tip: 'tipping place',
 }
 
 export interface Feature {
@@ -35,10 +54,17 @@ export interface Feature {
 export type Features = Readonly<Record<string, Feature>>
 
 /** Height or reach of what is drawn without either. @source own */
-export const ASSUMED_M = { tree: { heightM: 8, radiusM: 3 }, building: { heightM: 5 }, fence: { heightM: 1.8 }, head: { radiusM: 4.5 } } as const
+export const ASSUMED_M = {
+  tree: { heightM: 8, radiusM: 3 },
+  building: { heightM: 5 },
+  fence: { heightM: 1.8 },
+  head: { radiusM: 4.5 },
+} as const
 
-export const heightOf = ({ kind, heightM }: Feature): number => heightM ?? (kind === 'tree' || kind === 'building' || kind === 'fence' ? ASSUMED_M[kind].heightM : 0)
-export const reachOf = ({ kind, radiusM }: Feature): number => radiusM ?? (kind === 'tree' || kind === 'head' ? ASSUMED_M[kind].radiusM : 0)
+export const heightOf = ({ kind, heightM }: Feature): number =>
+  heightM ?? (kind === 'tree' || kind === 'building' || kind === 'fence' ? ASSUMED_M[kind].heightM : 0)
+export const reachOf = ({ kind, radiusM }: Feature): number =>
+  radiusM ?? (kind === 'tree' || kind === 'head' ? ASSUMED_M[kind].radiusM : 0)
 
 export const outlineOf = ({ points, holes }: Feature): Outline => ({ outer: points, holes })
 

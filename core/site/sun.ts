@@ -53,7 +53,13 @@ export interface ZoneSun {
 const NEVER_SHADED_H = 0.35
 
 function zoneFigures({ lawn, owner }: SunGrid, hours: Float32Array, zones: number, openHours: number): ZoneSun[] {
-  const figures = Array.from({ length: zones }, () => ({ sum: 0, least: Number.POSITIVE_INFINITY, most: 0, never: 0, count: 0 }))
+  const figures = Array.from({ length: zones }, () => ({
+    sum: 0,
+    least: Number.POSITIVE_INFINITY,
+    most: 0,
+    never: 0,
+    count: 0,
+  }))
   for (let i = 0; i < lawn.length; i++) {
     const of = figures[owner[lawn[i]!]!]!
     const h = hours[i]!
@@ -64,7 +70,10 @@ function zoneFigures({ lawn, owner }: SunGrid, hours: Float32Array, zones: numbe
     if (h >= openHours - NEVER_SHADED_H) of.never++
   }
   return figures.map(({ sum, least, most, never, count }) =>
-    count ? { meanHours: sum / count, leastHours: least, mostHours: most, neverShadedShare: never / count } : { meanHours: 0, leastHours: 0, mostHours: 0, neverShadedShare: 0 })
+    count
+      ? { meanHours: sum / count, leastHours: least, mostHours: most, neverShadedShare: never / count }
+      : { meanHours: 0, leastHours: 0, mostHours: 0, neverShadedShare: 0 },
+  )
 }
 
 /** Ground prepared once; after that any day is quick. */
@@ -75,7 +84,13 @@ export interface ShadedGround {
 }
 
 /** Lays the grid over the zones and looks round from every cell. @param cellM wanted; coarser where the lawn is large */
-export function shadedGround(features: Features, zoneIds: readonly string[], place: PlaceDeg, cellM = 0.5, mostCells?: number): ShadedGround {
+export function shadedGround(
+  features: Features,
+  zoneIds: readonly string[],
+  place: PlaceDeg,
+  cellM = 0.5,
+  mostCells?: number,
+): ShadedGround {
   const groups = zoneIds.map((id) => zoneOutlines(features, id))
   const grid = sunGrid(groups, cellFor(groups, cellM, shadowsOf(features), mostCells))
   return { grid, horizons: horizonsOf(grid, features), place }
@@ -85,7 +100,11 @@ export function shadedGround(features: Features, zoneIds: readonly string[], pla
  * Hours of direct sun a day over the lawn, and by zone in the order the ground was given them.
  * @param days one, or several whose mean is wanted
  */
-export function sunMapOf({ grid, horizons, place }: ShadedGround, zones: number, ...days: readonly [Day, ...Day[]]): SunMap {
+export function sunMapOf(
+  { grid, horizons, place }: ShadedGround,
+  zones: number,
+  ...days: readonly [Day, ...Day[]]
+): SunMap {
   const stands = days.flatMap((day) => sunPath(place, day))
   const openHours = (stands.length * STEP_MIN) / 60 / days.length
   const hours = Float32Array.from(countSun(horizons, stands), (count) => (count * STEP_MIN) / 60 / days.length)
@@ -111,5 +130,7 @@ export function sunByMonth(features: Features, zoneIds: readonly string[], place
   const drawn = zoneIds.filter((id) => zoneOutlines(features, id).length)
   const ground = shadedGround(features, drawn, place, 1, CELLS_OF_MEANS)
   const maps = Array.from({ length: MONTHS }, (_, month) => sunMapOf(ground, drawn.length, midMonth(month)))
-  return zoneIds.map((id) => (drawn.includes(id) ? maps.map(({ zones }) => Math.round(zones[drawn.indexOf(id)]!.meanHours * 100) / 100) : null))
+  return zoneIds.map((id) =>
+    drawn.includes(id) ? maps.map(({ zones }) => Math.round(zones[drawn.indexOf(id)]!.meanHours * 100) / 100) : null,
+  )
 }

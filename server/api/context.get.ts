@@ -5,5 +5,9 @@ import { stockLevels } from '../records/stock'
 import { answer } from '../utils/answer'
 
 export default answer(async (_event, { firm, person, today }): Promise<Context> => ({
-  firm: { ...firm, schools: schoolsOf(firm.schools) }, person, today, ...await paceOf(firm.id), stock: await stockLevels(firm.id),
+  firm: { ...firm, schools: schoolsOf(firm.schools) },
+  person,
+  today,
+  ...(await paceOf(firm.id)),
+  stock: await stockLevels(firm.id),
 }))

@@ -23,13 +23,23 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
   const glances: LawnGlance[] = []
   const glance = async (lawn: Lawn): Promise<void> => {
     const station = stationOf(lawn, stations)
-    const brief = !station || !seedOf(lawn) ? undefined : await briefText(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
-      // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
-      if (failureOf(error) !== undefined) throw error
-      if (!(error instanceof Refusal)) log.error({ id: requestIdOf(event), lawn: lawn.id, reason: String(error) }, 'a season was left out of a list')
-      return undefined
+    const brief =
+      !station || !seedOf(lawn)
+        ? undefined
+        : await briefText(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
+            // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
+            if (failureOf(error) !== undefined) throw error
+            if (!(error instanceof Refusal))
+              log.error(
+                { id: requestIdOf(event), lawn: lawn.id, reason: String(error) },
+                'a season was left out of a list',
+              )
+            return undefined
+          })
+    glances.push({
+      id: lawn.id,
+      glance: brief === undefined ? null : glanceOfBrief(JSON.parse(brief) as Brief, lawn.plan.sowOn),
     })
-    glances.push({ id: lawn.id, glance: brief === undefined ? null : glanceOfBrief(JSON.parse(brief) as Brief, lawn.plan.sowOn) })
   }
   const left = [...lawns]
   const worker = async (): Promise<void> => {

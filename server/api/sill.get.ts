@@ -10,5 +10,8 @@ import { homeSubject } from '../weather/subject'
 export default answer(async (event, work) => {
   const home = (await freshStations(work, localFetch))[0]
   if (!home) throw new Refusal(409, 'weather', 'No weather station yet. Add one under Weather and import its days.')
-  return asJson(event, sillJson(await sillText(work, home, homeSubject(home, (await commonGrass(work.firm.id)) ?? 'TF'))))
+  return asJson(
+    event,
+    sillJson(await sillText(work, home, homeSubject(home, (await commonGrass(work.firm.id)) ?? 'TF'))),
+  )
 })

@@ -20,15 +20,37 @@ interface StationTold {
 const yearsWords = (years: number) => (years < 1.05 ? `${Math.round(years * 12)} months` : `${years.toFixed(1)} years`)
 
 /** Climate behind the weather years, with its origin in words. */
-function climateOf({ lender, today, ...station }: StationTold, record: readonly DailyWeather[]): { climate: Climate; own?: PlainRun[]; from: string } | { lacks: string } {
+function climateOf(
+  { lender, today, ...station }: StationTold,
+  record: readonly DailyWeather[],
+): { climate: Climate; own?: PlainRun[]; from: string } | { lacks: string } {
   const place = climateOfPlace(record, station.normals)
   const own = place && stationYears(record, today, DAYS_AHEAD, place.climate)
-  if (place && own) return { climate: place.climate, own, from: `the record of ${station.name}: ${own.length} of its years as they were` }
-  if (place?.from === 'both') return { climate: place.climate, from: `the normals of ${station.name} and ${yearsWords(place.years)} of its record` }
+  if (place && own)
+    return {
+      climate: place.climate,
+      own,
+      from: `the record of ${station.name}: ${own.length} of its years as they were`,
+    }
+  if (place?.from === 'both')
+    return {
+      climate: place.climate,
+      from: `the normals of ${station.name} and ${yearsWords(place.years)} of its record`,
+    }
   if (place?.from === 'normals') return { climate: place.climate, from: `the normals of ${station.name}` }
-  if (place) return { climate: place.climate, from: `${yearsWords(place.years)} of ${station.name}; below ${LEAST_STATION_YEARS} years, without normals, the spread is a rough guess` }
-  if (lender) return { climate: climateFromNormals(lender.normals), from: `the normals of ${lender.name}, since ${station.name} has not 20 days of every month` }
-  return { lacks: `${station.name} has ${record.length} days and no normals. Import a year at least, every month of the year with 20 days, or type its normals.` }
+  if (place)
+    return {
+      climate: place.climate,
+      from: `${yearsWords(place.years)} of ${station.name}; below ${LEAST_STATION_YEARS} years, without normals, the spread is a rough guess`,
+    }
+  if (lender)
+    return {
+      climate: climateFromNormals(lender.normals),
+      from: `the normals of ${lender.name}, since ${station.name} has not 20 days of every month`,
+    }
+  return {
+    lacks: `${station.name} has ${record.length} days and no normals. Import a year at least, every month of the year with 20 days, or type its normals.`,
+  }
 }
 
 /**
@@ -39,5 +61,7 @@ function climateOf({ lender, today, ...station }: StationTold, record: readonly 
 export function climateOfStation({ record, ...told }: StationTold & { record: string }) {
   const days = JSON.parse(record) as DailyWeather[]
   const climate = climateOf(told, days)
-  return 'lacks' in climate ? climate : { ...climate, observed: days.filter(({ day }) => day < told.today && day >= addDays(told.today, -DAYS_READ)) }
+  return 'lacks' in climate
+    ? climate
+    : { ...climate, observed: days.filter(({ day }) => day < told.today && day >= addDays(told.today, -DAYS_READ)) }
 }

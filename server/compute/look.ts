@@ -3,7 +3,8 @@ import { MOST_AREA_M2 } from '#contract/fields'
 import { lookSchema, type Look } from '#contract/look'
 import { areasOf } from '#core/site/measure'
 
-export type JudgedLook = { ok: true; look: Look; areasM2: Record<string, number | null> } | { ok: false; issues: z.core.$ZodIssue[] }
+export type JudgedLook =
+  { ok: true; look: Look; areasM2: Record<string, number | null> } | { ok: false; issues: z.core.$ZodIssue[] }
 
 /** Reads and judges a survey as it was sent, and measures what is drawn in it. */
 export function judgeLook(bytes: Uint8Array): JudgedLook {
@@ -18,9 +19,13 @@ export function judgeLook(bytes: Uint8Array): JudgedLook {
   const look = parsed.data
   const areasM2 = areasOf(look.zones, look.features)
   const issues = Object.entries(areasM2).flatMap(([id, areaM2]) => {
-    const wrong = (message: string) => [{ code: 'custom' as const, path: ['zones', id, 'areaFrom'], message, input: areaM2 }]
-    if (areaM2 !== null && areaM2 > MOST_AREA_M2) return wrong(`Drawn as ${(areaM2 / 10_000).toFixed(0)} ha; a lawn has 50 acres (20 ha) at the most.`)
-    if (areaM2 !== null && areaM2 < 0.01) return wrong('Beds, buildings and what is cut out of it leave nothing of this zone.')
+    const wrong = (message: string) => [
+      { code: 'custom' as const, path: ['zones', id, 'areaFrom'], message, input: areaM2 },
+    ]
+    if (areaM2 !== null && areaM2 > MOST_AREA_M2)
+      return wrong(`Drawn as ${(areaM2 / 10_000).toFixed(0)} ha; a lawn has 50 acres (20 ha) at the most.`)
+    if (areaM2 !== null && areaM2 < 0.01)
+      return wrong('Beds, buildings and what is cut out of it leave nothing of this zone.')
     return []
   })
   return issues.length ? { ok: false, issues } : { ok: true, look, areasM2 }

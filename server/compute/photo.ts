@@ -4,7 +4,10 @@ import { barePicture } from './jpeg'
 
 /** A picture that cannot be kept, in words for a field. */
 export class BadPicture extends Error {
-  constructor(readonly field: string, message: string) {
+  constructor(
+    readonly field: string,
+    message: string,
+  ) {
     super(message)
   }
 }
@@ -26,7 +29,8 @@ function kept(base64: string, field: string, longestPx: number): KeptPicture {
   } catch {
     throw new BadPicture(field, 'This is no picture, or a damaged one.')
   }
-  if (size.width < 1 || size.height < 1 || Math.max(size.width, size.height) > longestPx) throw new BadPicture(field, `A photo is kept at ${longestPx} pixels along its longer side at the most.`)
+  if (size.width < 1 || size.height < 1 || Math.max(size.width, size.height) > longestPx)
+    throw new BadPicture(field, `A photo is kept at ${longestPx} pixels along its longer side at the most.`)
   return { bytes, widthPx: size.width, heightPx: size.height }
 }
 
@@ -36,4 +40,7 @@ export interface KeptPhoto {
 }
 
 /** Both pictures of a new photo, bare. @throws BadPicture in words */
-export const keptPhoto = ({ jpeg, small }: { jpeg: string; small: string }): KeptPhoto => ({ small: kept(small, 'small', SMALL_SIDE_PX), whole: kept(jpeg, 'jpeg', LONGEST_SIDE_PX) })
+export const keptPhoto = ({ jpeg, small }: { jpeg: string; small: string }): KeptPhoto => ({
+  small: kept(small, 'small', SMALL_SIDE_PX),
+  whole: kept(jpeg, 'jpeg', LONGEST_SIDE_PX),
+})

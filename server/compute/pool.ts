@@ -16,9 +16,25 @@ type Made<N extends TaskName> = Exclude<ReturnType<(typeof tasks)[N]>, Refused>
 
 /** Files are read apart from surveys, and both apart from sun and climate: a heap of one keeps nobody from the other. */
 type Queue = 'files' | 'surveys' | 'grounds'
-const QUEUE: Record<TaskName, Queue> = { previewFile: 'files', daysFile: 'files', readingsFile: 'files', photo: 'files', judgeLook: 'surveys', sunOfPlan: 'grounds', climateOfStation: 'grounds' }
+const QUEUE: Record<TaskName, Queue> = {
+  previewFile: 'files',
+  daysFile: 'files',
+  readingsFile: 'files',
+  photo: 'files',
+  judgeLook: 'surveys',
+  sunOfPlan: 'grounds',
+  climateOfStation: 'grounds',
+}
 /** What a task may take, ms. Honest ones are done in a tenth of it. */
-const LONGEST_MS: Record<TaskName, number> = { previewFile: 20_000, daysFile: 20_000, readingsFile: 20_000, photo: 5_000, judgeLook: 8_000, sunOfPlan: 30_000, climateOfStation: 20_000 }
+const LONGEST_MS: Record<TaskName, number> = {
+  previewFile: 20_000,
+  daysFile: 20_000,
+  readingsFile: 20_000,
+  photo: 5_000,
+  judgeLook: 8_000,
+  sunOfPlan: 30_000,
+  climateOfStation: 20_000,
+}
 const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56 }
 /** A thread that rests gives its memory back; the one that a saved survey waits for rests longest. */
 const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000 }
@@ -31,10 +47,16 @@ function poolOf(queue: Queue): Piscina {
   let pool = pools.get(queue)
   if (!pool) {
     pool = new Piscina({
-      filename: WORKER_FILE, minThreads: 0, maxThreads: 1, idleTimeout: IDLE_MS[queue], maxQueue: MOST_WAITING,
+      filename: WORKER_FILE,
+      minThreads: 0,
+      maxThreads: 1,
+      idleTimeout: IDLE_MS[queue],
+      maxQueue: MOST_WAITING,
       resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB[queue], maxYoungGenerationSizeMb: 4, stackSizeMb: 4 },
     })
-    pool.on('error', (error: Error) => { log.error({ reason: error.message, queue }, 'a compute thread has ended') })
+    pool.on('error', (error: Error) => {
+      log.error({ reason: error.message, queue }, 'a compute thread has ended')
+    })
     pools.set(queue, pool)
   }
   return pool
@@ -44,9 +66,21 @@ function poolOf(queue: Queue): Piscina {
 function asRefused(name: TaskName, error: unknown, cancelled: boolean): Error {
   const { code, message } = error as { code?: string; message: string }
   if (cancelled) return new Refusal(499, 'cancelled', 'Cancelled. Nothing was kept.')
-  if (/queue/i.test(message) && /limit|full/i.test(message)) return new Refusal(503, 'busy', 'Many files are being read just now. Nothing of yours was kept; try again in a minute.')
-  if (code === 'ERR_WORKER_OUT_OF_MEMORY' || (error as Error).name === 'AbortError' || (error as Error).name === 'TimeoutError') {
-    const words = QUEUE[name] === 'files' ? 'This file takes more work to read than any station or camera makes. Split it, or save it anew as plain CSV or JPEG.' : 'This plan takes more work to measure than any lawn needs. Draw it with fewer corners.'
+  if (/queue/i.test(message) && /limit|full/i.test(message))
+    return new Refusal(
+      503,
+      'busy',
+      'Many files are being read just now. Nothing of yours was kept; try again in a minute.',
+    )
+  if (
+    code === 'ERR_WORKER_OUT_OF_MEMORY' ||
+    (error as Error).name === 'AbortError' ||
+    (error as Error).name === 'TimeoutError'
+  ) {
+    const words =
+      QUEUE[name] === 'files'
+        ? 'This file takes more work to read than any station or camera makes. Split it, or save it anew as plain CSV or JPEG.'
+        : 'This plan takes more work to measure than any lawn needs. Draw it with fewer corners.'
     return new Refusal(422, 'too_much', words, { file: words })
   }
   return error as Error
@@ -63,9 +97,16 @@ interface How {
  * Does a task beside the server's own thread, within bounds of time and memory.
  * @throws Refusal in words: what was sent cannot be used, takes too much, or was cancelled
  */
-export async function compute<N extends TaskName>(name: N, input: Input<N>, { signal, progress }: How = {}): Promise<Made<N>> {
-  const made = existsSync(WORKER_FILE) ? await inThread(name, input, { signal, progress }) : (tasks[name] as (task: Input<N>) => unknown)(input)
-  if (isRefused(made)) throw new Refusal(422, 'unreadable', made.refused.message, { [made.refused.field]: made.refused.message })
+export async function compute<N extends TaskName>(
+  name: N,
+  input: Input<N>,
+  { signal, progress }: How = {},
+): Promise<Made<N>> {
+  const made = existsSync(WORKER_FILE)
+    ? await inThread(name, input, { signal, progress })
+    : (tasks[name] as (task: Input<N>) => unknown)(input)
+  if (isRefused(made))
+    throw new Refusal(422, 'unreadable', made.refused.message, { [made.refused.field]: made.refused.message })
   return made as Made<N>
 }
 
@@ -78,7 +119,9 @@ async function inThread<N extends TaskName>(name: N, input: Input<N>, { signal, 
   const whole = bytes && bytes.byteLength === bytes.buffer.byteLength ? [bytes.buffer as ArrayBuffer] : []
   try {
     return await poolOf(QUEUE[name]).run(channel ? { ...input, report: channel.port2 } : input, {
-      name, signal: signal ? AbortSignal.any([signal, limit]) : limit, transferList: channel ? [channel.port2, ...whole] : whole,
+      name,
+      signal: signal ? AbortSignal.any([signal, limit]) : limit,
+      transferList: channel ? [channel.port2, ...whole] : whole,
     })
   } catch (error) {
     const told = asRefused(name, error, signal?.aborted ?? false)

@@ -32,7 +32,12 @@ export interface TableReader {
 
 /** UTF-8, or UTF-16 as some spreadsheets write it. */
 function decoded(bytes: Uint8Array): string {
-  const wide = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : undefined
+  const wide =
+    bytes[0] === 0xff && bytes[1] === 0xfe
+      ? 'utf-16le'
+      : bytes[0] === 0xfe && bytes[1] === 0xff
+        ? 'utf-16be'
+        : undefined
   const text = new TextDecoder(wide ?? 'utf-8').decode(bytes)
   if (text.includes('\0')) throw new UnreadableFile('This is no text file. Save the table as CSV.')
   return text
@@ -43,13 +48,23 @@ function boundsHeld(text: string): void {
   let [lines, start] = [0, 0]
   for (let end = 0; end >= 0; start = end + 1) {
     end = text.indexOf('\n', start)
-    if ((end < 0 ? text.length : end) - start > MOST_LINE_CHARACTERS) throw new UnreadableFile(`Line ${lines + 1} is longer than ${MOST_LINE_CHARACTERS.toLocaleString('en-US')} characters; no station writes that.`)
-    if (++lines > MOST_LINES) throw new UnreadableFile(`The file has more than ${MOST_LINES.toLocaleString('en-US')} lines. Split it by years.`)
+    if ((end < 0 ? text.length : end) - start > MOST_LINE_CHARACTERS)
+      throw new UnreadableFile(
+        `Line ${lines + 1} is longer than ${MOST_LINE_CHARACTERS.toLocaleString('en-US')} characters; no station writes that.`,
+      )
+    if (++lines > MOST_LINES)
+      throw new UnreadableFile(`The file has more than ${MOST_LINES.toLocaleString('en-US')} lines. Split it by years.`)
     if (end < 0) break
   }
   const columns = cellsIn(text.slice(0, text.indexOf('\n') < 0 ? text.length : text.indexOf('\n')), delimiterOf(text))
-  if (columns > MOST_COLUMNS) throw new UnreadableFile(`The first line names ${columns.toLocaleString('en-US')} columns; ${MOST_COLUMNS} are read at the most.`)
-  if (columns * lines > MOST_CELLS) throw new UnreadableFile(`${lines.toLocaleString('en-US')} lines of ${columns} columns are too many at once. Split the file by years, or save only the columns of date, temperature and rain.`)
+  if (columns > MOST_COLUMNS)
+    throw new UnreadableFile(
+      `The first line names ${columns.toLocaleString('en-US')} columns; ${MOST_COLUMNS} are read at the most.`,
+    )
+  if (columns * lines > MOST_CELLS)
+    throw new UnreadableFile(
+      `${lines.toLocaleString('en-US')} lines of ${columns} columns are too many at once. Split the file by years, or save only the columns of date, temperature and rain.`,
+    )
 }
 
 /**
@@ -65,18 +80,26 @@ export function readTable(bytes: Uint8Array, reader: TableReader, progress?: (sh
   let seen = 0
   try {
     parse(text, {
-      bom: true, delimiter, info: true, relax_column_count: true, skip_empty_lines: true, trim: true, max_record_size: MOST_LINE_CHARACTERS,
+      bom: true,
+      delimiter,
+      info: true,
+      relax_column_count: true,
+      skip_empty_lines: true,
+      trim: true,
+      max_record_size: MOST_LINE_CHARACTERS,
       on_record: ({ record, info }: { record: string[]; info: { lines: number; bytes: number } }) => {
         if (++seen % REPORT_EVERY === 0) progress?.(info.bytes / text.length)
         if (!header) {
           header = record
-          if (header.length < 2) throw new UnreadableFile('The first line has to name the columns: date, highest, lowest, rain.')
+          if (header.length < 2)
+            throw new UnreadableFile('The first line has to name the columns: date, highest, lowest, rain.')
           reader.header(header, delimiter)
           return null
         }
         // A delimiter at the end of each line is no cell.
         while (record.length > header.length && record.at(-1) === '') record.pop()
-        if (record.length > header.length) reader.bad({ line: info.lines, reason: `${record.length} cells where the first line names ${header.length}` })
+        if (record.length > header.length)
+          reader.bad({ line: info.lines, reason: `${record.length} cells where the first line names ${header.length}` })
         else reader.line({ cells: record, line: info.lines })
         return null
       },

@@ -19,7 +19,8 @@ export interface Reporter {
 export interface Refused {
   refused: { field: string; message: string }
 }
-export const isRefused = (made: unknown): made is Refused => typeof made === 'object' && made !== null && 'refused' in made
+export const isRefused = (made: unknown): made is Refused =>
+  typeof made === 'object' && made !== null && 'refused' in made
 
 function orRefused<T>(work: () => T): T | Refused {
   try {
@@ -35,24 +36,33 @@ interface FileTask {
   bytes: Uint8Array
   report?: Reporter
 }
-const reporting = ({ report }: FileTask) => report && ((share: number) => { report.postMessage(share) })
+const reporting = ({ report }: FileTask) =>
+  report &&
+  ((share: number) => {
+    report.postMessage(share)
+  })
 
 export const previewFile = (task: FileTask) => orRefused(() => previewDays(task.bytes, reporting(task)))
 
 /** Days of a file as rows to be kept, in their order. @param first days before it are counted and left */
-export const daysFile = (task: FileTask & { mapping: Mapping; first: Day | null; last: Day }) => orRefused(() => {
-  const { days, ...rejected } = readDays(task.bytes, task.mapping, task.last, reporting(task))
-  const wanted = days.filter(({ day }) => task.first === null || day >= task.first).sort((a, b) => (a.day < b.day ? -1 : 1))
-  return { pieces: inPieces(wanted), count: wanted.length, before: days.length - wanted.length, ...rejected }
-})
+export const daysFile = (task: FileTask & { mapping: Mapping; first: Day | null; last: Day }) =>
+  orRefused(() => {
+    const { days, ...rejected } = readDays(task.bytes, task.mapping, task.last, reporting(task))
+    const wanted = days
+      .filter(({ day }) => task.first === null || day >= task.first)
+      .sort((a, b) => (a.day < b.day ? -1 : 1))
+    return { pieces: inPieces(wanted), count: wanted.length, before: days.length - wanted.length, ...rejected }
+  })
 /** Readings of a logger's file as rows to be kept, in their order. */
-export const readingsFile = (task: FileTask & { told: ReadingsTold }) => orRefused(() => {
-  const { readings, ...rejected } = readReadings(task.bytes, task.told, reporting(task))
-  const inOrder = [...readings].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.depthMm - b.depthMm))
-  return { pieces: inPieces(inOrder), count: inOrder.length, ...rejected }
-})
+export const readingsFile = (task: FileTask & { told: ReadingsTold }) =>
+  orRefused(() => {
+    const { readings, ...rejected } = readReadings(task.bytes, task.told, reporting(task))
+    const inOrder = [...readings].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.depthMm - b.depthMm))
+    return { pieces: inPieces(inOrder), count: inOrder.length, ...rejected }
+  })
 
 export const photo = (task: { jpeg: string; small: string }) => orRefused(() => keptPhoto(task))
 export { climateOfStation } from './climate'
 export const judgeLook = ({ bytes }: { bytes: Uint8Array }) => judge(bytes)
-export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) => sunByMonth(features, zoneIds, place)
+export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) =>
+  sunByMonth(features, zoneIds, place)

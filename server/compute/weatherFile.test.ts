@@ -10,7 +10,8 @@ import { standinDays, standinForecast, standinReadings } from '../weather/standi
 
 const bytes = (text: string) => new TextEncoder().encode(text)
 const previewCsv = (text: string) => previewDays(bytes(text))
-const readCsv = (text: string, mapping: Parameters<typeof readDays>[1], last: Parameters<typeof readDays>[2]) => readDays(bytes(text), mapping, last)
+const readCsv = (text: string, mapping: Parameters<typeof readDays>[1], last: Parameters<typeof readDays>[2]) =>
+  readDays(bytes(text), mapping, last)
 const TODAY = toDay('2026-09-08')
 // Daily observations of Seattle and New York, 2012-2015, US NOAA, as shipped by the npm package vega-datasets.
 const REAL = readFileSync(new URL('../../node_modules/vega-datasets/data/weather.csv', import.meta.url), 'utf8')
@@ -19,7 +20,11 @@ describe('the real observations of Seattle', () => {
   const preview = previewCsv(REAL)
 
   test('are recognised by their columns, with both places offered', () => {
-    expect(preview.guess).toMatchObject({ columns: { day: 1, rain: 2, tmax: 3, tmin: 4 }, temperature: 'C', rain: 'mm' })
+    expect(preview.guess).toMatchObject({
+      columns: { day: 1, rain: 2, tmax: 3, tmin: 4 },
+      temperature: 'C',
+      rain: 'mm',
+    })
     expect(preview.choices[0]?.values).toEqual(expect.arrayContaining(['Seattle', 'New York']))
   })
 
@@ -76,18 +81,37 @@ describe('a station file', () => {
   test('that is not a table, or maps a column twice, is refused whole', () => {
     expect(() => previewCsv('nothing here')).toThrow(UnreadableFile)
     expect(() => previewCsv('"a,b\n1,2')).toThrow(UnreadableFile)
-    expect(() => readCsv(rows(), { ...OPEN_FORM, columns: { day: 0, tmax: 1, tmin: 1, rain: 3 } }, TODAY)).toThrow(/twice/)
+    expect(() => readCsv(rows(), { ...OPEN_FORM, columns: { day: 0, tmax: 1, tmin: 1, rain: 3 } }, TODAY)).toThrow(
+      /twice/,
+    )
     expect(() => readCsv('date,tmax\n', OPEN_FORM, TODAY)).toThrow(/not in this file/)
   })
 
   test('with decimal commas is read by them where semicolons or tabs part the cells, and not where commas do', () => {
     for (const delimiter of [';', '\t']) {
-      const csv = ['date', 'high', 'low', 'rain'].join(delimiter) + '\n' + [['2018-01-03', '20,5', '10,1', '0,0'], ['04.01.2018', '-1,5', '-7', ',5']].map((row) => row.join(delimiter)).join('\n')
+      const csv =
+        ['date', 'high', 'low', 'rain'].join(delimiter) +
+        '\n' +
+        [
+          ['2018-01-03', '20,5', '10,1', '0,0'],
+          ['04.01.2018', '-1,5', '-7', ',5'],
+        ]
+          .map((row) => row.join(delimiter))
+          .join('\n')
       expect(previewCsv(csv)).toMatchObject({ delimiter, guess: { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 } } })
-      expect(readCsv(csv, previewCsv(csv).guess!, TODAY)).toMatchObject({ rejectedCount: 0, days: [{ day: '2018-01-03', tmaxC: 20.5, tminC: 10.1, rainMm: 0 }, { day: '2018-01-04', tmaxC: -1.5, tminC: -7, rainMm: 0.5 }] })
+      expect(readCsv(csv, previewCsv(csv).guess!, TODAY)).toMatchObject({
+        rejectedCount: 0,
+        days: [
+          { day: '2018-01-03', tmaxC: 20.5, tminC: 10.1, rainMm: 0 },
+          { day: '2018-01-04', tmaxC: -1.5, tminC: -7, rainMm: 0.5 },
+        ],
+      })
     }
     // A header parted by commas over rows with decimal commas: the cells no longer fit, and are not guessed at.
-    expect(readCsv('date,high,low,rain\n2018-01-03,20,5,10,1,0,0\n', OPEN_FORM, TODAY)).toMatchObject({ days: [], rejected: [{ line: 2, reason: '7 cells where the first line names 4' }] })
+    expect(readCsv('date,high,low,rain\n2018-01-03,20,5,10,1,0,0\n', OPEN_FORM, TODAY)).toMatchObject({
+      days: [],
+      rejected: [{ line: 2, reason: '7 cells where the first line names 4' }],
+    })
   })
 
   test('whose rows end in a delimiter, or are in UTF-16 as spreadsheets write it, is read all the same', () => {
@@ -112,29 +136,49 @@ describe('a station file', () => {
   })
 
   test('whatever it holds, every row is either kept within limits or told', () => {
-    fc.assert(fc.property(fc.array(fc.array(fc.oneof(fc.string({ maxLength: 8 }), fc.integer().map(String)), { minLength: 4, maxLength: 4 }), { maxLength: 8 }), (table) => {
-      const csv = ['date,tmax_c,tmin_c,precipitation_mm', ...table.map((row) => row.map((cell) => `"${cell.replace(/"/g, '""')}"`).join(','))].join('\n')
-      const { days, rejected } = readCsv(csv, OPEN_FORM, TODAY)
-      expect(days.length + rejected.length).toBeLessThanOrEqual(table.length)
-      for (const { tmaxC, tminC, rainMm } of days) expect(tmaxC <= 60 && tminC >= -70 && tminC <= tmaxC && rainMm >= 0).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.array(fc.oneof(fc.string({ maxLength: 8 }), fc.integer().map(String)), { minLength: 4, maxLength: 4 }),
+          { maxLength: 8 },
+        ),
+        (table) => {
+          const csv = [
+            'date,tmax_c,tmin_c,precipitation_mm',
+            ...table.map((row) => row.map((cell) => `"${cell.replace(/"/g, '""')}"`).join(',')),
+          ].join('\n')
+          const { days, rejected } = readCsv(csv, OPEN_FORM, TODAY)
+          expect(days.length + rejected.length).toBeLessThanOrEqual(table.length)
+          for (const { tmaxC, tminC, rainMm } of days)
+            expect(tmaxC <= 60 && tminC >= -70 && tminC <= tmaxC && rainMm >= 0).toBe(true)
+        },
+      ),
+    )
   })
 })
 
 describe('readings of a logger', () => {
-  const read = (csv: string, told: Partial<ReadingsTold> = {}) => readReadings(bytes(csv), { temperature: null, depthMm: null, today: TODAY, ...told })
+  const read = (csv: string, told: Partial<ReadingsTold> = {}) =>
+    readReadings(bytes(csv), { temperature: null, depthMm: null, today: TODAY, ...told })
 
   test('are read by their own header: one column of time or two, inches, centimetres or mm, °F or °C', () => {
     const one = { at: '2026-09-07T06:40', depthMm: 50.8, tempC: 20 }
-    expect(read('timestamp,depth_in,temp_f\n2026-09-07 06:40,2,68').readings).toEqual([{ ...one, tempC: expect.closeTo(20, 9) as number }])
+    expect(read('timestamp,depth_in,temp_f\n2026-09-07 06:40,2,68').readings).toEqual([
+      { ...one, tempC: expect.closeTo(20, 9) as number },
+    ])
     expect(read('Date;Time;Depth (cm);Soil °C\n9/7/2026;6:40 AM;5.08;20').readings).toEqual([one])
     expect(read('read at,soil_temp_c\n2026-09-07T06:40:00Z,20', { depthMm: 50.8 }).readings).toEqual([one])
-    expect(read('date,time,temp\n2026-09-07,18:05,68', { depthMm: 100, temperature: 'F' }).readings[0]).toMatchObject({ at: '2026-09-07T18:05', depthMm: 100 })
+    expect(read('date,time,temp\n2026-09-07,18:05,68', { depthMm: 100, temperature: 'F' }).readings[0]).toMatchObject({
+      at: '2026-09-07T18:05',
+      depthMm: 100,
+    })
     expect(read(probeCsv([one])).readings).toEqual([one])
   })
 
   test('that cannot be are named by line, and the rest is kept', () => {
-    const { readings, rejected } = read('time,depth_mm,temp_c\n2026-09-07 06:40,50,18\n2026-09-07,50,18\nsoon,50,18\n2027-01-01 06:40,50,18\n2026-09-07 07:40,50,warm\n2026-09-07 08:40,9000,18\n2026-09-07 09:40,50,180\n2026-09-07 25:00,50,18')
+    const { readings, rejected } = read(
+      'time,depth_mm,temp_c\n2026-09-07 06:40,50,18\n2026-09-07,50,18\nsoon,50,18\n2027-01-01 06:40,50,18\n2026-09-07 07:40,50,warm\n2026-09-07 08:40,9000,18\n2026-09-07 09:40,50,180\n2026-09-07 25:00,50,18',
+    )
     expect(readings).toHaveLength(1)
     expect(rejected.map(({ line }) => line)).toEqual([3, 4, 5, 6, 7, 8, 9])
   })
@@ -157,7 +201,9 @@ describe('the stand-in station', () => {
   test('tells the wind of each forecast day, and a forecast without that column is read all the same', () => {
     const told = standinForecast(TODAY)
     expect(readCsv(forecastCsv(told), OPEN_FORECAST, toDay('2026-09-30')).days).toEqual(told)
-    expect(readCsv(dailyCsv(told), OPEN_FORECAST, toDay('2026-09-30')).days.map(({ windKmh }) => windKmh)).toEqual(told.map(() => null))
+    expect(readCsv(dailyCsv(told), OPEN_FORECAST, toDay('2026-09-30')).days.map(({ windKmh }) => windKmh)).toEqual(
+      told.map(() => null),
+    )
   })
 
   test('forecasts ten days that are right today and blur with distance', () => {
@@ -176,6 +222,10 @@ describe('the stand-in station', () => {
 
   test('reads its probe once a morning at 50 mm', () => {
     const readings = standinReadings(toDay('2026-09-06'), TODAY)
-    expect(readings.map(({ at, depthMm }) => [at, depthMm])).toEqual([['2026-09-06T06:40', 50], ['2026-09-07T06:40', 50], ['2026-09-08T06:40', 50]])
+    expect(readings.map(({ at, depthMm }) => [at, depthMm])).toEqual([
+      ['2026-09-06T06:40', 50],
+      ['2026-09-07T06:40', 50],
+      ['2026-09-08T06:40', 50],
+    ])
   })
 })

@@ -3,7 +3,10 @@ import { defineEventHandler, setResponseHeader, setResponseStatus } from 'h3'
 import type { ApiError } from '#contract/context'
 import { ROUTES } from '#api-routes'
 
-const known = ROUTES.map(({ method, path }) => ({ method: method.toUpperCase(), fits: new RegExp(`^${path.replace(/:\w+/g, '[^/]+')}$`) }))
+const known = ROUTES.map(({ method, path }) => ({
+  method: method.toUpperCase(),
+  fits: new RegExp(`^${path.replace(/:\w+/g, '[^/]+')}$`),
+}))
 
 /** Under /api there is what there is: an unknown path or method is told as such, and never answered with the page. */
 export default defineEventHandler((event): ApiError | undefined => {
@@ -14,5 +17,9 @@ export default defineEventHandler((event): ApiError | undefined => {
   setResponseHeader(event, 'cache-control', 'no-store')
   setResponseStatus(event, allowed.length ? 405 : 404)
   if (allowed.length) setResponseHeader(event, 'allow', allowed.sort().join(', '))
-  return { error: allowed.length ? { code: 'method', message: `This address takes ${allowed.join(', ')} only.` } : { code: 'not_found', message: 'There is nothing under this address.' } }
+  return {
+    error: allowed.length
+      ? { code: 'method', message: `This address takes ${allowed.join(', ')} only.` }
+      : { code: 'not_found', message: 'There is nothing under this address.' },
+  }
 })

@@ -1,4 +1,11 @@
-import { defineEventHandler, getRequestHeader, getRequestHost, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
+import {
+  defineEventHandler,
+  getRequestHeader,
+  getRequestHost,
+  setResponseHeader,
+  setResponseStatus,
+  type H3Event,
+} from 'h3'
 import type { ApiError } from '#contract/context'
 import { behindProxy } from '../utils/settings'
 
@@ -15,7 +22,9 @@ function originOf(sent: string | undefined): string | undefined {
 
 /** Scheme and host of this server as browsers know it. Behind a proxy TLS is ended there, and its word counts; without a word it is taken for TLS. */
 function ownOrigin(event: H3Event): string | undefined {
-  const scheme = behindProxy() ? (getRequestHeader(event, 'x-forwarded-proto')?.split(',').at(-1)?.trim() || 'https') : 'http'
+  const scheme = behindProxy()
+    ? getRequestHeader(event, 'x-forwarded-proto')?.split(',').at(-1)?.trim() || 'https'
+    : 'http'
   // As an origin has it: without the port that goes by itself.
   return originOf(`${scheme}://${getRequestHost(event)}`)
 }

@@ -19,13 +19,22 @@ export default defineNitroPlugin((nitro) => {
     const path = event.path.split('?')[0]!
     if (QUIET.test(path)) return
     const work = event.context.atWork as AtWork | undefined
-    log.info({
-      id: requestIdOf(event), method: event.method, path, status: event.node.res.statusCode,
-      ms: Math.round((performance.now() - (started.get(event) ?? performance.now())) * 10) / 10,
-      ...(work ? { firm: work.firm.id, person: work.person.id } : {}),
-    }, 'request')
+    log.info(
+      {
+        id: requestIdOf(event),
+        method: event.method,
+        path,
+        status: event.node.res.statusCode,
+        ms: Math.round((performance.now() - (started.get(event) ?? performance.now())) * 10) / 10,
+        ...(work ? { firm: work.firm.id, person: work.person.id } : {}),
+      },
+      'request',
+    )
   })
   nitro.hooks.hook('error', (error, { event }) => {
-    log.error({ ...(event ? { id: requestIdOf(event), path: event.path.split('?')[0] } : {}), reason: error.message }, 'unhandled')
+    log.error(
+      { ...(event ? { id: requestIdOf(event), path: event.path.split('?')[0] } : {}), reason: error.message },
+      'unhandled',
+    )
   })
 })

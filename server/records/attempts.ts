@@ -20,10 +20,19 @@ const REMEMBERED_S = 24 * 3600
 /** Wrong tries at one account from all strange addresses together, before strange addresses have to wait. */
 const FREE_TRIES_OF_ALL = 30
 
-const store = () => ({ storeClient: database(), storeType: 'pool', tableName: 'attempts', tableCreated: true, clearExpiredByTimeout: false })
-const limiter = (limit: Limit): RateLimiterPostgres => new RateLimiterPostgres({ ...store(), keyPrefix: limit, ...LIMITS[limit] })
-const wrongTries = (): RateLimiterPostgres => new RateLimiterPostgres({ ...store(), keyPrefix: 'wrong', points: 1_000_000, duration: REMEMBERED_S })
-const gate = (): RateLimiterPostgres => new RateLimiterPostgres({ ...store(), keyPrefix: 'gate', points: 1, duration: FIRST_WAIT_S })
+const store = () => ({
+  storeClient: database(),
+  storeType: 'pool',
+  tableName: 'attempts',
+  tableCreated: true,
+  clearExpiredByTimeout: false,
+})
+const limiter = (limit: Limit): RateLimiterPostgres =>
+  new RateLimiterPostgres({ ...store(), keyPrefix: limit, ...LIMITS[limit] })
+const wrongTries = (): RateLimiterPostgres =>
+  new RateLimiterPostgres({ ...store(), keyPrefix: 'wrong', points: 1_000_000, duration: REMEMBERED_S })
+const gate = (): RateLimiterPostgres =>
+  new RateLimiterPostgres({ ...store(), keyPrefix: 'gate', points: 1, duration: FIRST_WAIT_S })
 
 /** One try of so many sweeps the table. */
 const SWEPT_SHARE = 0.02
@@ -45,7 +54,8 @@ async function waitFor(consumed: Promise<unknown>): Promise<number> {
 /** Counts a try, in the database, so all instances count together. @returns seconds to wait; 0 when it may go on */
 export async function countTry(limit: Limit, from: string): Promise<number> {
   // Now and then what nobody counts any more is let go.
-  if (Math.random() < SWEPT_SHARE) await database().query('delete from attempts where expire is not null and expire < $1', [Date.now()])
+  if (Math.random() < SWEPT_SHARE)
+    await database().query('delete from attempts where expire is not null and expire < $1', [Date.now()])
   return waitFor(limiter(limit).consume(hashed(from)))
 }
 
@@ -72,10 +82,20 @@ async function keysOf({ account, address, known }: TriedAt): Promise<{ key: stri
  * @returns seconds to wait; 0 when it may be tried now
  */
 export async function countWrongTry(at: TriedAt): Promise<number> {
-  const tries = await Promise.all((await keysOf(at)).map(async ({ key, free }) => ({ key, free, had: (await wrongTries().get(key))?.consumedPoints ?? 0 })))
+  const tries = await Promise.all(
+    (await keysOf(at)).map(async ({ key, free }) => ({
+      key,
+      free,
+      had: (await wrongTries().get(key))?.consumedPoints ?? 0,
+    })),
+  )
   for (const { key, free, had } of tries) {
     if (had < free) continue
-    const wait = await waitFor(gate().consume(key, 1, { customDuration: Math.min(LONGEST_WAIT_S, FIRST_WAIT_S * 2 ** Math.min(20, had - free)) }))
+    const wait = await waitFor(
+      gate().consume(key, 1, {
+        customDuration: Math.min(LONGEST_WAIT_S, FIRST_WAIT_S * 2 ** Math.min(20, had - free)),
+      }),
+    )
     if (wait) return wait
   }
   for (const { key, free, had } of tries) {

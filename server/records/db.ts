@@ -28,7 +28,11 @@ export function databaseUrl(): string {
 export function database(): pg.Pool {
   if (!pool) {
     pool = new pg.Pool({
-      connectionString: databaseUrl(), max: 10, connectionTimeoutMillis: 4_000, query_timeout: SLOWEST_STATEMENT_MS + 2_000, keepAlive: true,
+      connectionString: databaseUrl(),
+      max: 10,
+      connectionTimeoutMillis: 4_000,
+      query_timeout: SLOWEST_STATEMENT_MS + 2_000,
+      keepAlive: true,
       options: `-c role=${WORK_ROLE} -c statement_timeout=${SLOWEST_STATEMENT_MS} -c lock_timeout=${LONGEST_LOCK_MS} -c idle_in_transaction_session_timeout=30000`,
     })
     // A connection that dies while idle must not take the server with it; the next query opens another.
@@ -76,7 +80,10 @@ const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i
 
 /** Times a whole transaction is begun: two that waited for each other, or a connection that had died unnoticed, are no reason to bother anybody. */
 const MOST_TRIES = 4
-const pause = (ms: number): Promise<void> => new Promise((go) => { setTimeout(go, ms) })
+const pause = (ms: number): Promise<void> =>
+  new Promise((go) => {
+    setTimeout(go, ms)
+  })
 
 /**
  * Runs everything or nothing, seeing this firm's rows and no other's. What lost a race for locks, or its connection before
@@ -100,7 +107,11 @@ export async function inFirm<T>(firmId: string, work: (client: Queryable) => Pro
   }
 }
 
-async function transaction<T>(client: pg.PoolClient, firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
+async function transaction<T>(
+  client: pg.PoolClient,
+  firmId: string,
+  work: (client: Queryable) => Promise<T>,
+): Promise<T> {
   // Without a listener an error of a connection in use would end the process.
   const ignore = () => undefined
   client.on('error', ignore)
@@ -113,7 +124,9 @@ async function transaction<T>(client: pg.PoolClient, firmId: string, work: (clie
     await client.query('commit')
     return result
   } catch (error) {
-    await client.query('rollback').catch((failed: Error) => { broken = failed })
+    await client.query('rollback').catch((failed: Error) => {
+      broken = failed
+    })
     if (ending && broken) throw new Uncertain((error as Error).message, { cause: error })
     throw error
   } finally {

@@ -60,7 +60,10 @@ export interface Claim {
 
 /** The person of a session at work today; undefined once it was ended, or the person is no longer of the firm. */
 export async function atWork({ firmId, personId, sessionId }: Claim): Promise<AtWork | undefined> {
-  const [row] = await askOnce<{ work: (Omit<AtWork, 'today'> & { now: string }) | null }>('select at_work($1, $2, $3) as work', [firmId, personId, sessionId])
+  const [row] = await askOnce<{ work: (Omit<AtWork, 'today'> & { now: string }) | null }>(
+    'select at_work($1, $2, $3) as work',
+    [firmId, personId, sessionId],
+  )
   if (!row?.work) return undefined
   const { now, ...work } = row.work
   return { ...work, today: dayIn(work.firm.timeZone, new Date(now)) }
@@ -77,7 +80,13 @@ export async function foundFirm(
   owner: { name: string; email: string; passwordHash: string },
 ): Promise<Author | undefined> {
   return inFirm(firm.id, async (client) => {
-    await client.query(`insert into firms (id, name, units, currency, time_zone) values ($1, $2, $3, $4, $5)`, [firm.id, firm.name, firm.units, firm.currency, firm.timeZone])
+    await client.query(`insert into firms (id, name, units, currency, time_zone) values ($1, $2, $3, $4, $5)`, [
+      firm.id,
+      firm.name,
+      firm.units,
+      firm.currency,
+      firm.timeZone,
+    ])
     const { rows } = await client.query<{ id: string }>(
       `insert into people (firm_id, name, email, role, password_hash) values ($1, $2, $3, 'owner', $4) returning id`,
       [firm.id, owner.name, owner.email, owner.passwordHash],
@@ -95,13 +104,32 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
     const { rowCount } = await client.query(
       `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, version = version + 1
        where id = $1 and version = $2`,
-      [firmId, settings.version, settings.name, settings.units, settings.currency, settings.timeZone, settings.schools, settings.workingDays, JSON.stringify(settings.licences), settings.planning, settings.holidays, settings.hoursADay],
+      [
+        firmId,
+        settings.version,
+        settings.name,
+        settings.units,
+        settings.currency,
+        settings.timeZone,
+        settings.schools,
+        settings.workingDays,
+        JSON.stringify(settings.licences),
+        settings.planning,
+        settings.holidays,
+        settings.hoursADay,
+      ],
     )
     if (!rowCount) return false
     if (settings.homeStationId) {
       await oneHomeAtATime(client, firmId)
-      await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2 and exists (select from stations where firm_id = $1 and id = $2)`, [firmId, settings.homeStationId])
-      await client.query(`update stations set home = true where firm_id = $1 and id = $2`, [firmId, settings.homeStationId])
+      await client.query(
+        `update stations set home = false where firm_id = $1 and home and id <> $2 and exists (select from stations where firm_id = $1 and id = $2)`,
+        [firmId, settings.homeStationId],
+      )
+      await client.query(`update stations set home = true where firm_id = $1 and id = $2`, [
+        firmId,
+        settings.homeStationId,
+      ])
     }
     return true
   })
@@ -111,16 +139,25 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
 export async function stepClock(firmId: string, days: number): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{ standsAt: string; timeZone: string }>(
-      `select clock_stands_at as "standsAt", time_zone as "timeZone" from firms where id = $1 and demo and clock_stands_at is not null for update`, [firmId],
+      `select clock_stands_at as "standsAt", time_zone as "timeZone" from firms where id = $1 and demo and clock_stands_at is not null for update`,
+      [firmId],
     )
     const [clock] = rows
     if (!clock) return false
-    await client.query(`update firms set clock_stands_at = $2 where id = $1`, [firmId, daysLater(clock.timeZone, new Date(clock.standsAt), days).toISOString()])
+    await client.query(`update firms set clock_stands_at = $2 where id = $1`, [
+      firmId,
+      daysLater(clock.timeZone, new Date(clock.standsAt), days).toISOString(),
+    ])
     return true
   })
 }
 
 /** Somebody of the demo, to be let in without a password; undefined where there is no demo. */
 export async function demoPerson(role: Role): Promise<Author | undefined> {
-  return (await askOnce<{ firmId: string; personId: string }>(`select firm_id as "firmId", id as "personId" from demo_person($1)`, [role]))[0]
+  return (
+    await askOnce<{ firmId: string; personId: string }>(
+      `select firm_id as "firmId", id as "personId" from demo_person($1)`,
+      [role],
+    )
+  )[0]
 }

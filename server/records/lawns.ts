@@ -10,7 +10,9 @@ import { sunWantedOf } from './sun'
 import { replaceSurvey, SURVEY_COLUMNS } from './surveys'
 
 /** A lawn as it is read: its plan in the plain columns of its table, and what was never asked as nothing. */
-type LawnRow = Omit<Lawn, 'plan' | 'water' | 'access' | 'wishes'> & { plan: PlanRow | null } & { [K in 'water' | 'access' | 'wishes']: Partial<Lawn[K]> | null }
+type LawnRow = Omit<Lawn, 'plan' | 'water' | 'access' | 'wishes'> & { plan: PlanRow | null } & {
+  [K in 'water' | 'access' | 'wishes']: Partial<Lawn[K]> | null
+}
 
 /** Everything of a lawn in one question, so that it is of one moment. */
 const SELECT = `
@@ -26,8 +28,11 @@ const SELECT = `
   from lawns l left join people p on p.firm_id = l.firm_id and p.id = l.updated_by`
 
 const lawnFrom = (row: LawnRow): Lawn => ({
-  ...row, plan: row.plan ? planFrom(row.plan) : NO_PLAN,
-  water: { ...NO_WATER, ...row.water }, access: { ...NO_ACCESS, ...row.access }, wishes: { ...NO_WISHES, ...row.wishes },
+  ...row,
+  plan: row.plan ? planFrom(row.plan) : NO_PLAN,
+  water: { ...NO_WATER, ...row.water },
+  access: { ...NO_ACCESS, ...row.access },
+  wishes: { ...NO_WISHES, ...row.wishes },
 })
 
 /** Something the plan cannot do without is missing of one of its zones. */
@@ -35,12 +40,16 @@ const HAS_OPEN_ZONE = `exists (select from zones z where z.firm_id = l.firm_id a
   and (z.grass is null or z.bare_share is null or z.area_m2 is null or z.mowing_height_mm is null or z.plugs_mm = '{}' or coalesce(z.sun_hours, z.sun_by_month_h[1]) is null))`
 
 /** @param which only these, or only the first so many: those to survey before those to sow, by sowing day */
-export async function lawnsOf(firmId: string, which: { ids?: readonly string[]; first?: number } = {}): Promise<Lawn[]> {
+export async function lawnsOf(
+  firmId: string,
+  which: { ids?: readonly string[]; first?: number } = {},
+): Promise<Lawn[]> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<LawnRow>(
       `${SELECT} left join plans due on due.firm_id = l.firm_id and due.lawn_id = l.id
        where l.firm_id = $1 and ($2::uuid[] is null or l.id = any($2))
-       order by not ${HAS_OPEN_ZONE}, due.sow_on nulls last, l.client, l.id limit $3`, [firmId, which.ids ?? null, which.first ?? null],
+       order by not ${HAS_OPEN_ZONE}, due.sow_on nulls last, l.client, l.id limit $3`,
+      [firmId, which.ids ?? null, which.first ?? null],
     )
     return rows.map(lawnFrom)
   })
@@ -57,7 +66,8 @@ export async function lawnById(firmId: string, id: string): Promise<Lawn | undef
 export async function commonGrass(firmId: string): Promise<GrassCode | undefined> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{ grass: GrassCode }>(
-      `select grass from zones where firm_id = $1 and grass is not null group by grass order by count(*) desc, grass limit 1`, [firmId],
+      `select grass from zones where firm_id = $1 and grass is not null group by grass order by count(*) desc, grass limit 1`,
+      [firmId],
     )
     return rows[0]?.grass
   })
@@ -79,7 +89,10 @@ export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefin
     )
     if (rowCount) {
       await roomFor(client, by.firmId, 'lawns')
-      await client.query(`insert into zones (firm_id, lawn_id, name, area_typed, taped_m2, area_m2) values ($1, $2, 'Lawn', $3, $4, $4)`, [by.firmId, lawn.id, lawn.areaTyped, lawn.areaM2])
+      await client.query(
+        `insert into zones (firm_id, lawn_id, name, area_typed, taped_m2, area_m2) values ($1, $2, 'Lawn', $3, $4, $4)`,
+        [by.firmId, lawn.id, lawn.areaTyped, lawn.areaM2],
+      )
     }
   })
   return lawnById(by.firmId, lawn.id)
@@ -90,7 +103,12 @@ export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefin
  * @param areasM2 of its zones, where they are measured already
  * @returns false when somebody saved a newer version in the meantime
  */
-export async function saveLook({ firmId, personId }: Author, id: string, look: Look, areasM2: Readonly<Record<string, number | null>> = areasOf(look.zones, look.features)): Promise<boolean> {
+export async function saveLook(
+  { firmId, personId }: Author,
+  id: string,
+  look: Look,
+  areasM2: Readonly<Record<string, number | null>> = areasOf(look.zones, look.features),
+): Promise<boolean> {
   const sunWanted = sunWantedOf(sunQuestionOf(look))
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
@@ -99,17 +117,40 @@ export async function saveLook({ firmId, personId }: Author, id: string, look: L
          sun_wanted = $19, sun_done = case when sun_done = $19 then sun_done end, version = version + 1, updated_at = now()
        where firm_id = $1 and id = $2 and version = $3`,
       [
-        firmId, id, look.version, look.client, look.address, look.latDeg, look.lonDeg, look.stationId, look.growsNow, look.texture, look.nothingPutOn,
-        look.soilTest, look.water, look.access, look.wishes, look.underlay, personId, look.heightM, sunWanted,
+        firmId,
+        id,
+        look.version,
+        look.client,
+        look.address,
+        look.latDeg,
+        look.lonDeg,
+        look.stationId,
+        look.growsNow,
+        look.texture,
+        look.nothingPutOn,
+        look.soilTest,
+        look.water,
+        look.access,
+        look.wishes,
+        look.underlay,
+        personId,
+        look.heightM,
+        sunWanted,
       ],
     )
     if (!rowCount) return false
     const { rows } = await client.query<{ id: string; sunByMonthH: number[] | null }>(
       `select z.id, z.sun_by_month_h as "sunByMonthH" from zones z join lawns l on l.firm_id = z.firm_id and l.id = z.lawn_id
-       where z.firm_id = $1 and z.lawn_id = $2 and l.sun_done is not null`, [firmId, id],
+       where z.firm_id = $1 and z.lawn_id = $2 and l.sun_done is not null`,
+      [firmId, id],
     )
     const sunBefore = new Map(rows.map((zone) => [zone.id, zone.sunByMonthH]))
-    const measured = Object.fromEntries(Object.keys(look.zones).map((zoneId) => [zoneId, { areaM2: areasM2[zoneId] ?? null, sunByMonthH: sunBefore.get(zoneId) ?? null }]))
+    const measured = Object.fromEntries(
+      Object.keys(look.zones).map((zoneId) => [
+        zoneId,
+        { areaM2: areasM2[zoneId] ?? null, sunByMonthH: sunBefore.get(zoneId) ?? null },
+      ]),
+    )
     await replaceSurvey(client, firmId, id, look, measured)
     await roomFor(client, firmId, 'corners', 'depths')
     return true

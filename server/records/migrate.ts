@@ -19,7 +19,9 @@ export async function migrate(folder = FOLDER): Promise<number> {
       driver: 'pg',
       schemaTable: 'migrations',
       execQuery: (query) => client.query(query),
-      execSqlScript: async (script) => { await client.query(script) },
+      execSqlScript: async (script) => {
+        await client.query(script)
+      },
     })
     await postgrator.migrate()
     const version = await postgrator.getDatabaseVersion()
@@ -31,7 +33,9 @@ export async function migrate(folder = FOLDER): Promise<number> {
 /** Empties the demo's database. @throws Error when a firm in it is not the demo's */
 export async function wipe(): Promise<void> {
   await asOwner(async (client) => {
-    const { rows: tables } = await client.query(`select from information_schema.tables where table_schema = 'public' and table_name = 'firms'`)
+    const { rows: tables } = await client.query(
+      `select from information_schema.tables where table_schema = 'public' and table_name = 'firms'`,
+    )
     if (tables.length) {
       const { rows: real } = await client.query('select name from firms where not demo')
       if (real.length) throw new Error('This database holds a firm that is not the demo. Nothing was deleted.')

@@ -8,7 +8,11 @@ import { addStation, keepReadings, weatherNow } from './stations'
 useTestDatabase()
 const HASH = 'ab'.repeat(32)
 const outlook = (years: number) => `{"grain": ["g"], "years": ${years}, "windows": []}`
-const made = (years: number, yearsFrom: string) => ({ outlook: outlook(years), brief: `{"years": ${years}}`, yearsFrom })
+const made = (years: number, yearsFrom: string) => ({
+  outlook: outlook(years),
+  brief: `{"years": ${years}}`,
+  yearsFrom,
+})
 let us: Author
 beforeEach(async () => {
   await owner('delete from firms')
@@ -38,7 +42,13 @@ describe('a season that was worked out', () => {
 })
 
 test('a reading noted again for the same depth and minute corrects the first', async () => {
-  const station = (await addStation(us.firmId, { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
+  const station = (await addStation(us.firmId, {
+    name: 'Yard',
+    latDeg: 37,
+    lonDeg: -79,
+    heightM: null,
+    coastal: false,
+  }))!
   const read = async (tempC: number) => {
     await keepReadings(us.firmId, station.id, [{ at: '2026-09-08T11:00', depthMm: 50, tempC }])
     return (await weatherNow(us.firmId, station.id, toDay('2026-09-08'), toDay('2026-09-01'))).probe

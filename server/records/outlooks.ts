@@ -17,7 +17,10 @@ const MOST_KEPT = 5000
 /** @param hash of everything it was worked out from, SHA-256 in hexadecimal */
 export async function keptOutlook(firmId: string, hash: string): Promise<Omit<KeptOutlook, 'brief'> | undefined> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<Omit<KeptOutlook, 'brief'>>(`select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
+    const { rows } = await client.query<Omit<KeptOutlook, 'brief'>>(
+      `select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`,
+      [firmId, hash],
+    )
     return rows[0]
   })
 }
@@ -25,19 +28,33 @@ export async function keptOutlook(firmId: string, hash: string): Promise<Omit<Ke
 /** What a list reads of an outlook that is kept. */
 export async function keptBrief(firmId: string, hash: string): Promise<string | undefined> {
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ brief: string }>(`select brief::text as brief from kept_outlooks where firm_id = $1 and hash = $2`, [firmId, hash])
+    const { rows } = await client.query<{ brief: string }>(
+      `select brief::text as brief from kept_outlooks where firm_id = $1 and hash = $2`,
+      [firmId, hash],
+    )
     return rows[0]?.brief
   })
 }
 
 /** Two servers that worked the same out keep it once. */
-export async function keepOutlook(firmId: string, hash: string, { outlook, brief, yearsFrom }: KeptOutlook): Promise<void> {
+export async function keepOutlook(
+  firmId: string,
+  hash: string,
+  { outlook, brief, yearsFrom }: KeptOutlook,
+): Promise<void> {
   await inFirm(firmId, async (client) => {
-    await client.query(`delete from kept_outlooks where firm_id = $1 and kept_at < now() - make_interval(days => $2)`, [firmId, KEPT_DAYS])
+    await client.query(`delete from kept_outlooks where firm_id = $1 and kept_at < now() - make_interval(days => $2)`, [
+      firmId,
+      KEPT_DAYS,
+    ])
     // Of a plan that is changed without end only so many stay; what is let go is worked out again.
     await client.query(
-      `delete from kept_outlooks where firm_id = $1 and hash in (select hash from kept_outlooks where firm_id = $1 order by kept_at desc offset $2)`, [firmId, MOST_KEPT],
+      `delete from kept_outlooks where firm_id = $1 and hash in (select hash from kept_outlooks where firm_id = $1 order by kept_at desc offset $2)`,
+      [firmId, MOST_KEPT],
     )
-    await client.query(`insert into kept_outlooks (firm_id, hash, outlook, brief, years_from) values ($1, $2, $3, $4, $5) on conflict (firm_id, hash) do nothing`, [firmId, hash, outlook, brief, yearsFrom])
+    await client.query(
+      `insert into kept_outlooks (firm_id, hash, outlook, brief, years_from) values ($1, $2, $3, $4, $5) on conflict (firm_id, hash) do nothing`,
+      [firmId, hash, outlook, brief, yearsFrom],
+    )
   })
 }

@@ -7,7 +7,18 @@ import { hashPassword, newSecret, passwordFits, secretHash } from '../utils/pass
 import { countTry, countWrongTry, forgetTries } from './attempts'
 import { database, inFirm } from './db'
 import { atWork, foundFirm, saveFirm, type Author } from './firms'
-import { addLink, changePassword, changePerson, linkAtTheDoor, openLinks, peopleOf, personAtTheDoor, resetByAddress, revokeLink, useLink } from './people'
+import {
+  addLink,
+  changePassword,
+  changePerson,
+  linkAtTheDoor,
+  openLinks,
+  peopleOf,
+  personAtTheDoor,
+  resetByAddress,
+  revokeLink,
+  useLink,
+} from './people'
 import { endSession, endSessions, openSession, sessionsOf } from './sessions'
 import { addStation, stationsOf } from './stations'
 
@@ -53,19 +64,29 @@ describe('the second lock', () => {
 
   test('lets nothing be written into another firm, moved there, or taken away from it', async () => {
     await inFirm(ours.firmId, async (client) => {
-      expect((await client.query(`update people set name = 'Taken' where firm_id = $1`, [theirs.firmId])).rowCount).toBe(0)
+      expect(
+        (await client.query(`update people set name = 'Taken' where firm_id = $1`, [theirs.firmId])).rowCount,
+      ).toBe(0)
       expect((await client.query(`delete from people where firm_id = $1`, [theirs.firmId])).rowCount).toBe(0)
     })
-    const into = inFirm(ours.firmId, (client) => client.query(`insert into stations (firm_id, name, kind, lat_deg, lon_deg) values ($1, 'x', 'imported', 0, 0)`, [theirs.firmId]))
+    const into = inFirm(ours.firmId, (client) =>
+      client.query(`insert into stations (firm_id, name, kind, lat_deg, lon_deg) values ($1, 'x', 'imported', 0, 0)`, [
+        theirs.firmId,
+      ]),
+    )
     await expect(into).rejects.toMatchObject({ code: '42501' })
     await addStation(ours.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    await expect(inFirm(ours.firmId, (client) => client.query('update stations set firm_id = $1', [theirs.firmId]))).rejects.toMatchObject({ code: '42501' })
+    await expect(
+      inFirm(ours.firmId, (client) => client.query('update stations set firm_id = $1', [theirs.firmId])),
+    ).rejects.toMatchObject({ code: '42501' })
   })
 
   test('holds because the server owns nothing: it can neither lift a policy nor read past one', async () => {
     const { rows } = await database().query<{ role: string }>('select current_user as role')
     expect(rows).toEqual([{ role: 'upper_sill_work' }])
-    await expect(database().query('alter table firms disable row level security')).rejects.toMatchObject({ code: '42501' })
+    await expect(database().query('alter table firms disable row level security')).rejects.toMatchObject({
+      code: '42501',
+    })
     await expect(database().query('create table mine (x integer)')).rejects.toMatchObject({ code: '42501' })
   })
 
@@ -75,13 +96,35 @@ describe('the second lock', () => {
 })
 
 describe('a firm', () => {
-  const firm = { id: randomUUID(), name: 'New', units: 'metric' as const, currency: 'NZD', timeZone: 'Pacific/Auckland' }
-  const settings = { version: 1, name: 'Ours Too', units: 'metric' as const, currency: 'EUR', timeZone: 'Europe/Lisbon', schools: schoolsOf({ rate: 'heavy' }), planning: { overseedFrom: 0.6 }, workingDays: [1, 2, 3], holidays: [toDay('2026-12-25')], hoursADay: 24, licences: [{ what: 'Pesticides', number: 'A 12' }], homeStationId: null }
+  const firm = {
+    id: randomUUID(),
+    name: 'New',
+    units: 'metric' as const,
+    currency: 'NZD',
+    timeZone: 'Pacific/Auckland',
+  }
+  const settings = {
+    version: 1,
+    name: 'Ours Too',
+    units: 'metric' as const,
+    currency: 'EUR',
+    timeZone: 'Europe/Lisbon',
+    schools: schoolsOf({ rate: 'heavy' }),
+    planning: { overseedFrom: 0.6 },
+    workingDays: [1, 2, 3],
+    holidays: [toDay('2026-12-25')],
+    hoursADay: 24,
+    licences: [{ what: 'Pesticides', number: 'A 12' }],
+    homeStationId: null,
+  }
 
   test('begins with its owner at work, and an address founds only one', async () => {
     const founder = { name: 'Rua', email: 'rua@example.org', passwordHash: 'x' }
     const author = (await foundFirm({ ...firm, id: randomUUID() }, founder))!
-    expect(await atWork(await openSession(author, HERE))).toMatchObject({ firm: { name: 'New', currency: 'NZD', demo: false }, person: { role: 'owner', units: null } })
+    expect(await atWork(await openSession(author, HERE))).toMatchObject({
+      firm: { name: 'New', currency: 'NZD', demo: false },
+      person: { role: 'owner', units: null },
+    })
     const again = { ...firm, id: randomUUID() }
     expect(await foundFirm(again, { ...founder, email: 'RUA@example.org' })).toBeUndefined()
     expect(await owner('select from firms where id = $1', [again.id])).toEqual([])
@@ -89,11 +132,27 @@ describe('a firm', () => {
 
   test('keeps its settings once for each version, and moves its home', async () => {
     await addStation(ours.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    const airfield = (await addStation(ours.firmId, { name: 'Airfield', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
+    const airfield = (await addStation(ours.firmId, {
+      name: 'Airfield',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    }))!
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
     const { name, currency, schools, planning, workingDays, holidays, hoursADay, licences } = settings
-    expect((await atWork(await openSession(ours, HERE)))!.firm).toMatchObject({ name, currency, schools, planning, workingDays, holidays, hoursADay, licences, version: 2 })
+    expect((await atWork(await openSession(ours, HERE)))!.firm).toMatchObject({
+      name,
+      currency,
+      schools,
+      planning,
+      workingDays,
+      holidays,
+      hoursADay,
+      licences,
+      version: 2,
+    })
     expect(await saveFirm(ours.firmId, settings)).toBe(false)
     expect(await saveFirm(theirs.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).find(({ home }) => home)?.name).toBe('Airfield')
@@ -102,7 +161,9 @@ describe('a firm', () => {
 
 describe('a person', () => {
   test('is over in every session once signed out everywhere, let go, or given a new password', async () => {
-    await owner(`insert into people (firm_id, name, email, role) values ($1, 'Ned', 'ned@example.org', 'technician')`, [ours.firmId])
+    await owner(`insert into people (firm_id, name, email, role) values ($1, 'Ned', 'ned@example.org', 'technician')`, [
+      ours.firmId,
+    ])
     const { personId } = (await personAtTheDoor('NED@example.org'))!
     const ned = { firmId: ours.firmId, personId }
     const open = () => openSession(ned, HERE)
@@ -121,12 +182,22 @@ describe('a person', () => {
   })
 
   test('sees where they are signed in and signs out there; nobody else’s session ends by it, and an old one ends by itself', async () => {
-    const [here, phone] = [await openSession(ours, HERE), await openSession(ours, { device: 'Chrome on Android', addressHash: 'x' })]
+    const [here, phone] = [
+      await openSession(ours, HERE),
+      await openSession(ours, { device: 'Chrome on Android', addressHash: 'x' }),
+    ]
     const foreign = await openSession(theirs, HERE)
-    expect((await sessionsOf(ours, here.sessionId)).map(({ device, here: own }) => [device, own])).toEqual([['Firefox on Linux', true], ['Chrome on Android', false]])
+    expect((await sessionsOf(ours, here.sessionId)).map(({ device, here: own }) => [device, own])).toEqual([
+      ['Firefox on Linux', true],
+      ['Chrome on Android', false],
+    ])
     await endSession(ours, foreign.sessionId)
     await endSession(ours, phone.sessionId)
-    expect([await atWork(here), await atWork(phone), await atWork(foreign)]).toEqual([expect.anything(), undefined, expect.anything()])
+    expect([await atWork(here), await atWork(phone), await atWork(foreign)]).toEqual([
+      expect.anything(),
+      undefined,
+      expect.anything(),
+    ])
     await owner(`update sessions set opened_at = now() - interval '31 days' where id = $1`, [here.sessionId])
     expect([await atWork(here), await sessionsOf(ours, here.sessionId)]).toEqual([undefined, []])
   })
@@ -134,8 +205,17 @@ describe('a person', () => {
   test('is found by every spelling of one address, and no second person founds a firm under another', async () => {
     // Full-width letters and the dotted capital I, as NFKC and the Unicode default case folding of ICU have them.
     await owner(`update people set email = 'mari@example.org' where id = $1`, [ours.personId])
-    for (const spelling of ['MARI@example.org', '\uff4dari@example.org', ' mari@EXAMPLE.org ']) expect([spelling, await personAtTheDoor(spelling)]).toEqual([spelling, expect.objectContaining({ personId: ours.personId })])
-    await expect(owner(`insert into people (firm_id, name, email, role) values ($1, 'Twin', $2, 'owner')`, [theirs.firmId, '\uff2dARI@example.org'])).rejects.toMatchObject({ code: '23505' })
+    for (const spelling of ['MARI@example.org', '\uff4dari@example.org', ' mari@EXAMPLE.org '])
+      expect([spelling, await personAtTheDoor(spelling)]).toEqual([
+        spelling,
+        expect.objectContaining({ personId: ours.personId }),
+      ])
+    await expect(
+      owner(`insert into people (firm_id, name, email, role) values ($1, 'Twin', $2, 'owner')`, [
+        theirs.firmId,
+        '\uff2dARI@example.org',
+      ]),
+    ).rejects.toMatchObject({ code: '23505' })
   })
 
   test('who lost the password of the only owner is let in again by whoever runs the server', async () => {
@@ -153,8 +233,13 @@ describe('a person', () => {
 
   test('who is the last owner stays one, even when two owners let each other go at once', async () => {
     expect(await changePerson(ours.firmId, ours.personId, { role: 'technician', active: true })).toBe('last owner')
-    const [second] = await owner<{ id: string }>(`insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'owner') returning id`, [ours.firmId])
-    const outcomes = await Promise.all([ours.personId, second!.id].map((id) => changePerson(ours.firmId, id, { role: 'owner', active: false })))
+    const [second] = await owner<{ id: string }>(
+      `insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'owner') returning id`,
+      [ours.firmId],
+    )
+    const outcomes = await Promise.all(
+      [ours.personId, second!.id].map((id) => changePerson(ours.firmId, id, { role: 'owner', active: false })),
+    )
     expect(outcomes.sort()).toEqual(['changed', 'last owner'])
     expect((await peopleOf(ours.firmId)).filter(({ active }) => active)).toHaveLength(1)
   })
@@ -168,7 +253,9 @@ describe('a link', () => {
     await addLink(ours, hash, { kind: 'invitation', role: 'technician' })
     const link = (await linkAtTheDoor(hash))!
     expect(link).toMatchObject({ kind: 'invitation', role: 'technician', firmName: 'Ours' })
-    const used = await Promise.all([joining, { ...joining, email: 'other@example.org' }].map((who) => useLink(link, 'hash', who)))
+    const used = await Promise.all(
+      [joining, { ...joining, email: 'other@example.org' }].map((who) => useLink(link, 'hash', who)),
+    )
     expect(used.filter((outcome) => outcome === 'used')).toHaveLength(1)
     expect(await linkAtTheDoor(hash)).toBeUndefined()
     expect(await peopleOf(ours.firmId)).toHaveLength(2)
@@ -178,7 +265,9 @@ describe('a link', () => {
     const hash = secretHash(newSecret())
     await addLink(ours, hash, { kind: 'invitation', role: 'owner' })
     const [taken] = await peopleOf(theirs.firmId)
-    expect(await useLink((await linkAtTheDoor(hash))!, 'hash', { name: 'Tam', email: taken!.email })).toBe('address taken')
+    expect(await useLink((await linkAtTheDoor(hash))!, 'hash', { name: 'Tam', email: taken!.email })).toBe(
+      'address taken',
+    )
     expect(await useLink((await linkAtTheDoor(hash))!, 'hash', joining)).toMatchObject({ firmId: ours.firmId })
   })
 
@@ -194,16 +283,30 @@ describe('a link', () => {
   })
 
   test('dies with who made it and with who it is for, even used at the very moment they are let go', async () => {
-    const [second] = await owner<{ id: string }>(`insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'owner') returning id`, [ours.firmId])
+    const [second] = await owner<{ id: string }>(
+      `insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'owner') returning id`,
+      [ours.firmId],
+    )
     const ida = { firmId: ours.firmId, personId: second!.id }
     const [takeover, invitation, forIda] = [secretHash(newSecret()), secretHash(newSecret()), secretHash(newSecret())]
     await addLink(ida, takeover, { kind: 'reset', personId: ours.personId })
     await addLink(ida, invitation, { kind: 'invitation', role: 'owner' })
     await addLink(ours, forIda, { kind: 'reset', personId: ida.personId })
-    expect((await openLinks(ours.firmId)).map(({ madeBy, kind }) => [madeBy, kind])).toEqual(expect.arrayContaining([['Ida', 'reset'], ['Ida', 'invitation'], ['Somebody of Ours', 'reset']]))
+    expect((await openLinks(ours.firmId)).map(({ madeBy, kind }) => [madeBy, kind])).toEqual(
+      expect.arrayContaining([
+        ['Ida', 'reset'],
+        ['Ida', 'invitation'],
+        ['Somebody of Ours', 'reset'],
+      ]),
+    )
     const opened = (await linkAtTheDoor(takeover))!
     await changePerson(ours.firmId, ida.personId, { role: 'owner', active: false })
-    expect([await linkAtTheDoor(takeover), await linkAtTheDoor(invitation), await linkAtTheDoor(forIda), await openLinks(ours.firmId)]).toEqual([undefined, undefined, undefined, []])
+    expect([
+      await linkAtTheDoor(takeover),
+      await linkAtTheDoor(invitation),
+      await linkAtTheDoor(forIda),
+      await openLinks(ours.firmId),
+    ]).toEqual([undefined, undefined, undefined, []])
     expect(await useLink(opened, 'hash')).toBe('used')
     // Taken back, they find none of them alive; a technician's would not be either.
     await changePerson(ours.firmId, ida.personId, { role: 'technician', active: true })
@@ -257,7 +360,10 @@ describe('tries', () => {
     expect(waits).toEqual([...waits].sort((x, y) => x - y))
     expect(waits.at(-1)!).toBeGreaterThan(waits[0]! * 3)
     await owner(`delete from attempts`)
-    for (let i = 0; i < 40; i++) { await owner(`update attempts set expire = 0 where key like 'gate:%'`); await countWrongTry(at(who, 'a', true)) }
+    for (let i = 0; i < 40; i++) {
+      await owner(`update attempts set expire = 0 where key like 'gate:%'`)
+      await countWrongTry(at(who, 'a', true))
+    }
     expect(await countWrongTry(at(who, 'a', true))).toBeLessThanOrEqual(15 * 60)
     await forgetTries(at(who, 'a', true))
     expect(await countWrongTry(at(who, 'a', true))).toBe(0)
@@ -266,7 +372,8 @@ describe('tries', () => {
   test('count alike for every spelling of an account, and never against its owner elsewhere', async () => {
     const who = 'mar\u0130@example.org'
     for (let i = 0; i < 8; i++) await countWrongTry(at(who, 'thief'))
-    for (const spelling of [who, who.toLowerCase(), 'MAR\u0130@EXAMPLE.ORG', ` ${who}`]) expect([spelling, await countWrongTry(at(spelling, 'thief')) > 0]).toEqual([spelling, true])
+    for (const spelling of [who, who.toLowerCase(), 'MAR\u0130@EXAMPLE.ORG', ` ${who}`])
+      expect([spelling, (await countWrongTry(at(spelling, 'thief'))) > 0]).toEqual([spelling, true])
     expect(await countWrongTry(at(who, 'home', true))).toBe(0)
     // Many thieves, each with a few tries: strange places wait, where the owner is known they do not.
     for (let i = 0; i < 40; i++) await countWrongTry(at(who, `thief ${i}`))

@@ -6,7 +6,19 @@ import { inFirm } from './db'
 import type { Author } from './firms'
 
 /** A lawn that nothing is decided about. */
-export const NO_PLAN: Plan = { version: 0, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], sowOn: null, settings: null, work: NO_WORK, savedAt: null, savedBy: null }
+export const NO_PLAN: Plan = {
+  version: 0,
+  programme: null,
+  overruleNote: null,
+  zonePlans: {},
+  schools: {},
+  blend: [],
+  sowOn: null,
+  settings: null,
+  work: NO_WORK,
+  savedAt: null,
+  savedBy: null,
+}
 
 /** A plan as its table has it. */
 export interface PlanRow {
@@ -45,12 +57,25 @@ export const planFrom = (row: PlanRow): Plan => ({
   savedAt: row.savedAt,
   savedBy: row.savedBy,
   work: { ...NO_WORK, ...row.work },
-  settings: row.seedRate === null ? null : {
-    seedRateGPerM2: row.seedRate,
-    lot: { purityShare: row.purity, germinationShare: row.germination, coatingShare: row.coating, purityOfBareSeed: row.ofBareSeed },
-    bags: row.bags, starterAnalysis: row.analysis, starterNGPerM2: row.nitrogen, coverMaterial: row.coverMaterial,
-    coverMm: row.coverMm, rakeMm: row.rakeMm, scalpToMm: row.scalpToMm,
-  },
+  settings:
+    row.seedRate === null
+      ? null
+      : {
+          seedRateGPerM2: row.seedRate,
+          lot: {
+            purityShare: row.purity,
+            germinationShare: row.germination,
+            coatingShare: row.coating,
+            purityOfBareSeed: row.ofBareSeed,
+          },
+          bags: row.bags,
+          starterAnalysis: row.analysis,
+          starterNGPerM2: row.nitrogen,
+          coverMaterial: row.coverMaterial,
+          coverMm: row.coverMm,
+          rakeMm: row.rakeMm,
+          scalpToMm: row.scalpToMm,
+        },
 })
 
 /** The columns of a plan by the names above. */
@@ -84,17 +109,43 @@ export async function savePlan({ firmId, personId }: Author, lawnId: string, pla
        where p.version = $3::integer
        returning version`,
       [
-        firmId, lawnId, plan.version, plan.programme, plan.overruleNote, plan.sowOn, s?.seedRateGPerM2 ?? null,
-        s?.lot.purityShare ?? null, s?.lot.germinationShare ?? null, s?.lot.coatingShare ?? null, s?.lot.purityOfBareSeed ?? null,
-        s ? JSON.stringify(s.bags) : null, s?.starterAnalysis ?? null, s?.starterNGPerM2 ?? null, s?.coverMaterial ?? null,
-        s?.coverMm ?? null, s?.rakeMm ?? null, s?.scalpToMm ?? null, personId, plan.zonePlans, plan.schools, JSON.stringify(plan.blend), plan.work,
+        firmId,
+        lawnId,
+        plan.version,
+        plan.programme,
+        plan.overruleNote,
+        plan.sowOn,
+        s?.seedRateGPerM2 ?? null,
+        s?.lot.purityShare ?? null,
+        s?.lot.germinationShare ?? null,
+        s?.lot.coatingShare ?? null,
+        s?.lot.purityOfBareSeed ?? null,
+        s ? JSON.stringify(s.bags) : null,
+        s?.starterAnalysis ?? null,
+        s?.starterNGPerM2 ?? null,
+        s?.coverMaterial ?? null,
+        s?.coverMm ?? null,
+        s?.rakeMm ?? null,
+        s?.scalpToMm ?? null,
+        personId,
+        plan.zonePlans,
+        plan.schools,
+        JSON.stringify(plan.blend),
+        plan.work,
       ],
     )
     const version = rows[0]?.version
     if (version === undefined) return false
     // So far back nobody looks; the rest stays.
-    await client.query(`delete from plan_versions where firm_id = $1 and lawn_id = $2 and version <= $3`, [firmId, lawnId, version - KEPT_VERSIONS])
-    await client.query(`insert into plan_versions (firm_id, lawn_id, version, plan, saved_by) values ($1, $2, $3, $4, $5)`, [firmId, lawnId, version, { ...plan, version }, personId])
+    await client.query(`delete from plan_versions where firm_id = $1 and lawn_id = $2 and version <= $3`, [
+      firmId,
+      lawnId,
+      version - KEPT_VERSIONS,
+    ])
+    await client.query(
+      `insert into plan_versions (firm_id, lawn_id, version, plan, saved_by) values ($1, $2, $3, $4, $5)`,
+      [firmId, lawnId, version, { ...plan, version }, personId],
+    )
     return true
   })
 }
@@ -107,7 +158,8 @@ export async function versionsOf(firmId: string, lawnId: string): Promise<PlanVe
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<PlanVersion>(
       `select v.plan, v.saved_at as "savedAt", p.name as "savedBy" from plan_versions v left join people p on p.firm_id = v.firm_id and p.id = v.saved_by
-       where v.firm_id = $1 and v.lawn_id = $2 order by v.version desc limit $3`, [firmId, lawnId, MOST_VERSIONS],
+       where v.firm_id = $1 and v.lawn_id = $2 order by v.version desc limit $3`,
+      [firmId, lawnId, MOST_VERSIONS],
     )
     return rows
   })

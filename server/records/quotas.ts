@@ -2,18 +2,53 @@ import type { Queryable } from './db'
 
 /** So much of a thing that no firm has it, and so little that one firm cannot fill the machine for the others. */
 const QUOTAS = {
-  lawns: { most: 2500, count: 'select count(*) from lawns where firm_id = $1', words: 'Your firm has 2,500 lawns, as many as are kept. Delete one that is no longer looked after.' },
-  corners: {
-    most: 120_000, words: 'The plans of your firm hold 120,000 corners, as many as are kept. Draw with fewer, or delete a lawn that is no longer looked after.',
-    count: 'select coalesce(sum(jsonb_array_length(points) + coalesce((select sum(jsonb_array_length(hole)) from jsonb_array_elements(holes) hole), 0)), 0) from site_features where firm_id = $1',
+  lawns: {
+    most: 2500,
+    count: 'select count(*) from lawns where firm_id = $1',
+    words: 'Your firm has 2,500 lawns, as many as are kept. Delete one that is no longer looked after.',
   },
-  depths: { most: 120_000, count: `select coalesce(sum(length(hollows::text) / 3), 0) from zones where firm_id = $1 and hollows <> '[]'`, words: 'The hollows of your firm hold 120,000 depths, as many as are kept. Measure with a wider spacing.' },
-  stations: { most: 60, count: 'select count(*) from stations where firm_id = $1', words: 'Your firm has 60 stations, as many as are kept. Remove one that no lawn reads.' },
-  stock: { most: 600, count: 'select count(*) from stock_items where firm_id = $1', words: 'The stock book has 600 lines, as many as are kept. Count an old line anew instead of adding another.' },
-  photos: { most: 6000, count: 'select count(*) from photos where firm_id = $1', words: 'Your firm has 6,000 photos, as many as are kept. Delete some first; this one was not kept.' },
-  people: { most: 200, count: 'select count(*) from people where firm_id = $1', words: 'Your firm has 200 people, as many as are kept.' },
-  links: { most: 100, count: 'select count(*) from entry_links where firm_id = $1 and used_at is null and expires_at > now()', words: 'There are 100 open links. Revoke some under Firm, People first.' },
-  moves: { most: 100_000, count: 'select count(*) from stock_moves where firm_id = $1', words: 'The stock book has 100,000 entries, as many as are kept.' },
+  corners: {
+    most: 120_000,
+    words:
+      'The plans of your firm hold 120,000 corners, as many as are kept. Draw with fewer, or delete a lawn that is no longer looked after.',
+    count:
+      'select coalesce(sum(jsonb_array_length(points) + coalesce((select sum(jsonb_array_length(hole)) from jsonb_array_elements(holes) hole), 0)), 0) from site_features where firm_id = $1',
+  },
+  depths: {
+    most: 120_000,
+    count: `select coalesce(sum(length(hollows::text) / 3), 0) from zones where firm_id = $1 and hollows <> '[]'`,
+    words: 'The hollows of your firm hold 120,000 depths, as many as are kept. Measure with a wider spacing.',
+  },
+  stations: {
+    most: 60,
+    count: 'select count(*) from stations where firm_id = $1',
+    words: 'Your firm has 60 stations, as many as are kept. Remove one that no lawn reads.',
+  },
+  stock: {
+    most: 600,
+    count: 'select count(*) from stock_items where firm_id = $1',
+    words: 'The stock book has 600 lines, as many as are kept. Count an old line anew instead of adding another.',
+  },
+  photos: {
+    most: 6000,
+    count: 'select count(*) from photos where firm_id = $1',
+    words: 'Your firm has 6,000 photos, as many as are kept. Delete some first; this one was not kept.',
+  },
+  people: {
+    most: 200,
+    count: 'select count(*) from people where firm_id = $1',
+    words: 'Your firm has 200 people, as many as are kept.',
+  },
+  links: {
+    most: 100,
+    count: 'select count(*) from entry_links where firm_id = $1 and used_at is null and expires_at > now()',
+    words: 'There are 100 open links. Revoke some under Firm, People first.',
+  },
+  moves: {
+    most: 100_000,
+    count: 'select count(*) from stock_moves where firm_id = $1',
+    words: 'The stock book has 100,000 entries, as many as are kept.',
+  },
 } as const
 export type Quota = keyof typeof QUOTAS
 
@@ -34,6 +69,10 @@ export async function roomFor(client: Queryable, firmId: string, ...quotas: read
 
 /** @throws NoRoom where a lawn has more marks than are kept */
 export async function roomForMarks(client: Queryable, firmId: string, lawnId: string): Promise<void> {
-  const { rows } = await client.query<{ count: string }>('select count(*) from operations_done where firm_id = $1 and lawn_id = $2', [firmId, lawnId])
-  if (Number(rows[0]!.count) > MOST_MARKS) throw new NoRoom(`This lawn has ${MOST_MARKS} marks, as many as are kept. Take back some that are wrong.`)
+  const { rows } = await client.query<{ count: string }>(
+    'select count(*) from operations_done where firm_id = $1 and lawn_id = $2',
+    [firmId, lawnId],
+  )
+  if (Number(rows[0]!.count) > MOST_MARKS)
+    throw new NoRoom(`This lawn has ${MOST_MARKS} marks, as many as are kept. Take back some that are wrong.`)
 }

@@ -5,6 +5,8 @@ export const SCHEMA_VERSION = 10
 
 /** The version the schema stands at, read as the server reads. */
 export async function versionOfSchema(): Promise<number> {
-  const { rows } = await database().query<{ version: number }>('select coalesce(max(version), 0)::integer as version from migrations')
+  const { rows } = await database().query<{ version: number }>(
+    'select coalesce(max(version), 0)::integer as version from migrations',
+  )
   return rows[0]!.version
 }

@@ -13,7 +13,9 @@ export async function serverAddress(): Promise<string> {
   const password = randomBytes(18).toString('hex')
   await asOwner(async (client) => {
     const { rowCount } = await client.query('select from pg_roles where rolname = $1', [name])
-    await client.query(`${rowCount ? 'alter' : 'create'} role ${name} login nosuperuser nocreatedb nocreaterole noinherit password '${password}'`)
+    await client.query(
+      `${rowCount ? 'alter' : 'create'} role ${name} login nosuperuser nocreatedb nocreaterole noinherit password '${password}'`,
+    )
     await client.query(`grant upper_sill_work to ${name}`)
   })
   url.username = name

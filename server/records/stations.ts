@@ -33,7 +33,8 @@ export async function stationById(firmId: string, id: string): Promise<StationRe
 }
 
 /** Which station is home, and what each is called, is changed by one at a time: of two first stations one is home. */
-export const oneHomeAtATime = (client: Queryable, firmId: string) => client.query(`select from firms where id = $1 for update`, [firmId])
+export const oneHomeAtATime = (client: Queryable, firmId: string) =>
+  client.query(`select from firms where id = $1 for update`, [firmId])
 
 /** @returns undefined when the firm has a station of that name */
 export async function addStation(firmId: string, station: NewStation): Promise<StationRecord | undefined> {
@@ -55,15 +56,33 @@ export async function addStation(firmId: string, station: NewStation): Promise<S
 export async function saveStation(firmId: string, id: string, station: StationEdit): Promise<boolean | 'taken'> {
   return inFirm(firmId, async (client) => {
     await oneHomeAtATime(client, firmId)
-    const { rows } = await client.query(`select from stations where firm_id = $1 and name = $2 and id <> $3`, [firmId, station.name, id])
+    const { rows } = await client.query(`select from stations where firm_id = $1 and name = $2 and id <> $3`, [
+      firmId,
+      station.name,
+      id,
+    ])
     if (rows.length) return 'taken'
-    const { rowCount: current } = await client.query(`select from stations where firm_id = $1 and id = $2 and version = $3 for update`, [firmId, id, station.version])
+    const { rowCount: current } = await client.query(
+      `select from stations where firm_id = $1 and id = $2 and version = $3 for update`,
+      [firmId, id, station.version],
+    )
     if (!current) return false
     // One home station at a time; giving it up is done by choosing another.
-    if (station.home) await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2`, [firmId, id])
+    if (station.home)
+      await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2`, [firmId, id])
     await client.query(
       `update stations set name = $3, lat_deg = $4, lon_deg = $5, height_m = $6, coastal = $7, normals = $8, home = home or $9, version = version + 1 where firm_id = $1 and id = $2`,
-      [firmId, id, station.name, station.latDeg, station.lonDeg, station.heightM, station.coastal, station.normals, station.home],
+      [
+        firmId,
+        id,
+        station.name,
+        station.latDeg,
+        station.lonDeg,
+        station.heightM,
+        station.coastal,
+        station.normals,
+        station.home,
+      ],
     )
     return true
   })
@@ -73,7 +92,8 @@ export async function saveStation(firmId: string, id: string, station: StationEd
 export async function removeStation(firmId: string, id: string): Promise<boolean> {
   const rows = await ask<object>(
     firmId,
-    `delete from stations s where firm_id = $1 and id = $2 and not home and feed_path is null and not exists (select from lawns l where l.firm_id = $1 and l.station_id = s.id) returning id`, id,
+    `delete from stations s where firm_id = $1 and id = $2 and not home and feed_path is null and not exists (select from lawns l where l.firm_id = $1 and l.station_id = s.id) returning id`,
+    id,
   )
   return rows.length === 1
 }
@@ -87,13 +107,18 @@ export async function gapsOf(firmId: string, stationId: string): Promise<{ gaps:
     firmId,
     `select day + 1 as "from", next - 1 as "to", next - day - 1 as days, (sum(next - day - 1) over ())::integer as missing
      from (select day, lead(day) over (order by day) as next from weather_days where firm_id = $1 and station_id = $2) d
-     where next > day + 1 order by day desc limit ${MOST_GAPS}`, stationId,
+     where next > day + 1 order by day desc limit ${MOST_GAPS}`,
+    stationId,
   )
   return { gaps: rows.map(({ from, to, days }) => ({ from, to, days })), missingDays: rows[0]?.missing ?? 0 }
 }
 
 export async function readingsKept(firmId: string, stationId: string): Promise<number> {
-  const [row] = await ask<{ count: number }>(firmId, `select count(*)::integer as count from probe_readings where firm_id = $1 and station_id = $2`, stationId)
+  const [row] = await ask<{ count: number }>(
+    firmId,
+    `select count(*)::integer as count from probe_readings where firm_id = $1 and station_id = $2`,
+    stationId,
+  )
   return row!.count
 }
 
@@ -127,7 +152,9 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
           select read_at, depth_mm, temp_c, count(*) over () as total, row_number() over (partition by date_trunc('hour', read_at), round(depth_mm / 5) order by read_at) as nth
           from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1) told
           where total <= ${MOST_PROBE_READINGS} or nth = 1 order by read_at desc limit ${MOST_PROBE_READINGS}) latest) p`,
-    stationId, today, probeFrom,
+    stationId,
+    today,
+    probeFrom,
   )
   return row!
 }
@@ -137,13 +164,18 @@ export async function weatherText(firmId: string, stationId: string): Promise<st
   const [row] = await ask<{ days: string }>(
     firmId,
     `select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm) order by day), '[]')::text as days
-     from weather_days where firm_id = $1 and station_id = $2`, stationId,
+     from weather_days where firm_id = $1 and station_id = $2`,
+    stationId,
   )
   return row!.days
 }
 
 /** Keeps each day once. @returns how many are new and how many now read otherwise than before */
-export async function keepWeatherRows(firmId: string, stationId: string, pieces: RowPieces): Promise<{ added: number; changed: number }> {
+export async function keepWeatherRows(
+  firmId: string,
+  stationId: string,
+  pieces: RowPieces,
+): Promise<{ added: number; changed: number }> {
   return inFirm(firmId, async (client) => {
     const kept = { added: 0, changed: 0 }
     for (const piece of pieces) {
@@ -155,7 +187,8 @@ export async function keepWeatherRows(firmId: string, stationId: string, pieces:
              set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, updated_at = now()
              where (w.tmax_c, w.tmin_c, w.rain_mm) is distinct from (excluded.tmax_c, excluded.tmin_c, excluded.rain_mm)
            returning (xmax = 0) as added)
-         select count(*) filter (where added)::integer as added, count(*) filter (where not added)::integer as changed from kept`, [firmId, stationId, piece],
+         select count(*) filter (where added)::integer as added, count(*) filter (where not added)::integer as changed from kept`,
+        [firmId, stationId, piece],
       )
       kept.added += rows[0]!.added
       kept.changed += rows[0]!.changed
@@ -166,27 +199,49 @@ export async function keepWeatherRows(firmId: string, stationId: string, pieces:
 
 /** In order of days: two imports that lock the same rows then come one after the other instead of waiting for each other. */
 const byDay = <T extends { day: Day }>(days: readonly T[]): T[] => [...days].sort((a, b) => (a.day < b.day ? -1 : 1))
-export const keepWeather = (firmId: string, stationId: string, days: readonly DailyWeather[]): Promise<{ added: number; changed: number }> =>
-  keepWeatherRows(firmId, stationId, inPieces(byDay(days)))
+export const keepWeather = (
+  firmId: string,
+  stationId: string,
+  days: readonly DailyWeather[],
+): Promise<{ added: number; changed: number }> => keepWeatherRows(firmId, stationId, inPieces(byDay(days)))
 
 const KEEP_FORECAST = `
   insert into forecast_days (firm_id, station_id, issued_on, day, tmax_c, tmin_c, rain_mm, wind_kmh)
   select $1, $2, $3, * from unnest($4::date[], $5::float8[], $6::float8[], $7::float8[], $8::float8[])
   on conflict (station_id, issued_on, day) do update set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, wind_kmh = excluded.wind_kmh`
 
-const forecastColumns = (unordered: readonly ForecastDay[], days = byDay(unordered)) => [days.map((d) => d.day), days.map((d) => d.tmaxC), days.map((d) => d.tminC), days.map((d) => d.rainMm), days.map((d) => d.windKmh ?? null)]
+const forecastColumns = (unordered: readonly ForecastDay[], days = byDay(unordered)) => [
+  days.map((d) => d.day),
+  days.map((d) => d.tmaxC),
+  days.map((d) => d.tminC),
+  days.map((d) => d.rainMm),
+  days.map((d) => d.windKmh ?? null),
+]
 
 /** A forecast as it was issued on a day takes the place of what was told of the same days before. */
-export async function keepForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly ForecastDay[]): Promise<void> {
+export async function keepForecast(
+  firmId: string,
+  stationId: string,
+  issuedOn: Day,
+  days: readonly ForecastDay[],
+): Promise<void> {
   await ask(firmId, KEEP_FORECAST, stationId, issuedOn, ...forecastColumns(days))
 }
 
 /** The whole of a typed forecast: days that were taken out of it are gone. */
-export async function replaceForecast(firmId: string, stationId: string, issuedOn: Day, days: readonly ForecastDay[]): Promise<void> {
+export async function replaceForecast(
+  firmId: string,
+  stationId: string,
+  issuedOn: Day,
+  days: readonly ForecastDay[],
+): Promise<void> {
   await ask(
     firmId,
     `with gone as (delete from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3 and not (day = any($4::date[])))
-     ${KEEP_FORECAST}`, stationId, issuedOn, ...forecastColumns(days),
+     ${KEEP_FORECAST}`,
+    stationId,
+    issuedOn,
+    ...forecastColumns(days),
   )
 }
 
@@ -197,9 +252,11 @@ export async function keepReadingRows(firmId: string, stationId: string, pieces:
       await client.query(
         `insert into probe_readings (firm_id, station_id, read_at, depth_mm, temp_c)
          select $1, $2, r.at, r."depthMm", r."tempC" from json_to_recordset($3::json) as r (at timestamp, "depthMm" float8, "tempC" float8) order by r.at, r."depthMm"
-         on conflict (station_id, depth_mm, read_at) do update set temp_c = excluded.temp_c`, [firmId, stationId, piece],
+         on conflict (station_id, depth_mm, read_at) do update set temp_c = excluded.temp_c`,
+        [firmId, stationId, piece],
       )
     }
   })
 }
-export const keepReadings = (firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> => keepReadingRows(firmId, stationId, inPieces(readings))
+export const keepReadings = (firmId: string, stationId: string, readings: readonly ProbeReading[]): Promise<void> =>
+  keepReadingRows(firmId, stationId, inPieces(readings))

@@ -13,7 +13,8 @@ useTestDatabase()
 let us: Author
 let [seed, lawnId]: string[] = []
 const DAY = toDay('2026-09-08')
-const told = (change: Partial<NewMark> = {}): NewMark => markSchema.parse({ id: randomUUID(), slip: 'sow', doneOn: '2026-09-08', ...change })
+const told = (change: Partial<NewMark> = {}): NewMark =>
+  markSchema.parse({ id: randomUUID(), slip: 'sow', doneOn: '2026-09-08', ...change })
 const line = async (amount = 20, matter: Matter = 'seed TF 100') => {
   const id = randomUUID()
   await addStock(us, { id, matter, name: 'a lot', day: DAY, amount })
@@ -25,7 +26,14 @@ beforeEach(async () => {
   await owner('delete from firms')
   us = await newFirm('Ours')
   seed = await line()
-  lawnId = (await addLawn(us, { id: randomUUID(), client: 'Odell', address: '', areaM2: 600, areaTyped: '', growsNow: '' }))!.id
+  lawnId = (await addLawn(us, {
+    id: randomUUID(),
+    client: 'Odell',
+    address: '',
+    areaM2: 600,
+    areaTyped: '',
+    growsNow: '',
+  }))!.id
 })
 
 describe('the stock book', () => {
@@ -34,13 +42,23 @@ describe('the stock book', () => {
     expect(await onHand(seed!)).toBe(25)
     await moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount: 22, note: '' })
     expect(await onHand(seed!)).toBe(22)
-    expect((await movesOfStock(us.firmId, seed!, 10)).map(({ why, amount, note }) => [why, amount, note])).toEqual([['counted', -3, ''], ['came', 5, 'two bags'], ['counted', 20, '']])
+    expect((await movesOfStock(us.firmId, seed!, 10)).map(({ why, amount, note }) => [why, amount, note])).toEqual([
+      ['counted', -3, ''],
+      ['came', 5, 'two bags'],
+      ['counted', 20, ''],
+    ])
   })
   test('writes nothing twice that was sent twice, and no two counts against each other', async () => {
     const move = { id: randomUUID(), why: 'came' as const, day: DAY, amount: 5, note: '' }
-    await Promise.all([moveStock(us, seed!, move), moveStock(us, seed!, move), addStock(us, { id: seed!, matter: 'seed TF 100', name: 'a lot', day: DAY, amount: 20 })])
+    await Promise.all([
+      moveStock(us, seed!, move),
+      moveStock(us, seed!, move),
+      addStock(us, { id: seed!, matter: 'seed TF 100', name: 'a lot', day: DAY, amount: 20 }),
+    ])
     expect(await onHand(seed!)).toBe(25)
-    await Promise.all([7, 7, 7].map((amount) => moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount, note: '' })))
+    await Promise.all(
+      [7, 7, 7].map((amount) => moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount, note: '' })),
+    )
     expect(await onHand(seed!)).toBe(7)
   })
   test('adds lines of one material for the plans, and leaves out what is put away', async () => {
@@ -52,10 +70,14 @@ describe('the stock book', () => {
     expect(await stockLevels(us.firmId)).toEqual({ 'seed TF 100': 20 })
   })
   test('counts nothing where very much came in, and says no more of a line than any shed holds', async () => {
-    for (let i = 0; i < 3; i++) expect(await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 100_000, note: '' })).toBe(true)
+    for (let i = 0; i < 3; i++)
+      expect(await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 100_000, note: '' })).toBe(
+        true,
+      )
     expect(await moveStock(us, seed!, { id: randomUUID(), why: 'counted', day: DAY, amount: 0, note: '' })).toBe(true)
     expect(await onHand(seed!)).toBe(0)
-    for (let i = 0; i < 10; i++) await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 100_000, note: '' })
+    for (let i = 0; i < 10; i++)
+      await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 100_000, note: '' })
     expect(await moveStock(us, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 1, note: '' })).toBe(false)
   })
   test('under an id that is another firm’s is not added, and says so', async () => {
@@ -65,8 +87,14 @@ describe('the stock book', () => {
   })
   test('is its firm’s alone', async () => {
     const them = await newFirm('Theirs')
-    expect([await stockOf(them.firmId), await movesOfStock(them.firmId, seed!, 10), await stockLevels(them.firmId)]).toEqual([[], [], {}])
-    await expect(moveStock(them, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: '' })).rejects.toMatchObject({ code: '23503' })
+    expect([
+      await stockOf(them.firmId),
+      await movesOfStock(them.firmId, seed!, 10),
+      await stockLevels(them.firmId),
+    ]).toEqual([[], [], {}])
+    await expect(
+      moveStock(them, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: '' }),
+    ).rejects.toMatchObject({ code: '23503' })
     await expect(markDone(us, lawnId!, told({ used: { [randomUUID()]: 1 } }))).rejects.toMatchObject({ code: '23503' })
     // A mark that cannot be kept whole is not kept in part.
     expect((await lawnById(us.firmId, lawnId!))!.done).toEqual([])
@@ -79,7 +107,12 @@ describe('work that is marked', () => {
     await Promise.all([1, 2, 3].map(() => markDone(us, lawnId!, mark)))
     expect(await onHand(seed!)).toBe(8)
     expect((await lawnById(us.firmId, lawnId!))!.done[0]).toMatchObject({ massKg: 12, used: { [seed!]: 12 } })
-    expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({ why: 'used', amount: -12, client: 'Odell', savedBy: 'Somebody of Ours' })
+    expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({
+      why: 'used',
+      amount: -12,
+      client: 'Odell',
+      savedBy: 'Somebody of Ours',
+    })
     await Promise.all([1, 2].map(() => undoMark(us.firmId, lawnId!, mark.id)))
     expect(await onHand(seed!)).toBe(20)
   })
@@ -88,7 +121,9 @@ describe('work that is marked', () => {
     await markDone(us, lawnId!, told({ share: 0.5, used: { [seed!]: 6 } }))
     await markDone(us, lawnId!, second)
     expect(await onHand(seed!)).toBe(9)
-    expect(await markDone(us, lawnId!, told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } }))).toBe('more than the whole')
+    expect(await markDone(us, lawnId!, told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } }))).toBe(
+      'more than the whole',
+    )
     expect(await onHand(seed!)).toBe(9)
     await undoMark(us.firmId, lawnId!, second.id)
     expect(await onHand(seed!)).toBe(14)
@@ -97,7 +132,12 @@ describe('work that is marked', () => {
     await markDone(us, lawnId!, told({ used: { [seed!]: 12 } }))
     await removeLawn(us.firmId, lawnId!)
     expect(await onHand(seed!)).toBe(8)
-    expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({ why: 'used', amount: -12, lawnId: null, client: null })
+    expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({
+      why: 'used',
+      amount: -12,
+      lawnId: null,
+      client: null,
+    })
   })
   test('teaches the pace of the ground it was done on, not of the whole lawn', async () => {
     await markDone(us, lawnId!, told({ slip: 'loosen', hours: 2, areaM2: 30 }))

@@ -6,18 +6,52 @@ import type { Queryable } from './db'
 
 /** Columns of a zone by the names of its contract; one list serves reading and writing. */
 const ZONE = {
-  name: 'name', order: 'place_in_list', areaFrom: 'area_from', areaTyped: 'area_typed', tapedM2: 'taped_m2', errorShare: 'error_share', sward: 'sward',
-  grass: 'grass', desirableShare: 'desirable_share', weedShare: 'weed_share', coarseShare: 'coarse_share', bareShare: 'bare_share', counted: 'counted',
-  barePatchy: 'bare_patchy', plugsMm: 'plugs_mm', driverMm: 'driver_mm', penetrometerKPa: 'penetrometer_kpa', mowingHeightMm: 'mowing_height_mm',
-  keptMm: 'kept_mm', sunHours: 'sun_hours', slopeShare: 'slope_share', wear: 'wear', drainage: 'drainage', levelsSeen: 'levels_seen', hollows: 'hollows',
+  name: 'name',
+  order: 'place_in_list',
+  areaFrom: 'area_from',
+  areaTyped: 'area_typed',
+  tapedM2: 'taped_m2',
+  errorShare: 'error_share',
+  sward: 'sward',
+  grass: 'grass',
+  desirableShare: 'desirable_share',
+  weedShare: 'weed_share',
+  coarseShare: 'coarse_share',
+  bareShare: 'bare_share',
+  counted: 'counted',
+  barePatchy: 'bare_patchy',
+  plugsMm: 'plugs_mm',
+  driverMm: 'driver_mm',
+  penetrometerKPa: 'penetrometer_kpa',
+  mowingHeightMm: 'mowing_height_mm',
+  keptMm: 'kept_mm',
+  sunHours: 'sun_hours',
+  slopeShare: 'slope_share',
+  wear: 'wear',
+  drainage: 'drainage',
+  levelsSeen: 'levels_seen',
+  hollows: 'hollows',
 } as const satisfies Record<keyof Zone, string>
-const MEASURE = { areaM2: 'area_m2', sunByMonthH: 'sun_by_month_h' } as const satisfies Record<keyof ZoneMeasure, string>
+const MEASURE = { areaM2: 'area_m2', sunByMonthH: 'sun_by_month_h' } as const satisfies Record<
+  keyof ZoneMeasure,
+  string
+>
 const FEATURE = {
-  kind: 'kind', name: 'name', points: 'points', holes: 'holes', zoneId: 'zone_id', heightM: 'height_m', radiusM: 'radius_m', depthMm: 'depth_mm', located: 'located',
+  kind: 'kind',
+  name: 'name',
+  points: 'points',
+  holes: 'holes',
+  zoneId: 'zone_id',
+  heightM: 'height_m',
+  radiusM: 'radius_m',
+  depthMm: 'depth_mm',
+  located: 'located',
 } as const satisfies Record<keyof Feature, string>
 
 const asObject = (columns: Record<string, string>, table: string): string =>
-  `json_build_object(${Object.entries(columns).map(([name, column]) => `'${name}', ${table}.${column}`).join(', ')})`
+  `json_build_object(${Object.entries(columns)
+    .map(([name, column]) => `'${name}', ${table}.${column}`)
+    .join(', ')})`
 
 /** Zones, what was worked out of them, and the plan of the lawn `l`, each by id. */
 export const SURVEY_COLUMNS = `
@@ -29,11 +63,32 @@ export const SURVEY_COLUMNS = `
       from applications a where a.firm_id = l.firm_id and a.lawn_id = l.id), '[]') as applications`
 
 const ZONE_TYPES: Record<string, string> = {
-  order: 'smallint', errorShare: 'double precision', sward: 'text', grass: 'text', counted: 'integer[]', barePatchy: 'boolean', levelsSeen: 'boolean', hollows: 'jsonb',
-  name: 'text', areaFrom: 'text', areaTyped: 'text', wear: 'text', drainage: 'text', plugsMm: 'double precision[]', driverMm: 'double precision[]',
-  penetrometerKPa: 'double precision[]', sunByMonthH: 'double precision[]',
+  order: 'smallint',
+  errorShare: 'double precision',
+  sward: 'text',
+  grass: 'text',
+  counted: 'integer[]',
+  barePatchy: 'boolean',
+  levelsSeen: 'boolean',
+  hollows: 'jsonb',
+  name: 'text',
+  areaFrom: 'text',
+  areaTyped: 'text',
+  wear: 'text',
+  drainage: 'text',
+  plugsMm: 'double precision[]',
+  driverMm: 'double precision[]',
+  penetrometerKPa: 'double precision[]',
+  sunByMonthH: 'double precision[]',
 }
-const FEATURE_TYPES: Record<string, string> = { kind: 'text', name: 'text', points: 'jsonb', holes: 'jsonb', zoneId: 'uuid', located: 'boolean' }
+const FEATURE_TYPES: Record<string, string> = {
+  kind: 'text',
+  name: 'text',
+  points: 'jsonb',
+  holes: 'jsonb',
+  zoneId: 'uuid',
+  located: 'boolean',
+}
 
 /** Rows from one JSON array: every name of the contract as a typed column. */
 function insertFrom(table: string, columns: Record<string, string>, types: Record<string, string>): string {
@@ -49,11 +104,21 @@ const rows = (all: Readonly<Record<string, object>>, more: Readonly<Record<strin
   JSON.stringify(Object.entries(all).map(([id, one]) => ({ id, ...one, ...more[id] })))
 
 /** Puts zones, plan and history of a survey in place of those that were, within the caller's transaction. */
-export async function replaceSurvey(client: Queryable, firmId: string, lawnId: string, look: Look, measured: Lawn['measured']): Promise<void> {
-  for (const table of ['applications', 'site_features', 'zones']) await client.query(`delete from ${table} where firm_id = $1 and lawn_id = $2`, [firmId, lawnId])
+export async function replaceSurvey(
+  client: Queryable,
+  firmId: string,
+  lawnId: string,
+  look: Look,
+  measured: Lawn['measured'],
+): Promise<void> {
+  for (const table of ['applications', 'site_features', 'zones'])
+    await client.query(`delete from ${table} where firm_id = $1 and lawn_id = $2`, [firmId, lawnId])
   await client.query(INSERT_ZONES, [firmId, lawnId, rows(look.zones, measured)])
   // A photo of a zone that is gone stays, as one of the lawn.
-  await client.query(`update photos set zone_id = null where firm_id = $1 and lawn_id = $2 and zone_id is not null and zone_id <> all($3::uuid[])`, [firmId, lawnId, Object.keys(look.zones)])
+  await client.query(
+    `update photos set zone_id = null where firm_id = $1 and lawn_id = $2 and zone_id is not null and zone_id <> all($3::uuid[])`,
+    [firmId, lawnId, Object.keys(look.zones)],
+  )
   await client.query(INSERT_FEATURES, [firmId, lawnId, rows(look.features as Features)])
   await client.query(
     `insert into applications (firm_id, lawn_id, ingredient, product, rate, applied_on, wait_days)

@@ -17,12 +17,17 @@ export type Marked = 'kept' | 'more than the whole' | 'done already' | 'other ma
  * Adds a mark; what several people mark of one task, on one day or on several, adds up. The same mark twice, as a double
  * click sends it, is one.
  */
-export async function markDone({ firmId, personId }: Author, lawnId: string, { id, slip, ...told }: NewMark): Promise<Marked> {
+export async function markDone(
+  { firmId, personId }: Author,
+  lawnId: string,
+  { id, slip, ...told }: NewMark,
+): Promise<Marked> {
   return inFirm(firmId, async (client): Promise<Marked> => {
     // Those who mark parts of one task come one after the other.
     await client.query(`select from lawns where firm_id = $1 and id = $2 for update`, [firmId, lawnId])
     const { rows } = await client.query<{ share: number; there: boolean }>(
-      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3`, [firmId, lawnId, slip, id],
+      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3`,
+      [firmId, lawnId, slip, id],
     )
     const { share, there } = rows[0]!
     if (there) return 'kept'
@@ -31,7 +36,24 @@ export async function markDone({ firmId, personId }: Author, lawnId: string, { i
     const { rowCount } = await client.query(
       `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by, share, passed, hours, height_mm, passes, mass_kg, weather, note, volume_m3, area_m2)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16) on conflict (id) do nothing`,
-      [firmId, lawnId, id, slip, told.doneOn, personId, told.share, told.passed, told.hours, told.heightMm, told.passes, told.massKg, told.weather, told.note, told.volumeM3, told.areaM2],
+      [
+        firmId,
+        lawnId,
+        id,
+        slip,
+        told.doneOn,
+        personId,
+        told.share,
+        told.passed,
+        told.hours,
+        told.heightMm,
+        told.passes,
+        told.massKg,
+        told.weather,
+        told.note,
+        told.volumeM3,
+        told.areaM2,
+      ],
     )
     if (!rowCount) return 'other mark'
     await roomForMarks(client, firmId, lawnId)
@@ -43,7 +65,10 @@ export async function markDone({ firmId, personId }: Author, lawnId: string, { i
 /** Takes one mark back, and gives back what it used; twice is no error. */
 export async function undoMark(firmId: string, lawnId: string, id: string): Promise<void> {
   await inFirm(firmId, async (client) => {
-    const { rowCount } = await client.query(`select from operations_done where firm_id = $1 and lawn_id = $2 and id = $3 for update`, [firmId, lawnId, id])
+    const { rowCount } = await client.query(
+      `select from operations_done where firm_id = $1 and lawn_id = $2 and id = $3 for update`,
+      [firmId, lawnId, id],
+    )
     if (!rowCount) return
     await giveBack(client, firmId, id)
     await client.query(`delete from operations_done where firm_id = $1 and id = $2`, [firmId, id])
@@ -66,14 +91,19 @@ export async function paceOf(firmId: string): Promise<{ pace: Record<string, Pac
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<Pace & { code: string }>(
       `with told as materialized (${TOLD}), sound as materialized (select * from told where ${SOUND})
-       select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH", count(*)::integer as jobs from sound group by code`, [firmId],
+       select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH", count(*)::integer as jobs from sound group by code`,
+      [firmId],
     )
     const { rows: bad } = await client.query<{ client: string; slip: string; day: string }>(
-      `with told as materialized (${TOLD}) select client, slip, done_on as day from told where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`, [firmId],
+      `with told as materialized (${TOLD}) select client, slip, done_on as day from told where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`,
+      [firmId],
     )
     return {
       pace: Object.fromEntries(rows.map(({ code, m2PerCrewH, jobs }) => [code, { m2PerCrewH, jobs }])),
-      leftOut: bad.map(({ client: name, slip, day }) => ({ what: `${slip} at ${name}, ${day}`, why: 'its hours or area are out of bounds; take the mark back and mark it again' })),
+      leftOut: bad.map(({ client: name, slip, day }) => ({
+        what: `${slip} at ${name}, ${day}`,
+        why: 'its hours or area are out of bounds; take the mark back and mark it again',
+      })),
     }
   })
 }

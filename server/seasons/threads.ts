@@ -30,7 +30,11 @@ const threads: Thread[] = []
 const waiting: { soon: Job[]; later: Job[] } = { soon: [], later: [] }
 
 function startThread(): Thread {
-  const thread: Thread = { worker: new Worker(WORKER_FILE, { resourceLimits: MEMORY }), job: undefined, lastKey: undefined }
+  const thread: Thread = {
+    worker: new Worker(WORKER_FILE, { resourceLimits: MEMORY }),
+    job: undefined,
+    lastKey: undefined,
+  }
   thread.worker.on('message', ({ made, failed }: { made?: WorkedOut; failed?: string }) => {
     const { job } = thread
     thread.job = undefined
@@ -42,13 +46,17 @@ function startThread(): Thread {
   const ended = (error?: unknown) => {
     const at = threads.indexOf(thread)
     if (at >= 0) threads.splice(at, 1)
-    thread.job?.failed(new Error(error instanceof Error ? error.message : 'The thread that works seasons out has ended.'))
+    thread.job?.failed(
+      new Error(error instanceof Error ? error.message : 'The thread that works seasons out has ended.'),
+    )
     thread.job = undefined
     if (error) log.error({ reason: String(error) }, 'a season thread has ended')
     if (waiting.soon.length || waiting.later.length) give()
   }
   thread.worker.on('error', ended)
-  thread.worker.on('exit', () => { ended() })
+  thread.worker.on('exit', () => {
+    ended()
+  })
   // Nobody's work keeps a server from stopping.
   thread.worker.unref()
   threads.push(thread)

@@ -30,8 +30,15 @@ export const owner = <Row extends pg.QueryResultRow>(sql: string, values: unknow
   asOwner(async (client) => (await client.query<Row>(sql, values)).rows)
 
 /** A firm with one person in it. */
-export async function newFirm(name: string, role: 'owner' | 'technician' = 'owner', createdAt = '2026-01-01'): Promise<Author> {
-  const [firm] = await owner<{ id: string }>('insert into firms (name, created_at) values ($1, $2) returning id', [name, createdAt])
+export async function newFirm(
+  name: string,
+  role: 'owner' | 'technician' = 'owner',
+  createdAt = '2026-01-01',
+): Promise<Author> {
+  const [firm] = await owner<{ id: string }>('insert into firms (name, created_at) values ($1, $2) returning id', [
+    name,
+    createdAt,
+  ])
   const [person] = await owner<{ id: string }>(
     `insert into people (firm_id, name, email, role) values ($1, $2, $3, $4) returning id`,
     [firm!.id, `Somebody of ${name}`, `${name.toLowerCase().replace(/\W/g, '')}-${firm!.id}@example.org`, role],

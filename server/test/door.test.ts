@@ -13,15 +13,25 @@ import { Browser } from './house'
 
 useTestDatabase()
 const PASSWORD = 'three wet autumns'
-const MARA = { firmName: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', name: 'Mara', email: 'mara@example.org', password: PASSWORD }
-const signIn = (browser: Browser, email: string, password: string) => browser.call('POST', '/api/door/sign-in', { email, password })
+const MARA = {
+  firmName: 'Marram Turf',
+  units: 'metric',
+  currency: 'EUR',
+  timeZone: 'Europe/Lisbon',
+  name: 'Mara',
+  email: 'mara@example.org',
+  password: PASSWORD,
+}
+const signIn = (browser: Browser, email: string, password: string) =>
+  browser.call('POST', '/api/door/sign-in', { email, password })
 const context = (browser: Browser) => browser.call<Context>('GET', '/api/context')
 
 /** What a thief would copy. */
 async function cookieOf(browser: Browser): Promise<string> {
   return (browser as unknown as { cookie: string }).cookie
 }
-const opens = async (cookie: string) => (await new Browser().request('GET', '/api/context', { headers: { cookie } })).status
+const opens = async (cookie: string) =>
+  (await new Browser().request('GET', '/api/context', { headers: { cookie } })).status
 
 let mara: Browser
 beforeEach(async () => {
@@ -42,32 +52,51 @@ async function linkFrom(browser: Browser, wanted: object): Promise<LinkMade> {
 async function joined(role: Role, email: string): Promise<Browser> {
   const { secret } = await linkFrom(mara, { kind: 'invitation', role })
   const browser = new Browser()
-  expect((await browser.call('POST', '/api/door/join', { secret, name: 'Tam', email, password: PASSWORD })).status).toBe(200)
+  expect(
+    (await browser.call('POST', '/api/door/join', { secret, name: 'Tam', email, password: PASSWORD })).status,
+  ).toBe(200)
   return browser
 }
 
 describe('a firm that signs up', () => {
   test('is at work at once, its owner signed in', async () => {
-    expect((await context(mara)).body).toMatchObject({ firm: { name: 'Marram Turf', units: 'metric', currency: 'EUR', demo: false }, person: { name: 'Mara', role: 'owner' } })
+    expect((await context(mara)).body).toMatchObject({
+      firm: { name: 'Marram Turf', units: 'metric', currency: 'EUR', demo: false },
+      person: { name: 'Mara', role: 'owner' },
+    })
   })
 
   test('is told which field is wrong, and which address is taken', async () => {
-    const wrong = await new Browser().call('POST', '/api/door/sign-up', { ...MARA, password: 'short', timeZone: 'Atlantis/Reef', currency: 'EURO', email: 'mara' })
-    expect([wrong.status, Object.keys(wrong.body.error.fields!).sort()]).toEqual([422, ['currency', 'email', 'password', 'timeZone']])
+    const wrong = await new Browser().call('POST', '/api/door/sign-up', {
+      ...MARA,
+      password: 'short',
+      timeZone: 'Atlantis/Reef',
+      currency: 'EURO',
+      email: 'mara',
+    })
+    expect([wrong.status, Object.keys(wrong.body.error.fields!).sort()]).toEqual([
+      422,
+      ['currency', 'email', 'password', 'timeZone'],
+    ])
     const taken = await new Browser().call('POST', '/api/door/sign-up', { ...MARA, email: 'Mara@Example.org' })
     expect([taken.status, Object.keys(taken.body.error.fields!)]).toEqual([409, ['email']])
   })
 
   test('finds the door shut where the server takes no new firms', async () => {
     process.env.UPPER_SILL_NO_SIGN_UP = '1'
-    expect((await new Browser().call('POST', '/api/door/sign-up', { ...MARA, email: 'x@example.org' })).status).toBe(403)
+    expect((await new Browser().call('POST', '/api/door/sign-up', { ...MARA, email: 'x@example.org' })).status).toBe(
+      403,
+    )
   })
 })
 
 describe('signing in', () => {
   test('takes the right password, answers a wrong one and a stranger alike', async () => {
     const browser = new Browser()
-    const [wrong, stranger] = [await signIn(browser, MARA.email, 'three dry autumns'), await signIn(browser, 'nobody@example.org', PASSWORD)]
+    const [wrong, stranger] = [
+      await signIn(browser, MARA.email, 'three dry autumns'),
+      await signIn(browser, 'nobody@example.org', PASSWORD),
+    ]
     expect([wrong.status, stranger.status]).toEqual([401, 401])
     expect(wrong.body).toEqual(stranger.body)
     expect((await context(browser)).status).toBe(401)
@@ -76,15 +105,19 @@ describe('signing in', () => {
   })
 
   test('keeps in the cookie nothing that can be read or forged, and for this server only', async () => {
-    const response = await new Browser().request('POST', '/api/door/sign-in', { body: JSON.stringify({ email: MARA.email, password: PASSWORD }), headers: { 'content-type': 'application/json' } })
+    const response = await new Browser().request('POST', '/api/door/sign-in', {
+      body: JSON.stringify({ email: MARA.email, password: PASSWORD }),
+      headers: { 'content-type': 'application/json' },
+    })
     const cookie = response.headers.getSetCookie().at(-1)!
     expect(cookie).toMatch(/HttpOnly/i)
     expect(cookie).toMatch(/SameSite=Lax/i)
-    const [{ id }] = await owner<{ id: string }>('select id from people') as [{ id: string }]
+    const [{ id }] = (await owner<{ id: string }>('select id from people')) as [{ id: string }]
     expect(decodeURIComponent(cookie)).not.toContain(id)
     const sealed = cookie.split(';')[0]!
     const forged = new Browser()
-    const status = async (value: string) => (await forged.request('GET', '/api/context', { headers: { cookie: value } })).status
+    const status = async (value: string) =>
+      (await forged.request('GET', '/api/context', { headers: { cookie: value } })).status
     expect(await status(sealed)).toBe(200)
     expect(await status(`${sealed.slice(0, -6)}AAAAAA`)).toBe(401)
   })
@@ -95,7 +128,10 @@ describe('signing in', () => {
     for (let i = 0; i < 9; i++) tries.push((await signIn(new Browser(), MARA.email, 'guess')).status)
     expect(tries).toEqual([...Array(6).fill(401), 429, 429, 429])
     const wait = await signIn(new Browser(), MARA.email, PASSWORD)
-    expect([wait.status, wait.body.error.message]).toEqual([429, expect.stringMatching(/^Too many tries\. Wait \d+ seconds?, then try again/)])
+    expect([wait.status, wait.body.error.message]).toEqual([
+      429,
+      expect.stringMatching(/^Too many tries\. Wait \d+ seconds?, then try again/),
+    ])
     expect((await signIn(new Browser(), 'tam@example.org', PASSWORD)).status).toBe(200)
     expect((await context(mara)).status).toBe(200)
     await owner(`update attempts set expire = 0 where key like 'gate:%'`)
@@ -107,7 +143,8 @@ describe('signing in', () => {
     // Two ideas of lower case once let the dotted capital I round the count.
     await owner(`update people set email = 'miri@example.org' where email = $1`, [MARA.email])
     for (let i = 0; i < 6; i++) await signIn(new Browser(), 'miri@example.org', 'guess')
-    for (const spelling of ['MIRI@example.org', ' miri@EXAMPLE.ORG', '\uff4diri@example.org']) expect([spelling, (await signIn(new Browser(), spelling, PASSWORD)).status]).toEqual([spelling, 429])
+    for (const spelling of ['MIRI@example.org', ' miri@EXAMPLE.ORG', '\uff4diri@example.org'])
+      expect([spelling, (await signIn(new Browser(), spelling, PASSWORD)).status]).toEqual([spelling, 429])
     expect((await signIn(new Browser(), 'm\u0130r\u0130@example.org', PASSWORD)).status).toBe(401)
   })
 
@@ -115,7 +152,9 @@ describe('signing in', () => {
     const tries: number[] = []
     for (let i = 0; i < 41; i++) tries.push((await signIn(new Browser(), `guess${i}@example.org`, 'guess')).status)
     expect(tries).toEqual([...Array(40).fill(401), 429])
-    expect((await signIn(new Browser(), MARA.email, PASSWORD)).body.error.message).toMatch(/^Too many tries\. Wait 1[0-5] minutes/)
+    expect((await signIn(new Browser(), MARA.email, PASSWORD)).body.error.message).toMatch(
+      /^Too many tries\. Wait 1[0-5] minutes/,
+    )
     expect((await context(mara)).status).toBe(200)
   })
 
@@ -138,8 +177,15 @@ describe('a password', () => {
   test('is changed by who knows it, and ends the other sessions', async () => {
     const phone = new Browser()
     await signIn(phone, MARA.email, PASSWORD)
-    expect(Object.keys((await mara.call('PUT', '/api/me/password', { current: 'guess', password: 'a new long one' })).body.error.fields!)).toEqual(['current'])
-    expect((await mara.call('PUT', '/api/me/password', { current: PASSWORD, password: 'a new long one' })).status).toBe(200)
+    expect(
+      Object.keys(
+        (await mara.call('PUT', '/api/me/password', { current: 'guess', password: 'a new long one' })).body.error
+          .fields!,
+      ),
+    ).toEqual(['current'])
+    expect((await mara.call('PUT', '/api/me/password', { current: PASSWORD, password: 'a new long one' })).status).toBe(
+      200,
+    )
     expect([(await context(phone)).status, (await context(mara)).status]).toEqual([401, 200])
     expect((await signIn(phone, MARA.email, PASSWORD)).status).toBe(401)
     expect((await signIn(phone, MARA.email, 'a new long one')).status).toBe(200)
@@ -150,7 +196,14 @@ describe('a password', () => {
     const people = (await mara.call<PersonListed[]>('GET', '/api/people')).body
     const { secret } = await linkFrom(mara, { kind: 'reset', personId: people.find(({ name }) => name === 'Tam')!.id })
     const browser = new Browser()
-    expect((await browser.call('POST', '/api/door/link', { secret })).body).toEqual({ kind: 'reset', firmName: 'Marram Turf', role: null, email: 'tam@example.org', madeBy: 'Mara', secondFactor: false })
+    expect((await browser.call('POST', '/api/door/link', { secret })).body).toEqual({
+      kind: 'reset',
+      firmName: 'Marram Turf',
+      role: null,
+      email: 'tam@example.org',
+      madeBy: 'Mara',
+      secondFactor: false,
+    })
     expect((await browser.call('POST', '/api/door/join', { secret, password: 'the second long one' })).status).toBe(200)
     expect([(await context(browser)).body.person.name, (await context(tam)).status]).toEqual(['Tam', 401])
     const again = await new Browser().call('POST', '/api/door/join', { secret, password: 'the third long one' })
@@ -164,11 +217,26 @@ describe('an invitation', () => {
     const { body } = await context(tam)
     expect(body).toMatchObject({ firm: { name: 'Marram Turf' }, person: { role: 'technician' } })
     const refused = [
-      await tam.call('GET', '/api/people'), await tam.call('POST', '/api/people/links', { kind: 'invitation', role: 'owner' }),
-      await tam.call('PUT', `/api/people/${body.person.id}`, { role: 'owner', active: true }), await tam.call('PUT', '/api/firm', body.firm),
+      await tam.call('GET', '/api/people'),
+      await tam.call('POST', '/api/people/links', { kind: 'invitation', role: 'owner' }),
+      await tam.call('PUT', `/api/people/${body.person.id}`, { role: 'owner', active: true }),
+      await tam.call('PUT', '/api/firm', body.firm),
     ]
-    expect(refused.map(({ status, body: { error } }) => [status, error.code])).toEqual(refused.map(() => [403, 'owner_only']))
-    expect((await tam.call('POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).status).toBe(200)
+    expect(refused.map(({ status, body: { error } }) => [status, error.code])).toEqual(
+      refused.map(() => [403, 'owner_only']),
+    )
+    expect(
+      (
+        await tam.call('POST', '/api/lawns', {
+          id: randomUUID(),
+          client: 'Odell',
+          address: '',
+          areaM2: 612,
+          areaTyped: '',
+          growsNow: '',
+        })
+      ).status,
+    ).toBe(200)
   })
 
   test('wants a name and an address, and nothing that is no secret opens', async () => {
@@ -184,12 +252,24 @@ describe('an invitation', () => {
     const { secret } = await linkFrom(ida, { kind: 'invitation', role: 'owner' })
     const takeover = await linkFrom(ida, { kind: 'reset', personId: (await context(mara)).body.person.id })
     const list = (await mara.call<LinkListed[]>('GET', '/api/people/links')).body
-    expect(list.map(({ kind, madeBy, forWhom }) => [kind, madeBy, forWhom])).toEqual([['reset', 'Tam', 'Mara'], ['invitation', 'Tam', null]])
+    expect(list.map(({ kind, madeBy, forWhom }) => [kind, madeBy, forWhom])).toEqual([
+      ['reset', 'Tam', 'Mara'],
+      ['invitation', 'Tam', null],
+    ])
     expect((await mara.call<LinkListed[]>('DELETE', `/api/people/links/${list[1]!.id}`)).body).toHaveLength(1)
     expect((await new Browser().call('POST', '/api/door/link', { secret })).status).toBe(410)
-    expect((await mara.call('PUT', `/api/people/${(await context(ida)).body.person.id}`, { role: 'owner', active: false })).status).toBe(200)
-    expect((await new Browser().call('POST', '/api/door/join', { secret: takeover.secret, password: 'a thief has it now' })).status).toBe(410)
-    expect([(await mara.call('GET', '/api/people/links')).body, (await signIn(new Browser(), MARA.email, PASSWORD)).status]).toEqual([[], 200])
+    expect(
+      (await mara.call('PUT', `/api/people/${(await context(ida)).body.person.id}`, { role: 'owner', active: false }))
+        .status,
+    ).toBe(200)
+    expect(
+      (await new Browser().call('POST', '/api/door/join', { secret: takeover.secret, password: 'a thief has it now' }))
+        .status,
+    ).toBe(410)
+    expect([
+      (await mara.call('GET', '/api/people/links')).body,
+      (await signIn(new Browser(), MARA.email, PASSWORD)).status,
+    ]).toEqual([[], 200])
   })
 
   test('of somebody let go no longer lets in', async () => {
@@ -198,16 +278,38 @@ describe('an invitation', () => {
     expect((await mara.call('PUT', `/api/people/${id}`, { role: 'technician', active: false })).status).toBe(200)
     expect([(await context(tam)).status, (await signIn(tam, 'tam@example.org', PASSWORD)).status]).toEqual([401, 401])
     const self = (await context(mara)).body.person.id
-    expect((await mara.call('PUT', `/api/people/${self}`, { role: 'technician', active: true })).body.error.code).toBe('last_owner')
+    expect((await mara.call('PUT', `/api/people/${self}`, { role: 'technician', active: true })).body.error.code).toBe(
+      'last_owner',
+    )
   })
 })
 
 test('prices are put in by an owner; a technician’s plan keeps them and adds none', async () => {
   const tam = await joined('technician', 'tam@example.org')
-  const lawn = (await mara.call<Lawn>('POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).body
+  const lawn = (
+    await mara.call<Lawn>('POST', '/api/lawns', {
+      id: randomUUID(),
+      client: 'Odell',
+      address: '',
+      areaM2: 612,
+      areaTyped: '',
+      growsNow: '',
+    })
+  ).body
   const settings = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
   const priced = { ...settings, bags: [{ massKg: 20, priceMinor: 4500 }] }
-  const save = (browser: Browser, version: number, with_: object) => browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { version, programme: null, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, sowOn: null, settings: with_ })
+  const save = (browser: Browser, version: number, with_: object) =>
+    browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, {
+      version,
+      programme: null,
+      overruleNote: null,
+      zonePlans: {},
+      schools: {},
+      blend: [],
+      work: NO_WORK,
+      sowOn: null,
+      settings: with_,
+    })
   expect((await save(tam, 0, priced)).body.error.code).toBe('owner_only')
   expect((await save(mara, 0, priced)).body.plan.settings!.bags).toEqual(priced.bags)
   expect((await save(tam, 1, { ...priced, coverMm: 0 })).status).toBe(200)
@@ -217,22 +319,42 @@ test('prices are put in by an owner; a technician’s plan keeps them and adds n
 
 test('settings and own units are kept, and an older version of them is refused', async () => {
   const { firm } = (await context(mara)).body
-  const changed = { ...firm, workingDays: [5, 1, 1], licences: [{ what: 'Pesticides', number: 'A 12' }], schools: { ...firm.schools, rate: 'heavy' } }
+  const changed = {
+    ...firm,
+    workingDays: [5, 1, 1],
+    licences: [{ what: 'Pesticides', number: 'A 12' }],
+    schools: { ...firm.schools, rate: 'heavy' },
+  }
   expect((await mara.call('PUT', '/api/firm', changed)).status).toBe(200)
-  expect((await context(mara)).body.firm).toMatchObject({ workingDays: [1, 5], licences: changed.licences, schools: { rate: 'heavy', cover: 'always' }, version: firm.version + 1 })
+  expect((await context(mara)).body.firm).toMatchObject({
+    workingDays: [1, 5],
+    licences: changed.licences,
+    schools: { rate: 'heavy', cover: 'always' },
+    version: firm.version + 1,
+  })
   expect((await mara.call('PUT', '/api/firm', changed)).body.error.code).toBe('conflict')
-  expect((await mara.call('PUT', '/api/firm', { ...changed, version: firm.version + 1, workingDays: [] })).status).toBe(422)
+  expect((await mara.call('PUT', '/api/firm', { ...changed, version: firm.version + 1, workingDays: [] })).status).toBe(
+    422,
+  )
   await mara.call('PUT', '/api/me/units', { units: 'us' })
   expect((await context(mara)).body).toMatchObject({ firm: { units: 'metric' }, person: { units: 'us' } })
 })
 
 describe('a write', () => {
   const body = JSON.stringify({ units: 'us' })
-  const write = async (headers: Record<string, string>, path = '/api/me/units') => (await mara.request('PUT', path, { body, headers: { 'content-type': 'application/json', ...headers } })).status
+  const write = async (headers: Record<string, string>, path = '/api/me/units') =>
+    (await mara.request('PUT', path, { body, headers: { 'content-type': 'application/json', ...headers } })).status
 
   test('comes from a page of this server, or changes nothing', async () => {
     expect(await write({})).toBe(200)
-    for (const origin of ['http://elsewhere.test', 'null', 'http://sill.test.elsewhere.test', 'http://sill.test:81', '']) expect(await write({ origin })).toBe(403)
+    for (const origin of [
+      'http://elsewhere.test',
+      'null',
+      'http://sill.test.elsewhere.test',
+      'http://sill.test:81',
+      '',
+    ])
+      expect(await write({ origin })).toBe(403)
   })
 
   test('that is no JSON, as a form of another site would send, is not read', async () => {
@@ -241,12 +363,27 @@ describe('a write', () => {
 
   test('larger than anything people type is stopped, told or not told beforehand', async () => {
     const large = JSON.stringify({ units: 'us', more: 'x'.repeat(200_000) })
-    const told = await mara.request('PUT', '/api/me/units', { body: large, headers: { 'content-type': 'application/json', 'content-length': String(large.length) } })
+    const told = await mara.request('PUT', '/api/me/units', {
+      body: large,
+      headers: { 'content-type': 'application/json', 'content-length': String(large.length) },
+    })
     expect(told.status).toBe(413)
     let sent = 0
-    const endless = new ReadableStream({ pull(controller) { sent += 1; controller.enqueue(new TextEncoder().encode('x'.repeat(10_000))) } })
-    const untold = await mara.request('PUT', '/api/me/units', { body: endless, headers: { 'content-type': 'application/json' }, duplex: 'half' } as RequestInit)
-    expect([untold.status, ((await untold.json()) as { error: { code: string } }).error.code]).toEqual([413, 'too_large'])
+    const endless = new ReadableStream({
+      pull(controller) {
+        sent += 1
+        controller.enqueue(new TextEncoder().encode('x'.repeat(10_000)))
+      },
+    })
+    const untold = await mara.request('PUT', '/api/me/units', {
+      body: endless,
+      headers: { 'content-type': 'application/json' },
+      duplex: 'half',
+    } as RequestInit)
+    expect([untold.status, ((await untold.json()) as { error: { code: string } }).error.code]).toEqual([
+      413,
+      'too_large',
+    ])
     expect(sent).toBeLessThan(40)
   })
 })

@@ -32,78 +32,141 @@ vi.stubGlobal('$fetch', async (path: string) => {
   const query = new URL(path, 'http://stand.in').searchParams
   const day = (name: string) => toDay(query.get(name) ?? '')
   if (path.includes('forecast')) return forecastCsv(standinForecast(day('on')))
-  return path.includes('daily') ? dailyCsv(standinDays(day('from'), day('to'))) : probeCsv(standinReadings(day('from'), day('to')))
+  return path.includes('daily')
+    ? dailyCsv(standinDays(day('from'), day('to')))
+    : probeCsv(standinReadings(day('from'), day('to')))
 })
 
 const TODAY = toDay('2026-09-08')
 const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
 let firmId: string
 let us: Author
-const ridge = (firm: string) => owner(
-  `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, 'Ridge', 'simulated', $2, $3, true, $4, $5)`,
-  [firm, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
-)
+const ridge = (firm: string) =>
+  owner(
+    `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, 'Ridge', 'simulated', $2, $3, true, $4, $5)`,
+    [firm, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
+  )
 
 beforeEach(async () => {
   await owner('delete from firms')
   us = await newFirm('Ours')
   firmId = us.firmId
-  await owner(`update firms set demo = true, time_zone = $2, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [firmId, PELLMOOR.timeZone])
+  await owner(`update firms set demo = true, time_zone = $2, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [
+    firmId,
+    PELLMOOR.timeZone,
+  ])
   browser = await new Browser().enter(us)
 })
 
 async function surveyed(change: Partial<Lawn> = {}, zone: Partial<Zone> = {}): Promise<Lawn> {
   const { body } = await call<Lawn>('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN })
-  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, { ...withZone(body, { ...ANSWERED, ...zone }), ...change })
+  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, {
+    ...withZone(body, { ...ANSWERED, ...zone }),
+    ...change,
+  })
   expect(saved.status).toBe(200)
   return saved.body
 }
-const plan = (lawn: Lawn, sowOn: string) => ({ ...lawn.plan, programme: 'overseed', sowOn, settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) })
+const plan = (lawn: Lawn, sowOn: string) => ({
+  ...lawn.plan,
+  programme: 'overseed',
+  sowOn,
+  settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
+})
 
 describe('every route', () => {
   /** What is sent where a body is judged before the thing is looked for. */
   const BODIES: Record<string, object> = {
-    '/api/people/:id': { role: 'owner', active: true }, '/api/people/links': { kind: 'reset', personId: randomUUID() },
-    '/api/lawns/:id/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY }, '/api/stock/:id': { version: 1, name: 'Mine', putAway: true }, '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
+    '/api/people/:id': { role: 'owner', active: true },
+    '/api/people/links': { kind: 'reset', personId: randomUUID() },
+    '/api/lawns/:id/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY },
+    '/api/stock/:id': { version: 1, name: 'Mine', putAway: true },
+    '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
   }
   const behindTheDoor = ROUTES.filter(({ path }) => !path.startsWith('/api/door/'))
 
   test('is known: the walk below misses none', () => {
     expect(ROUTES.length).toBeGreaterThan(25)
-    expect(ROUTES.map(({ path }) => path)).toEqual(expect.arrayContaining(['/api/context', '/api/lawns/:id/plan', '/api/people/links', '/api/firm']))
+    expect(ROUTES.map(({ path }) => path)).toEqual(
+      expect.arrayContaining(['/api/context', '/api/lawns/:id/plan', '/api/people/links', '/api/firm']),
+    )
   })
 
   test.each(behindTheDoor)('$method $path is 401 for who is signed out', async ({ method, path }) => {
-    const { status, body } = await new Browser().call(method.toUpperCase(), path.replace(/:\w+/g, () => randomUUID()), method === 'get' || method === 'delete' ? undefined : {})
+    const { status, body } = await new Browser().call(
+      method.toUpperCase(),
+      path.replace(/:\w+/g, () => randomUUID()),
+      method === 'get' || method === 'delete' ? undefined : {},
+    )
     expect([status, body.error.code]).toEqual([401, 'signed_out'])
   })
 
-  test.each(behindTheDoor.filter(({ path }) => path.includes(':id')))('$method $path is 404 for another firm’s id, and changes nothing there', async ({ method, path }) => {
-    const them = await newFirm('Theirs')
-    const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
-    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
-    const stock = randomUUID()
-    await addStock(them, { id: stock, matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
-    const id = path.includes('/stock/') ? stock : path.includes('/lawns/') ? lawn.id : path.includes('/stations/') ? station.id : them.personId
-    const before = await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])
-    const { status, body } = await call(method.toUpperCase(), path.replace(':id', id).replace(/:\w+/, randomUUID()), method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn))
-    expect([status, body.error.code]).toEqual([404, 'not_found'])
-    expect(await owner('select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person', [lawn.id, them.personId])).toEqual(before)
-    expect((await stockOf(them.firmId))[0]).toMatchObject({ name: 'Theirs', onHand: 10, putAway: false })
-  })
+  test.each(behindTheDoor.filter(({ path }) => path.includes(':id')))(
+    '$method $path is 404 for another firm’s id, and changes nothing there',
+    async ({ method, path }) => {
+      const them = await newFirm('Theirs')
+      const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
+      const station = (await addStation(them.firmId, {
+        name: 'Theirs',
+        latDeg: 37,
+        lonDeg: -79,
+        heightM: null,
+        coastal: false,
+      }))!
+      const stock = randomUUID()
+      await addStock(them, { id: stock, matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
+      const id = path.includes('/stock/')
+        ? stock
+        : path.includes('/lawns/')
+          ? lawn.id
+          : path.includes('/stations/')
+            ? station.id
+            : them.personId
+      const before = await owner(
+        'select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person',
+        [lawn.id, them.personId],
+      )
+      const { status, body } = await call(
+        method.toUpperCase(),
+        path.replace(':id', id).replace(/:\w+/, randomUUID()),
+        method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn),
+      )
+      expect([status, body.error.code]).toEqual([404, 'not_found'])
+      expect(
+        await owner(
+          'select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person',
+          [lawn.id, them.personId],
+        ),
+      ).toEqual(before)
+      expect((await stockOf(them.firmId))[0]).toMatchObject({ name: 'Theirs', onHand: 10, putAway: false })
+    },
+  )
 
   test('shows of the firm’s lists nothing of another’s', async () => {
     const them = await newFirm('Theirs')
     const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
     await addStock(them, { id: randomUUID(), matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
     await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    expect([(await call('GET', '/api/lawns')).body, (await call('GET', '/api/stations')).body, (await call('GET', `/api/glances?of=${lawn.id}`)).body, (await call('GET', '/api/stock')).body]).toEqual([[], [], [], []])
-    expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual(['Somebody of Ours'])
+    expect([
+      (await call('GET', '/api/lawns')).body,
+      (await call('GET', '/api/stations')).body,
+      (await call('GET', `/api/glances?of=${lawn.id}`)).body,
+      (await call('GET', '/api/stock')).body,
+    ]).toEqual([[], [], [], []])
+    expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual([
+      'Somebody of Ours',
+    ])
   })
 
   test('takes no settings that name another firm’s station', async () => {
     const them = await newFirm('Theirs')
-    const station = (await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
+    const station = (await addStation(them.firmId, {
+      name: 'Theirs',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    }))!
     const { body } = await call<Context>('GET', '/api/context')
     expect((await call('PUT', '/api/firm', { ...body.firm, homeStationId: station.id })).status).toBe(404)
     const lawn = await surveyed()
@@ -114,12 +177,30 @@ describe('every route', () => {
 describe('a line of the stock book', () => {
   test('that somebody changed meanwhile is refused in words, and stays as they left it', async () => {
     const id = randomUUID()
-    const [line] = (await call<StockItem[]>('POST', '/api/stock', { id, matter: 'feed 18-24-12', name: 'starter', day: TODAY, amount: 10 })).body
+    const [line] = (
+      await call<StockItem[]>('POST', '/api/stock', {
+        id,
+        matter: 'feed 18-24-12',
+        name: 'starter',
+        day: TODAY,
+        amount: 10,
+      })
+    ).body
     expect((await call('PUT', `/api/stock/${id}`, { ...line, name: 'theirs' })).status).toBe(200)
     const second = await call('PUT', `/api/stock/${id}`, { ...line, name: 'mine' })
     expect([second.status, second.body.error.code]).toEqual([409, 'changed'])
     expect((await call<StockItem[]>('GET', '/api/stock')).body).toMatchObject([{ name: 'theirs', onHand: 10 }])
-    expect((await call('POST', `/api/stock/${id}/moves`, { id: randomUUID(), why: 'came', day: '2026-09-09', amount: 1, note: '' })).status).toBe(422)
+    expect(
+      (
+        await call('POST', `/api/stock/${id}/moves`, {
+          id: randomUUID(),
+          why: 'came',
+          day: '2026-09-09',
+          amount: 1,
+          note: '',
+        })
+      ).status,
+    ).toBe(422)
   })
 })
 
@@ -136,15 +217,26 @@ describe('saving', () => {
 
   test('names each field that is wrong', async () => {
     const lawn = await surveyed()
-    const { status, body } = await call('PUT', `/api/lawns/${lawn.id}`, { ...withZone(lawn, { bareShare: 0.5, plugsMm: [-3] }), latDeg: 'north' })
+    const { status, body } = await call('PUT', `/api/lawns/${lawn.id}`, {
+      ...withZone(lawn, { bareShare: 0.5, plugsMm: [-3] }),
+      latDeg: 'north',
+    })
     expect(status).toBe(422)
-    expect(Object.keys(body.error.fields!)).toEqual(expect.arrayContaining([`zones.${Object.keys(lawn.zones)[0]}.plugsMm.0`, 'latDeg']))
+    expect(Object.keys(body.error.fields!)).toEqual(
+      expect.arrayContaining([`zones.${Object.keys(lawn.zones)[0]}.plugsMm.0`, 'latDeg']),
+    )
   })
 
   test('without a body, or with one that is no JSON, is refused in the same shape', async () => {
     expect((await call('POST', '/api/lawns')).status).toBe(422)
-    const response = await browser.request('POST', '/api/lawns', { body: '{"client":', headers: { 'content-type': 'application/json' } })
-    expect([response.status, ((await response.json()) as { error: { code: string } }).error.code]).toEqual([422, 'invalid'])
+    const response = await browser.request('POST', '/api/lawns', {
+      body: '{"client":',
+      headers: { 'content-type': 'application/json' },
+    })
+    expect([response.status, ((await response.json()) as { error: { code: string } }).error.code]).toEqual([
+      422,
+      'invalid',
+    ])
   })
 
   test('removes a lawn once', async () => {
@@ -155,14 +247,18 @@ describe('saving', () => {
 })
 
 describe('a plan', () => {
-  const applications = [{ ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-05-04'), waitDays: 184 }]
+  const applications = [
+    { ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-05-04'), waitDays: 184 },
+  ]
 
   test('is not dated inside the wait of a label, by whatever client it is asked', async () => {
     const lawn = await surveyed({ applications })
     const early = await call('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-03'))
     expect([early.status, early.body.error.code]).toEqual([422, 'label'])
     expect(early.body.error.fields!.sowOn).toContain('4 Nov')
-    expect((await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-04'))).body.plan.sowOn).toBe('2026-11-04')
+    expect((await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-04'))).body.plan.sowOn).toBe(
+      '2026-11-04',
+    )
   })
 
   test('that stood before the wait was written down can still be changed otherwise', async () => {
@@ -170,19 +266,27 @@ describe('a plan', () => {
     const planned = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-09-18'))).body
     const barred = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...planned, applications })).body
     const settings = { ...barred.plan.settings!, coverMm: 4 }
-    expect((await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, settings })).body.plan.settings!.coverMm).toBe(4)
-    expect((await call('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, version: 2, sowOn: '2026-09-19' })).status).toBe(422)
+    expect(
+      (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, settings })).body.plan.settings!.coverMm,
+    ).toBe(4)
+    expect(
+      (await call('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, version: 2, sowOn: '2026-09-19' })).status,
+    ).toBe(422)
   })
 
   test('takes work done up to today, not after and not from another age', async () => {
     const lawn = await surveyed()
-    const mark = (doneOn: string, id = randomUUID()) => call<Lawn>('POST', `/api/lawns/${lawn.id}/marks`, { id, slip: 'scalp', doneOn })
+    const mark = (doneOn: string, id = randomUUID()) =>
+      call<Lawn>('POST', `/api/lawns/${lawn.id}/marks`, { id, slip: 'scalp', doneOn })
     expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
     expect((await mark('2020-09-01')).status).toBe(422)
     expect((await mark('not a day')).status).toBe(422)
     expect((await mark('2026-09-08')).body.done).toMatchObject([{ key: 'scalp', doneOn: '2026-09-08' }])
     const second = await mark('2026-09-08')
-    expect([second.status, second.body.error.message]).toEqual([409, 'Somebody of Ours marked this done already, for 2026-09-08. Yours was not added; take theirs back first if it is wrong.'])
+    expect([second.status, second.body.error.message]).toEqual([
+      409,
+      'Somebody of Ours marked this done already, for 2026-09-08. Yours was not added; take theirs back first if it is wrong.',
+    ])
     const [{ id }] = (await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.done as [Lawn['done'][number]]
     expect((await mark('2026-09-08', id as ReturnType<typeof randomUUID>)).body.done).toHaveLength(1)
     expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/marks/${id}`)).body.done).toEqual([])
@@ -210,7 +314,9 @@ describe('the season', () => {
     const own = (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect(own.place).toBe('Odell')
     // Shade: the same weather over less sun leaves the soil cooler.
-    expect(own.outlook.soilC.median[own.outlook.todayIndex]!).toBeLessThan(home.outlook.soilC.median[home.outlook.todayIndex]!)
+    expect(own.outlook.soilC.median[own.outlook.todayIndex]!).toBeLessThan(
+      home.outlook.soilC.median[home.outlook.todayIndex]!,
+    )
     const [brief] = (await call<LawnGlance[]>('GET', `/api/glances?of=${lawn.id}`)).body
     expect(brief).toMatchObject({ id: lawn.id, glance: { years: 30, windows: own.outlook.windows } })
     expect((await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
@@ -219,16 +325,36 @@ describe('the season', () => {
   test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
     await ridge(firmId)
     const lawn = await surveyed({ latDeg: PELLMOOR.latDeg + 1 })
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: lawn.latDeg, lonDeg: lawn.lonDeg, heightM: null, coastal: false })
+    const { body: station } = await call<Station>('POST', '/api/stations', {
+      name: 'Yard',
+      latDeg: lawn.latDeg,
+      lonDeg: lawn.lonDeg,
+      heightM: null,
+      coastal: false,
+    })
     const reads = async () => (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect((await reads()).stationName).toBe('Ridge')
     await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })
-    expect(await reads()).toMatchObject({ stationName: 'Yard', recordEnds: null, yearsFrom: 'the normals of Ridge, since Yard has not 20 days of every month' })
+    expect(await reads()).toMatchObject({
+      stationName: 'Yard',
+      recordEnds: null,
+      yearsFrom: 'the normals of Ridge, since Yard has not 20 days of every month',
+    })
   })
 
   test('of a short record without normals anywhere says how much is wanted', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    await keepWeather(firmId, station.id, Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })))
+    const { body: station } = await call<Station>('POST', '/api/stations', {
+      name: 'Yard',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    })
+    await keepWeather(
+      firmId,
+      station.id,
+      Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })),
+    )
     const { status, body } = await call('GET', '/api/sill')
     expect(status).toBe(409)
     expect(body.error.message).toContain('Yard has 40 days')
@@ -239,7 +365,13 @@ describe('a file for a station', () => {
   const CSV = 'date,tmax_c,tmin_c,precipitation_mm\n2026-08-01,28,15,0\n2026-08-02,29,16,4\nsoon,1,2,3\n'
 
   test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
+    const { body: station } = await call<Station>('POST', '/api/stations', {
+      name: 'Yard',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    })
     const path = `/api/stations/${station.id}/import`
     const { body: preview } = await browser.sendFile<ImportPreview>(path, CSV)
     expect(preview).toMatchObject({ rows: 3, delimiter: ',', guess: { temperature: 'C', rain: 'mm' } })
@@ -254,22 +386,48 @@ describe('a file for a station', () => {
     const [home] = (await call<Station[]>('GET', '/api/stations')).body
     expect((await browser.sendFile(`/api/stations/${home!.id}/import`, CSV)).status).toBe(409)
     expect((await browser.sendFile('/api/stations/00000000-0000-4000-8000-000000000000/import', CSV)).status).toBe(404)
-    const { body: yard } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain('columns')
-    expect((await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })).status).toBe(409)
+    const { body: yard } = await call<Station>('POST', '/api/stations', {
+      name: 'Yard',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    })
+    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain(
+      'columns',
+    )
+    expect(
+      (await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))
+        .status,
+    ).toBe(409)
     expect((await call('POST', `/api/stations/${yard.id}/import`, {})).status).toBe(415)
     expect((await browser.sendFile(`/api/stations/${yard.id}/import`, CSV, { mapping: '{"columns"' })).status).toBe(422)
     expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(4_100_000))).status).toBe(413)
   })
 
   test('is followed step by step by who asks for it, to the answer or the refusal', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
+    const { body: station } = await call<Station>('POST', '/api/stations', {
+      name: 'Yard',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    })
     const many = Array.from({ length: 6000 }, (_, i) => `${addDays(toDay('2008-01-01'), i)},28,15,0`)
     const steps = async (file: string, told: Record<string, string>) => {
-      const response = await browser.request('POST', `/api/stations/${station.id}/import?${new URLSearchParams(told)}`, { body: file, headers: { 'content-type': 'text/csv', accept: 'application/x-ndjson' } })
-      return (await response.text()).trim().split('\n').map((line) => JSON.parse(line) as Step)
+      const response = await browser.request(
+        'POST',
+        `/api/stations/${station.id}/import?${new URLSearchParams(told)}`,
+        { body: file, headers: { 'content-type': 'text/csv', accept: 'application/x-ndjson' } },
+      )
+      return (await response.text())
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line) as Step)
     }
-    const kept = await steps(`date,tmax_c,tmin_c,precipitation_mm\n${many.join('\n')}`, { mapping: JSON.stringify(OPEN_FORM) })
+    const kept = await steps(`date,tmax_c,tmin_c,precipitation_mm\n${many.join('\n')}`, {
+      mapping: JSON.stringify(OPEN_FORM),
+    })
     expect(kept.at(-1)).toMatchObject({ status: 200, body: { added: 6000, rejectedCount: 0 } })
     expect(kept.slice(0, -1)).toContainEqual({ doing: 'Saving the days', share: null })
     expect((await steps('hello', {})).at(-1)).toMatchObject({ status: 422, body: { error: { code: 'unreadable' } } })

@@ -18,10 +18,13 @@ for (const { path, method } of ROUTES) {
   const { default: handler } = (files[`${file}.${method}.ts`] ?? files[`${file}/index.${method}.ts`])!
   router.add(path, handler, method)
 }
-router.get('/enter/:firm/:person', defineEventHandler(async (event) => {
-  await enter(event, { firmId: getRouterParam(event, 'firm')!, personId: getRouterParam(event, 'person')! })
-  return {}
-}))
+router.get(
+  '/enter/:firm/:person',
+  defineEventHandler(async (event) => {
+    await enter(event, { firmId: getRouterParam(event, 'firm')!, personId: getRouterParam(event, 'person')! })
+    return {}
+  }),
+)
 const serve = toWebHandler(createApp().use(apiRoutes).use(origin).use(router))
 
 export interface Answer<T> {
@@ -46,13 +49,25 @@ export class Browser {
   }
 
   async call<T = unknown>(method: string, path: string, body?: unknown): Promise<Answer<T>> {
-    const response = await this.request(method, path, body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+    const response = await this.request(
+      method,
+      path,
+      body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
+    )
     return { status: response.status, body: (await response.json()) as Answer<T>['body'], headers: response.headers }
   }
 
   /** A file as its own body, and what is told of it besides. */
-  async sendFile<T = unknown>(path: string, file: string | Uint8Array, told: Record<string, string> = {}, headers: Record<string, string> = {}): Promise<Answer<T>> {
-    const response = await this.request('POST', `${path}?${new URLSearchParams(told)}`, { body: file as BodyInit, headers: { 'content-type': 'text/csv', ...headers } })
+  async sendFile<T = unknown>(
+    path: string,
+    file: string | Uint8Array,
+    told: Record<string, string> = {},
+    headers: Record<string, string> = {},
+  ): Promise<Answer<T>> {
+    const response = await this.request('POST', `${path}?${new URLSearchParams(told)}`, {
+      body: file as BodyInit,
+      headers: { 'content-type': 'text/csv', ...headers },
+    })
     return { status: response.status, body: (await response.json()) as Answer<T>['body'], headers: response.headers }
   }
 

@@ -9,8 +9,17 @@ import { Browser } from './house'
 
 useTestDatabase()
 const PASSWORD = 'three wet autumns'
-const MARA = { firmName: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', name: 'Mara', email: 'mara@example.org', password: PASSWORD }
-const signIn = (browser: Browser, email: string, password: string) => browser.call('POST', '/api/door/sign-in', { email, password })
+const MARA = {
+  firmName: 'Marram Turf',
+  units: 'metric',
+  currency: 'EUR',
+  timeZone: 'Europe/Lisbon',
+  name: 'Mara',
+  email: 'mara@example.org',
+  password: PASSWORD,
+}
+const signIn = (browser: Browser, email: string, password: string) =>
+  browser.call('POST', '/api/door/sign-in', { email, password })
 const context = (browser: Browser) => browser.call<Context>('GET', '/api/context')
 
 let mara: Browser
@@ -28,16 +37,28 @@ async function linkFrom(browser: Browser, wanted: object): Promise<LinkMade> {
 async function joined(role: Role, email: string): Promise<Browser> {
   const { secret } = await linkFrom(mara, { kind: 'invitation', role })
   const browser = new Browser()
-  expect((await browser.call('POST', '/api/door/join', { secret, name: 'Tam', email, password: PASSWORD })).status).toBe(200)
+  expect(
+    (await browser.call('POST', '/api/door/join', { secret, name: 'Tam', email, password: PASSWORD })).status,
+  ).toBe(200)
   return browser
 }
 
 describe('one’s sessions', () => {
   test('are listed by what they are, and signed out from another', async () => {
     const phone = new Browser()
-    await phone.request('POST', '/api/door/sign-in', { body: JSON.stringify({ email: MARA.email, password: PASSWORD }), headers: { 'content-type': 'application/json', 'user-agent': 'Mozilla/5.0 (iPhone; CPU iPhone OS 18_0 like Mac OS X) AppleWebKit/605.1.15 Version/18.0 Mobile/15E148 Safari/604.1' } })
+    await phone.request('POST', '/api/door/sign-in', {
+      body: JSON.stringify({ email: MARA.email, password: PASSWORD }),
+      headers: {
+        'content-type': 'application/json',
+        'user-agent':
+          'Mozilla/5.0 (iPhone; CPU iPhone OS 18_0 like Mac OS X) AppleWebKit/605.1.15 Version/18.0 Mobile/15E148 Safari/604.1',
+      },
+    })
     const { body: sessions } = await mara.call<OpenSession[]>('GET', '/api/me/sessions')
-    expect(sessions.map(({ device, here }) => [device, here])).toEqual([['Unknown browser', true], ['Safari on iPhone', false]])
+    expect(sessions.map(({ device, here }) => [device, here])).toEqual([
+      ['Unknown browser', true],
+      ['Safari on iPhone', false],
+    ])
     expect((await mara.call<OpenSession[]>('DELETE', `/api/me/sessions/${sessions[1]!.id}`)).body).toHaveLength(1)
     expect([(await context(phone)).status, (await context(mara)).status]).toEqual([401, 200])
     const tam = await joined('technician', 'tam@example.org')
@@ -48,23 +69,34 @@ describe('one’s sessions', () => {
 
 describe('a second factor', () => {
   /** Codes as an authenticator makes them, by a library of its own: RFC 6238, HMAC-SHA-1, half a minute. */
-  const codeOf = (secret: string, halfMinutesOn = 0) => new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + halfMinutesOn * 30_000 })
-  const withCode = (code: string) => new Browser().call('POST', '/api/door/sign-in', { email: MARA.email, password: PASSWORD, code })
+  const codeOf = (secret: string, halfMinutesOn = 0) =>
+    new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + halfMinutesOn * 30_000 })
+  const withCode = (code: string) =>
+    new Browser().call('POST', '/api/door/sign-in', { email: MARA.email, password: PASSWORD, code })
   async function setUp(): Promise<{ secret: string; codes: string[] }> {
-    const { body: proposed } = await mara.call<SecondFactorProposed>('POST', '/api/me/second-factor', { current: PASSWORD })
+    const { body: proposed } = await mara.call<SecondFactorProposed>('POST', '/api/me/second-factor', {
+      current: PASSWORD,
+    })
     expect(proposed.qrSvg).toContain('<svg')
     expect(proposed.address).toContain(proposed.secret)
-    const { body } = await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', { code: codeOf(proposed.secret) })
+    const { body } = await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', {
+      code: codeOf(proposed.secret),
+    })
     return { secret: proposed.secret, codes: body.codes }
   }
 
   test('is set up with the password and a code, asked for at sign-in, and opens once for each code', async () => {
     expect((await mara.call('POST', '/api/me/second-factor', { current: 'guess' })).status).toBe(422)
-    const { body: proposed } = await mara.call<SecondFactorProposed>('POST', '/api/me/second-factor', { current: PASSWORD })
+    const { body: proposed } = await mara.call<SecondFactorProposed>('POST', '/api/me/second-factor', {
+      current: PASSWORD,
+    })
     expect((await mara.call('PUT', '/api/me/second-factor', { code: '000000' })).status).toBe(422)
     // Not in force until it was confirmed.
     expect((await signIn(new Browser(), MARA.email, PASSWORD)).status).toBe(200)
-    expect((await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', { code: codeOf(proposed.secret) })).body.codes).toHaveLength(10)
+    expect(
+      (await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', { code: codeOf(proposed.secret) })).body
+        .codes,
+    ).toHaveLength(10)
     expect((await context(mara)).body.person.secondFactor).toBe(true)
     const asked = await signIn(new Browser(), MARA.email, PASSWORD)
     expect([asked.status, asked.body.error.code]).toEqual([401, 'second_factor'])
@@ -74,7 +106,9 @@ describe('a second factor', () => {
     const next = codeOf(proposed.secret, 1)
     expect([(await withCode(next)).status, (await withCode(next)).body.error.code]).toEqual([200, 'wrong_code'])
     // Kept sealed: neither the secret nor a code stands in the database.
-    const [row] = await owner<{ all: string }>(`select (select string_agg(p::text, '') from people p) || (select string_agg(r::text, '') from recovery_codes r) as all`)
+    const [row] = await owner<{ all: string }>(
+      `select (select string_agg(p::text, '') from people p) || (select string_agg(r::text, '') from recovery_codes r) as all`,
+    )
     expect(row!.all).not.toContain(proposed.secret)
   })
 
@@ -82,12 +116,23 @@ describe('a second factor', () => {
     const { codes } = await setUp()
     expect((await withCode(codes[0]!.toLowerCase())).status).toBe(200)
     expect((await withCode(codes[0]!)).body.error.code).toBe('wrong_code')
-    const [second] = await owner<{ id: string }>(`insert into people (firm_id, name, email, role) select firm_id, 'Ida', 'ida@example.org', 'owner' from people limit 1 returning id`)
+    const [second] = await owner<{ id: string }>(
+      `insert into people (firm_id, name, email, role) select firm_id, 'Ida', 'ida@example.org', 'owner' from people limit 1 returning id`,
+    )
     const [firm] = await owner<{ id: string }>('select id from firms')
     const ida = await new Browser().enter({ firmId: firm!.id, personId: second!.id })
     const { secret } = await linkFrom(ida, { kind: 'reset', personId: (await context(mara)).body.person.id })
-    const taking = (code?: string) => new Browser().call('POST', '/api/door/join', { secret, password: 'the password of a thief', ...(code ? { code } : {}) })
-    expect([(await taking()).body.error.code, (await taking('123456')).body.error.code, (await taking(codes[1])).status]).toEqual(['second_factor', 'wrong_code', 200])
+    const taking = (code?: string) =>
+      new Browser().call('POST', '/api/door/join', {
+        secret,
+        password: 'the password of a thief',
+        ...(code ? { code } : {}),
+      })
+    expect([
+      (await taking()).body.error.code,
+      (await taking('123456')).body.error.code,
+      (await taking(codes[1])).status,
+    ]).toEqual(['second_factor', 'wrong_code', 200])
   })
 
   test('is offered to owners, turned off with the password, and off after whoever runs the server opened the way', async () => {

@@ -19,14 +19,30 @@ let lawn: Lawn
 let browser: Browser
 const call = <T = unknown>(method: string, path: string, body?: unknown) => browser.call<T>(method, path, body)
 const base64 = (bytes: Buffer) => bytes.toString('base64')
-const photo = (change: object = {}) => ({ id: randomUUID(), note: 'thatch', takenOn: '2026-08-19', zoneId: null, place: null, jpeg: base64(greenJpeg()), small: base64(greenJpeg()), ...change })
+const photo = (change: object = {}) => ({
+  id: randomUUID(),
+  note: 'thatch',
+  takenOn: '2026-08-19',
+  zoneId: null,
+  place: null,
+  jpeg: base64(greenJpeg()),
+  small: base64(greenJpeg()),
+  ...change,
+})
 const path = () => `/api/lawns/${lawn.id}/photos`
 
 beforeEach(async () => {
   await owner('delete from firms')
   us = await newFirm('Ours')
   browser = await new Browser().enter(us)
-  lawn = (await addLawn(us, { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }))!
+  lawn = (await addLawn(us, {
+    id: randomUUID(),
+    client: 'Odell',
+    address: '',
+    areaM2: 612,
+    areaTyped: '',
+    growsNow: '',
+  }))!
 })
 
 describe('a photo', () => {
@@ -34,7 +50,17 @@ describe('a photo', () => {
     const sent = photo({ zoneId: Object.keys(lawn.zones)[0] })
     await call('POST', path(), sent)
     const { body } = await call<Photo[]>('POST', path(), sent)
-    expect(body).toEqual([expect.objectContaining({ id: sent.id, note: 'thatch', takenOn: '2026-08-19', widthPx: 16, heightPx: 8, place: null, savedBy: 'Somebody of Ours' })])
+    expect(body).toEqual([
+      expect.objectContaining({
+        id: sent.id,
+        note: 'thatch',
+        takenOn: '2026-08-19',
+        widthPx: 16,
+        heightPx: 8,
+        place: null,
+        savedBy: 'Somebody of Ours',
+      }),
+    ])
     const picture = await browser.request('GET', `${path()}/${sent.id}`)
     expect(picture.headers.get('content-type')).toBe('image/jpeg')
     expect(picture.headers.get('cache-control')).toContain('private')
@@ -48,12 +74,17 @@ describe('a photo', () => {
   test('that carries where it was taken, a comment, or a page behind its end is kept without them', async () => {
     // The EXIF block is written by one library and was checked to be read by another.
     const carrying = Buffer.concat([taken(greenJpeg()), Buffer.from('<script>alert(1)</script>PK')])
-    expect(await exifr.gps(carrying)).toMatchObject({ latitude: expect.closeTo(37.061, 4), longitude: expect.closeTo(-79.382, 4) })
+    expect(await exifr.gps(carrying)).toMatchObject({
+      latitude: expect.closeTo(37.061, 4),
+      longitude: expect.closeTo(-79.382, 4),
+    })
     const comment = Buffer.from('\xff\xfe\x00\x12<svg/onload=x()>', 'latin1')
     const sent = photo({ jpeg: base64(Buffer.concat([carrying.subarray(0, 2), comment, carrying.subarray(2)])) })
     expect((await call('POST', path(), sent)).status).toBe(200)
     const kept = Buffer.from(await (await browser.request('GET', `${path()}/${sent.id}`)).arrayBuffer())
-    expect(await exifr.parse(kept, { tiff: true, xmp: true, iptc: true, icc: true, jfif: true }).catch(() => undefined)).toBeUndefined()
+    expect(
+      await exifr.parse(kept, { tiff: true, xmp: true, iptc: true, icc: true, jfif: true }).catch(() => undefined),
+    ).toBeUndefined()
     expect(kept.includes('script')).toBe(false)
     expect(kept.includes('svg')).toBe(false)
     expect(kept.equals(Buffer.from(barePicture(greenJpeg())!))).toBe(true)
@@ -87,7 +118,15 @@ describe('a photo', () => {
   test('gets other words, and goes; where it lay under the plan that is bare, and the next save is told of it', async () => {
     const sent = photo()
     await call('POST', path(), sent)
-    expect((await call<Photo[]>('PUT', `${path()}/${sent.id}`, { note: 'plug', takenOn: null, zoneId: Object.keys(lawn.zones)[0] })).body[0]).toMatchObject({ note: 'plug', takenOn: null })
+    expect(
+      (
+        await call<Photo[]>('PUT', `${path()}/${sent.id}`, {
+          note: 'plug',
+          takenOn: null,
+          zoneId: Object.keys(lawn.zones)[0],
+        })
+      ).body[0],
+    ).toMatchObject({ note: 'plug', takenOn: null })
     const underlay = { photoId: sent.id, at: [1, 2], mPerPx: 0.02, turnDeg: 5, widthPx: 16, heightPx: 8 }
     const laid = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...lawn, underlay })).body
     expect(laid.underlay).toEqual(underlay)
@@ -101,7 +140,9 @@ describe('a photo', () => {
     const [zone] = Object.keys(lawn.zones)
     await call('POST', path(), photo({ zoneId: zone }))
     const other = randomUUID()
-    expect((await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, zones: { [other]: aZone({ name: 'Back' }) } })).status).toBe(200)
+    expect(
+      (await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, zones: { [other]: aZone({ name: 'Back' }) } })).status,
+    ).toBe(200)
     expect((await call<Photo[]>('GET', path())).body[0]!.zoneId).toBeNull()
     expect((await call('POST', path(), photo({ zoneId: randomUUID() }))).status).toBe(422)
   })
@@ -110,15 +151,30 @@ describe('a photo', () => {
     const sent = photo()
     await call('POST', path(), sent)
     const them = await new Browser().enter(await newFirm('Theirs'))
-    for (const [method, body] of [['GET', undefined], ['PUT', { note: '', takenOn: null, zoneId: null }], ['DELETE', undefined]] as const) {
-      expect((await them.request(method, `${path()}/${sent.id}`, body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {})).status).toBe(404)
+    for (const [method, body] of [
+      ['GET', undefined],
+      ['PUT', { note: '', takenOn: null, zoneId: null }],
+      ['DELETE', undefined],
+    ] as const) {
+      expect(
+        (
+          await them.request(
+            method,
+            `${path()}/${sent.id}`,
+            body ? { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } } : {},
+          )
+        ).status,
+      ).toBe(404)
     }
     await call('DELETE', `/api/lawns/${lawn.id}`)
     expect(await owner('select 1 from photos')).toEqual([])
   })
 
   test('has its place on a shelf that ends, also where two browsers put the last ones there at once', async () => {
-    await owner(`insert into photos (firm_id, lawn_id, id, width_px, height_px, jpeg, small) select $1, $2, gen_random_uuid(), 16, 8, $3, $3 from generate_series(1, $4)`, [us.firmId, lawn.id, greenJpeg(), MOST_PHOTOS - 1])
+    await owner(
+      `insert into photos (firm_id, lawn_id, id, width_px, height_px, jpeg, small) select $1, $2, gen_random_uuid(), 16, 8, $3, $3 from generate_series(1, $4)`,
+      [us.firmId, lawn.id, greenJpeg(), MOST_PHOTOS - 1],
+    )
     const answers = await Promise.all([call('POST', path(), photo()), call('POST', path(), photo())])
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 409])
   })

@@ -11,11 +11,12 @@ import { demoMode } from './settings'
 /** How closely the list of one's sessions knows when each was used. */
 const SEEN_EVERY_MS = 10 * 60_000
 /** Nobody waits for it, and nothing is lost where it fails. */
-const noteSeen = ({ firm, person, session }: AtWork): Promise<void> => seen({ firmId: firm.id, personId: person.id, sessionId: session.id }).catch(() => undefined)
+const noteSeen = ({ firm, person, session }: AtWork): Promise<void> =>
+  seen({ firmId: firm.id, personId: person.id, sessionId: session.id }).catch(() => undefined)
 
 async function whoIsAtWork(event: H3Event): Promise<AtWork> {
   const claim = await claimOf(event)
-  const work = claim && await atWork(claim)
+  const work = claim && (await atWork(claim))
   if (work) return work
   throw demoMode()
     ? new Refusal(401, 'enter_demo', 'Nobody is signed in. The demo lets you in without a password.')
@@ -42,7 +43,8 @@ export function answer<T>(handle: (event: H3Event, work: AtWork) => Promise<T>, 
     const work = await whoIsAtWork(event)
     event.context.atWork = work
     if (Date.now() - Date.parse(work.session.seenAt) > SEEN_EVERY_MS) void noteSeen(work)
-    if (only && work.person.role !== only) throw new Refusal(403, 'owner_only', 'Only an owner of the firm may do this.')
+    if (only && work.person.role !== only)
+      throw new Refusal(403, 'owner_only', 'Only an owner of the firm may do this.')
     return handle(event, work)
   })
 }

@@ -7,16 +7,22 @@ import { tooManyValues } from './structure'
 /** Nothing that people type is larger. */
 const MOST_BYTES = 128 * 1024
 
-const isOf = (event: H3Event, type: string): boolean => (getRequestHeader(event, 'content-type') ?? '').toLowerCase().split(';')[0]!.trim() === type
+const isOf = (event: H3Event, type: string): boolean =>
+  (getRequestHeader(event, 'content-type') ?? '').toLowerCase().split(';')[0]!.trim() === type
 
 /** The body of a request, judged by its contract. */
-export async function bodyOf<T extends z.ZodType>(event: H3Event, schema: T, mostBytes = MOST_BYTES): Promise<z.output<T>> {
+export async function bodyOf<T extends z.ZodType>(
+  event: H3Event,
+  schema: T,
+  mostBytes = MOST_BYTES,
+): Promise<z.output<T>> {
   // A form of another site can send text but not JSON.
   if (!isOf(event, 'application/json')) return schema.parse(undefined)
   let raw: unknown
   try {
     const json = new TextDecoder('utf-8', { fatal: true }).decode(await readBounded(event, mostBytes))
-    if (tooManyValues(json)) throw new Refusal(413, 'too_many_values', 'This holds more than anybody types. Nothing was saved. Split it.')
+    if (tooManyValues(json))
+      throw new Refusal(413, 'too_many_values', 'This holds more than anybody types. Nothing was saved. Split it.')
     raw = JSON.parse(json)
   } catch (error) {
     if (error instanceof Refusal) throw error
@@ -25,7 +31,11 @@ export async function bodyOf<T extends z.ZodType>(event: H3Event, schema: T, mos
 }
 
 /** The body of a request as it came, to be judged beside the server's own thread. @param type that it has to be of */
-export async function bytesOf(event: H3Event, type: 'application/json' | 'text/csv', mostBytes: number): Promise<Uint8Array> {
+export async function bytesOf(
+  event: H3Event,
+  type: 'application/json' | 'text/csv',
+  mostBytes: number,
+): Promise<Uint8Array> {
   if (!isOf(event, type)) throw new Refusal(415, 'type', `This has to be sent as ${type}. Nothing was kept.`)
   const bytes = await readBounded(event, mostBytes)
   if (!bytes.length) throw new Refusal(422, 'empty', 'The file is empty.', { file: 'The file is empty.' })

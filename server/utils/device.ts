@@ -1,7 +1,21 @@
 import { getRequestHeader, type H3Event } from 'h3'
 
-const BROWSERS = [['Edg/', 'Edge'], ['OPR/', 'Opera'], ['Firefox/', 'Firefox'], ['Chrome/', 'Chrome'], ['Safari/', 'Safari']] as const
-const SYSTEMS = [['iPhone', 'iPhone'], ['iPad', 'iPad'], ['Android', 'Android'], ['Windows', 'Windows'], ['Mac OS X', 'Mac'], ['CrOS', 'Chromebook'], ['Linux', 'Linux']] as const
+const BROWSERS = [
+  ['Edg/', 'Edge'],
+  ['OPR/', 'Opera'],
+  ['Firefox/', 'Firefox'],
+  ['Chrome/', 'Chrome'],
+  ['Safari/', 'Safari'],
+] as const
+const SYSTEMS = [
+  ['iPhone', 'iPhone'],
+  ['iPad', 'iPad'],
+  ['Android', 'Android'],
+  ['Windows', 'Windows'],
+  ['Mac OS X', 'Mac'],
+  ['CrOS', 'Chromebook'],
+  ['Linux', 'Linux'],
+] as const
 
 /** What a browser calls itself, in words by which its owner knows it again: "Firefox on Windows". */
 export function deviceOf(event: H3Event): string {

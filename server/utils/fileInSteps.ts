@@ -12,8 +12,20 @@ const held = new Map<string, number>()
 
 function take(event: H3Event, firmId: string): () => void {
   const own = held.get(firmId) ?? 0
-  const full = own >= MOST_OF_A_FIRM ? new Refusal(429, 'too_many', `${MOST_OF_A_FIRM} files of your firm are being read just now. Nothing of this one was kept; try again in a minute.`)
-    : [...held.values()].reduce((sum, n) => sum + n, 0) >= MOST_FILES ? new Refusal(503, 'busy', 'Other files are being read just now. Nothing of yours was kept; try again in a minute.') : undefined
+  const full =
+    own >= MOST_OF_A_FIRM
+      ? new Refusal(
+          429,
+          'too_many',
+          `${MOST_OF_A_FIRM} files of your firm are being read just now. Nothing of this one was kept; try again in a minute.`,
+        )
+      : [...held.values()].reduce((sum, n) => sum + n, 0) >= MOST_FILES
+        ? new Refusal(
+            503,
+            'busy',
+            'Other files are being read just now. Nothing of yours was kept; try again in a minute.',
+          )
+        : undefined
   if (full) {
     // What is still on its way is not waited for.
     setResponseHeader(event, 'connection', 'close')
@@ -28,7 +40,11 @@ function take(event: H3Event, firmId: string): () => void {
 }
 
 /** A table somebody sent, worked on in steps: taken in only while there is room for it. */
-export async function fileInSteps<T extends object>(event: H3Event, { firm }: AtWork, work: (bytes: Uint8Array, how: Work) => Promise<T>) {
+export async function fileInSteps<T extends object>(
+  event: H3Event,
+  { firm }: AtWork,
+  work: (bytes: Uint8Array, how: Work) => Promise<T>,
+) {
   const release = take(event, firm.id)
   let bytes: Uint8Array
   try {

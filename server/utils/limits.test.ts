@@ -2,10 +2,16 @@ import { afterEach, expect, test } from 'vitest'
 import type { H3Event } from 'h3'
 import { addressOf } from './limits'
 
-afterEach(() => { Reflect.deleteProperty(process.env, 'UPPER_SILL_BEHIND_PROXY') })
+afterEach(() => {
+  Reflect.deleteProperty(process.env, 'UPPER_SILL_BEHIND_PROXY')
+})
 
 const from = (remoteAddress: string, forwarded?: string) =>
-  ({ node: { req: { headers: forwarded === undefined ? {} : { 'x-forwarded-for': forwarded }, socket: { remoteAddress } } } }) as unknown as H3Event
+  ({
+    node: {
+      req: { headers: forwarded === undefined ? {} : { 'x-forwarded-for': forwarded }, socket: { remoteAddress } },
+    },
+  }) as unknown as H3Event
 
 test('without a proxy the asker cannot say where from', () => {
   expect(addressOf(from('203.0.113.9', '198.51.100.1'))).toBe('203.0.113.9')

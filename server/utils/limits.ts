@@ -6,7 +6,9 @@ import { behindProxy } from './settings'
 /** The first half of an IPv6 address: one household has all of the other. */
 function networkOf(address: string): string {
   const [left, right] = address.split('::').map((half) => (half ? half.split(':') : [])) as [string[], string[]?]
-  const groups = right ? [...left, ...Array<string>(Math.max(0, 8 - left.length - right.length)).fill('0'), ...right] : left
+  const groups = right
+    ? [...left, ...Array<string>(Math.max(0, 8 - left.length - right.length)).fill('0'), ...right]
+    : left
   return groups.slice(0, 4).join(':')
 }
 

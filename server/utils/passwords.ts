@@ -12,7 +12,7 @@ let nobodys: Promise<string> | undefined
 /** Takes as long for an address that nobody has, so that the time does not tell. */
 export async function passwordFits(hash: string | null | undefined, password: string): Promise<boolean> {
   nobodys ??= hashPassword(randomBytes(16).toString('hex'))
-  const fits = await scrypt.verify(hash ?? await nobodys, password)
+  const fits = await scrypt.verify(hash ?? (await nobodys), password)
   return fits && typeof hash === 'string'
 }
 

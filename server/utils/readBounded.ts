@@ -5,8 +5,18 @@ import { Refusal } from './refusal'
 const PATIENCE_MS = 30_000
 const LEAST_BYTES_PER_S = 16_384
 
-const tooLarge = (most: number) => new Refusal(413, 'too_large', `This is larger than ${most >= 1_000_000 ? `${Math.round(most / 1_000_000)} MB` : `${Math.round(most / 1024)} kB`}. Nothing was saved. Split it.`)
-const tooSlow = () => new Refusal(408, 'too_slow', 'This came too slowly to be taken. Nothing was saved; what you entered is still here. Try again where the network is better.')
+const tooLarge = (most: number) =>
+  new Refusal(
+    413,
+    'too_large',
+    `This is larger than ${most >= 1_000_000 ? `${Math.round(most / 1_000_000)} MB` : `${Math.round(most / 1024)} kB`}. Nothing was saved. Split it.`,
+  )
+const tooSlow = () =>
+  new Refusal(
+    408,
+    'too_slow',
+    'This came too slowly to be taken. Nothing was saved; what you entered is still here. Try again where the network is better.',
+  )
 
 /** Reads a body and stops at its bounds, so that what is too large never fills the memory and what is too slow holds no place. */
 export async function readBounded(event: H3Event, mostBytes: number): Promise<Uint8Array> {
@@ -35,7 +45,14 @@ export async function readBounded(event: H3Event, mostBytes: number): Promise<Ui
 
 async function within<T>(wait: Promise<T>, ms: number): Promise<T> {
   let timer: NodeJS.Timeout | undefined
-  const patience = new Promise<never>((_, fail) => { timer = setTimeout(() => { fail(tooSlow()) }, Math.max(0, ms)) })
+  const patience = new Promise<never>((_, fail) => {
+    timer = setTimeout(
+      () => {
+        fail(tooSlow())
+      },
+      Math.max(0, ms),
+    )
+  })
   try {
     return await Promise.race([wait, patience])
   } finally {

@@ -15,7 +15,8 @@ const RECOVERY_CODES = 10
 const LETTERS = '23456789ABCDEFGHJKMNPQRSTVWXYZ'
 
 /** Secrets lie in the database under a key that only the server has. */
-const key = (): Buffer => Buffer.from(hkdfSync('sha256', String(useRuntimeConfig().session.password), '', 'upper sill, second factor', 32))
+const key = (): Buffer =>
+  Buffer.from(hkdfSync('sha256', String(useRuntimeConfig().session.password), '', 'upper sill, second factor', 32))
 
 function seal(secret: string): string {
   const iv = randomBytes(12)
@@ -36,7 +37,8 @@ function unseal(text: string): string | undefined {
   }
 }
 
-const totp = (base32: string, account = ''): TOTP => new TOTP({ issuer: 'Upper Sill', label: account, secret: Secret.fromBase32(base32), period: PERIOD_S })
+const totp = (base32: string, account = ''): TOTP =>
+  new TOTP({ issuer: 'Upper Sill', label: account, secret: Secret.fromBase32(base32), period: PERIOD_S })
 
 export function newSecret(account: string): { secret: string; address: string; sealed: string } {
   const secret = new Secret({ size: SECRET_BYTES }).base32
@@ -63,7 +65,11 @@ export function newRecoveryCodes(): { codes: string[]; hashes: Buffer[] } {
       if (byte! < LETTERS.length * 8) return LETTERS[byte! % LETTERS.length]!
     }
   }
-  const codes = Array.from({ length: RECOVERY_CODES }, () => Array.from({ length: 8 }, letter).join('').replace(/^(.{4})/, '$1-'))
+  const codes = Array.from({ length: RECOVERY_CODES }, () =>
+    Array.from({ length: 8 }, letter)
+      .join('')
+      .replace(/^(.{4})/, '$1-'),
+  )
   return { codes, hashes: codes.map(codeHash) }
 }
 
@@ -74,11 +80,12 @@ export function newRecoveryCodes(): { codes: string[]; hashes: Buffer[] } {
 export async function secondFactorGiven(of: Author, code: string | undefined): Promise<void> {
   const { secret, on } = await secondFactorOf(of)
   if (!on || secret === null) return
-  if (code === undefined) throw new Refusal(401, 'second_factor', 'Enter the six digits of your authenticator, or a recovery code.')
+  if (code === undefined)
+    throw new Refusal(401, 'second_factor', 'Enter the six digits of your authenticator, or a recovery code.')
   if (/^\d{6}$/.test(code)) {
     const step = stepOf(secret, code)
-    if (step !== undefined && await useStep(of, step)) return
-  } else if (await useRecoveryCode(of, codeHash(code)) !== undefined) return
+    if (step !== undefined && (await useStep(of, step))) return
+  } else if ((await useRecoveryCode(of, codeHash(code))) !== undefined) return
   const message = 'This code does not open, or was used before. Wait for the next one.'
   throw new Refusal(401, 'wrong_code', message, { code: message })
 }

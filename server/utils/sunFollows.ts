@@ -18,20 +18,27 @@ function workedOut(firmId: string, lawn: Lawn): Promise<void> {
   const wanted = question && sunWantedOf(question)
   if (!question || !wanted) return Promise.resolve()
   const key = `${lawn.id} ${wanted}`
-  const working = underWay.get(key) ?? (async () => {
-    try {
-      const byMonthH = await compute('sunOfPlan', question).catch((error: unknown) => {
-        if (!(error instanceof Refusal && error.code === 'too_much')) throw error
-        // What takes too much is known to be unknown: the survey asks for hours by hand.
-        return question.zoneIds.map(() => null)
-      })
-      await keepSun(firmId, lawn.id, wanted, Object.fromEntries(question.zoneIds.map((id, i) => [id, byMonthH[i] ?? null])))
-    } catch (error) {
-      log.warn({ lawn: lawn.id, reason: String(error) }, 'the sun over a plan was not kept')
-    } finally {
-      underWay.delete(key)
-    }
-  })()
+  const working =
+    underWay.get(key) ??
+    (async () => {
+      try {
+        const byMonthH = await compute('sunOfPlan', question).catch((error: unknown) => {
+          if (!(error instanceof Refusal && error.code === 'too_much')) throw error
+          // What takes too much is known to be unknown: the survey asks for hours by hand.
+          return question.zoneIds.map(() => null)
+        })
+        await keepSun(
+          firmId,
+          lawn.id,
+          wanted,
+          Object.fromEntries(question.zoneIds.map((id, i) => [id, byMonthH[i] ?? null])),
+        )
+      } catch (error) {
+        log.warn({ lawn: lawn.id, reason: String(error) }, 'the sun over a plan was not kept')
+      } finally {
+        underWay.delete(key)
+      }
+    })()
   underWay.set(key, working)
   return working
 }
@@ -39,6 +46,10 @@ function workedOut(firmId: string, lawn: Lawn): Promise<void> {
 /** Sees to it that the sun of a lawn is worked out, and waits a moment for it. @returns true where it is there now */
 export async function sunFollows(firmId: string, lawn: Lawn): Promise<boolean> {
   if (!lawn.sunAwaited) return false
-  const patience = new Promise<false>((give) => { setTimeout(() => { give(false) }, PATIENCE_MS).unref() })
+  const patience = new Promise<false>((give) => {
+    setTimeout(() => {
+      give(false)
+    }, PATIENCE_MS).unref()
+  })
   return Promise.race([workedOut(firmId, lawn).then(() => true as const), patience])
 }

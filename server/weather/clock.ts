@@ -6,7 +6,14 @@ const formats = new Map<string, Intl.DateTimeFormat>()
 function formatOf(timeZone: string): Intl.DateTimeFormat {
   const known = formats.get(timeZone)
   if (known) return known
-  const options = { hourCycle: 'h23', year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit' } as const
+  const options = {
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+  } as const
   let format: Intl.DateTimeFormat
   try {
     format = new Intl.DateTimeFormat('en-US', { ...options, timeZone })
@@ -19,7 +26,11 @@ function formatOf(timeZone: string): Intl.DateTimeFormat {
 
 /** What the clock of a zone shows at a moment. */
 const shown = (timeZone: string, moment: Date): Record<string, string> =>
-  Object.fromEntries(formatOf(timeZone).formatToParts(moment).map(({ type, value }) => [type, value]))
+  Object.fromEntries(
+    formatOf(timeZone)
+      .formatToParts(moment)
+      .map(({ type, value }) => [type, value]),
+  )
 
 /** The day it is in a zone at a moment. @throws RangeError for a moment outside the calendar */
 export function dayIn(timeZone: string, moment: Date): Day {
@@ -30,7 +41,10 @@ export function dayIn(timeZone: string, moment: Date): Day {
 /** By how much the clock of a zone is ahead of UTC at a moment, ms. */
 function aheadMs(timeZone: string, moment: Date): number {
   const at = shown(timeZone, moment)
-  return Date.UTC(Number(at.year), Number(at.month) - 1, Number(at.day), Number(at.hour), Number(at.minute)) - Math.floor(moment.getTime() / 60_000) * 60_000
+  return (
+    Date.UTC(Number(at.year), Number(at.month) - 1, Number(at.day), Number(at.hour), Number(at.minute)) -
+    Math.floor(moment.getTime() / 60_000) * 60_000
+  )
 }
 
 /** The moment some days on at which the clock of a zone shows the same, over changes of summer time too. */

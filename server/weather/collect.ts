@@ -29,7 +29,11 @@ export async function collect(firmId: string, station: StationRecord, today: Day
       fetch(`${station.feedPath}/probe.csv?from=${from}&to=${today}`),
     ])
     await keepForecast(firmId, station.id, today, readDays(bytesOf(forecast), OPEN_FORECAST, forecastLimit(today)).days)
-    await keepReadings(firmId, station.id, readReadings(bytesOf(probe), { temperature: 'C', depthMm: null, today }).readings)
+    await keepReadings(
+      firmId,
+      station.id,
+      readReadings(bytesOf(probe), { temperature: 'C', depthMm: null, today }).readings,
+    )
     await keepWeather(firmId, station.id, readDays(bytesOf(days), OPEN_FORM, yesterday).days)
     return true
   } catch (error) {

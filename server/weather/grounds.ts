@@ -35,22 +35,55 @@ const warmerK = (station: StationRecord, heightM: number | null): number =>
   station.heightM === null || heightM === null ? 0 : Math.round((station.heightM - heightM) * LAPSE_K_PER_M * 100) / 100
 
 /** What a season is computed from, with a key that changes when any of it does; the long record is read only where it is wanted. */
-export async function groundsOf({ firm, today }: AtWork, station: StationRecord, { ground, heightM }: { ground: Ground; heightM: number | null }): Promise<{ key: string; now: WeatherNow; read: () => Promise<Grounds> }> {
+export async function groundsOf(
+  { firm, today }: AtWork,
+  station: StationRecord,
+  { ground, heightM }: { ground: Ground; heightM: number | null },
+): Promise<{ key: string; now: WeatherNow; read: () => Promise<Grounds> }> {
   const now = await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND))
   const lender = await lenderOf(firm.id, station)
   const ahead = clockAheadH(firm.timeZone, station.lonDeg, today)
   const warmer = warmerK(station, heightM)
   return {
-    now, key: JSON.stringify([station.id, station.name, now.stamp, today, now.forecast, lender, now.probe, ahead, groundOf(station), ground, warmer]),
+    now,
+    key: JSON.stringify([
+      station.id,
+      station.name,
+      now.stamp,
+      today,
+      now.forecast,
+      lender,
+      now.probe,
+      ahead,
+      groundOf(station),
+      ground,
+      warmer,
+    ]),
     async read() {
       const { name, normals } = station
-      const told = await compute('climateOfStation', { record: await weatherText(firm.id, station.id), name, normals, lender, today })
+      const told = await compute('climateOfStation', {
+        record: await weatherText(firm.id, station.id),
+        name,
+        normals,
+        lender,
+        today,
+      })
       if ('lacks' in told) throw new Refusal(409, 'weather', told.lacks)
       const { climate, own, from, observed } = told
       return {
-        yearsFrom: warmer ? `${from}, moved by ${Math.round(Math.abs(warmer) * 18) / 10} °F (${Math.abs(warmer).toFixed(1)} K) for the lawn's height` : from,
+        yearsFrom: warmer
+          ? `${from}, moved by ${Math.round(Math.abs(warmer) * 18) / 10} °F (${Math.abs(warmer).toFixed(1)} K) for the lawn's height`
+          : from,
         input: {
-          today, observed, forecast: now.forecast, climate, ground, years: own ? MOST_STATION_YEARS : WEATHER_YEARS, seed: SEED, own, warmerK: warmer,
+          today,
+          observed,
+          forecast: now.forecast,
+          climate,
+          ground,
+          years: own ? MOST_STATION_YEARS : WEATHER_YEARS,
+          seed: SEED,
+          own,
+          warmerK: warmer,
           probe: { readings: now.probe, ground: groundOf(station), clockAheadH: ahead },
         },
       }

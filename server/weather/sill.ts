@@ -27,12 +27,19 @@ const inTheMaking = new Map<string, Promise<KeptOutlook>>()
  * What is remembered depends on nothing but its key, so it is never stale; the longest unused goes first. Asked for again
  * while it is still worked out, it is worked out once.
  */
-function remembered<T>(store: Map<string, Promise<T>>, most: number, key: string, compute: () => Promise<T>): Promise<T> {
+function remembered<T>(
+  store: Map<string, Promise<T>>,
+  most: number,
+  key: string,
+  compute: () => Promise<T>,
+): Promise<T> {
   const value = store.get(key) ?? compute()
   store.delete(key)
   store.set(key, value)
   // A failure is not remembered.
-  value.catch(() => { if (store.get(key) === value) store.delete(key) })
+  value.catch(() => {
+    if (store.get(key) === value) store.delete(key)
+  })
   if (store.size > most) store.delete(store.keys().next().value!)
   return value
 }
@@ -46,11 +53,19 @@ export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): Stati
 
 /** Works a season out, once however many ask, and keeps it for every server. */
 function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): Promise<KeptOutlook> {
-  const making = inTheMaking.get(hash) ?? work().then(async (outlook) => {
-    // Not kept is worked out again; nobody has to be told.
-    await keepOutlook(firmId, hash, outlook).catch((error: unknown) => { log.warn({ reason: String(error) }, 'a season was not kept') })
-    return outlook
-  }).finally(() => { inTheMaking.delete(hash) })
+  const making =
+    inTheMaking.get(hash) ??
+    work()
+      .then(async (outlook) => {
+        // Not kept is worked out again; nobody has to be told.
+        await keepOutlook(firmId, hash, outlook).catch((error: unknown) => {
+          log.warn({ reason: String(error) }, 'a season was not kept')
+        })
+        return outlook
+      })
+      .finally(() => {
+        inTheMaking.delete(hash)
+      })
   inTheMaking.set(hash, making)
   return making
 }
@@ -59,20 +74,33 @@ function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): P
  * The season of a subject by the hash of all that it is worked out from.
  * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
  */
-async function seasonOf(work: AtWork, station: StationRecord, { ground, heightM, seed, risk, mowingMm, stand }: Subject, when: 'soon' | 'later') {
+async function seasonOf(
+  work: AtWork,
+  station: StationRecord,
+  { ground, heightM, seed, risk, mowingMm, stand }: Subject,
+  when: 'soon' | 'later',
+) {
   const { key, now, read } = await groundsOf(work, station, { ground, heightM })
-  const hash = createHash('sha256').update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand])).digest('hex')
-  const make = () => made(work.firm.id, hash, async () => {
-    const { input, yearsFrom } = await remembered(grounds, MOST_GROUNDS, key, read)
-    return { ...(await workedOut({ key, input, seed, risk, mowingMm, stand }, when)), yearsFrom }
-  })
+  const hash = createHash('sha256')
+    .update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand]))
+    .digest('hex')
+  const make = () =>
+    made(work.firm.id, hash, async () => {
+      const { input, yearsFrom } = await remembered(grounds, MOST_GROUNDS, key, read)
+      return { ...(await workedOut({ key, input, seed, risk, mowingMm, stand }, when)), yearsFrom }
+    })
   return { hash, now, make }
 }
 
 /** What a list reads of a subject's season, a `Brief` as JSON. */
 export async function briefText(work: AtWork, station: StationRecord, subject: Subject): Promise<string> {
   const { hash, make } = await seasonOf(work, station, subject, 'later')
-  return remembered(briefs, MOST_BRIEFS, hash, async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief)
+  return remembered(
+    briefs,
+    MOST_BRIEFS,
+    hash,
+    async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief,
+  )
 }
 
 /** What the sill shows of one subject, its outlook still as text. */
@@ -83,11 +111,25 @@ export interface SillText extends Omit<SillData, 'outlook'> {
 /** Everything the sill shows of one subject, from one station. */
 export async function sillText(work: AtWork, station: StationRecord, subject: Subject): Promise<SillText> {
   const { hash, now, make } = await seasonOf(work, station, subject, 'soon')
-  const { outlook, yearsFrom } = await remembered(outlooks, MOST_OUTLOOKS, hash, async () => (await keptOutlook(work.firm.id, hash)) ?? await make())
+  const { outlook, yearsFrom } = await remembered(
+    outlooks,
+    MOST_OUTLOOKS,
+    hash,
+    async () => (await keptOutlook(work.firm.id, hash)) ?? (await make()),
+  )
   const grass = grassByCode(mainOf(subject.seed))
   return {
-    place: subject.place, stationId: station.id, stationName: station.name, grassName: grass.name, seedName: blendWords(subject.seed), grassSeason: grass.season,
-    forecast: now.forecast, forecastIssued: now.forecastIssued, recordEnds: now.lastDay, yearsFrom, outlook,
+    place: subject.place,
+    stationId: station.id,
+    stationName: station.name,
+    grassName: grass.name,
+    seedName: blendWords(subject.seed),
+    grassSeason: grass.season,
+    forecast: now.forecast,
+    forecastIssued: now.forecastIssued,
+    recordEnds: now.lastDay,
+    yearsFrom,
+    outlook,
   }
 }
 
@@ -97,8 +139,18 @@ export function sillJson({ outlook, ...told }: SillText): string {
 }
 
 /** The same season as its ingredients, for what is tried out in a browser. */
-export async function seasonTold(work: AtWork, station: StationRecord, subject: Subject, lawn: Lawn): Promise<SeasonTold> {
+export async function seasonTold(
+  work: AtWork,
+  station: StationRecord,
+  subject: Subject,
+  lawn: Lawn,
+): Promise<SeasonTold> {
   const { read } = await groundsOf(work, station, subject)
-  const zones = zoneSubjects(lawn, station, work.today).map(({ name, subject: { seed, ground, risk } }) => ({ name, seed, ground, risk }))
+  const zones = zoneSubjects(lawn, station, work.today).map(({ name, subject: { seed, ground, risk } }) => ({
+    name,
+    seed,
+    ground,
+    risk,
+  }))
   return { input: (await read()).input, seed: subject.seed, risk: subject.risk, zones }
 }

@@ -30,7 +30,12 @@ let truth: { weather: WeatherRun; soil: SoilProfile } | undefined
 
 function simulated() {
   if (!truth) {
-    const weather = generateWeather(climateFromNormals(PELLMOOR.normals), FIRST, daysBetween(FIRST, LAST), PELLMOOR.seed)
+    const weather = generateWeather(
+      climateFromNormals(PELLMOOR.normals),
+      FIRST,
+      daysBetween(FIRST, LAST),
+      PELLMOOR.seed,
+    )
     truth = { weather, soil: followProfile(spunUpSoil(weather, GROUND).column, surfaceHourlyC(weather, GROUND), FIRST) }
   }
   return truth
@@ -61,7 +66,15 @@ export function standinForecast(issuedOn: Day): ForecastDay[] {
   return Array.from({ length: FORECAST_DAYS }, (_, lead): ForecastDay | undefined => {
     const day = dayAt(simulated().weather, addDays(issuedOn, lead))
     const [shift, wetter] = [random.normal() * 0.35 * lead, Math.exp(random.normal() * 0.12 * lead)]
-    return day && { day: day.day, tmaxC: toTenth(day.tmaxC + shift), tminC: toTenth(day.tminC + shift), rainMm: toTenth(day.rainMm * wetter), windKmh: windOf(day.day) }
+    return (
+      day && {
+        day: day.day,
+        tmaxC: toTenth(day.tmaxC + shift),
+        tminC: toTenth(day.tminC + shift),
+        rainMm: toTenth(day.rainMm * wetter),
+        windKmh: windOf(day.day),
+      }
+    )
   }).filter((day) => day !== undefined)
 }
 
@@ -69,9 +82,15 @@ export function standinForecast(issuedOn: Day): ForecastDay[] {
 export function standinReadings(from: Day, to: Day): ProbeReading[] {
   const { soil } = simulated()
   return [...daysFrom(from, to)].flatMap((day) => {
-    const truthC = profileC(soil, PROBE_DEPTH_M, daysBetween(FIRST, day) * 24 + READ_AT.hour - clockAheadH(PELLMOOR.timeZone, PELLMOOR.lonDeg, day))
+    const truthC = profileC(
+      soil,
+      PROBE_DEPTH_M,
+      daysBetween(FIRST, day) * 24 + READ_AT.hour - clockAheadH(PELLMOOR.timeZone, PELLMOOR.lonDeg, day),
+    )
     if (truthC === undefined) return []
     const noise = seededRandom(dayNumber(day) * 31).normal() * PROBE_NOISE_K
-    return [{ at: `${day}T${READ_AT.clock}`, depthMm: PROBE_DEPTH_M * 1000, tempC: toTenth(truthC + PROBE_OFFSET_K + noise) }]
+    return [
+      { at: `${day}T${READ_AT.clock}`, depthMm: PROBE_DEPTH_M * 1000, tempC: toTenth(truthC + PROBE_OFFSET_K + noise) },
+    ]
   })
 }

@@ -44,14 +44,21 @@ function standOf(lawn: Lawn, zones: readonly ZoneSurvey[], seed: Blend): Stand |
   const grass = grassByCode(mainOf(seed))
   const killed = programme !== null && !PROGRAMMES[programme].keepsTurf
   return {
-    old: killed ? null : standingGrass(zones), keptShare: killed ? 0 : survey.desirableShare,
+    old: killed ? null : standingGrass(zones),
+    keptShare: killed ? 0 : survey.desirableShare,
     scalpToMm: settings?.scalpToMm ?? defaultScalpMm(grass, survey.desirableShare, 'by stand'),
-    liveSeedsPerCm2: seedsPerCm2(settings?.seedRateGPerM2 ?? overseedRate(grass).value, seed), buried: (settings?.coverMm ?? USUAL_COVER_MM) > 0 || (settings?.rakeMm ?? 1) > 0,
+    liveSeedsPerCm2: seedsPerCm2(settings?.seedRateGPerM2 ?? overseedRate(grass).value, seed),
+    buried: (settings?.coverMm ?? USUAL_COVER_MM) > 0 || (settings?.rakeMm ?? 1) > 0,
   }
 }
 
 /** The season of some zones: of the grass and the ground most of them have, as far as they are surveyed. */
-function subjectOver(lawn: Lawn, station: StationRecord, zones: readonly ZoneSurvey[], seed: Blend | undefined): Subject {
+function subjectOver(
+  lawn: Lawn,
+  station: StationRecord,
+  zones: readonly ZoneSurvey[],
+  seed: Blend | undefined,
+): Subject {
   const survey = zones.length ? surveyOver(zones, lawn.texture) : undefined
   const { plan, wishes } = lawn
   const coverMm = plan.settings?.coverMm ?? USUAL_COVER_MM
@@ -61,14 +68,23 @@ function subjectOver(lawn: Lawn, station: StationRecord, zones: readonly ZoneSur
   const grass = grassByCode(mainOf(sown))
   const kept = survey?.mowingHeightMm ?? grass.mowingMm[0]
   return {
-    place: lawn.client, seed: sown, heightM: lawn.heightM, stand: standOf(lawn, zones, sown),
+    place: lawn.client,
+    seed: sown,
+    heightM: lawn.heightM,
+    stand: standOf(lawn, zones, sown),
     ground: {
       // A tenth of a degree is 11 km: the sun does not tell them apart.
-      latDeg: Math.round(lawn.latDeg * 10) / 10, coastal: station.coastal, texture: lawn.texture, sun: survey?.sun ?? 'full',
+      latDeg: Math.round(lawn.latDeg * 10) / 10,
+      coastal: station.coastal,
+      texture: lawn.texture,
+      sun: survey?.sun ?? 'full',
       cover: (survey?.bareShare ?? 0) >= 0.5 ? 'bare' : 'thin turf',
     },
     risk: {
-      covering: coveringOf(cover), slopeShare: survey?.slopeShare ?? 0, ...(winterColour ? { winterColour } : {}), bed: { cover, coverMm, watering: wateringOf(lawn) },
+      covering: coveringOf(cover),
+      slopeShare: survey?.slopeShare ?? 0,
+      ...(winterColour ? { winterColour } : {}),
+      bed: { cover, coverMm, watering: wateringOf(lawn) },
     },
     mowingMm: Math.min(Math.max(kept, grass.mowingMm[0]), grass.mowingMm[1]),
   }
@@ -77,27 +93,43 @@ function subjectOver(lawn: Lawn, station: StationRecord, zones: readonly ZoneSur
 const surveyed = (lawn: Lawn, today: Day) => zoneSurveysOf(lawn, lawn.plan.sowOn ?? today)
 
 /** The season of a lawn. */
-export const subjectOf = (lawn: Lawn, station: StationRecord, today: Day): Subject => subjectOver(lawn, station, surveyed(lawn, today), seedOf(lawn))
+export const subjectOf = (lawn: Lawn, station: StationRecord, today: Day): Subject =>
+  subjectOver(lawn, station, surveyed(lawn, today), seedOf(lawn))
 
 /** Each zone by itself, with its own grass and exposure, where there are several. */
 export function zoneSubjects(lawn: Lawn, station: StationRecord, today: Day): { name: string; subject: Subject }[] {
   const zones = surveyed(lawn, today)
   if (zones.length < 2) return []
   const { plan } = lawn
-  return zones.filter(({ id }) => plan.zonePlans[id]?.programme !== 'leave').map((zone) => {
-    const own = plan.zonePlans[zone.id]?.programme
-    const programme = own && own !== 'leave' ? own : plan.programme
-    const seed = (programme ? PROGRAMMES[programme].seed : undefined) ?? zone.grass
-    return { name: zone.name, subject: subjectOver(lawn, station, [zone], plan.blend.length ? plan.blend : pureSeed(seed)) }
-  })
+  return zones
+    .filter(({ id }) => plan.zonePlans[id]?.programme !== 'leave')
+    .map((zone) => {
+      const own = plan.zonePlans[zone.id]?.programme
+      const programme = own && own !== 'leave' ? own : plan.programme
+      const seed = (programme ? PROGRAMMES[programme].seed : undefined) ?? zone.grass
+      return {
+        name: zone.name,
+        subject: subjectOver(lawn, station, [zone], plan.blend.length ? plan.blend : pureSeed(seed)),
+      }
+    })
 }
 
 /** Ground that a station and its probe stand on. */
-export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({ latDeg, coastal, texture: 'loam', cover: 'thin turf', sun: 'full' })
+export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({
+  latDeg,
+  coastal,
+  texture: 'loam',
+  cover: 'thin turf',
+  sun: 'full',
+})
 
 export function homeSubject(station: StationRecord, code: GrassCode): Subject {
   return {
-    place: station.name, seed: pureSeed(code), mowingMm: grassByCode(code).mowingMm[0], heightM: station.heightM, stand: undefined,
+    place: station.name,
+    seed: pureSeed(code),
+    mowingMm: grassByCode(code).mowingMm[0],
+    heightM: station.heightM,
+    stand: undefined,
     risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: USUAL_COVER_MM, watering: AS_TOLD } },
     ground: groundOf(station),
   }

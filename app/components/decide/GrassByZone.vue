@@ -7,22 +7,45 @@ import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '#core/programme
 import { noteProblem } from '~/utils/overrule'
 
 /** Grass and programme of each zone, with what speaks against them. */
-const props = defineProps<{ lawn: Lawn; zones: readonly ZoneDecision[]; chosen: ProgrammeCode | null; busy: boolean; locked: boolean }>()
-const emit = defineEmits<{ grass: [zoneId: string, code: GrassCode]; programme: [zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', note: string] }>()
+const props = defineProps<{
+  lawn: Lawn
+  zones: readonly ZoneDecision[]
+  chosen: ProgrammeCode | null
+  busy: boolean
+  locked: boolean
+}>()
+const emit = defineEmits<{
+  grass: [zoneId: string, code: GrassCode]
+  programme: [zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', note: string]
+}>()
 const { text } = useUnits()
-const rows = computed(() => props.zones.map((decision) => {
-  const verdicts = judgeGrasses(decision.zone, { look: props.lawn.wishes.look, latDeg: props.lawn.latDeg })
-  const own = props.lawn.plan.zonePlans[decision.zone.id]
-  return {
-    ...decision, own, best: verdicts[0]!, mine: verdicts.find(({ grass }) => grass.code === decision.zone.grass)!,
-    items: verdicts.map(({ grass, suits, conflicts }) => ({ value: grass.code, label: suits ? grass.name : `${grass.name}, ${conflicts.length} against` })),
-    programmes: [
-      { value: 'rest', label: props.chosen ? `as the rest: ${PROGRAMMES[props.chosen].name.toLowerCase()}` : 'as the rest' },
-      ...PROGRAMME_CODES.filter((code) => code !== props.chosen || own?.programme === code).map((code) => ({ value: code, label: decision.verdicts[code].fits ? PROGRAMMES[code].name : `${PROGRAMMES[code].name}, does not fit` })),
-      { value: 'leave', label: 'leave it as it is' },
-    ],
-  }
-}))
+const rows = computed(() =>
+  props.zones.map((decision) => {
+    const verdicts = judgeGrasses(decision.zone, { look: props.lawn.wishes.look, latDeg: props.lawn.latDeg })
+    const own = props.lawn.plan.zonePlans[decision.zone.id]
+    return {
+      ...decision,
+      own,
+      best: verdicts[0]!,
+      mine: verdicts.find(({ grass }) => grass.code === decision.zone.grass)!,
+      items: verdicts.map(({ grass, suits, conflicts }) => ({
+        value: grass.code,
+        label: suits ? grass.name : `${grass.name}, ${conflicts.length} against`,
+      })),
+      programmes: [
+        {
+          value: 'rest',
+          label: props.chosen ? `as the rest: ${PROGRAMMES[props.chosen].name.toLowerCase()}` : 'as the rest',
+        },
+        ...PROGRAMME_CODES.filter((code) => code !== props.chosen || own?.programme === code).map((code) => ({
+          value: code,
+          label: decision.verdicts[code].fits ? PROGRAMMES[code].name : `${PROGRAMMES[code].name}, does not fit`,
+        })),
+        { value: 'leave', label: 'leave it as it is' },
+      ],
+    }
+  }),
+)
 /** A programme that the rules do not lean to for a zone keeps a note, as one for the lawn does. */
 const asked = ref<{ zoneId: string; programme: ProgrammeCode }>()
 const note = ref('')
@@ -30,7 +53,8 @@ const noteError = ref('')
 function choose(row: (typeof rows.value)[number], value: string): void {
   asked.value = undefined
   if (value === (row.own?.programme ?? 'rest')) return
-  if (value === 'rest' || value === 'leave' || value === row.leans?.programme) return emit('programme', row.zone.id, value as ProgrammeCode | 'leave' | 'rest', '')
+  if (value === 'rest' || value === 'leave' || value === row.leans?.programme)
+    return emit('programme', row.zone.id, value as ProgrammeCode | 'leave' | 'rest', '')
   asked.value = { zoneId: row.zone.id, programme: value as ProgrammeCode }
   note.value = ''
   noteError.value = ''
@@ -43,7 +67,8 @@ function overrule(): void {
   asked.value = undefined
 }
 /** Why the rules would not, where they refuse. */
-const against = (row: (typeof rows.value)[number], code: ProgrammeCode) => row.verdicts[code].refusals[0] ?? row.leans?.because
+const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
+  row.verdicts[code].refusals[0] ?? row.leans?.because
 </script>
 
 <template>
@@ -51,18 +76,53 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) => row.v
     <h2>Grass by zone</h2>
     <div v-for="row in rows" :key="row.zone.id" class="zone">
       <b>{{ row.zone.name }}</b>
-      <USelect :model-value="row.zone.grass" :items="row.items" :disabled="busy || locked" :aria-label="`Grass of ${row.zone.name}`" @update:model-value="(code) => code !== row.zone.grass && emit('grass', row.zone.id, code as GrassCode)" />
-      <span class="small">{{ text({ quantity: 'areaM2', value: row.zone.areaM2 }) }}, sun {{ row.zone.sunHours.toFixed(1) }} h</span>
-      <USelect v-if="rows.length > 1" :model-value="row.own?.programme ?? 'rest'" :items="row.programmes" :disabled="busy || locked" :aria-label="`Programme of ${row.zone.name}`" @update:model-value="(value) => choose(row, String(value))" />
-      <div v-if="asked?.zoneId === row.zone.id" class="whole overrule" role="group" :aria-label="`Overrule for ${row.zone.name}`">
-        <p><b>{{ PROGRAMMES[asked.programme].name }} for {{ row.zone.name }}.</b> <template v-if="row.leans && !row.verdicts[asked.programme].refusals.length">The rules lean to {{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}. </template><PhraseText v-if="against(row, asked.programme)" :phrase="against(row, asked.programme)!.text" /></p>
-        <UFormField label="Plan it anyway, because" name="zoneNote" :error="noteError"><UInput id="zone-note" v-model="note" maxlength="400" @keydown.enter.prevent="overrule" /></UFormField>
-        <div class="verbs"><UButton color="primary" size="sm" :loading="busy" @click="overrule">Overrule with this note</UButton><UButton variant="outline" size="sm" @click="asked = undefined">Leave it</UButton></div>
+      <USelect
+        :model-value="row.zone.grass"
+        :items="row.items"
+        :disabled="busy || locked"
+        :aria-label="`Grass of ${row.zone.name}`"
+        @update:model-value="(code) => code !== row.zone.grass && emit('grass', row.zone.id, code as GrassCode)"
+      />
+      <span class="small"
+        >{{ text({ quantity: 'areaM2', value: row.zone.areaM2 }) }}, sun {{ row.zone.sunHours.toFixed(1) }} h</span
+      >
+      <USelect
+        v-if="rows.length > 1"
+        :model-value="row.own?.programme ?? 'rest'"
+        :items="row.programmes"
+        :disabled="busy || locked"
+        :aria-label="`Programme of ${row.zone.name}`"
+        @update:model-value="(value) => choose(row, String(value))"
+      />
+      <div
+        v-if="asked?.zoneId === row.zone.id"
+        class="whole overrule"
+        role="group"
+        :aria-label="`Overrule for ${row.zone.name}`"
+      >
+        <p>
+          <b>{{ PROGRAMMES[asked.programme].name }} for {{ row.zone.name }}.</b>
+          <template v-if="row.leans && !row.verdicts[asked.programme].refusals.length"
+            >The rules lean to {{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}. </template
+          ><PhraseText v-if="against(row, asked.programme)" :phrase="against(row, asked.programme)!.text" />
+        </p>
+        <UFormField label="Plan it anyway, because" name="zoneNote" :error="noteError"
+          ><UInput id="zone-note" v-model="note" maxlength="400" @keydown.enter.prevent="overrule"
+        /></UFormField>
+        <div class="verbs">
+          <UButton color="primary" size="sm" :loading="busy" @click="overrule">Overrule with this note</UButton
+          ><UButton variant="outline" size="sm" @click="asked = undefined">Leave it</UButton>
+        </div>
       </div>
       <div class="whole">
         <GateLine v-for="(gate, i) in row.mine.conflicts" :key="i" :gate="gate" with-source />
-        <p v-if="row.best.grass.code !== row.mine.grass.code && !row.mine.suits" class="small">The rules would take <b>{{ row.best.grass.name }}</b>{{ row.best.suits ? '' : ', though not gladly' }}.</p>
-        <p v-if="row.leans && chosen && !row.own && row.leans.programme !== chosen" class="small">For this zone the rules lean to <b>{{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}</b>. <PhraseText :phrase="row.leans.because.text" /></p>
+        <p v-if="row.best.grass.code !== row.mine.grass.code && !row.mine.suits" class="small">
+          The rules would take <b>{{ row.best.grass.name }}</b>{{ row.best.suits ? '' : ', though not gladly' }}.
+        </p>
+        <p v-if="row.leans && chosen && !row.own && row.leans.programme !== chosen" class="small">
+          For this zone the rules lean to <b>{{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}</b>.
+          <PhraseText :phrase="row.leans.because.text" />
+        </p>
         <GateLine v-for="(gate, i) in row.waits" :key="`w${i}`" :gate="gate" with-source />
       </div>
     </div>
@@ -70,9 +130,30 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) => row.v
 </template>
 
 <style scoped>
-h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
-.zone { display: grid; grid-template-columns: 1fr minmax(170px, 1.2fr); gap: 3px 10px; padding: 7px 0; border-bottom: 1px solid var(--rule); align-items: center; }
-.whole { grid-column: 1 / -1; }
-.overrule { border: 2px solid var(--ink); background: var(--lime); padding: 8px 10px; display: grid; gap: 8px; }
-.verbs { display: flex; gap: 8px; }
+h2 {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 3px;
+}
+.zone {
+  display: grid;
+  grid-template-columns: 1fr minmax(170px, 1.2fr);
+  gap: 3px 10px;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--rule);
+  align-items: center;
+}
+.whole {
+  grid-column: 1 / -1;
+}
+.overrule {
+  border: 2px solid var(--ink);
+  background: var(--lime);
+  padding: 8px 10px;
+  display: grid;
+  gap: 8px;
+}
+.verbs {
+  display: flex;
+  gap: 8px;
+}
 </style>

@@ -8,15 +8,29 @@ const wantsCode = ref(false)
 
 async function signIn(): Promise<void> {
   const { code, ...who } = form
-  if (await send(() => $fetch('/api/door/sign-in', { method: 'POST', body: wantsCode.value ? { ...who, code: code.trim() } : who }))) emit('done')
+  if (
+    await send(() =>
+      $fetch('/api/door/sign-in', { method: 'POST', body: wantsCode.value ? { ...who, code: code.trim() } : who }),
+    )
+  )
+    emit('done')
   else if (problem.value === 'second_factor') wantsCode.value = true
 }
 </script>
 
 <template>
   <form class="sign-in" novalidate @submit.prevent="signIn">
-    <UFormField label="E-mail address" name="email"><UInput id="field-email" v-model="form.email" type="email" autocomplete="username" maxlength="200" /></UFormField>
-    <UFormField label="Password" name="password"><UInput id="field-password" v-model="form.password" type="password" autocomplete="current-password" maxlength="200" /></UFormField>
+    <UFormField label="E-mail address" name="email"
+      ><UInput id="field-email" v-model="form.email" type="email" autocomplete="username" maxlength="200"
+    /></UFormField>
+    <UFormField label="Password" name="password"
+      ><UInput
+        id="field-password"
+        v-model="form.password"
+        type="password"
+        autocomplete="current-password"
+        maxlength="200"
+    /></UFormField>
     <SecondFactorField v-if="wantsCode" v-model="form.code" :error="errors.code" />
     <p v-if="message && problem !== 'second_factor'" class="problem" role="alert">{{ message }}</p>
     <UButton type="submit" color="primary" :loading="busy">Sign in</UButton>
@@ -24,6 +38,12 @@ async function signIn(): Promise<void> {
 </template>
 
 <style scoped>
-.sign-in { display: grid; gap: 14px; justify-items: start; }
-.sign-in > :not(button) { width: 100%; }
+.sign-in {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+}
+.sign-in > :not(button) {
+  width: 100%;
+}
 </style>

@@ -14,10 +14,11 @@ const FIRMS = 'firm'
 const unitItems = computed(() => [{ label: `the firm’s, ${UNIT_WORDS[props.firmUnits]}`, value: FIRMS }, ...UNIT_ITEMS])
 const units = computed({
   get: () => props.person.units ?? FIRMS,
-  set: (value: string) => void send(async () => {
-    await $fetch('/api/me/units', { method: 'PUT', body: { units: value === FIRMS ? null : value } })
-    await context.load()
-  }),
+  set: (value: string) =>
+    void send(async () => {
+      await $fetch('/api/me/units', { method: 'PUT', body: { units: value === FIRMS ? null : value } })
+      await context.load()
+    }),
 })
 
 async function changePassword(): Promise<void> {
@@ -28,7 +29,9 @@ async function changePassword(): Promise<void> {
   told.value = 'Changed. Every other session of yours is signed out.'
 }
 async function leave(everywhere: boolean): Promise<void> {
-  const gone = await send(() => (everywhere ? $fetch('/api/me/sessions', { method: 'DELETE' }) : $fetch('/api/door/sign-out', { method: 'POST' })))
+  const gone = await send(() =>
+    everywhere ? $fetch('/api/me/sessions', { method: 'DELETE' }) : $fetch('/api/door/sign-out', { method: 'POST' }),
+  )
   if (gone) reloadNuxtApp({ path: '/sign-in', force: true })
 }
 </script>
@@ -36,11 +39,30 @@ async function leave(everywhere: boolean): Promise<void> {
 <template>
   <section class="own">
     <h2>You</h2>
-    <p><b>{{ person.name }}</b>, {{ person.email }}</p>
-    <UFormField label="Your units" name="own-units"><USelect id="field-own-units" v-model="units" :items="unitItems" aria-label="Your units" /></UFormField>
+    <p>
+      <b>{{ person.name }}</b
+      >, {{ person.email }}
+    </p>
+    <UFormField label="Your units" name="own-units"
+      ><USelect id="field-own-units" v-model="units" :items="unitItems" aria-label="Your units"
+    /></UFormField>
     <form v-if="!demo" novalidate @submit.prevent="changePassword">
-      <UFormField label="Password now" name="current" :error="errors.current"><UInput id="field-current" v-model="form.current" type="password" autocomplete="current-password" maxlength="200" /></UFormField>
-      <UFormField label="New password" name="password" :error="errors.password" help="At least 10 characters"><UInput id="field-new-password" v-model="form.password" type="password" autocomplete="new-password" maxlength="200" /></UFormField>
+      <UFormField label="Password now" name="current" :error="errors.current"
+        ><UInput
+          id="field-current"
+          v-model="form.current"
+          type="password"
+          autocomplete="current-password"
+          maxlength="200"
+      /></UFormField>
+      <UFormField label="New password" name="password" :error="errors.password" help="At least 10 characters"
+        ><UInput
+          id="field-new-password"
+          v-model="form.password"
+          type="password"
+          autocomplete="new-password"
+          maxlength="200"
+      /></UFormField>
       <UButton type="submit" variant="outline" :loading="busy">Change the password</UButton>
     </form>
     <p v-if="told" role="status">{{ told }}</p>
@@ -55,8 +77,21 @@ async function leave(everywhere: boolean): Promise<void> {
 </template>
 
 <style scoped>
-.own, form { display: grid; gap: 10px; }
-form > button { justify-self: start; }
-h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
-.out { display: flex; gap: 8px; flex-wrap: wrap; }
+.own,
+form {
+  display: grid;
+  gap: 10px;
+}
+form > button {
+  justify-self: start;
+}
+h2 {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 3px;
+}
+.out {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
 </style>

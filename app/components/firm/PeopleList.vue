@@ -6,7 +6,9 @@ import { problemOf, saving } from '~/utils/api'
 /** Who works here; owners invite, change and let go. */
 const props = defineProps<{ self: string }>()
 const { data: people, error } = await useAsyncData('people', () => $fetch<PersonListed[]>('/api/people'))
-const { data: links, refresh: refreshLinks } = await useAsyncData('open-links', () => $fetch<LinkListed[]>('/api/people/links').catch(() => []))
+const { data: links, refresh: refreshLinks } = await useAsyncData('open-links', () =>
+  $fetch<LinkListed[]>('/api/people/links').catch(() => []),
+)
 const made = ref<{ link: string; what: string }>()
 const message = ref(error.value ? problemOf(error.value).message : '')
 const busy = ref('')
@@ -21,24 +23,36 @@ async function run(what: string, work: () => Promise<void>): Promise<void> {
   await refreshLinks()
   busy.value = letting.value = ''
 }
-const link = (what: string, body: object) => run(what, async () => {
-  const { secret } = await $fetch<LinkMade>('/api/people/links', { method: 'POST', body })
-  made.value = { link: `${window.location.origin}/join#${secret}`, what }
-})
+const link = (what: string, body: object) =>
+  run(what, async () => {
+    const { secret } = await $fetch<LinkMade>('/api/people/links', { method: 'POST', body })
+    made.value = { link: `${window.location.origin}/join#${secret}`, what }
+  })
 const invite = (role: Role) => link(`Lets one person join as ${role}`, { kind: 'invitation', role })
-const reset = (person: PersonListed) => link(`Lets ${person.name} set a new password`, { kind: 'reset', personId: person.id })
-const change = (person: PersonListed, role: Role, active: boolean) => run(person.id, async () => {
-  people.value = await $fetch<PersonListed[]>(`/api/people/${person.id}`, { method: 'PUT', body: { role, active } })
-})
-const linkWords = (one: LinkListed) => (one.kind === 'invitation' ? `Invitation as ${one.role}` : `New password for ${one.forWhom}`)
-const revoke = (one: LinkListed) => run(one.id, async () => {
-  await $fetch(`/api/people/links/${one.id}`, { method: 'DELETE' })
-  made.value = undefined
-})
+const reset = (person: PersonListed) =>
+  link(`Lets ${person.name} set a new password`, { kind: 'reset', personId: person.id })
+const change = (person: PersonListed, role: Role, active: boolean) =>
+  run(person.id, async () => {
+    people.value = await $fetch<PersonListed[]>(`/api/people/${person.id}`, { method: 'PUT', body: { role, active } })
+  })
+const linkWords = (one: LinkListed) =>
+  one.kind === 'invitation' ? `Invitation as ${one.role}` : `New password for ${one.forWhom}`
+const revoke = (one: LinkListed) =>
+  run(one.id, async () => {
+    await $fetch(`/api/people/links/${one.id}`, { method: 'DELETE' })
+    made.value = undefined
+  })
 const copied = ref(false)
 async function copy(): Promise<void> {
   if (!made.value) return
-  await navigator.clipboard.writeText(made.value.link).then(() => { copied.value = true }, () => { copied.value = false })
+  await navigator.clipboard.writeText(made.value.link).then(
+    () => {
+      copied.value = true
+    },
+    () => {
+      copied.value = false
+    },
+  )
 }
 </script>
 
@@ -47,15 +61,25 @@ async function copy(): Promise<void> {
     <h2>People</h2>
     <ul>
       <li v-for="person in people ?? []" :key="person.id" :class="{ gone: !person.active }">
-        <span class="who"><b>{{ person.name }}</b><i>{{ person.email }}, {{ person.active ? person.role : 'let go' }}</i></span>
+        <span class="who"
+          ><b>{{ person.name }}</b
+          ><i>{{ person.email }}, {{ person.active ? person.role : 'let go' }}</i></span
+        >
         <span v-if="person.id !== props.self" class="acts">
           <template v-if="letting === person.id">
             <span>Let {{ person.name }} go? What they recorded stays.</span>
-            <UButton size="sm" color="error" :loading="busy === person.id" @click="change(person, person.role, false)">Let go</UButton>
+            <UButton size="sm" color="error" :loading="busy === person.id" @click="change(person, person.role, false)"
+              >Let go</UButton
+            >
             <UButton size="sm" variant="outline" @click="letting = ''">Keep</UButton>
           </template>
           <template v-else-if="person.active">
-            <UButton size="sm" variant="outline" @click="change(person, person.role === 'owner' ? 'technician' : 'owner', true)">Make {{ person.role === 'owner' ? 'technician' : 'owner' }}</UButton>
+            <UButton
+              size="sm"
+              variant="outline"
+              @click="change(person, person.role === 'owner' ? 'technician' : 'owner', true)"
+              >Make {{ person.role === 'owner' ? 'technician' : 'owner' }}</UButton
+            >
             <UButton size="sm" variant="outline" @click="reset(person)">New password</UButton>
             <UButton size="sm" variant="outline" @click="letting = person.id">Let go</UButton>
           </template>
@@ -70,15 +94,28 @@ async function copy(): Promise<void> {
     </div>
     <div v-if="made" class="panel made" role="status">
       <b>{{ made.what }}. Once, within 7 days.</b>
-      <input :value="made.link" readonly aria-label="The link" @focus="($event.target as HTMLInputElement).select()">
-      <span class="acts"><UButton size="sm" color="primary" @click="copy">{{ copied ? 'Copied' : 'Copy the link' }}</UButton><span class="small">Hand it over yourself; it is not shown again.</span></span>
+      <input :value="made.link" readonly aria-label="The link" @focus="($event.target as HTMLInputElement).select()" />
+      <span class="acts"
+        ><UButton size="sm" color="primary" @click="copy">{{ copied ? 'Copied' : 'Copy the link' }}</UButton
+        ><span class="small">Hand it over yourself; it is not shown again.</span></span
+      >
     </div>
     <div v-if="links?.length" aria-label="Open links" role="group">
       <h3>Open links</h3>
       <ul>
         <li v-for="one in links" :key="one.id">
-          <span class="who"><b>{{ linkWords(one) }}</b><i>made by {{ one.madeBy }} {{ momentWords(one.madeAt) }}, ends {{ momentWords(one.expiresAt) }}</i></span>
-          <UButton size="sm" variant="outline" :loading="busy === one.id" :aria-label="`Revoke: ${linkWords(one)}`" @click="revoke(one)">Revoke</UButton>
+          <span class="who"
+            ><b>{{ linkWords(one) }}</b
+            ><i>made by {{ one.madeBy }} {{ momentWords(one.madeAt) }}, ends {{ momentWords(one.expiresAt) }}</i></span
+          >
+          <UButton
+            size="sm"
+            variant="outline"
+            :loading="busy === one.id"
+            :aria-label="`Revoke: ${linkWords(one)}`"
+            @click="revoke(one)"
+            >Revoke</UButton
+          >
         </li>
       </ul>
     </div>
@@ -87,14 +124,54 @@ async function copy(): Promise<void> {
 </template>
 
 <style scoped>
-.people { display: grid; gap: 10px; }
-h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
-h3 { font-weight: 650; }
-li { display: flex; gap: 6px 14px; justify-content: space-between; align-items: center; flex-wrap: wrap; border-bottom: 1px solid var(--rule); padding: 6px 0; }
-.who { display: flex; flex-direction: column; }
-.who i { font-style: normal; color: var(--ink-2); font-size: 12.5px; }
-.gone { background: var(--chalk); }
-.acts { display: flex; gap: 6px; align-items: center; flex-wrap: wrap; }
-.made { padding: 10px 12px; display: grid; gap: 8px; }
-.made input { width: 100%; border: 1px solid var(--rule-2); padding: 6px 8px; background: var(--lime); font-size: 12.5px; }
+.people {
+  display: grid;
+  gap: 10px;
+}
+h2 {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 3px;
+}
+h3 {
+  font-weight: 650;
+}
+li {
+  display: flex;
+  gap: 6px 14px;
+  justify-content: space-between;
+  align-items: center;
+  flex-wrap: wrap;
+  border-bottom: 1px solid var(--rule);
+  padding: 6px 0;
+}
+.who {
+  display: flex;
+  flex-direction: column;
+}
+.who i {
+  font-style: normal;
+  color: var(--ink-2);
+  font-size: 12.5px;
+}
+.gone {
+  background: var(--chalk);
+}
+.acts {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.made {
+  padding: 10px 12px;
+  display: grid;
+  gap: 8px;
+}
+.made input {
+  width: 100%;
+  border: 1px solid var(--rule-2);
+  padding: 6px 8px;
+  background: var(--lime);
+  font-size: 12.5px;
+}
 </style>

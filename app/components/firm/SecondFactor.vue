@@ -16,14 +16,27 @@ function begin(to: typeof step.value): void {
   step.value = to
 }
 async function propose(): Promise<void> {
-  if (await send(async () => { proposed.value = await $fetch<SecondFactorProposed>('/api/me/second-factor', { method: 'POST', body: { current: form.current } }) })) begin('confirm')
+  if (
+    await send(async () => {
+      proposed.value = await $fetch<SecondFactorProposed>('/api/me/second-factor', {
+        method: 'POST',
+        body: { current: form.current },
+      })
+    })
+  )
+    begin('confirm')
 }
 async function confirm(): Promise<void> {
-  const confirmed = await send(async () => { codes.value = (await $fetch<{ codes: string[] }>('/api/me/second-factor', { method: 'PUT', body: { code: form.code.trim() } })).codes })
+  const confirmed = await send(async () => {
+    codes.value = (
+      await $fetch<{ codes: string[] }>('/api/me/second-factor', { method: 'PUT', body: { code: form.code.trim() } })
+    ).codes
+  })
   if (confirmed) begin('codes')
 }
 async function turnOff(): Promise<void> {
-  if (!(await send(() => $fetch('/api/me/second-factor/off', { method: 'POST', body: { current: form.current } })))) return
+  if (!(await send(() => $fetch('/api/me/second-factor/off', { method: 'POST', body: { current: form.current } }))))
+    return
   begin('closed')
   await context.load()
 }
@@ -39,23 +52,67 @@ async function written(): Promise<void> {
   <section aria-label="Second factor">
     <h3>Code at sign-in</h3>
     <template v-if="step === 'closed'">
-      <p class="small">{{ on ? 'On: signing in asks for a code from your authenticator app besides the password.' : 'Off. With it on, somebody who learns your password still cannot sign in without your phone.' }}</p>
-      <UButton variant="outline" size="sm" @click="begin(on ? 'off' : 'password')">{{ on ? 'Turn off' : 'Set up' }}</UButton>
+      <p class="small">
+        {{
+          on
+            ? 'On: signing in asks for a code from your authenticator app besides the password.'
+            : 'Off. With it on, somebody who learns your password still cannot sign in without your phone.'
+        }}
+      </p>
+      <UButton variant="outline" size="sm" @click="begin(on ? 'off' : 'password')">{{
+        on ? 'Turn off' : 'Set up'
+      }}</UButton>
     </template>
-    <form v-else-if="step === 'password' || step === 'off'" novalidate @submit.prevent="step === 'off' ? turnOff() : propose()">
-      <UFormField label="Your password" name="second-current" :error="errors.current"><UInput id="field-second-current" v-model="form.current" type="password" autocomplete="current-password" maxlength="200" autofocus /></UFormField>
-      <span class="acts"><UButton type="submit" size="sm" color="primary" :loading="busy">{{ step === 'off' ? 'Turn off' : 'Show the QR code' }}</UButton><UButton size="sm" variant="outline" @click="begin('closed')">Cancel</UButton></span>
+    <form
+      v-else-if="step === 'password' || step === 'off'"
+      novalidate
+      @submit.prevent="step === 'off' ? turnOff() : propose()"
+    >
+      <UFormField label="Your password" name="second-current" :error="errors.current"
+        ><UInput
+          id="field-second-current"
+          v-model="form.current"
+          type="password"
+          autocomplete="current-password"
+          maxlength="200"
+          autofocus
+      /></UFormField>
+      <span class="acts"
+        ><UButton type="submit" size="sm" color="primary" :loading="busy">{{
+          step === 'off' ? 'Turn off' : 'Show the QR code'
+        }}</UButton
+        ><UButton size="sm" variant="outline" @click="begin('closed')">Cancel</UButton></span
+      >
     </form>
     <form v-else-if="step === 'confirm' && proposed" novalidate @submit.prevent="confirm">
       <p>Scan this with an authenticator app, then enter the six digits it shows.</p>
-      <img :src="picture" alt="QR code of the secret written below" width="180" height="180">
-      <p class="small">Cannot scan? Type this secret into the app: <b class="secret">{{ proposed.secret.match(/.{1,4}/g)?.join(' ') }}</b></p>
-      <UFormField label="Six digits" name="second-code" :error="errors.code"><UInput id="field-second-code" v-model="form.code" inputmode="numeric" autocomplete="one-time-code" maxlength="6" autofocus /></UFormField>
-      <span class="acts"><UButton type="submit" size="sm" color="primary" :loading="busy">Turn on</UButton><UButton size="sm" variant="outline" @click="begin('closed')">Cancel</UButton></span>
+      <img :src="picture" alt="QR code of the secret written below" width="180" height="180" />
+      <p class="small">
+        Cannot scan? Type this secret into the app:
+        <b class="secret">{{ proposed.secret.match(/.{1,4}/g)?.join(' ') }}</b>
+      </p>
+      <UFormField label="Six digits" name="second-code" :error="errors.code"
+        ><UInput
+          id="field-second-code"
+          v-model="form.code"
+          inputmode="numeric"
+          autocomplete="one-time-code"
+          maxlength="6"
+          autofocus
+      /></UFormField>
+      <span class="acts"
+        ><UButton type="submit" size="sm" color="primary" :loading="busy">Turn on</UButton
+        ><UButton size="sm" variant="outline" @click="begin('closed')">Cancel</UButton></span
+      >
     </form>
     <div v-else-if="step === 'codes'" class="panel codes">
-      <p><b>On. Write these ten recovery codes down.</b> Each signs you in once if you lose your phone. They are not shown again.</p>
-      <ol><li v-for="code in codes" :key="code">{{ code }}</li></ol>
+      <p>
+        <b>On. Write these ten recovery codes down.</b> Each signs you in once if you lose your phone. They are not
+        shown again.
+      </p>
+      <ol>
+        <li v-for="code in codes" :key="code">{{ code }}</li>
+      </ol>
       <UButton size="sm" color="primary" @click="written">I wrote them down</UButton>
     </div>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
@@ -63,11 +120,35 @@ async function written(): Promise<void> {
 </template>
 
 <style scoped>
-section, form, .codes { display: grid; gap: 8px; justify-items: start; }
-h3 { font-weight: 650; }
-img { border: 1px solid var(--rule-2); }
-.secret { font-variant-numeric: tabular-nums; letter-spacing: 0.04em; user-select: all; }
-.acts { display: flex; gap: 8px; }
-.codes { padding: 10px 12px; }
-ol { columns: 2; column-gap: 28px; font-variant-numeric: tabular-nums; user-select: all; }
+section,
+form,
+.codes {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+h3 {
+  font-weight: 650;
+}
+img {
+  border: 1px solid var(--rule-2);
+}
+.secret {
+  font-variant-numeric: tabular-nums;
+  letter-spacing: 0.04em;
+  user-select: all;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+.codes {
+  padding: 10px 12px;
+}
+ol {
+  columns: 2;
+  column-gap: 28px;
+  font-variant-numeric: tabular-nums;
+  user-select: all;
+}
 </style>

@@ -15,13 +15,26 @@ async function read(event: Event): Promise<void> {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  if (file.size > MOST_BYTES) { message.value = 'This file is larger than 4 MB. Save the lawn by itself.'; return }
+  if (file.size > MOST_BYTES) {
+    message.value = 'This file is larger than 4 MB. Save the lawn by itself.'
+    return
+  }
   const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
   const empty = !Object.keys(draft.features).length
   message.value = ''
-  const plan = await readFile({ kind: 'plan', name: file.name, text: await file.text(), place: empty ? undefined : place, near: place })
-  if (!plan.ok) { message.value = plan.message; return }
-  if (empty && (plan.place.latDeg !== place.latDeg || plan.place.lonDeg !== place.lonDeg)) Object.assign(draft, plan.place)
+  const plan = await readFile({
+    kind: 'plan',
+    name: file.name,
+    text: await file.text(),
+    place: empty ? undefined : place,
+    near: place,
+  })
+  if (!plan.ok) {
+    message.value = plan.message
+    return
+  }
+  if (empty && (plan.place.latDeg !== place.latDeg || plan.place.lonDeg !== place.lonDeg))
+    Object.assign(draft, plan.place)
   emit('things', plan.things)
   const kinds = plan.things.map(({ feature }) => KIND_WORDS[feature.kind])
   const counts = [...new Set(kinds)].map((kind) => `${kinds.filter((one) => one === kind).length} ${kind}`)
@@ -40,17 +53,51 @@ async function save(format: PlanFormat): Promise<void> {
 
 <template>
   <div class="files small">
-    <label>Bring in a drawing or a walked track <input type="file" accept=".geojson,.json,.kml,.gpx" aria-label="Drawing as GeoJSON, KML or GPX" @change="read"></label>
-    <span v-if="Object.keys(draft.features).length">Take out as <button v-for="format in (['geojson', 'kml', 'gpx'] as const)" :key="format" type="button" class="opens" @click="save(format)">{{ format === 'geojson' ? 'GeoJSON' : format.toUpperCase() }}</button></span>
-    <span v-if="busy" role="status">Reading the file <button type="button" class="opens" @click="cancel">Cancel</button></span>
+    <label
+      >Bring in a drawing or a walked track
+      <input type="file" accept=".geojson,.json,.kml,.gpx" aria-label="Drawing as GeoJSON, KML or GPX" @change="read"
+    /></label>
+    <span v-if="Object.keys(draft.features).length"
+      >Take out as
+      <button
+        v-for="format in ['geojson', 'kml', 'gpx'] as const"
+        :key="format"
+        type="button"
+        class="opens"
+        @click="save(format)"
+      >
+        {{ format === 'geojson' ? 'GeoJSON' : format.toUpperCase() }}
+      </button></span
+    >
+    <span v-if="busy" role="status"
+      >Reading the file <button type="button" class="opens" @click="cancel">Cancel</button></span
+    >
     <p v-if="message" role="status">{{ message }}</p>
   </div>
 </template>
 
 <style scoped>
-.files { display: flex; flex-wrap: wrap; gap: 4px 20px; align-items: center; padding: 6px 2px; }
-.files input { max-width: 230px; }
-.files .opens { margin-left: 8px; }
-p { width: 100%; color: var(--ink); font-weight: 600; }
-@media (max-width: 700px) { .opens { min-height: 44px; } }
+.files {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+  align-items: center;
+  padding: 6px 2px;
+}
+.files input {
+  max-width: 230px;
+}
+.files .opens {
+  margin-left: 8px;
+}
+p {
+  width: 100%;
+  color: var(--ink);
+  font-weight: 600;
+}
+@media (max-width: 700px) {
+  .opens {
+    min-height: 44px;
+  }
+}
 </style>

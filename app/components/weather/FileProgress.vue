@@ -8,16 +8,42 @@ const emit = defineEmits<{ cancel: [] }>()
 
 <template>
   <div class="progress" role="status">
-    <label>{{ told.doing }}<template v-if="told.share !== null">, {{ Math.round(told.share * 100) }}%</template> <progress :value="told.share ?? undefined" max="1" /></label>
+    <label
+      >{{ told.doing }}<template v-if="told.share !== null">, {{ Math.round(told.share * 100) }}%</template>
+      <progress :value="told.share ?? undefined" max="1"
+    /></label>
     <UButton size="sm" variant="outline" @click="emit('cancel')">Cancel</UButton>
   </div>
 </template>
 
 <style scoped>
-.progress { display: flex; gap: 12px; align-items: center; flex-wrap: wrap; }
-label { display: grid; gap: 3px; font-size: 12.5px; font-variant-numeric: tabular-nums; min-width: 220px; }
-progress { width: 100%; height: 8px; appearance: none; border: 1px solid var(--ink); background: var(--lime); }
-progress::-webkit-progress-bar { background: var(--lime); }
-progress::-webkit-progress-value { background: var(--ink); }
-progress::-moz-progress-bar { background: var(--ink); }
+.progress {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+label {
+  display: grid;
+  gap: 3px;
+  font-size: 12.5px;
+  font-variant-numeric: tabular-nums;
+  min-width: 220px;
+}
+progress {
+  width: 100%;
+  height: 8px;
+  appearance: none;
+  border: 1px solid var(--ink);
+  background: var(--lime);
+}
+progress::-webkit-progress-bar {
+  background: var(--lime);
+}
+progress::-webkit-progress-value {
+  background: var(--ink);
+}
+progress::-moz-progress-bar {
+  background: var(--ink);
+}
 </style>

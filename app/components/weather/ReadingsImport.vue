@@ -23,8 +23,14 @@ async function choose(event: Event): Promise<void> {
 async function keep(): Promise<void> {
   if (busy.value || !file.value) return
   const depthMm = parse('depthMm', depth.value)
-  if (!depthMm.ok) { message.value = `Depth: ${depthMm.message}`; return }
-  const told = new URLSearchParams({ depthMm: String(depthMm.value), ...(temperature.value === 'file' ? {} : { temperature: temperature.value }) })
+  if (!depthMm.ok) {
+    message.value = `Depth: ${depthMm.message}`
+    return
+  }
+  const told = new URLSearchParams({
+    depthMm: String(depthMm.value),
+    ...(temperature.value === 'file' ? {} : { temperature: temperature.value }),
+  })
   const kept = await send<ReadingsResult>(`/api/stations/${props.station.id}/readings-file?${told}`, file.value)
   if (!kept) return
   result.value = kept
@@ -34,27 +40,82 @@ async function keep(): Promise<void> {
 
 <template>
   <div class="readings">
-    <p class="small">{{ kept ? `${kept.toLocaleString('en-US')} readings kept.` : 'No reading yet.' }} One is noted from the ledge, under Reading; a logger’s file goes in here: date and time, temperature, and depth where it has one.</p>
+    <p class="small">
+      {{ kept ? `${kept.toLocaleString('en-US')} readings kept.` : 'No reading yet.' }} One is noted from the ledge,
+      under Reading; a logger’s file goes in here: date and time, temperature, and depth where it has one.
+    </p>
     <div class="row">
-      <UFormField label="Logger file, CSV" name="readings-file"><input id="field-readings-file" type="file" accept=".csv,.txt,text/csv" aria-label="Logger file" class="file" @change="choose"></UFormField>
-      <UFormField label="Depth, where the file has none" name="readings-depth"><UInput id="field-readings-depth" v-model="depth" class="w-28" /></UFormField>
-      <UFormField label="Temperature in" name="readings-unit"><USelect id="field-readings-unit" v-model="temperature" :items="[{ label: 'as the file says', value: 'file' }, { label: '°C', value: 'C' }, { label: '°F', value: 'F' }]" aria-label="Temperature of the readings in" class="w-36" /></UFormField>
+      <UFormField label="Logger file, CSV" name="readings-file"
+        ><input
+          id="field-readings-file"
+          type="file"
+          accept=".csv,.txt,text/csv"
+          aria-label="Logger file"
+          class="file"
+          @change="choose"
+      /></UFormField>
+      <UFormField label="Depth, where the file has none" name="readings-depth"
+        ><UInput id="field-readings-depth" v-model="depth" class="w-28"
+      /></UFormField>
+      <UFormField label="Temperature in" name="readings-unit"
+        ><USelect
+          id="field-readings-unit"
+          v-model="temperature"
+          :items="[
+            { label: 'as the file says', value: 'file' },
+            { label: '°C', value: 'C' },
+            { label: '°F', value: 'F' },
+          ]"
+          aria-label="Temperature of the readings in"
+          class="w-36"
+      /></UFormField>
       <UButton color="primary" :disabled="!file || busy" @click="keep">Keep the readings</UButton>
     </div>
     <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
     <div v-if="result && !progress" role="status">
-      <p><b>{{ result.kept.toLocaleString('en-US') }} readings of {{ file?.name }} kept.</b> <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template></p>
-      <ol><li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li></ol>
+      <p>
+        <b>{{ result.kept.toLocaleString('en-US') }} readings of {{ file?.name }} kept.</b>
+        <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template>
+      </p>
+      <ol>
+        <li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li>
+      </ol>
     </div>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </div>
 </template>
 
 <style scoped>
-.readings { display: grid; gap: 8px; }
-.row { display: flex; gap: 14px; flex-wrap: wrap; align-items: flex-end; }
-.file { border: 1px solid var(--ink-3); padding: 6px 8px; background: var(--lime); height: 32px; font-size: 13px; }
-.file::file-selector-button { font-weight: 650; padding-right: 10px; }
-ol { max-height: 180px; overflow-y: auto; font-size: 12.5px; padding-left: 4px; }
-@media (max-width: 700px) { .file { height: 52px; } }
+.readings {
+  display: grid;
+  gap: 8px;
+}
+.row {
+  display: flex;
+  gap: 14px;
+  flex-wrap: wrap;
+  align-items: flex-end;
+}
+.file {
+  border: 1px solid var(--ink-3);
+  padding: 6px 8px;
+  background: var(--lime);
+  height: 32px;
+  font-size: 13px;
+}
+.file::file-selector-button {
+  font-weight: 650;
+  padding-right: 10px;
+}
+ol {
+  max-height: 180px;
+  overflow-y: auto;
+  font-size: 12.5px;
+  padding-left: 4px;
+}
+@media (max-width: 700px) {
+  .file {
+    height: 52px;
+  }
+}
 </style>

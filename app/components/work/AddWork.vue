@@ -6,18 +6,38 @@ import type { Work } from '#contract/work'
 
 /** Work put in beside the programme: of the catalogue, or of one's own; and what was left out, to be put back. */
 const props = defineProps<{ sequence: Sequence; work: Work }>()
-const emit = defineEmits<{ add: [code: (typeof ADDABLE)[number]]; remove: [key: string]; own: [work: Work['own'][string]]; back: [key: string] }>()
+const emit = defineEmits<{
+  add: [code: (typeof ADDABLE)[number]]
+  remove: [key: string]
+  own: [work: Work['own'][string]]
+  back: [key: string]
+}>()
 const context = useContextStore()
 const { parse } = useUnits()
 const open = ref(false)
 const form = reactive({ name: '', day: addDays(context.today, 7) as string, hours: '1', note: '' })
 const problem = ref('')
-const missing = computed(() => ADDABLE.filter((code) => !props.sequence.slips.some(({ key }) => key === code) && props.work.skipped[code] === undefined))
-const own = computed(() => [...props.work.added.map((code) => ({ key: code as string, name: operationByCode(code).name })), ...Object.entries(props.work.own).map(([key, { name }]) => ({ key, name }))])
+const missing = computed(() =>
+  ADDABLE.filter(
+    (code) => !props.sequence.slips.some(({ key }) => key === code) && props.work.skipped[code] === undefined,
+  ),
+)
+const own = computed(() => [
+  ...props.work.added.map((code) => ({ key: code as string, name: operationByCode(code).name })),
+  ...Object.entries(props.work.own).map(([key, { name }]) => ({ key, name })),
+])
 
 function send(): void {
   const hours = parse('hours', form.hours)
-  problem.value = !form.name.trim() ? 'What it is.' : !isDay(form.day) ? 'A date.' : form.day < context.today ? 'Not before today.' : hours.ok ? '' : hours.message
+  problem.value = !form.name.trim()
+    ? 'What it is.'
+    : !isDay(form.day)
+      ? 'A date.'
+      : form.day < context.today
+        ? 'Not before today.'
+        : hours.ok
+          ? ''
+          : hours.message
   if (problem.value || !hours.ok) return
   emit('own', { name: form.name.trim().slice(0, 60), day: form.day as Day, hours: hours.value, note: form.note.trim() })
   form.name = form.note = ''
@@ -27,17 +47,44 @@ function send(): void {
 
 <template>
   <section class="add">
-    <p v-for="{ key, operation, reason } in sequence.skipped" :key="key" class="small">Left out: <b>{{ operation.name }}</b>, {{ reason }}. <button type="button" class="opens" @click="emit('back', key)">Put it back</button></p>
-    <p v-if="own.length" class="small">Put in by hand: <template v-for="{ key, name } in own" :key="key"><b>{{ name }}</b> <button type="button" class="opens" :aria-label="`Take ${name} out`" @click="emit('remove', key)">take out</button>&ensp;</template></p>
-    <UButton v-if="!open" variant="outline" size="sm" class="justify-self-start" @click="open = true">Add a task</UButton>
+    <p v-for="{ key, operation, reason } in sequence.skipped" :key="key" class="small">
+      Left out: <b>{{ operation.name }}</b>, {{ reason }}.
+      <button type="button" class="opens" @click="emit('back', key)">Put it back</button>
+    </p>
+    <p v-if="own.length" class="small">
+      Put in by hand:
+      <template v-for="{ key, name } in own" :key="key"
+        ><b>{{ name }}</b>
+        <button type="button" class="opens" :aria-label="`Take ${name} out`" @click="emit('remove', key)">
+          take out</button
+        >&ensp;</template
+      >
+    </p>
+    <UButton v-if="!open" variant="outline" size="sm" class="justify-self-start" @click="open = true"
+      >Add a task</UButton
+    >
     <div v-else class="panel form">
-      <div v-if="missing.length" class="chips"><b class="small">Of the catalogue:</b><UButton v-for="code in missing" :key="code" variant="outline" size="xs" @click="emit('add', code); open = false">{{ operationByCode(code).name }}</UButton></div>
+      <div v-if="missing.length" class="chips">
+        <b class="small">Of the catalogue:</b
+        ><UButton
+          v-for="code in missing"
+          :key="code"
+          variant="outline"
+          size="xs"
+          @click="
+            emit('add', code)
+            open = false
+          "
+          >{{ operationByCode(code).name }}</UButton
+        >
+      </div>
       <form class="line" novalidate @submit.prevent="send">
-        <label>Of your own <input v-model="form.name" maxlength="60" placeholder="what"></label>
-        <label>Day <input v-model="form.day" type="date" :min="context.today"></label>
-        <label>Crew hours <input v-model="form.hours" class="short"></label>
-        <label class="wide">Note <input v-model="form.note" maxlength="300"></label>
-        <UButton type="submit" variant="outline" size="sm">See what moves</UButton><UButton variant="ghost" size="sm" @click="open = false">Leave it</UButton>
+        <label>Of your own <input v-model="form.name" maxlength="60" placeholder="what" /></label>
+        <label>Day <input v-model="form.day" type="date" :min="context.today" /></label>
+        <label>Crew hours <input v-model="form.hours" class="short" /></label>
+        <label class="wide">Note <input v-model="form.note" maxlength="300" /></label>
+        <UButton type="submit" variant="outline" size="sm">See what moves</UButton
+        ><UButton variant="ghost" size="sm" @click="open = false">Leave it</UButton>
       </form>
       <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
     </div>
@@ -45,14 +92,61 @@ function send(): void {
 </template>
 
 <style scoped>
-.add { display: grid; gap: 6px; padding-top: 4px; }
-.form { padding: 10px 14px; display: grid; gap: 10px; }
-.chips, .line { display: flex; flex-wrap: wrap; gap: 6px 10px; align-items: center; }
-label { display: flex; gap: 6px; align-items: center; font-size: 12.5px; font-weight: 600; }
-input { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
-.short { width: 70px; }
-.wide { flex: 1 1 160px; } .wide input { flex: 1; }
-.bad { color: var(--clay); font-weight: 600; font-size: 12.5px; }
-@media (max-width: 900px) { input { min-height: 48px; } }
-@media print { .add { display: none; } }
+.add {
+  display: grid;
+  gap: 6px;
+  padding-top: 4px;
+}
+.form {
+  padding: 10px 14px;
+  display: grid;
+  gap: 10px;
+}
+.chips,
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+}
+label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 12.5px;
+  font-weight: 600;
+}
+input {
+  border: 1px solid var(--ink);
+  background: var(--lime);
+  padding: 4px 7px;
+  min-height: 32px;
+  border-radius: 2px;
+  font-weight: 400;
+  min-width: 0;
+}
+.short {
+  width: 70px;
+}
+.wide {
+  flex: 1 1 160px;
+}
+.wide input {
+  flex: 1;
+}
+.bad {
+  color: var(--clay);
+  font-weight: 600;
+  font-size: 12.5px;
+}
+@media (max-width: 900px) {
+  input {
+    min-height: 48px;
+  }
+}
+@media print {
+  .add {
+    display: none;
+  }
+}
 </style>

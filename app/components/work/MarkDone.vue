@@ -16,14 +16,27 @@ const { parse, text } = useUnits()
 const { errors, judged } = useSend()
 const left = computed(() => 1 - (props.slip.begun?.share ?? 0))
 const form = reactive({
-  doneOn: (props.slip.to <= context.today ? props.slip.to : context.today) as string, part: false, share: '', passed: true, hours: '', height: '', passes: '', mass: '', volume: '', weather: '', note: '', from: '',
+  doneOn: (props.slip.to <= context.today ? props.slip.to : context.today) as string,
+  part: false,
+  share: '',
+  passed: true,
+  hours: '',
+  height: '',
+  passes: '',
+  mass: '',
+  volume: '',
+  weather: '',
+  note: '',
+  from: '',
 })
 const stock = useStockStore()
 /** Lines of the stock book it can come from: what the plan asks for first. */
 const sources = computed(() => {
   const kind = USES_UP[props.slip.operation.code]
   const wanted = new Set(props.slip.wanted.map(({ matter }) => matter))
-  return (stock.items ?? []).filter((item) => kind && !item.putAway && kindOf(item.matter) === kind).sort((a, b) => Number(wanted.has(b.matter)) - Number(wanted.has(a.matter)))
+  return (stock.items ?? [])
+    .filter((item) => kind && !item.putAway && kindOf(item.matter) === kind)
+    .sort((a, b) => Number(wanted.has(b.matter)) - Number(wanted.has(a.matter)))
 })
 onMounted(async () => {
   if (!USES_UP[props.slip.operation.code]) return
@@ -38,21 +51,58 @@ onMounted(() => heading.value?.focus())
 const asks = computed(() => {
   const { code, mark } = props.slip.operation
   const kind = USES_UP[code]
-  return { height: code === 'scalp' || code === 'mow' || code === 'nip', passes: mark === 'machine' || code === 'sow', mass: kind !== undefined && STOCK_QUANTITY[kind] === 'massKg', volume: kind !== undefined && STOCK_QUANTITY[kind] === 'volumeM3' }
+  return {
+    height: code === 'scalp' || code === 'mow' || code === 'nip',
+    passes: mark === 'machine' || code === 'sow',
+    mass: kind !== undefined && STOCK_QUANTITY[kind] === 'massKg',
+    volume: kind !== undefined && STOCK_QUANTITY[kind] === 'volumeM3',
+  }
 })
-const dayProblem = computed(() => (!isDay(form.doneOn) ? 'A date.' : form.doneOn > context.today ? `Not after today, ${shortDay(context.today)}.` : ''))
+const dayProblem = computed(() =>
+  !isDay(form.doneOn) ? 'A date.' : form.doneOn > context.today ? `Not after today, ${shortDay(context.today)}.` : '',
+)
 const empty = (typed: string) => typed.trim() === ''
 function send(): void {
   const read = (quantity: Quantity, typed: string) => (empty(typed) ? undefined : parse(quantity, typed))
-  const fields = { share: form.part ? (read('share', form.share) ?? { ok: false as const, message: 'How much of it, such as 40%.' }) : undefined, hours: read('hours', form.hours), heightMm: read('depthMm', form.height), passes: read('count', form.passes), massKg: read('massKg', form.mass), volumeM3: read('volumeM3', form.volume) }
-  const value = (key: keyof typeof fields) => { const one = fields[key]; return one?.ok ? one.value : null }
+  const fields = {
+    share: form.part
+      ? (read('share', form.share) ?? { ok: false as const, message: 'How much of it, such as 40%.' })
+      : undefined,
+    hours: read('hours', form.hours),
+    heightMm: read('depthMm', form.height),
+    passes: read('count', form.passes),
+    massKg: read('massKg', form.mass),
+    volumeM3: read('volumeM3', form.volume),
+  }
+  const value = (key: keyof typeof fields) => {
+    const one = fields[key]
+    return one?.ok ? one.value : null
+  }
   const amount = value('massKg') ?? value('volumeM3')
   const typed = Object.fromEntries(Object.entries(fields).flatMap(([key, one]) => (one ? [[key, one] as const] : [])))
-  const told = judged(markSchema, {
-    id, slip: props.slip.key, doneOn: form.doneOn, share: form.part ? (value('share') ?? 1) : left.value, passed: form.passed, hours: value('hours'), heightMm: value('heightMm'), passes: value('passes'), massKg: value('massKg'), volumeM3: value('volumeM3'), areaM2: props.slip.groundM2, used: form.from && amount ? { [form.from]: amount } : {}, weather: form.weather, note: form.note,
-  }, typed)
+  const told = judged(
+    markSchema,
+    {
+      id,
+      slip: props.slip.key,
+      doneOn: form.doneOn,
+      share: form.part ? (value('share') ?? 1) : left.value,
+      passed: form.passed,
+      hours: value('hours'),
+      heightMm: value('heightMm'),
+      passes: value('passes'),
+      massKg: value('massKg'),
+      volumeM3: value('volumeM3'),
+      areaM2: props.slip.groundM2,
+      used: form.from && amount ? { [form.from]: amount } : {},
+      weather: form.weather,
+      note: form.note,
+    },
+    typed,
+  )
   if (!told) return
-  if (told.share > left.value + 0.005) errors.value = { share: `No more than ${text(figure('share', left.value, 2))} is left.` }
+  if (told.share > left.value + 0.005)
+    errors.value = { share: `No more than ${text(figure('share', left.value, 2))} is left.` }
   else emit('mark', told)
 }
 </script>
@@ -60,43 +110,136 @@ function send(): void {
 <template>
   <form class="done" :aria-label="`What was done: ${slip.name}`" novalidate @submit.prevent="send">
     <div class="line">
-      <label>Day <input ref="first" v-model="form.doneOn" type="date" :max="context.today" :aria-label="`Day on which it was ${slip.operation.done}`"></label>
-      <label class="check"><input v-model="form.part" type="checkbox"> only a part of it</label>
-      <label v-if="form.part">How much <input v-model="form.share" placeholder="40%" inputmode="decimal" class="short" aria-label="How much of it was done"></label>
+      <label
+        >Day
+        <input
+          ref="first"
+          v-model="form.doneOn"
+          type="date"
+          :max="context.today"
+          :aria-label="`Day on which it was ${slip.operation.done}`"
+      /></label>
+      <label class="check"><input v-model="form.part" type="checkbox" /> only a part of it</label>
+      <label v-if="form.part"
+        >How much
+        <input
+          v-model="form.share"
+          placeholder="40%"
+          inputmode="decimal"
+          class="short"
+          aria-label="How much of it was done"
+      /></label>
       <span v-else-if="slip.begun" class="small">the last {{ text(figure('share', left, 2)) }}</span>
     </div>
     <fieldset v-if="slip.operation.check && !form.part" class="line">
-      <legend class="small">Seen: <b>{{ slip.operation.check }}</b></legend>
-      <label class="check"><input v-model="form.passed" type="radio" :value="true"> yes, go on</label>
-      <label class="check"><input v-model="form.passed" type="radio" :value="false"> not yet: what follows waits</label>
+      <legend class="small">
+        Seen: <b>{{ slip.operation.check }}</b>
+      </legend>
+      <label class="check"><input v-model="form.passed" type="radio" :value="true" /> yes, go on</label>
+      <label class="check"
+        ><input v-model="form.passed" type="radio" :value="false" /> not yet: what follows waits</label
+      >
     </fieldset>
     <div class="line">
-      <label>Crew hours <input v-model="form.hours" class="short" inputmode="decimal"></label>
-      <label v-if="asks.height">Cut to <input v-model="form.height" class="short"></label>
-      <label v-if="asks.passes">Passes <input v-model="form.passes" class="short" inputmode="numeric"></label>
-      <label v-if="asks.mass">Put down <input v-model="form.mass" class="short" placeholder="weight"></label>
-      <label v-if="asks.volume">Put down <input v-model="form.volume" class="short" placeholder="volume"></label>
-      <label v-if="sources.length">out of <select v-model="form.from" aria-label="Out of which line of the stock book"><option value="">not from the shed</option><option v-for="item in sources" :key="item.id" :value="item.id">{{ item.name }}, {{ text(figure(STOCK_QUANTITY[kindOf(item.matter)], item.onHand)) }}</option></select></label>
-      <label>Weather <input v-model="form.weather" maxlength="120" placeholder="dry, light wind"></label>
-      <label class="wide">Note <input v-model="form.note" maxlength="400"></label>
+      <label>Crew hours <input v-model="form.hours" class="short" inputmode="decimal" /></label>
+      <label v-if="asks.height">Cut to <input v-model="form.height" class="short" /></label>
+      <label v-if="asks.passes">Passes <input v-model="form.passes" class="short" inputmode="numeric" /></label>
+      <label v-if="asks.mass">Put down <input v-model="form.mass" class="short" placeholder="weight" /></label>
+      <label v-if="asks.volume">Put down <input v-model="form.volume" class="short" placeholder="volume" /></label>
+      <label v-if="sources.length"
+        >out of
+        <select v-model="form.from" aria-label="Out of which line of the stock book">
+          <option value="">not from the shed</option>
+          <option v-for="item in sources" :key="item.id" :value="item.id">
+            {{ item.name }}, {{ text(figure(STOCK_QUANTITY[kindOf(item.matter)], item.onHand)) }}
+          </option>
+        </select></label
+      >
+      <label>Weather <input v-model="form.weather" maxlength="120" placeholder="dry, light wind" /></label>
+      <label class="wide">Note <input v-model="form.note" maxlength="400" /></label>
     </div>
     <p v-if="dayProblem" class="bad" role="alert">{{ dayProblem }}</p>
     <p v-for="(words, field) in errors" :key="field" class="bad" role="alert">{{ words }}</p>
-    <div class="line"><UButton type="submit" color="primary" size="sm" :loading="busy" :disabled="dayProblem !== ''">Done</UButton><UButton variant="outline" size="sm" aria-label="Leave it open" @click="emit('back')">Back</UButton></div>
+    <div class="line">
+      <UButton type="submit" color="primary" size="sm" :loading="busy" :disabled="dayProblem !== ''">Done</UButton
+      ><UButton variant="outline" size="sm" aria-label="Leave it open" @click="emit('back')">Back</UButton>
+    </div>
   </form>
 </template>
 
 <style scoped>
-.done { grid-column: 1 / -1; display: grid; gap: 8px; border-top: 1px solid var(--rule); padding-top: 8px; }
-.line { display: flex; flex-wrap: wrap; gap: 6px 14px; align-items: center; }
-label { display: flex; gap: 6px; align-items: center; font-size: 12.5px; font-weight: 600; }
-.check { font-weight: 400; }
-select, input:not([type='checkbox'], [type='radio']) { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
-input[type='checkbox'], input[type='radio'] { width: 18px; height: 18px; accent-color: var(--ink); }
-.short { width: 86px; }
-.wide { flex: 1 1 200px; } .wide input { flex: 1; }
-legend { float: left; margin-right: 14px; }
-.bad { color: var(--clay); font-weight: 600; font-size: 12.5px; }
-@media (max-width: 900px) { select, input:not([type='checkbox'], [type='radio']) { min-height: 48px; } .check { min-height: 48px; } label { font-size: 14px; } }
-@media print { .done { display: none; } }
+.done {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 8px;
+  border-top: 1px solid var(--rule);
+  padding-top: 8px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 14px;
+  align-items: center;
+}
+label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 12.5px;
+  font-weight: 600;
+}
+.check {
+  font-weight: 400;
+}
+select,
+input:not([type='checkbox'], [type='radio']) {
+  border: 1px solid var(--ink);
+  background: var(--lime);
+  padding: 4px 7px;
+  min-height: 32px;
+  border-radius: 2px;
+  font-weight: 400;
+  min-width: 0;
+}
+input[type='checkbox'],
+input[type='radio'] {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
+.short {
+  width: 86px;
+}
+.wide {
+  flex: 1 1 200px;
+}
+.wide input {
+  flex: 1;
+}
+legend {
+  float: left;
+  margin-right: 14px;
+}
+.bad {
+  color: var(--clay);
+  font-weight: 600;
+  font-size: 12.5px;
+}
+@media (max-width: 900px) {
+  select,
+  input:not([type='checkbox'], [type='radio']) {
+    min-height: 48px;
+  }
+  .check {
+    min-height: 48px;
+  }
+  label {
+    font-size: 14px;
+  }
+}
+@media print {
+  .done {
+    display: none;
+  }
+}
 </style>

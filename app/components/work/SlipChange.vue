@@ -23,12 +23,16 @@ function skip(): void {
 <template>
   <div class="change">
     <form class="line" novalidate @submit.prevent="move">
-      <label>Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${slip.name}`"></label>
+      <label
+        >Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${slip.name}`"
+      /></label>
       <UButton type="submit" variant="outline" size="sm">See what moves</UButton>
       <UButton v-if="slip.pinned" variant="outline" size="sm" @click="emit('float')">Schedule automatically</UButton>
     </form>
     <form v-if="!anchor" class="line" novalidate @submit.prevent="skip">
-      <label class="wide">Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${slip.name}`"></label>
+      <label class="wide"
+        >Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${slip.name}`"
+      /></label>
       <UButton type="submit" variant="outline" size="sm">Leave it out</UButton>
     </form>
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
@@ -37,12 +41,57 @@ function skip(): void {
 </template>
 
 <style scoped>
-.change { grid-column: 1 / -1; display: grid; gap: 8px; border-top: 1px solid var(--rule); padding-top: 8px; }
-.line { display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; }
-label { display: flex; gap: 6px; align-items: center; font-size: 12.5px; font-weight: 600; }
-input { border: 1px solid var(--ink); background: var(--lime); padding: 4px 7px; min-height: 32px; border-radius: 2px; font-weight: 400; min-width: 0; }
-.wide { flex: 1 1 240px; } .wide input { flex: 1; }
-.bad { color: var(--clay); font-weight: 600; font-size: 12.5px; }
-@media (max-width: 900px) { input { min-height: 48px; } label { font-size: 14px; } }
-@media print { .change { display: none; } }
+.change {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 8px;
+  border-top: 1px solid var(--rule);
+  padding-top: 8px;
+}
+.line {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+}
+label {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-size: 12.5px;
+  font-weight: 600;
+}
+input {
+  border: 1px solid var(--ink);
+  background: var(--lime);
+  padding: 4px 7px;
+  min-height: 32px;
+  border-radius: 2px;
+  font-weight: 400;
+  min-width: 0;
+}
+.wide {
+  flex: 1 1 240px;
+}
+.wide input {
+  flex: 1;
+}
+.bad {
+  color: var(--clay);
+  font-weight: 600;
+  font-size: 12.5px;
+}
+@media (max-width: 900px) {
+  input {
+    min-height: 48px;
+  }
+  label {
+    font-size: 14px;
+  }
+}
+@media print {
+  .change {
+    display: none;
+  }
+}
 </style>

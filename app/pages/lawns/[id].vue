@@ -28,8 +28,17 @@ watchEffect(() => {
 })
 const steps = computed(() => {
   if (!lawn.value || !settings.value) return []
-  const seed = (partsIn(lawn.value, context.practice) ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
-  return stepsOf(lawn.value, context.today, text(figure('areaM2', lawn.value.areaM2)), seed ? `${text(figure('massKg', seed))} of seed` : 'soil, no seed', sequence.value)
+  const seed = (partsIn(lawn.value, context.practice) ?? []).reduce(
+    (sum, part) => sum + (seedOf(part)?.product.value ?? 0),
+    0,
+  )
+  return stepsOf(
+    lawn.value,
+    context.today,
+    text(figure('areaM2', lawn.value.areaM2)),
+    seed ? `${text(figure('massKg', seed))} of seed` : 'soil, no seed',
+    sequence.value,
+  )
 })
 function walk(by: number): void {
   const here = steps.value.findIndex(({ code }) => route.path.endsWith(`/${code}`))
@@ -48,7 +57,9 @@ useIntervalFn(async () => {
 }, SUN_EVERY_MS)
 /** Said when another's save was brought together with ours, until the next step is opened. */
 const notice = useState<string>('merge-notice', () => '')
-onBeforeRouteLeave(() => { notice.value = '' })
+onBeforeRouteLeave(() => {
+  notice.value = ''
+})
 const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 </script>
 
@@ -56,38 +67,123 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
   <div v-if="lawn && area">
     <header class="head">
       <h1>{{ lawn.client }}</h1>
-      <span class="about">{{ lawn.address }}<template v-if="lawn.address">. </template><b>{{ text(area) }}</b> ({{ other(area) }})<template v-if="lawn.growsNow">, {{ lawn.growsNow }}</template></span>
+      <span class="about"
+        >{{ lawn.address }}<template v-if="lawn.address">. </template><b>{{ text(area) }}</b> ({{
+          other(area)
+        }})<template v-if="lawn.growsNow">, {{ lawn.growsNow }}</template></span
+      >
     </header>
     <nav class="steps" aria-label="Steps of this lawn">
-      <NuxtLink v-for="step in steps" :key="step.code" :to="`/lawns/${id}/${step.code}`" class="step" active-class="here">
-        <b><UIcon v-if="step.state === 'settled'" name="i-lucide-check" class="tick" aria-label="settled" />{{ step.name }}</b>
+      <NuxtLink
+        v-for="step in steps"
+        :key="step.code"
+        :to="`/lawns/${id}/${step.code}`"
+        class="step"
+        active-class="here"
+      >
+        <b
+          ><UIcon v-if="step.state === 'settled'" name="i-lucide-check" class="tick" aria-label="settled" />{{
+            step.name
+          }}</b
+        >
         <span>{{ step.says }}</span>
       </NuxtLink>
     </nav>
-    <p v-if="sill.problem" class="problem" role="alert">{{ sill.problem.message }} <UButton variant="outline" class="ml-3" @click="sill.show(id)">Try again</UButton></p>
-    <p v-if="lawn.sunAwaited" class="notice" role="status">Saved. The sun over this plan is being worked out; it follows by itself.</p>
+    <p v-if="sill.problem" class="problem" role="alert">
+      {{ sill.problem.message }} <UButton variant="outline" class="ml-3" @click="sill.show(id)">Try again</UButton>
+    </p>
+    <p v-if="lawn.sunAwaited" class="notice" role="status">
+      Saved. The sun over this plan is being worked out; it follows by itself.
+    </p>
     <p v-if="notice" class="notice" role="status">{{ notice }}</p>
     <NuxtPage />
   </div>
-  <p v-else-if="store.problem" class="problem" role="alert">{{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.load(id)">Try again</UButton></p>
+  <p v-else-if="store.problem" class="problem" role="alert">
+    {{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.load(id)">Try again</UButton>
+  </p>
 </template>
 
 <style scoped>
-.head { display: flex; align-items: baseline; gap: 14px; flex-wrap: wrap; padding-bottom: 7px; border-bottom: 1.5px solid var(--ink); }
-.about { color: var(--ink-2); }
-.about b { color: var(--ink); }
-.steps { display: grid; grid-template-columns: repeat(5, 1fr); margin-bottom: 12px; }
-.step { padding: 6px 8px 4px 0; display: flex; flex-direction: column; border-top: 4px solid transparent; margin-top: -2px; }
-.step b { font-weight: 650; display: flex; align-items: center; gap: 4px; }
-.step span { font-size: 12.5px; color: var(--ink-2); font-stretch: 90%; }
-.step:hover b { text-decoration: underline; }
-.here { border-top-color: var(--moss); }
-.notice { border-left: 5px solid var(--moss); background: var(--lime); padding: 8px 12px; margin-bottom: 10px; }
-.tick { color: var(--moss); width: 15px; height: 15px; }
-@media (max-width: 700px) {
-  .steps { grid-template-columns: repeat(5, auto); overflow-x: auto; gap: 14px; }
-  .step { min-height: 54px; padding-right: 0; white-space: nowrap; }
-  .step span { font-size: 13px; }
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  flex-wrap: wrap;
+  padding-bottom: 7px;
+  border-bottom: 1.5px solid var(--ink);
 }
-@media print { .steps, .notice { display: none; } .head { border: 0; padding: 0; } .about { display: none; } }
+.about {
+  color: var(--ink-2);
+}
+.about b {
+  color: var(--ink);
+}
+.steps {
+  display: grid;
+  grid-template-columns: repeat(5, 1fr);
+  margin-bottom: 12px;
+}
+.step {
+  padding: 6px 8px 4px 0;
+  display: flex;
+  flex-direction: column;
+  border-top: 4px solid transparent;
+  margin-top: -2px;
+}
+.step b {
+  font-weight: 650;
+  display: flex;
+  align-items: center;
+  gap: 4px;
+}
+.step span {
+  font-size: 12.5px;
+  color: var(--ink-2);
+  font-stretch: 90%;
+}
+.step:hover b {
+  text-decoration: underline;
+}
+.here {
+  border-top-color: var(--moss);
+}
+.notice {
+  border-left: 5px solid var(--moss);
+  background: var(--lime);
+  padding: 8px 12px;
+  margin-bottom: 10px;
+}
+.tick {
+  color: var(--moss);
+  width: 15px;
+  height: 15px;
+}
+@media (max-width: 700px) {
+  .steps {
+    grid-template-columns: repeat(5, auto);
+    overflow-x: auto;
+    gap: 14px;
+  }
+  .step {
+    min-height: 54px;
+    padding-right: 0;
+    white-space: nowrap;
+  }
+  .step span {
+    font-size: 13px;
+  }
+}
+@media print {
+  .steps,
+  .notice {
+    display: none;
+  }
+  .head {
+    border: 0;
+    padding: 0;
+  }
+  .about {
+    display: none;
+  }
+}
 </style>

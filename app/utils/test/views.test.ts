@@ -17,16 +17,47 @@ import { sequenceOf } from '../planOf'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
-const PRACTICE = { today: TODAY, schools: DEFAULT_SCHOOLS, planning: planningOf(), workingDays: [0, 1, 2, 3, 4, 5, 6], holidays: [], hoursADay: 16, pace: {}, stock: {} }
+const PRACTICE = {
+  today: TODAY,
+  schools: DEFAULT_SCHOOLS,
+  planning: planningOf(),
+  workingDays: [0, 1, 2, 3, 4, 5, 6],
+  holidays: [],
+  hoursADay: 16,
+  pace: {},
+  stock: {},
+}
 const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()
 const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, ...UNSAVED }
 const lawn: Lawn = {
-  ...look, ...UNSAVED, id: 'a', measured: measureZones(look.zones, look.features, look), areaM2: 612, sunAwaited: false, done: [],
-  plan: { ...PLAN, programme: 'overseed', sowOn: toDay('2026-09-18'), settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }) },
+  ...look,
+  ...UNSAVED,
+  id: 'a',
+  measured: measureZones(look.zones, look.features, look),
+  areaM2: 612,
+  sunAwaited: false,
+  done: [],
+  plan: {
+    ...PLAN,
+    programme: 'overseed',
+    sowOn: toDay('2026-09-18'),
+    settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
+  },
 }
 const glance: Glance = {
-  years: 30, growing: [], rainShare: 0.9, band: { lowC: 10, highC: 18.3 }, sowing: { good: 29, dormant: false, mow: { early: 26, middle: 30, late: 36 }, up: { early: 7, middle: 9, late: 13 }, groundLeft: 0.6, soilC: 20 },
+  years: 30,
+  growing: [],
+  rainShare: 0.9,
+  band: { lowC: 10, highC: 18.3 },
+  sowing: {
+    good: 29,
+    dormant: false,
+    mow: { early: 26, middle: 30, late: 36 },
+    up: { early: 7, middle: 9, late: 13 },
+    groundLeft: 0.6,
+    soilC: 20,
+  },
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
@@ -37,11 +68,19 @@ describe('a row of the list', () => {
     expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Soil test' })
     expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
     expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ group: 'to survey' })
-    expect(row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), id: 'm', key: 'sow', savedBy: null }] }).group).toBe('growing')
+    expect(
+      row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), id: 'm', key: 'sow', savedBy: null }] })
+        .group,
+    ).toBe('growing')
   })
 
   test('says not now with its reason, and only while nothing is planned', () => {
-    const barred = { ...undecided, applications: [{ ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-08-01'), waitDays: 200 }] }
+    const barred = {
+      ...undecided,
+      applications: [
+        { ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-08-01'), waitDays: 200 },
+      ],
+    }
     expect(row(barred)).toMatchObject({ group: 'not now', gate: { state: 'hold' } })
     expect(row(withZone(undecided, { sunHours: 2 }))).toMatchObject({ group: 'not now', odds: '' })
   })
@@ -53,13 +92,22 @@ describe('a row of the list', () => {
 
 test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
   const sequence = sequenceOf(lawn, glance, PRACTICE)
-  expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({ label: 'Sow', day: '2026-09-18' })
+  expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({
+    label: 'Sow',
+    day: '2026-09-18',
+  })
   expect(hangersOf(sequence, 'Odell', true)).toMatchObject([{ label: 'Odell', mark: 'sow' }])
   expect(hangersOf(undefined, 'Odell')).toEqual([])
 })
 
 test('labels on the ledge never lie on each other, and no more are kept than fit', () => {
-  const hangers: Hanger[] = Array.from({ length: 12 }, (_, i) => ({ key: `${i}`, day: addDays(TODAY, i), mark: 'sow', label: `Lawn ${i}`, done: false }))
+  const hangers: Hanger[] = Array.from({ length: 12 }, (_, i) => ({
+    key: `${i}`,
+    day: addDays(TODAY, i),
+    mark: 'sow',
+    label: `Lawn ${i}`,
+    done: false,
+  }))
   const x = (day: string) => hangers.findIndex((h) => h.day === day) * 30
   const kept = labelled(hangers, x, 500, 3)
   expect(kept.size).toBeGreaterThan(0)

@@ -13,12 +13,18 @@ export default answerAnyone(async (event) => {
   const { secret, password, name, email, code } = await bodyOf(event, joinSchema)
   const link = await openLink(event, secret)
   if (link.kind === 'invitation' && !(name && email)) {
-    throw new Refusal(422, 'invalid', 'Some fields need another look.', { ...(name ? {} : { name: 'Enter a name.' }), ...(email ? {} : { email: 'Enter your e-mail address.' }) })
+    throw new Refusal(422, 'invalid', 'Some fields need another look.', {
+      ...(name ? {} : { name: 'Enter a name.' }),
+      ...(email ? {} : { email: 'Enter your e-mail address.' }),
+    })
   }
   if (link.personId) await secondFactorGiven({ firmId: link.firmId, personId: link.personId }, code)
   const used = await useLink(link, await hashPassword(password), name && email ? { name, email } : undefined)
   if (used === 'used') throw linkSpent()
-  if (used === 'address taken') throw new Refusal(409, 'taken', 'This address signs in somebody already.', { email: 'This address signs in somebody already. Use another.' })
+  if (used === 'address taken')
+    throw new Refusal(409, 'taken', 'This address signs in somebody already.', {
+      email: 'This address signs in somebody already. Use another.',
+    })
   await enter(event, used)
   return { signedIn: true }
 })

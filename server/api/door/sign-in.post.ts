@@ -13,7 +13,11 @@ export default answerAnyone(async (event) => {
   const { email, password, code } = await bodyOf(event, signInSchema)
   await limited('sign in, address', addressOf(event))
   const person = await personAtTheDoor(email)
-  const at = { account: email, address: addressOf(event), known: person?.knownAt.includes(addressHashOf(event)) ?? false }
+  const at = {
+    account: email,
+    address: addressOf(event),
+    known: person?.knownAt.includes(addressHashOf(event)) ?? false,
+  }
   await passwordTried(at)
   if (!(await passwordFits(person?.passwordHash, password)) || !person) {
     throw new Refusal(401, 'wrong', 'This address and password do not go together.')

@@ -11,12 +11,19 @@ import { enter } from '../../utils/session'
 import { signUpOpen } from '../../utils/settings'
 
 export default answerAnyone(async (event) => {
-  if (!signUpOpen()) throw new Refusal(403, 'no_sign_up', 'This server takes no new firms. Ask an owner of yours for an invitation.')
+  if (!signUpOpen())
+    throw new Refusal(403, 'no_sign_up', 'This server takes no new firms. Ask an owner of yours for an invitation.')
   const { firmName, units, currency, timeZone, name, email, password } = await bodyOf(event, signUpSchema)
   await limited('new firm, address', addressOf(event))
   await zoneKnown(timeZone)
-  const founder = await foundFirm({ id: randomUUID(), name: firmName, units, currency, timeZone }, { name, email, passwordHash: await hashPassword(password) })
-  if (!founder) throw new Refusal(409, 'taken', 'This address signs in somebody already.', { email: 'This address signs in somebody already. Sign in with it, or use another.' })
+  const founder = await foundFirm(
+    { id: randomUUID(), name: firmName, units, currency, timeZone },
+    { name, email, passwordHash: await hashPassword(password) },
+  )
+  if (!founder)
+    throw new Refusal(409, 'taken', 'This address signs in somebody already.', {
+      email: 'This address signs in somebody already. Sign in with it, or use another.',
+    })
   await enter(event, founder)
   return { signedIn: true }
 })

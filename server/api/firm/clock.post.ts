@@ -11,7 +11,12 @@ export default answer(async (event, { firm, today }) => {
   const { days } = await bodyOf(event, clockStepSchema)
   if (!firm.demo) throw new Refusal(409, 'not_demo', 'Only the demo has a clock that can be stepped.')
   const day = addDays(today, days)
-  if (day > LAST_STANDIN_DAY) throw new Refusal(422, 'invalid', `The simulated station ends on ${LAST_STANDIN_DAY}. Begin again with bin/demo --fresh.`)
+  if (day > LAST_STANDIN_DAY)
+    throw new Refusal(
+      422,
+      'invalid',
+      `The simulated station ends on ${LAST_STANDIN_DAY}. Begin again with bin/demo --fresh.`,
+    )
   await stepClock(firm.id, days)
   return { today: day }
 })

@@ -9,6 +9,7 @@ import { Refusal } from '../../utils/refusal'
 export default answer(async (event, work) => {
   const wanted = await bodyOf(event, newStockSchema)
   notAhead(wanted.day, work.today, 'day')
-  if (!(await addStock(authorOf(work), wanted))) throw new Refusal(409, 'taken', 'This line could not be added. Add it again.')
+  if (!(await addStock(authorOf(work), wanted)))
+    throw new Refusal(409, 'taken', 'This line could not be added. Add it again.')
   return stockOf(work.firm.id)
 })

@@ -8,7 +8,11 @@ import { demoMode } from '../../utils/settings'
 const enterSchema = z.object({
   as: z.enum(ROLES).catch('technician'),
   // Only within this server: a path, and not one that a browser reads as another host.
-  to: z.string().regex(/^\/(?![/\\])[\w\-/?=&.]*$/).max(300).catch('/lawns'),
+  to: z
+    .string()
+    .regex(/^\/(?![/\\])[\w\-/?=&.]*$/)
+    .max(300)
+    .catch('/lawns'),
 })
 
 /** Lets a person of the demo in without a password; in demo mode, and only there. */

@@ -16,9 +16,12 @@ const folder = mkdtempSync(join(tmpdir(), 'sill-backup-'))
 const FILE = join(folder, 'book.dump')
 
 /** Runs one of the commands. @returns its exit code and everything it said */
-const bin = (name: string, ...args: string[]) => new Promise<{ code: number; said: string }>((done) => {
-  execFile('bash', [join(ROOT, 'bin', name), ...args], { env: process.env, cwd: folder }, (error, out, err) => done({ code: Number(error?.code ?? 0), said: out + err }))
-})
+const bin = (name: string, ...args: string[]) =>
+  new Promise<{ code: number; said: string }>((done) => {
+    execFile('bash', [join(ROOT, 'bin', name), ...args], { env: process.env, cwd: folder }, (error, out, err) =>
+      done({ code: Number(error?.code ?? 0), said: out + err }),
+    )
+  })
 
 /** What guards the rows, each as a question; brackets apart, which PostgreSQL writes anew. */
 const GUARDS = {
@@ -30,17 +33,38 @@ const GUARDS = {
 
 /** A sum of every table's rows, and of what guards them. */
 async function everything(): Promise<Record<string, string>> {
-  const tables = await owner<{ name: string }>(`select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'`)
+  const tables = await owner<{ name: string }>(
+    `select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'`,
+  )
   const sums: Record<string, string> = {}
-  for (const { name } of tables) sums[name] = JSON.stringify(await owner(`select md5(string_agg(t::text, '|' order by t::text)) as sum, count(*) from ${name} t`))
-  for (const [name, question] of Object.entries(GUARDS)) sums[name] = createHash('sha256').update(JSON.stringify(await owner(question))).digest('hex')
+  for (const { name } of tables)
+    sums[name] = JSON.stringify(
+      await owner(`select md5(string_agg(t::text, '|' order by t::text)) as sum, count(*) from ${name} t`),
+    )
+  for (const [name, question] of Object.entries(GUARDS))
+    sums[name] = createHash('sha256')
+      .update(JSON.stringify(await owner(question)))
+      .digest('hex')
   return sums
 }
 
 beforeAll(async () => {
   const us = await newFirm('Ours')
-  await addLawn(us, { id: randomUUID(), client: 'Odell', address: '', areaM2: 612.25, areaTyped: '6,590 sq ft', growsNow: 'thin “fescue”' })
-  const station = (await addStation(us.firmId, { name: 'Ridge', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))!
+  await addLawn(us, {
+    id: randomUUID(),
+    client: 'Odell',
+    address: '',
+    areaM2: 612.25,
+    areaTyped: '6,590 sq ft',
+    growsNow: 'thin “fescue”',
+  })
+  const station = (await addStation(us.firmId, {
+    name: 'Ridge',
+    latDeg: 37,
+    lonDeg: -79,
+    heightM: null,
+    coastal: false,
+  }))!
   await keepWeather(us.firmId, station.id, [{ day: toDay('2026-09-01'), tmaxC: 28.1, tminC: 15.3, rainMm: 0.1 }])
 })
 
@@ -68,7 +92,8 @@ test('a file cut short, or none of ours, changes nothing; a backup never writes 
   const before = await everything()
   writeFileSync(join(folder, 'short.dump'), readFileSync(FILE).subarray(0, statSync(FILE).size - 400))
   writeFileSync(join(folder, 'words.dump'), 'hello')
-  for (const name of ['short.dump', 'words.dump', 'none.dump']) expect(await bin('restore', join(folder, name), '--replace')).toMatchObject({ code: 1 })
+  for (const name of ['short.dump', 'words.dump', 'none.dump'])
+    expect(await bin('restore', join(folder, name), '--replace')).toMatchObject({ code: 1 })
   expect(await bin('backup', FILE)).toMatchObject({ code: 1 })
   expect(await everything()).toEqual(before)
 })

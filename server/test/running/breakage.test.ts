@@ -18,14 +18,25 @@ beforeAll(async () => {
   server = await startServer(line.url, SLOWEST)
   expect((await mara.ask(server, 'POST', '/api/door/sign-up', FIRM)).status).toBe(200)
 }, 60_000)
-afterEach(() => { line.mend() })
+afterEach(() => {
+  line.mend()
+})
 afterAll(async () => {
   await server?.stop()
   line?.close()
 })
 
 const newLawn = async (): Promise<Lawn> =>
-  (await mara.ask<Lawn>(server, 'POST', '/api/lawns', { id: randomUUID(), client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).body
+  (
+    await mara.ask<Lawn>(server, 'POST', '/api/lawns', {
+      id: randomUUID(),
+      client: 'Odell',
+      address: '',
+      areaM2: 612,
+      areaTyped: '',
+      growsNow: '',
+    })
+  ).body
 const ready = async () => (await fetch(`${server.url}/readyz`)).status
 
 describe('a database that goes', () => {
@@ -46,8 +57,12 @@ describe('a database that goes', () => {
 
   test('while requests are under way fails each of them whole, and ends no process', async () => {
     const lawn = await newLawn()
-    const asked = Array.from({ length: 30 }, (_, i) => mara.ask(server, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: String(i) }))
-    await new Promise((done) => { setTimeout(done, 15) })
+    const asked = Array.from({ length: 30 }, (_, i) =>
+      mara.ask(server, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: String(i) }),
+    )
+    await new Promise((done) => {
+      setTimeout(done, 15)
+    })
     line.cut()
     const codes = (await Promise.all(asked)).map(({ status }) => status)
     for (const status of codes) expect([200, 409, 503]).toContain(status)
@@ -61,8 +76,12 @@ describe('a database that goes', () => {
   test('during the commit itself is not called saved nor lost, and the same save sent again is kept once', async () => {
     const lawn = await newLawn()
     // Runs as the last act of the transaction, when the server has already asked for the commit.
-    await owner(`create function gone() returns trigger language plpgsql security definer as $$ begin perform pg_terminate_backend(pg_backend_pid()); perform pg_sleep(1); return null; end $$`)
-    await owner('create constraint trigger gone_at_commit after update on lawns deferrable initially deferred for each row execute function gone()')
+    await owner(
+      `create function gone() returns trigger language plpgsql security definer as $$ begin perform pg_terminate_backend(pg_backend_pid()); perform pg_sleep(1); return null; end $$`,
+    )
+    await owner(
+      'create constraint trigger gone_at_commit after update on lawns deferrable initially deferred for each row execute function gone()',
+    )
     const save = () => mara.ask<Lawn>(server, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, address: 'at the commit' })
     const uncertain = await save()
     expect([uncertain.status, uncertain.body.error!.code]).toEqual([503, 'uncertain'])
@@ -80,15 +99,35 @@ describe('a database that goes', () => {
     expect([slow.status, slow.body.error!.code]).toEqual([503, 'slow'])
     await blocker.query('rollback')
     await blocker.end()
-    expect((await mara.ask<Lawn>(server, 'GET', `/api/lawns/${lawn.id}`)).body).toMatchObject({ address: '', version: lawn.version })
+    expect((await mara.ask<Lawn>(server, 'GET', `/api/lawns/${lawn.id}`)).body).toMatchObject({
+      address: '',
+      version: lawn.version,
+    })
   })
 })
 
 test('a disk that fills during an import keeps none of the file, says so, and takes it whole later', async () => {
-  const station = (await mara.ask<Station>(server, 'POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })).body
-  const days = Array.from({ length: 700 }, (_, i) => `${new Date(Date.UTC(2024, 0, 1 + i)).toISOString().slice(0, 10)},20,10,1`)
+  const station = (
+    await mara.ask<Station>(server, 'POST', '/api/stations', {
+      name: 'Yard',
+      latDeg: 37,
+      lonDeg: -79,
+      heightM: null,
+      coastal: false,
+    })
+  ).body
+  const days = Array.from(
+    { length: 700 },
+    (_, i) => `${new Date(Date.UTC(2024, 0, 1 + i)).toISOString().slice(0, 10)},20,10,1`,
+  )
   const mapping = { columns: { day: 0, tmax: 1, tmin: 2, rain: 3 }, temperature: 'C', rain: 'mm', only: null }
-  const send = () => mara.sendFile<ImportResult>(server, `/api/stations/${station.id}/import`, `date,tmax,tmin,rain\n${days.join('\n')}\n`, { mapping: JSON.stringify(mapping) })
+  const send = () =>
+    mara.sendFile<ImportResult>(
+      server,
+      `/api/stations/${station.id}/import`,
+      `date,tmax,tmin,rain\n${days.join('\n')}\n`,
+      { mapping: JSON.stringify(mapping) },
+    )
   // What PostgreSQL says when its disk is full, said at the 500th row.
   await owner(`create function no_room() returns trigger language plpgsql as $$ begin
     if (select count(*) from weather_days) >= 499 then raise exception 'could not extend file: No space left on device' using errcode = '53100'; end if; return new; end $$`)
@@ -102,19 +141,37 @@ test('a disk that fills during an import keeps none of the file, says so, and ta
 
 test('a server killed during saves leaves each save whole or not there, and every acknowledged one kept', async () => {
   const doomed = await startServer(process.env.DATABASE_URL!)
-  const lawn = (await mara.ask<Lawn>(doomed, 'POST', '/api/lawns', { id: randomUUID(), client: 'Killed', address: '', areaM2: 612, areaTyped: '', growsNow: '' })).body
+  const lawn = (
+    await mara.ask<Lawn>(doomed, 'POST', '/api/lawns', {
+      id: randomUUID(),
+      client: 'Killed',
+      address: '',
+      areaM2: 612,
+      areaTyped: '',
+      growsNow: '',
+    })
+  ).body
   let acknowledged = 0
   let version = lawn.version
   const saving = (async () => {
     for (let n = 1; ; n++) {
-      const applications = [{ ingredient: `save ${n}`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: n % 800 }]
-      const saved = await mara.ask<Lawn>(doomed, 'PUT', `/api/lawns/${lawn.id}`, { ...lawn, version, address: `save ${n}`, applications })
+      const applications = [
+        { ingredient: `save ${n}`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: n % 800 },
+      ]
+      const saved = await mara.ask<Lawn>(doomed, 'PUT', `/api/lawns/${lawn.id}`, {
+        ...lawn,
+        version,
+        address: `save ${n}`,
+        applications,
+      })
       if (saved.status !== 200) return
       acknowledged = n
       version = saved.body.version
     }
   })().catch(() => undefined)
-  await new Promise((done) => { setTimeout(done, 700) })
+  await new Promise((done) => {
+    setTimeout(done, 700)
+  })
   await doomed.stop('SIGKILL')
   await saving
   expect(acknowledged).toBeGreaterThan(5)
@@ -122,13 +179,18 @@ test('a server killed during saves leaves each save whole or not there, and ever
   const n = Number(kept.address.split(' ')[1])
   // The one that was under way may have been kept without its answer arriving.
   expect([acknowledged, acknowledged + 1]).toContain(n)
-  expect(kept.applications).toEqual([{ ingredient: `save ${n}`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: n % 800 }])
+  expect(kept.applications).toEqual([
+    { ingredient: `save ${n}`, product: '', rate: '', appliedOn: '2026-05-04', waitDays: n % 800 },
+  ])
   expect(kept.version).toBe(lawn.version + n)
 })
 
 test('a server on an older schema is not ready, and says so instead of failing at random', async () => {
   await owner('delete from migrations where version = (select max(version) from migrations)')
-  const { status, body } = await fetch(`${server.url}/readyz`).then(async (response) => ({ status: response.status, body: (await response.json()) as object }))
+  const { status, body } = await fetch(`${server.url}/readyz`).then(async (response) => ({
+    status: response.status,
+    body: (await response.json()) as object,
+  }))
   expect([status, body]).toEqual([503, { ready: false, schema: SCHEMA_VERSION - 1, wanted: SCHEMA_VERSION }])
   await owner('alter table lawns rename to lawns_gone')
   const asked = await mara.ask(server, 'GET', '/api/lawns')

@@ -35,25 +35,47 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
   const port = await freePort()
   const child: ChildProcess = spawn(process.execPath, [BUILT], {
     env: {
-      PATH: process.env.PATH, HOST: '127.0.0.1', PORT: String(port), DATABASE_URL: databaseUrl, NODE_ENV: 'production',
-      NUXT_SESSION_PASSWORD: 'one secret for all the instances of a firm', NUXT_SESSION_COOKIE_SECURE: 'false', NODE_OPTIONS: '--max-semi-space-size=1', MALLOC_ARENA_MAX: '2', ...env,
+      PATH: process.env.PATH,
+      HOST: '127.0.0.1',
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+      NODE_ENV: 'production',
+      NUXT_SESSION_PASSWORD: 'one secret for all the instances of a firm',
+      NUXT_SESSION_COOKIE_SECURE: 'false',
+      NODE_OPTIONS: '--max-semi-space-size=1',
+      MALLOC_ARENA_MAX: '2',
+      ...env,
     },
     stdio: ['ignore', 'pipe', 'pipe', 'ipc'],
   })
   const log: string[] = []
-  for (const stream of [child.stdout!, child.stderr!]) stream.on('data', (text: Buffer) => log.push(...text.toString().split('\n').filter(Boolean)))
+  for (const stream of [child.stdout!, child.stderr!])
+    stream.on('data', (text: Buffer) => log.push(...text.toString().split('\n').filter(Boolean)))
   const url = `http://127.0.0.1:${port}`
   for (let i = 0; ; i++) {
-    if (await fetch(`${url}/healthz`).then(({ ok }) => ok, () => false)) break
+    if (
+      await fetch(`${url}/healthz`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      break
     if (i > 150 || child.exitCode !== null) throw new Error(`The server did not start:\n${log.join('\n')}`)
-    await new Promise((done) => { setTimeout(done, 100) })
+    await new Promise((done) => {
+      setTimeout(done, 100)
+    })
   }
   return {
-    url, log, pid: child.pid!,
-    stall: () => new Promise((told) => {
-      child.once('message', (message) => { told(message as Stall) })
-      child.send('stall', () => undefined)
-    }),
+    url,
+    log,
+    pid: child.pid!,
+    stall: () =>
+      new Promise((told) => {
+        child.once('message', (message) => {
+          told(message as Stall)
+        })
+        child.send('stall', () => undefined)
+      }),
     stop: async (signal = 'SIGTERM') => {
       if (child.exitCode !== null || child.signalCode !== null) return
       child.kill(signal)
@@ -72,7 +94,13 @@ export async function startLine(databaseUrl: string) {
     const far = createConnection(Number(target.port), target.hostname)
     for (const socket of [near, far]) {
       open.add(socket)
-      socket.on('error', () => undefined).on('close', () => { open.delete(socket); near.destroy(); far.destroy() })
+      socket
+        .on('error', () => undefined)
+        .on('close', () => {
+          open.delete(socket)
+          near.destroy()
+          far.destroy()
+        })
     }
     near.pipe(far).pipe(near)
     return undefined
@@ -85,9 +113,15 @@ export async function startLine(databaseUrl: string) {
     for (const socket of open) socket.destroy()
   }
   return {
-    url: through.href, cut,
-    mend: () => { whole = true },
-    close: () => { cut(); server.close() },
+    url: through.href,
+    cut,
+    mend: () => {
+      whole = true
+    },
+    close: () => {
+      cut()
+      server.close()
+    },
   }
 }
 
@@ -105,26 +139,58 @@ export class Visitor {
   /** As a proxy would say it; a server that has none before it does not listen to it. */
   readonly proxied = { 'x-forwarded-for': `10.${byte()}.${byte()}.${byte()}`, 'x-forwarded-proto': 'http' }
 
-  async ask<T = Record<string, unknown>>(server: Pick<Running, 'url'>, method: string, path: string, body?: unknown): Promise<Heard<T>> {
+  async ask<T = Record<string, unknown>>(
+    server: Pick<Running, 'url'>,
+    method: string,
+    path: string,
+    body?: unknown,
+  ): Promise<Heard<T>> {
     const response = await fetch(server.url + path, {
-      method, headers: { ...this.proxied, origin: server.url, cookie: this.cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      method,
+      headers: {
+        ...this.proxied,
+        origin: server.url,
+        cookie: this.cookie,
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
     return this.heard<T>(response)
   }
 
   /** A file as its own body, and what is told of it besides. */
-  async sendFile<T = Record<string, unknown>>(server: Pick<Running, 'url'>, path: string, file: string | Uint8Array, told: Record<string, string> = {}): Promise<Heard<T>> {
-    return this.heard<T>(await fetch(`${server.url}${path}?${new URLSearchParams(told)}`, {
-      method: 'POST', headers: { ...this.proxied, origin: server.url, cookie: this.cookie, 'content-type': 'text/csv' }, body: file as BodyInit,
-    }))
+  async sendFile<T = Record<string, unknown>>(
+    server: Pick<Running, 'url'>,
+    path: string,
+    file: string | Uint8Array,
+    told: Record<string, string> = {},
+  ): Promise<Heard<T>> {
+    return this.heard<T>(
+      await fetch(`${server.url}${path}?${new URLSearchParams(told)}`, {
+        method: 'POST',
+        headers: { ...this.proxied, origin: server.url, cookie: this.cookie, 'content-type': 'text/csv' },
+        body: file as BodyInit,
+      }),
+    )
   }
 
   private async heard<T>(response: Response): Promise<Heard<T>> {
     const given = response.headers.getSetCookie().at(-1)
     if (given) this.cookie = given.split(';')[0]!
-    return { status: response.status, body: (await response.json()) as Heard<T>['body'], requestId: response.headers.get('x-request-id') }
+    return {
+      status: response.status,
+      body: (await response.json()) as Heard<T>['body'],
+      requestId: response.headers.get('x-request-id'),
+    }
   }
 }
 
-export const FIRM = { firmName: 'Marram Turf', units: 'metric', currency: 'EUR', timeZone: 'Europe/Lisbon', name: 'Mara', email: 'mara@example.org', password: 'three wet autumns' }
+export const FIRM = {
+  firmName: 'Marram Turf',
+  units: 'metric',
+  currency: 'EUR',
+  timeZone: 'Europe/Lisbon',
+  name: 'Mara',
+  email: 'mara@example.org',
+  password: 'three wet autumns',
+}

@@ -16,5 +16,5 @@ export default answer(async (event, work) => {
   if (!judged.ok) throw new z.ZodError(judged.issues)
   if (!(await saveLook(authorOf(work), id, judged.look, judged.areasM2))) throw conflict(await lawnAsked(event, work))
   const saved = await lawnAsked(event, work)
-  return await sunFollows(work.firm.id, saved) ? lawnAsked(event, work) : saved
+  return (await sunFollows(work.firm.id, saved)) ? lawnAsked(event, work) : saved
 })

@@ -13,6 +13,7 @@ export default answer(async (event, work): Promise<SecondFactorProposed> => {
   const { current } = await bodyOf(event, passwordSchema)
   await ownPasswordGiven(event, work, current)
   const { secret, address, sealed } = newSecret(work.person.email)
-  if (!(await proposeSecondFactor(authorOf(work), sealed))) throw new Refusal(409, 'on', 'A second factor is on already. Turn it off first to set up another device.')
+  if (!(await proposeSecondFactor(authorOf(work), sealed)))
+    throw new Refusal(409, 'on', 'A second factor is on already. Turn it off first to set up another device.')
   return { secret, address, qrSvg: await qrCode(address, { type: 'svg', margin: 2 }) }
 }, 'owner')

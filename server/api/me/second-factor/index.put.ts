@@ -11,12 +11,14 @@ import { newRecoveryCodes, stepOf } from '../../../utils/secondFactor'
 export default answer(async (event, work) => {
   const { code } = await bodyOf(event, secondFactorSchema)
   const { secret, on } = await secondFactorOf(authorOf(work))
-  if (secret === null || on) throw new Refusal(409, 'nothing_to_confirm', 'There is nothing to confirm. Begin again with Set up.')
+  if (secret === null || on)
+    throw new Refusal(409, 'nothing_to_confirm', 'There is nothing to confirm. Begin again with Set up.')
   await passwordTried({ account: work.person.email, address: addressOf(event), known: true })
   const step = stepOf(secret, code)
   const message = 'That is not the code of this secret now. Check the clock of your device, and take the newest code.'
   if (step === undefined) throw new Refusal(422, 'wrong_code', message, { code: message })
   const { codes, hashes } = newRecoveryCodes()
-  if (!(await turnSecondFactorOn(authorOf(work), secret, step, hashes))) throw new Refusal(409, 'on', 'A second factor was turned on a moment ago.')
+  if (!(await turnSecondFactorOn(authorOf(work), secret, step, hashes)))
+    throw new Refusal(409, 'on', 'A second factor was turned on a moment ago.')
   return { codes }
 }, 'owner')

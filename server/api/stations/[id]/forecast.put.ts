@@ -11,7 +11,8 @@ export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   if (station.feedPath) throw new Refusal(409, 'simulated', 'The simulated station brings its own forecast.')
   const { days } = await bodyOf(event, forecastSchema)
-  if (days.some(({ day }) => day < work.today || day > addDays(work.today, MOST_FORECAST_DAYS))) throw new Refusal(422, 'invalid', `A forecast reaches from today to ${MOST_FORECAST_DAYS} days ahead.`)
+  if (days.some(({ day }) => day < work.today || day > addDays(work.today, MOST_FORECAST_DAYS)))
+    throw new Refusal(422, 'invalid', `A forecast reaches from today to ${MOST_FORECAST_DAYS} days ahead.`)
   await replaceForecast(work.firm.id, station.id, work.today, days)
   return { days }
 })

@@ -14,12 +14,21 @@ const READING = 'Reading the file'
 /** Without a mapping: a look into the file. With one: its good rows are kept, as days observed or days forecast. */
 export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
-  if (station.kind === 'simulated') throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
+  if (station.kind === 'simulated')
+    throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
   const { mapping, what } = queryOf(event, importSchema)
   return fileInSteps<ImportPreview | ImportResult>(event, work, async (bytes, { progress, signal }) => {
-    const how = { signal, progress: (share: number) => { progress(READING, share) } }
+    const how = {
+      signal,
+      progress: (share: number) => {
+        progress(READING, share)
+      },
+    }
     if (!mapping) return compute('previewFile', { bytes }, how)
-    const span = what === 'days' ? { first: null, last: work.today } : { first: work.today, last: addDays(work.today, MOST_FORECAST_DAYS) }
+    const span =
+      what === 'days'
+        ? { first: null, last: work.today }
+        : { first: work.today, last: addDays(work.today, MOST_FORECAST_DAYS) }
     const { pieces, count, before, ...rejected } = await compute('daysFile', { bytes, mapping, ...span }, how)
     // From here on it is kept whole, whoever has gone.
     progress('Saving the days', null)

@@ -8,7 +8,10 @@ import { stationAsked } from '../../../utils/stationAsked'
 export default answer(async (event, work): Promise<Station> => {
   const { id } = await stationAsked(event, work)
   const saved = await saveStation(work.firm.id, id, await bodyOf(event, stationEditSchema))
-  if (saved === 'taken') throw new Refusal(409, 'taken', 'There is a station of this name already.', { name: 'There is a station of this name already.' })
+  if (saved === 'taken')
+    throw new Refusal(409, 'taken', 'There is a station of this name already.', {
+      name: 'There is a station of this name already.',
+    })
   const station = await stationAsked(event, work)
   if (!saved) throw conflict(station)
   return station

@@ -12,7 +12,16 @@ export default answer(async (event, work) => {
   const { temperature = null, depthMm = null } = queryOf(event, readingsFileSchema)
   return fileInSteps<ReadingsResult>(event, work, async (bytes, { progress, signal }) => {
     const told = { temperature, depthMm, today: work.today }
-    const { pieces, count, ...rejected } = await compute('readingsFile', { bytes, told }, { signal, progress: (share) => { progress('Reading the file', share) } })
+    const { pieces, count, ...rejected } = await compute(
+      'readingsFile',
+      { bytes, told },
+      {
+        signal,
+        progress: (share) => {
+          progress('Reading the file', share)
+        },
+      },
+    )
     progress('Saving the readings', null)
     await keepReadingRows(work.firm.id, station.id, pieces)
     return { kept: count, ...rejected }

@@ -9,7 +9,8 @@ import { stationAsked } from '../../../utils/stationAsked'
 export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   const reading = await bodyOf(event, readingSchema)
-  if (reading.at.slice(0, 10) > work.today) throw new Refusal(422, 'invalid', 'This day has not come yet.', { at: 'Not after today.' })
+  if (reading.at.slice(0, 10) > work.today)
+    throw new Refusal(422, 'invalid', 'This day has not come yet.', { at: 'Not after today.' })
   await keepReadings(work.firm.id, station.id, [reading])
   return reading
 })

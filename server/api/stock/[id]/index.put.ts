@@ -7,6 +7,11 @@ import { stockAsked } from '../../../utils/stockAsked'
 
 export default answer(async (event, work) => {
   const { id } = await stockAsked(event, work)
-  if (!(await editStock(work.firm.id, id, await bodyOf(event, stockEditSchema)))) throw new Refusal(409, 'changed', 'Somebody changed this line meanwhile. Nothing of yours was kept; here it is as it now stands.')
+  if (!(await editStock(work.firm.id, id, await bodyOf(event, stockEditSchema))))
+    throw new Refusal(
+      409,
+      'changed',
+      'Somebody changed this line meanwhile. Nothing of yours was kept; here it is as it now stands.',
+    )
   return stockOf(work.firm.id)
 })

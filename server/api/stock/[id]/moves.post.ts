@@ -11,6 +11,9 @@ export default answer(async (event, work) => {
   const { id } = await stockAsked(event, work)
   const move = await bodyOf(event, stockMoveSchema)
   notAhead(move.day, work.today, 'day')
-  if (!(await moveStock(authorOf(work), id, move))) throw new Refusal(422, 'invalid', 'That is more than any shed holds.', { amount: `No line says more than ${MOST_ON_HAND.toLocaleString('en-US')} kg or m³. Count what is there first.` })
+  if (!(await moveStock(authorOf(work), id, move)))
+    throw new Refusal(422, 'invalid', 'That is more than any shed holds.', {
+      amount: `No line says more than ${MOST_ON_HAND.toLocaleString('en-US')} kg or m³. Count what is there first.`,
+    })
   return stockOf(work.firm.id)
 })

@@ -17,13 +17,22 @@ export default answer(async (event, work) => {
   const told = await bodyOf(event, markSchema)
   notAhead(told.doneOn, work.today, 'doneOn')
   if (daysBetween(told.doneOn, work.today) > MOST_DAYS_BACK) {
-    throw new Refusal(422, 'invalid', 'That is too long ago.', { doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.` })
+    throw new Refusal(422, 'invalid', 'That is too long ago.', {
+      doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.`,
+    })
   }
   const marked = await markDone(authorOf(work), lawn.id, told)
-  if (marked === 'more than the whole') throw new Refusal(422, 'invalid', 'That is more than the whole.', { share: 'More than is left to do: somebody may have marked a part meanwhile.' })
+  if (marked === 'more than the whole')
+    throw new Refusal(422, 'invalid', 'That is more than the whole.', {
+      share: 'More than is left to do: somebody may have marked a part meanwhile.',
+    })
   if (marked === 'other mark') throw new Refusal(409, 'taken', 'This mark could not be added. Mark it again.')
   const now = await lawnAsked(event, work)
   if (marked === 'kept') return now
   const last = now.done.filter(({ key }) => key === told.slip).at(-1)
-  throw new Refusal(409, 'done_already', `${last?.savedBy ?? 'Somebody'} marked this done already${last ? `, for ${last.doneOn}` : ''}. Yours was not added; take theirs back first if it is wrong.`)
+  throw new Refusal(
+    409,
+    'done_already',
+    `${last?.savedBy ?? 'Somebody'} marked this done already${last ? `, for ${last.doneOn}` : ''}. Yours was not added; take theirs back first if it is wrong.`,
+  )
 })

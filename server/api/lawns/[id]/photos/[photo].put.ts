@@ -9,6 +9,7 @@ import { notFound } from '../../../../utils/refusal'
 export default answer(async (event, work) => {
   const { id } = await lawnAsked(event, work)
   const words = await bodyOf(event, photoWordsSchema)
-  if (!(await describePhoto(work.firm.id, id, paramOf(event, 'photo', idSchema, 'photo'), words))) throw notFound('photo')
+  if (!(await describePhoto(work.firm.id, id, paramOf(event, 'photo', idSchema, 'photo'), words)))
+    throw notFound('photo')
   return photosOf(work.firm.id, id)
 })
