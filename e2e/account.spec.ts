@@ -126,12 +126,10 @@ test('a file with decimal commas is shown as it is read before anything is kept,
     downloadThroughput: -1,
     uploadThroughput: 20_000,
   })
-  await page
-    .getByLabel('Daily file')
-    .setInputFiles({
-      ...file,
-      buffer: Buffer.from(`date;high;low;rain\n${'2018-01-03;20,5;10,1;0,0\n'.repeat(30_000)}`),
-    })
+  await page.getByLabel('Daily file').setInputFiles({
+    ...file,
+    buffer: Buffer.from(`date;high;low;rain\n${'2018-01-03;20,5;10,1;0,0\n'.repeat(30_000)}`),
+  })
   await expect(page.getByText(/Sending the file/)).toBeVisible()
   await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Cancelled.' })).toBeVisible()

@@ -1,35 +1,20 @@
 import { toDay } from '#core/quantity/calendar'
 import { schoolsOf } from '#contract/schools'
 import { randomUUID } from 'node:crypto'
-import { beforeEach, describe, expect, test } from 'vitest'
-import { newFirm, owner, useTestDatabase } from '../test/database'
-import { hashPassword, newSecret, passwordFits, secretHash } from '../utils/passwords'
-import { countTry, countWrongTry, forgetTries } from './attempts'
+import { describe, expect, test } from 'vitest'
+import { owner } from '../test/database'
+import { useTwoFirms } from '../test/firms'
 import { database, inFirm } from './db'
 import { atWork, foundFirm, saveFirm, type Author } from './firms'
-import {
-  addLink,
-  changePassword,
-  changePerson,
-  linkAtTheDoor,
-  openLinks,
-  peopleOf,
-  personAtTheDoor,
-  resetByAddress,
-  revokeLink,
-  useLink,
-} from './people'
+import { changePassword, changePerson, peopleOf, personAtTheDoor, resetByAddress } from './people'
 import { endSession, endSessions, openSession, sessionsOf } from './sessions'
 import { addStation, stationsOf } from './stations'
 
 const HERE = { device: 'Firefox on Linux', addressHash: 'here' }
 let ours: Author
 let theirs: Author
-useTestDatabase()
-beforeEach(async () => {
-  await owner('delete from firms')
-  ours = await newFirm('Ours')
-  theirs = await newFirm('Theirs')
+useTwoFirms((a, b) => {
+  ;[ours, theirs] = [a, b]
 })
 
 describe('the second lock', () => {
@@ -243,151 +228,4 @@ describe('a person', () => {
     expect(outcomes.sort()).toEqual(['changed', 'last owner'])
     expect((await peopleOf(ours.firmId)).filter(({ active }) => active)).toHaveLength(1)
   })
-})
-
-describe('a link', () => {
-  const joining = { name: 'Tam', email: 'tam@example.org' }
-
-  test('lets in once: of two who open it together one joins', async () => {
-    const hash = secretHash(newSecret())
-    await addLink(ours, hash, { kind: 'invitation', role: 'technician' })
-    const link = (await linkAtTheDoor(hash))!
-    expect(link).toMatchObject({ kind: 'invitation', role: 'technician', firmName: 'Ours' })
-    const used = await Promise.all(
-      [joining, { ...joining, email: 'other@example.org' }].map((who) => useLink(link, 'hash', who)),
-    )
-    expect(used.filter((outcome) => outcome === 'used')).toHaveLength(1)
-    expect(await linkAtTheDoor(hash)).toBeUndefined()
-    expect(await peopleOf(ours.firmId)).toHaveLength(2)
-  })
-
-  test('still opens after an address that was taken', async () => {
-    const hash = secretHash(newSecret())
-    await addLink(ours, hash, { kind: 'invitation', role: 'owner' })
-    const [taken] = await peopleOf(theirs.firmId)
-    expect(await useLink((await linkAtTheDoor(hash))!, 'hash', { name: 'Tam', email: taken!.email })).toBe(
-      'address taken',
-    )
-    expect(await useLink((await linkAtTheDoor(hash))!, 'hash', joining)).toMatchObject({ firmId: ours.firmId })
-  })
-
-  test('that resets replaces the one before, ends sessions, and cannot be made for another firm', async () => {
-    const [first, second] = [secretHash(newSecret()), secretHash(newSecret())]
-    await addLink(ours, first, { kind: 'reset', personId: ours.personId })
-    await addLink(ours, second, { kind: 'reset', personId: ours.personId })
-    expect(await linkAtTheDoor(first)).toBeUndefined()
-    const before = await openSession(ours, HERE)
-    expect(await useLink((await linkAtTheDoor(second))!, 'new hash')).toEqual(ours)
-    expect(await atWork(before)).toBeUndefined()
-    expect(await addLink(ours, secretHash(newSecret()), { kind: 'reset', personId: theirs.personId })).toBeUndefined()
-  })
-
-  test('dies with who made it and with who it is for, even used at the very moment they are let go', async () => {
-    const [second] = await owner<{ id: string }>(
-      `insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'owner') returning id`,
-      [ours.firmId],
-    )
-    const ida = { firmId: ours.firmId, personId: second!.id }
-    const [takeover, invitation, forIda] = [secretHash(newSecret()), secretHash(newSecret()), secretHash(newSecret())]
-    await addLink(ida, takeover, { kind: 'reset', personId: ours.personId })
-    await addLink(ida, invitation, { kind: 'invitation', role: 'owner' })
-    await addLink(ours, forIda, { kind: 'reset', personId: ida.personId })
-    expect((await openLinks(ours.firmId)).map(({ madeBy, kind }) => [madeBy, kind])).toEqual(
-      expect.arrayContaining([
-        ['Ida', 'reset'],
-        ['Ida', 'invitation'],
-        ['Somebody of Ours', 'reset'],
-      ]),
-    )
-    const opened = (await linkAtTheDoor(takeover))!
-    await changePerson(ours.firmId, ida.personId, { role: 'owner', active: false })
-    expect([
-      await linkAtTheDoor(takeover),
-      await linkAtTheDoor(invitation),
-      await linkAtTheDoor(forIda),
-      await openLinks(ours.firmId),
-    ]).toEqual([undefined, undefined, undefined, []])
-    expect(await useLink(opened, 'hash')).toBe('used')
-    // Taken back, they find none of them alive; a technician's would not be either.
-    await changePerson(ours.firmId, ida.personId, { role: 'technician', active: true })
-    expect(await linkAtTheDoor(takeover)).toBeUndefined()
-    expect(await addLink(ida, secretHash(newSecret()), { kind: 'invitation', role: 'owner' })).toBeUndefined()
-  })
-
-  test('is taken back by its firm and by no other', async () => {
-    const hash = secretHash(newSecret())
-    const made = (await addLink(ours, hash, { kind: 'invitation', role: 'technician' }))!
-    expect(await revokeLink(theirs.firmId, made.id)).toBe(false)
-    expect(await revokeLink(ours.firmId, made.id)).toBe(true)
-    expect([await linkAtTheDoor(hash), await revokeLink(ours.firmId, made.id)]).toEqual([undefined, false])
-  })
-
-  test('is shut after its week', async () => {
-    const hash = secretHash(newSecret())
-    await addLink(ours, hash, { kind: 'invitation', role: 'technician' })
-    const link = (await linkAtTheDoor(hash))!
-    await owner(`update entry_links set expires_at = now() - interval '1 second'`)
-    expect(await linkAtTheDoor(hash)).toBeUndefined()
-    expect(await useLink(link, 'hash', joining)).toBe('used')
-  })
-})
-
-describe('tries', () => {
-  const at = (account: string, address: string, known = false) => ({ account, address, known })
-
-  test('from one address are counted in the database, and shut after the last', async () => {
-    const from = randomUUID()
-    const tries = await Promise.all(Array.from({ length: 44 }, () => countTry('sign in, address', from)))
-    expect(tries.filter((wait) => wait === 0)).toHaveLength(40)
-    expect(Math.max(...tries)).toBeGreaterThan(14 * 60)
-    expect(await countTry('sign in, address', randomUUID())).toBe(0)
-    expect(await owner(`select key from attempts where key like '%' || $1 || '%'`, [from])).toEqual([])
-  })
-
-  test('at one account cost nothing five times; after that each is followed by a longer wait, at once and one by one', async () => {
-    const who = `${randomUUID()}@example.org`
-    const together = await Promise.all(Array.from({ length: 30 }, () => countWrongTry(at(who, 'a'))))
-    // Five free ones, and the one that begins the first wait.
-    expect(together.filter((wait) => wait === 0).length).toBeLessThanOrEqual(6)
-    expect(await countWrongTry(at(who, 'a'))).toBeGreaterThan(0)
-    const waits: number[] = []
-    for (let i = 0; i < 4; i++) {
-      // As if the wait were over.
-      await owner(`update attempts set expire = 0 where key like 'gate:%'`)
-      await countWrongTry(at(who, 'a'))
-      waits.push(await countWrongTry(at(who, 'a')))
-    }
-    expect(waits).toEqual([...waits].sort((x, y) => x - y))
-    expect(waits.at(-1)!).toBeGreaterThan(waits[0]! * 3)
-    await owner(`delete from attempts`)
-    for (let i = 0; i < 40; i++) {
-      await owner(`update attempts set expire = 0 where key like 'gate:%'`)
-      await countWrongTry(at(who, 'a', true))
-    }
-    expect(await countWrongTry(at(who, 'a', true))).toBeLessThanOrEqual(15 * 60)
-    await forgetTries(at(who, 'a', true))
-    expect(await countWrongTry(at(who, 'a', true))).toBe(0)
-  })
-
-  test('count alike for every spelling of an account, and never against its owner elsewhere', async () => {
-    const who = 'mar\u0130@example.org'
-    for (let i = 0; i < 8; i++) await countWrongTry(at(who, 'thief'))
-    for (const spelling of [who, who.toLowerCase(), 'MAR\u0130@EXAMPLE.ORG', ` ${who}`])
-      expect([spelling, (await countWrongTry(at(spelling, 'thief'))) > 0]).toEqual([spelling, true])
-    expect(await countWrongTry(at(who, 'home', true))).toBe(0)
-    // Many thieves, each with a few tries: strange places wait, where the owner is known they do not.
-    for (let i = 0; i < 40; i++) await countWrongTry(at(who, `thief ${i}`))
-    expect(await countWrongTry(at(who, 'one more thief'))).toBeGreaterThan(0)
-    expect(await countWrongTry(at(who, 'home', true))).toBe(0)
-  })
-})
-
-test('a password fits its own hash and no other, and nobody’s never', async () => {
-  const hash = await hashPassword('three wet autumns')
-  expect(hash).toMatch(/^\$scrypt\$n=32768,r=8,p=1\$/)
-  expect(hash).not.toContain('autumns')
-  expect(await passwordFits(hash, 'three wet autumns')).toBe(true)
-  expect(await passwordFits(hash, 'three wet autumn')).toBe(false)
-  expect(await passwordFits(null, 'three wet autumns')).toBe(false)
-  expect(await passwordFits(undefined, '')).toBe(false)
 })

@@ -1,23 +1,20 @@
-import { beforeEach, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import type { DailyWeather } from '#core/climate/weather'
 import { addDays, toDay } from '#core/quantity/calendar'
 import { dailyCsv, probeCsv } from '#contract/feed'
-import { newFirm, owner, useTestDatabase } from '../test/database'
+import { owner } from '../test/database'
+import { PLACE, useTwoFirms } from '../test/firms'
 import { collect } from '../weather/collect'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 import type { Author } from './firms'
 import { addStation, keepWeather, saveStation, stationById, stationsOf, weatherNow, weatherText } from './stations'
 
-const PLACE = { latDeg: 37, lonDeg: -79, heightM: null, coastal: false }
 const weatherOf = async (firmId: string, stationId: string) =>
   JSON.parse(await weatherText(firmId, stationId)) as DailyWeather[]
 let ours: Author
 let theirs: Author
-useTestDatabase()
-beforeEach(async () => {
-  await owner('delete from firms')
-  ours = await newFirm('Ours')
-  theirs = await newFirm('Theirs')
+useTwoFirms((a, b) => {
+  ;[ours, theirs] = [a, b]
 })
 
 describe('a station', () => {

@@ -1,30 +1,14 @@
 import { randomUUID } from 'node:crypto'
-import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import type { Context } from '#contract/context'
-import type { LinkListed, LinkMade, PersonListed, Role } from '#contract/firm'
+import { afterEach, describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { PROGRAMMES } from '#core/programme/programmes'
 import { grassByCode } from '#core/grass/grasses'
 import type { Lawn } from '#contract/lawn'
 import { NO_WORK } from '#contract/work'
 import type { Author } from '../records/firms'
-import { newFirm, owner, useTestDatabase } from './database'
+import { newFirm, owner } from './database'
 import { Browser } from './house'
-
-useTestDatabase()
-const PASSWORD = 'three wet autumns'
-const MARA = {
-  firmName: 'Marram Turf',
-  units: 'metric',
-  currency: 'EUR',
-  timeZone: 'Europe/Lisbon',
-  name: 'Mara',
-  email: 'mara@example.org',
-  password: PASSWORD,
-}
-const signIn = (browser: Browser, email: string, password: string) =>
-  browser.call('POST', '/api/door/sign-in', { email, password })
-const context = (browser: Browser) => browser.call<Context>('GET', '/api/context')
+import { context, joined, MARA, PASSWORD, signIn, useMarram } from './marram'
 
 /** What a thief would copy. */
 async function cookieOf(browser: Browser): Promise<string> {
@@ -34,29 +18,12 @@ const opens = async (cookie: string) =>
   (await new Browser().request('GET', '/api/context', { headers: { cookie } })).status
 
 let mara: Browser
-beforeEach(async () => {
-  await owner('delete from firms')
-  await owner('delete from attempts')
-  mara = new Browser()
-  expect((await mara.call('POST', '/api/door/sign-up', MARA)).status).toBe(200)
+useMarram((browser) => {
+  mara = browser
 })
 afterEach(() => {
   for (const name of ['UPPER_SILL_NO_SIGN_UP', 'UPPER_SILL_DEMO']) Reflect.deleteProperty(process.env, name)
 })
-
-async function linkFrom(browser: Browser, wanted: object): Promise<LinkMade> {
-  const { status, body } = await browser.call<LinkMade>('POST', '/api/people/links', wanted)
-  expect(status).toBe(200)
-  return body
-}
-async function joined(role: Role, email: string): Promise<Browser> {
-  const { secret } = await linkFrom(mara, { kind: 'invitation', role })
-  const browser = new Browser()
-  expect(
-    (await browser.call('POST', '/api/door/join', { secret, name: 'Tam', email, password: PASSWORD })).status,
-  ).toBe(200)
-  return browser
-}
 
 describe('a firm that signs up', () => {
   test('is at work at once, its owner signed in', async () => {
@@ -123,7 +90,7 @@ describe('signing in', () => {
   })
 
   test('waits longer after each wrong try at one account from one address, opens for others, and for who knows the password when the wait is over', async () => {
-    await joined('technician', 'tam@example.org')
+    await joined(mara, 'technician', 'tam@example.org')
     const tries: number[] = []
     for (let i = 0; i < 9; i++) tries.push((await signIn(new Browser(), MARA.email, 'guess')).status)
     expect(tries).toEqual([...Array(6).fill(401), 429, 429, 429])
@@ -173,119 +140,8 @@ describe('signing in', () => {
   })
 })
 
-describe('a password', () => {
-  test('is changed by who knows it, and ends the other sessions', async () => {
-    const phone = new Browser()
-    await signIn(phone, MARA.email, PASSWORD)
-    expect(
-      Object.keys(
-        (await mara.call('PUT', '/api/me/password', { current: 'guess', password: 'a new long one' })).body.error
-          .fields!,
-      ),
-    ).toEqual(['current'])
-    expect((await mara.call('PUT', '/api/me/password', { current: PASSWORD, password: 'a new long one' })).status).toBe(
-      200,
-    )
-    expect([(await context(phone)).status, (await context(mara)).status]).toEqual([401, 200])
-    expect((await signIn(phone, MARA.email, PASSWORD)).status).toBe(401)
-    expect((await signIn(phone, MARA.email, 'a new long one')).status).toBe(200)
-  })
-
-  test('that is lost is set anew through a link of the owner, once', async () => {
-    const tam = await joined('technician', 'tam@example.org')
-    const people = (await mara.call<PersonListed[]>('GET', '/api/people')).body
-    const { secret } = await linkFrom(mara, { kind: 'reset', personId: people.find(({ name }) => name === 'Tam')!.id })
-    const browser = new Browser()
-    expect((await browser.call('POST', '/api/door/link', { secret })).body).toEqual({
-      kind: 'reset',
-      firmName: 'Marram Turf',
-      role: null,
-      email: 'tam@example.org',
-      madeBy: 'Mara',
-      secondFactor: false,
-    })
-    expect((await browser.call('POST', '/api/door/join', { secret, password: 'the second long one' })).status).toBe(200)
-    expect([(await context(browser)).body.person.name, (await context(tam)).status]).toEqual(['Tam', 401])
-    const again = await new Browser().call('POST', '/api/door/join', { secret, password: 'the third long one' })
-    expect([again.status, again.body.error.code]).toEqual([410, 'spent'])
-  })
-})
-
-describe('an invitation', () => {
-  test('brings in a technician, who plans and records but manages neither people nor settings', async () => {
-    const tam = await joined('technician', 'tam@example.org')
-    const { body } = await context(tam)
-    expect(body).toMatchObject({ firm: { name: 'Marram Turf' }, person: { role: 'technician' } })
-    const refused = [
-      await tam.call('GET', '/api/people'),
-      await tam.call('POST', '/api/people/links', { kind: 'invitation', role: 'owner' }),
-      await tam.call('PUT', `/api/people/${body.person.id}`, { role: 'owner', active: true }),
-      await tam.call('PUT', '/api/firm', body.firm),
-    ]
-    expect(refused.map(({ status, body: { error } }) => [status, error.code])).toEqual(
-      refused.map(() => [403, 'owner_only']),
-    )
-    expect(
-      (
-        await tam.call('POST', '/api/lawns', {
-          id: randomUUID(),
-          client: 'Odell',
-          address: '',
-          areaM2: 612,
-          areaTyped: '',
-          growsNow: '',
-        })
-      ).status,
-    ).toBe(200)
-  })
-
-  test('wants a name and an address, and nothing that is no secret opens', async () => {
-    const { secret } = await linkFrom(mara, { kind: 'invitation', role: 'technician' })
-    const lacking = await new Browser().call('POST', '/api/door/join', { secret, password: PASSWORD })
-    expect(Object.keys(lacking.body.error.fields!).sort()).toEqual(['email', 'name'])
-    expect((await new Browser().call('POST', '/api/door/link', { secret: 'x'.repeat(43) })).status).toBe(410)
-    expect((await new Browser().call('POST', '/api/door/link', { secret: '../etc' })).status).toBe(422)
-  })
-
-  test('is listed with who made it, taken back, and dies with its maker', async () => {
-    const ida = await joined('owner', 'ida@example.org')
-    const { secret } = await linkFrom(ida, { kind: 'invitation', role: 'owner' })
-    const takeover = await linkFrom(ida, { kind: 'reset', personId: (await context(mara)).body.person.id })
-    const list = (await mara.call<LinkListed[]>('GET', '/api/people/links')).body
-    expect(list.map(({ kind, madeBy, forWhom }) => [kind, madeBy, forWhom])).toEqual([
-      ['reset', 'Tam', 'Mara'],
-      ['invitation', 'Tam', null],
-    ])
-    expect((await mara.call<LinkListed[]>('DELETE', `/api/people/links/${list[1]!.id}`)).body).toHaveLength(1)
-    expect((await new Browser().call('POST', '/api/door/link', { secret })).status).toBe(410)
-    expect(
-      (await mara.call('PUT', `/api/people/${(await context(ida)).body.person.id}`, { role: 'owner', active: false }))
-        .status,
-    ).toBe(200)
-    expect(
-      (await new Browser().call('POST', '/api/door/join', { secret: takeover.secret, password: 'a thief has it now' }))
-        .status,
-    ).toBe(410)
-    expect([
-      (await mara.call('GET', '/api/people/links')).body,
-      (await signIn(new Browser(), MARA.email, PASSWORD)).status,
-    ]).toEqual([[], 200])
-  })
-
-  test('of somebody let go no longer lets in', async () => {
-    const tam = await joined('technician', 'tam@example.org')
-    const id = (await context(tam)).body.person.id
-    expect((await mara.call('PUT', `/api/people/${id}`, { role: 'technician', active: false })).status).toBe(200)
-    expect([(await context(tam)).status, (await signIn(tam, 'tam@example.org', PASSWORD)).status]).toEqual([401, 401])
-    const self = (await context(mara)).body.person.id
-    expect((await mara.call('PUT', `/api/people/${self}`, { role: 'technician', active: true })).body.error.code).toBe(
-      'last_owner',
-    )
-  })
-})
-
 test('prices are put in by an owner; a technician’s plan keeps them and adds none', async () => {
-  const tam = await joined('technician', 'tam@example.org')
+  const tam = await joined(mara, 'technician', 'tam@example.org')
   const lawn = (
     await mara.call<Lawn>('POST', '/api/lawns', {
       id: randomUUID(),

@@ -6,21 +6,18 @@ import { addDays, toDay } from '#core/quantity/calendar'
 import { PROGRAMMES } from '#core/programme/programmes'
 import type { Zone } from '#core/site/zone'
 import { ANSWERED, withZone } from '../../contract/test/looks'
-import type { Context, LawnGlance, SillData, Step } from '#contract/context'
+import type { LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
-import type { ImportPreview, ImportResult, Station } from '#contract/station'
+import type { Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
 import { closeDatabase } from '../records/db'
 import type { Author } from '../records/firms'
-import { addLawn } from '../records/lawns'
-import { addStation, keepWeather } from '../records/stations'
-import { addStock, stockOf } from '../records/stock'
-import { OPEN_FORM } from '../compute/weatherFile'
+import { keepWeather } from '../records/stations'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 import { newFirm, owner, useTestDatabase } from './database'
-import { Browser, ROUTES } from './house'
+import { Browser } from './house'
 
 useTestDatabase()
 
@@ -72,106 +69,6 @@ const plan = (lawn: Lawn, sowOn: string) => ({
   programme: 'overseed',
   sowOn,
   settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
-})
-
-describe('every route', () => {
-  /** What is sent where a body is judged before the thing is looked for. */
-  const BODIES: Record<string, object> = {
-    '/api/people/:id': { role: 'owner', active: true },
-    '/api/people/links': { kind: 'reset', personId: randomUUID() },
-    '/api/lawns/:id/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY },
-    '/api/stock/:id': { version: 1, name: 'Mine', putAway: true },
-    '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
-  }
-  const behindTheDoor = ROUTES.filter(({ path }) => !path.startsWith('/api/door/'))
-
-  test('is known: the walk below misses none', () => {
-    expect(ROUTES.length).toBeGreaterThan(25)
-    expect(ROUTES.map(({ path }) => path)).toEqual(
-      expect.arrayContaining(['/api/context', '/api/lawns/:id/plan', '/api/people/links', '/api/firm']),
-    )
-  })
-
-  test.each(behindTheDoor)('$method $path is 401 for who is signed out', async ({ method, path }) => {
-    const { status, body } = await new Browser().call(
-      method.toUpperCase(),
-      path.replace(/:\w+/g, () => randomUUID()),
-      method === 'get' || method === 'delete' ? undefined : {},
-    )
-    expect([status, body.error.code]).toEqual([401, 'signed_out'])
-  })
-
-  test.each(behindTheDoor.filter(({ path }) => path.includes(':id')))(
-    '$method $path is 404 for another firm’s id, and changes nothing there',
-    async ({ method, path }) => {
-      const them = await newFirm('Theirs')
-      const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
-      const station = (await addStation(them.firmId, {
-        name: 'Theirs',
-        latDeg: 37,
-        lonDeg: -79,
-        heightM: null,
-        coastal: false,
-      }))!
-      const stock = randomUUID()
-      await addStock(them, { id: stock, matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
-      const id = path.includes('/stock/')
-        ? stock
-        : path.includes('/lawns/')
-          ? lawn.id
-          : path.includes('/stations/')
-            ? station.id
-            : them.personId
-      const before = await owner(
-        'select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person',
-        [lawn.id, them.personId],
-      )
-      const { status, body } = await call(
-        method.toUpperCase(),
-        path.replace(':id', id).replace(/:\w+/, randomUUID()),
-        method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn),
-      )
-      expect([status, body.error.code]).toEqual([404, 'not_found'])
-      expect(
-        await owner(
-          'select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person',
-          [lawn.id, them.personId],
-        ),
-      ).toEqual(before)
-      expect((await stockOf(them.firmId))[0]).toMatchObject({ name: 'Theirs', onHand: 10, putAway: false })
-    },
-  )
-
-  test('shows of the firm’s lists nothing of another’s', async () => {
-    const them = await newFirm('Theirs')
-    const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
-    await addStock(them, { id: randomUUID(), matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
-    await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
-    expect([
-      (await call('GET', '/api/lawns')).body,
-      (await call('GET', '/api/stations')).body,
-      (await call('GET', `/api/glances?of=${lawn.id}`)).body,
-      (await call('GET', '/api/stock')).body,
-    ]).toEqual([[], [], [], []])
-    expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual([
-      'Somebody of Ours',
-    ])
-  })
-
-  test('takes no settings that name another firm’s station', async () => {
-    const them = await newFirm('Theirs')
-    const station = (await addStation(them.firmId, {
-      name: 'Theirs',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    }))!
-    const { body } = await call<Context>('GET', '/api/context')
-    expect((await call('PUT', '/api/firm', { ...body.firm, homeStationId: station.id })).status).toBe(404)
-    const lawn = await surveyed()
-    expect((await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })).status).toBe(422)
-  })
 })
 
 describe('a line of the stock book', () => {
@@ -358,79 +255,6 @@ describe('the season', () => {
     const { status, body } = await call('GET', '/api/sill')
     expect(status).toBe(409)
     expect(body.error.message).toContain('Yard has 40 days')
-  })
-})
-
-describe('a file for a station', () => {
-  const CSV = 'date,tmax_c,tmin_c,precipitation_mm\n2026-08-01,28,15,0\n2026-08-02,29,16,4\nsoon,1,2,3\n'
-
-  test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
-    const path = `/api/stations/${station.id}/import`
-    const { body: preview } = await browser.sendFile<ImportPreview>(path, CSV)
-    expect(preview).toMatchObject({ rows: 3, delimiter: ',', guess: { temperature: 'C', rain: 'mm' } })
-    expect((await call<Station[]>('GET', '/api/stations')).body[0]!.days).toBe(0)
-    const keep = () => browser.sendFile<ImportResult>(path, CSV, { mapping: JSON.stringify(preview.guess) })
-    expect((await keep()).body).toMatchObject({ added: 2, rejectedCount: 1, rejected: [{ line: 4 }] })
-    expect((await keep()).body).toMatchObject({ added: 0, changed: 0, unchanged: 2 })
-  })
-
-  test('is refused for a simulated station, another firm’s, a file that is no table and a name taken', async () => {
-    await ridge(firmId)
-    const [home] = (await call<Station[]>('GET', '/api/stations')).body
-    expect((await browser.sendFile(`/api/stations/${home!.id}/import`, CSV)).status).toBe(409)
-    expect((await browser.sendFile('/api/stations/00000000-0000-4000-8000-000000000000/import', CSV)).status).toBe(404)
-    const { body: yard } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain(
-      'columns',
-    )
-    expect(
-      (await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))
-        .status,
-    ).toBe(409)
-    expect((await call('POST', `/api/stations/${yard.id}/import`, {})).status).toBe(415)
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, CSV, { mapping: '{"columns"' })).status).toBe(422)
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(4_100_000))).status).toBe(413)
-  })
-
-  test('is followed step by step by who asks for it, to the answer or the refusal', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
-    const many = Array.from({ length: 6000 }, (_, i) => `${addDays(toDay('2008-01-01'), i)},28,15,0`)
-    const steps = async (file: string, told: Record<string, string>) => {
-      const response = await browser.request(
-        'POST',
-        `/api/stations/${station.id}/import?${new URLSearchParams(told)}`,
-        { body: file, headers: { 'content-type': 'text/csv', accept: 'application/x-ndjson' } },
-      )
-      return (await response.text())
-        .trim()
-        .split('\n')
-        .map((line) => JSON.parse(line) as Step)
-    }
-    const kept = await steps(`date,tmax_c,tmin_c,precipitation_mm\n${many.join('\n')}`, {
-      mapping: JSON.stringify(OPEN_FORM),
-    })
-    expect(kept.at(-1)).toMatchObject({ status: 200, body: { added: 6000, rejectedCount: 0 } })
-    expect(kept.slice(0, -1)).toContainEqual({ doing: 'Saving the days', share: null })
-    expect((await steps('hello', {})).at(-1)).toMatchObject({ status: 422, body: { error: { code: 'unreadable' } } })
   })
 })
 

@@ -1,47 +1,16 @@
 import { Secret, TOTP } from 'otpauth'
-import { beforeEach, describe, expect, test } from 'vitest'
-import type { Context } from '#contract/context'
-import type { LinkMade, OpenSession, Role, SecondFactorProposed } from '#contract/firm'
+import { describe, expect, test } from 'vitest'
+import type { OpenSession, SecondFactorProposed } from '#contract/firm'
 import { resetByAddress } from '../records/people'
 import { hashPassword } from '../utils/passwords'
-import { owner, useTestDatabase } from './database'
+import { owner } from './database'
 import { Browser } from './house'
-
-useTestDatabase()
-const PASSWORD = 'three wet autumns'
-const MARA = {
-  firmName: 'Marram Turf',
-  units: 'metric',
-  currency: 'EUR',
-  timeZone: 'Europe/Lisbon',
-  name: 'Mara',
-  email: 'mara@example.org',
-  password: PASSWORD,
-}
-const signIn = (browser: Browser, email: string, password: string) =>
-  browser.call('POST', '/api/door/sign-in', { email, password })
-const context = (browser: Browser) => browser.call<Context>('GET', '/api/context')
+import { context, joined, linkFrom, MARA, PASSWORD, signIn, useMarram } from './marram'
 
 let mara: Browser
-beforeEach(async () => {
-  await owner('delete from firms')
-  await owner('delete from attempts')
-  mara = new Browser()
-  expect((await mara.call('POST', '/api/door/sign-up', MARA)).status).toBe(200)
+useMarram((browser) => {
+  mara = browser
 })
-async function linkFrom(browser: Browser, wanted: object): Promise<LinkMade> {
-  const { status, body } = await browser.call<LinkMade>('POST', '/api/people/links', wanted)
-  expect(status).toBe(200)
-  return body
-}
-async function joined(role: Role, email: string): Promise<Browser> {
-  const { secret } = await linkFrom(mara, { kind: 'invitation', role })
-  const browser = new Browser()
-  expect(
-    (await browser.call('POST', '/api/door/join', { secret, name: 'Tam', email, password: PASSWORD })).status,
-  ).toBe(200)
-  return browser
-}
 
 describe('one’s sessions', () => {
   test('are listed by what they are, and signed out from another', async () => {
@@ -61,7 +30,7 @@ describe('one’s sessions', () => {
     ])
     expect((await mara.call<OpenSession[]>('DELETE', `/api/me/sessions/${sessions[1]!.id}`)).body).toHaveLength(1)
     expect([(await context(phone)).status, (await context(mara)).status]).toEqual([401, 200])
-    const tam = await joined('technician', 'tam@example.org')
+    const tam = await joined(mara, 'technician', 'tam@example.org')
     await tam.call('DELETE', `/api/me/sessions/${sessions[0]!.id}`)
     expect((await context(mara)).status).toBe(200)
   })
@@ -136,7 +105,7 @@ describe('a second factor', () => {
   })
 
   test('is offered to owners, turned off with the password, and off after whoever runs the server opened the way', async () => {
-    const tam = await joined('technician', 'tam@example.org')
+    const tam = await joined(mara, 'technician', 'tam@example.org')
     expect((await tam.call('POST', '/api/me/second-factor', { current: PASSWORD })).status).toBe(403)
     await setUp()
     expect((await mara.call('POST', '/api/me/second-factor', { current: PASSWORD })).body.error.code).toBe('on')

@@ -40,8 +40,7 @@ async function leave(everywhere: boolean): Promise<void> {
   <section class="own">
     <h2>You</h2>
     <p>
-      <b>{{ person.name }}</b
-      >, {{ person.email }}
+      <b>{{ person.name }}</b>, {{ person.email }}
     </p>
     <UFormField label="Your units" name="own-units"
       ><USelect id="field-own-units" v-model="units" :items="unitItems" aria-label="Your units"
