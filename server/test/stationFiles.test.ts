@@ -25,8 +25,6 @@ vi.stubGlobal('$fetch', async (path: string) => {
     : probeCsv(standinReadings(day('from'), day('to')))
 })
 
-const TODAY = toDay('2026-09-08')
-const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
 let firmId: string
 let us: Author
 const ridge = (firm: string) =>
