@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto'
-import { Secret, TOTP } from 'otpauth'
 import type { LinkMade, SecondFactorProposed } from '#contract/firm'
 import type { Lawn } from '#contract/lawn'
 import type { Station } from '#contract/station'
 import type { StockItem } from '#contract/stock'
+import { codesOf } from '#server/test/totp'
 import { Visitor, type Heard, type Running } from '#server/test/running/process'
 import type { Report } from './report'
 import { aFirm, aPhoto, PASSWORD, TODAY } from './world'
@@ -254,8 +254,7 @@ export async function races(servers: readonly [Running, Running], report: Report
 
   const proposed = (await owner.ask<SecondFactorProposed>(one, 'POST', '/api/me/second-factor', { current: PASSWORD }))
     .body
-  const code = (on: number) =>
-    new TOTP({ secret: Secret.fromBase32(proposed.secret) }).generate({ timestamp: Date.now() + on * 30_000 })
+  const code = codesOf(proposed.secret)
   const confirmed = await together<{ codes: string[] }>(
     'a second factor is confirmed by many',
     (server) => owner.ask<{ codes: string[] }>(server, 'PUT', '/api/me/second-factor', { code: code(0) }),

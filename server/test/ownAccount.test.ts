@@ -1,10 +1,10 @@
-import { Secret, TOTP } from 'otpauth'
 import { describe, expect, test } from 'vitest'
 import type { OpenSession, SecondFactorProposed } from '#contract/firm'
 import { resetByAddress } from '../records/people'
 import { hashPassword } from '../utils/passwords'
 import { owner } from './database'
 import { Browser } from './house'
+import { codesOf } from './totp'
 import { context, joined, linkFrom, MARA, PASSWORD, signIn, useMarram } from './marram'
 
 let mara: Browser
@@ -37,9 +37,6 @@ describe('one’s sessions', () => {
 })
 
 describe('a second factor', () => {
-  /** Codes as an authenticator makes them, by a library of its own: RFC 6238, HMAC-SHA-1, half a minute. */
-  const codeOf = (secret: string, halfMinutesOn = 0) =>
-    new TOTP({ secret: Secret.fromBase32(secret) }).generate({ timestamp: Date.now() + halfMinutesOn * 30_000 })
   const withCode = (code: string) =>
     new Browser().call('POST', '/api/door/sign-in', { email: MARA.email, password: PASSWORD, code })
   async function setUp(): Promise<{ secret: string; codes: string[] }> {
@@ -49,7 +46,7 @@ describe('a second factor', () => {
     expect(proposed.qrSvg).toContain('<svg')
     expect(proposed.address).toContain(proposed.secret)
     const { body } = await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', {
-      code: codeOf(proposed.secret),
+      code: codesOf(proposed.secret)(0),
     })
     return { secret: proposed.secret, codes: body.codes }
   }
@@ -59,20 +56,20 @@ describe('a second factor', () => {
     const { body: proposed } = await mara.call<SecondFactorProposed>('POST', '/api/me/second-factor', {
       current: PASSWORD,
     })
+    const codes = codesOf(proposed.secret)
     expect((await mara.call('PUT', '/api/me/second-factor', { code: '000000' })).status).toBe(422)
     // Not in force until it was confirmed.
     expect((await signIn(new Browser(), MARA.email, PASSWORD)).status).toBe(200)
     expect(
-      (await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', { code: codeOf(proposed.secret) })).body
-        .codes,
+      (await mara.call<{ codes: string[] }>('PUT', '/api/me/second-factor', { code: codes(0) })).body.codes,
     ).toHaveLength(10)
     expect((await context(mara)).body.person.secondFactor).toBe(true)
     const asked = await signIn(new Browser(), MARA.email, PASSWORD)
     expect([asked.status, asked.body.error.code]).toEqual([401, 'second_factor'])
     expect((await signIn(new Browser(), MARA.email, 'guess')).body.error.code).toBe('wrong')
     // The code that confirmed it was used by that.
-    expect((await withCode(codeOf(proposed.secret))).body.error.code).toBe('wrong_code')
-    const next = codeOf(proposed.secret, 1)
+    expect((await withCode(codes(0))).body.error.code).toBe('wrong_code')
+    const next = codes(1)
     expect([(await withCode(next)).status, (await withCode(next)).body.error.code]).toEqual([200, 'wrong_code'])
     // Kept sealed: neither the secret nor a code stands in the database.
     const [row] = await owner<{ all: string }>(
