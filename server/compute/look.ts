@@ -1,10 +1,9 @@
 import type { z } from 'zod'
 import { MOST_AREA_M2 } from '#contract/fields'
-import { lookSchema, type Look } from '#contract/look'
-import { areasOf } from '#core/site/measure'
+import { lookSchema } from '#contract/look'
+import { keptLook, type KeptLook } from '../records/keptLook'
 
-export type JudgedLook =
-  { ok: true; look: Look; areasM2: Record<string, number | null> } | { ok: false; issues: z.core.$ZodIssue[] }
+export type JudgedLook = { ok: true; kept: KeptLook } | { ok: false; issues: z.core.$ZodIssue[] }
 
 /** Reads and judges a survey as it was sent, and measures what is drawn in it. */
 export function judgeLook(bytes: Uint8Array): JudgedLook {
@@ -16,9 +15,8 @@ export function judgeLook(bytes: Uint8Array): JudgedLook {
   }
   const parsed = lookSchema.safeParse(raw)
   if (!parsed.success) return { ok: false, issues: parsed.error.issues }
-  const look = parsed.data
-  const areasM2 = areasOf(look.zones, look.features)
-  const issues = Object.entries(areasM2).flatMap(([id, areaM2]) => {
+  const kept = keptLook(parsed.data)
+  const issues = Object.entries(kept.areasM2).flatMap(([id, areaM2]) => {
     const wrong = (message: string) => [
       { code: 'custom' as const, path: ['zones', id, 'areaFrom'], message, input: areaM2 },
     ]
@@ -28,5 +26,5 @@ export function judgeLook(bytes: Uint8Array): JudgedLook {
       return wrong('Beds, buildings and what is cut out of it leave nothing of this zone.')
     return []
   })
-  return issues.length ? { ok: false, issues } : { ok: true, look, areasM2 }
+  return issues.length ? { ok: false, issues } : { ok: true, kept }
 }

@@ -98,22 +98,20 @@ export async function countWrongTry(at: TriedAt): Promise<number> {
     )
     if (wait) return wait
   }
-  for (const { key, free, had } of tries) {
+  for (const [i, { key, free, had }] of tries.entries()) {
     // Many at one moment all saw the same count; who comes after the free ones waits like everybody.
     const now = (await wrongTries().consume(key)).consumedPoints
-    if (had < free && now > free) {
-      const wait = await waitFor(gate().consume(key, 1, { customDuration: FIRST_WAIT_S }))
-      if (!wait) continue
-      // Nothing was tried, so nothing counts.
-      await wrongTries().reward(key)
-      return wait
-    }
+    const wait = had < free && now > free ? await waitFor(gate().consume(key, 1, { customDuration: FIRST_WAIT_S })) : 0
+    if (!wait) continue
+    // Nothing was tried, so nothing counts.
+    for (const counted of tries.slice(0, i + 1)) await wrongTries().reward(counted.key)
+    return wait
   }
   return 0
 }
 
-/** The password was right. */
+/** The password was right: what was counted here is forgotten, and among all strangers this one try. */
 export async function forgetTries(at: TriedAt): Promise<void> {
-  const [pair] = await keysOf(at)
-  await Promise.all([wrongTries().delete(pair!.key), gate().delete(pair!.key)])
+  const [pair, all] = await keysOf(at)
+  await Promise.all([wrongTries().delete(pair!.key), gate().delete(pair!.key), all && wrongTries().reward(all.key)])
 }

@@ -135,6 +135,10 @@ async function transaction<T>(
   }
 }
 
+/** What concerns a firm as a whole is changed by one at a time; within the caller's transaction. */
+export const oneAtATime = (client: Queryable, firmId: string) =>
+  client.query('select from firms where id = $1 for update', [firmId])
+
 /** A connection with the owner's rights, for migrations and tools; never for requests. */
 export async function asOwner<T>(work: (client: Queryable) => Promise<T>): Promise<T> {
   const client = new pg.Client({ connectionString: databaseUrl(), connectionTimeoutMillis: 4_000 })

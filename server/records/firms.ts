@@ -4,8 +4,7 @@ import type { FirmSettings, Licence, Role } from '#contract/firm'
 import type { Planning } from '#core/programme/planning'
 import type { Schools } from '#core/programme/schools'
 import { dayIn, daysLater } from '../weather/clock'
-import { askOnce, inFirm } from './db'
-import { oneHomeAtATime } from './stations'
+import { askOnce, inFirm, oneAtATime } from './db'
 
 export interface Firm {
   id: string
@@ -121,7 +120,7 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
     )
     if (!rowCount) return false
     if (settings.homeStationId) {
-      await oneHomeAtATime(client, firmId)
+      await oneAtATime(client, firmId)
       await client.query(
         `update stations set home = false where firm_id = $1 and home and id <> $2 and exists (select from stations where firm_id = $1 and id = $2)`,
         [firmId, settings.homeStationId],

@@ -1,12 +1,11 @@
-import { areasOf, sunQuestionOf } from '#core/site/measure'
 import type { Lawn, NewLawn } from '#contract/lawn'
 import { NO_ACCESS, NO_WATER, NO_WISHES, type Look } from '#contract/look'
 import type { GrassCode } from '#core/grass/grasses'
 import { inFirm } from './db'
+import { keptLook, type KeptLook } from './keptLook'
 import type { Author } from './firms'
 import { NO_PLAN, PLAN_COLUMNS, planFrom, type PlanRow } from './plans'
 import { roomFor } from './quotas'
-import { sunWantedOf } from './sun'
 import { replaceSurvey, SURVEY_COLUMNS } from './surveys'
 
 /** A lawn as it is read: its plan in the plain columns of its table, and what was never asked as nothing. */
@@ -98,18 +97,14 @@ export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefin
   return lawnById(by.firmId, lawn.id)
 }
 
+export const saveLook = (by: Author, id: string, look: Look): Promise<boolean> => saveKeptLook(by, id, keptLook(look))
+
 /**
  * Saves a survey. Its sun stays where nothing was drawn that it depends on; otherwise it is awaited from then on.
- * @param areasM2 of its zones, where they are measured already
- * @returns false when somebody saved a newer version in the meantime
+ * @returns false when somebody saved a newer version in the meantime, or the lawn is not the firm's
  */
-export async function saveLook(
-  { firmId, personId }: Author,
-  id: string,
-  look: Look,
-  areasM2: Readonly<Record<string, number | null>> = areasOf(look.zones, look.features),
-): Promise<boolean> {
-  const sunWanted = sunWantedOf(sunQuestionOf(look))
+export async function saveKeptLook({ firmId, personId }: Author, id: string, kept: KeptLook): Promise<boolean> {
+  const { look, areasM2, sunWanted } = kept
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
       `update lawns set client = $4, address = $5, lat_deg = $6, lon_deg = $7, station_id = $8, grows_now = $9, texture = $10, nothing_put_on = $11,
@@ -151,7 +146,7 @@ export async function saveLook(
         { areaM2: areasM2[zoneId] ?? null, sunByMonthH: sunBefore.get(zoneId) ?? null },
       ]),
     )
-    await replaceSurvey(client, firmId, id, look, measured)
+    await replaceSurvey(client, firmId, id, kept, measured)
     await roomFor(client, firmId, 'corners', 'depths')
     return true
   })

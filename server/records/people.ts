@@ -1,6 +1,6 @@
 import type { UnitSystem } from '#core/quantity/figure'
 import type { LinkListed, LinkMade, PersonListed, Role } from '#contract/firm'
-import { asOwner, askOnce, inFirm, type Queryable } from './db'
+import { asOwner, askOnce, inFirm, oneAtATime, type Queryable } from './db'
 import type { Author } from './firms'
 import { roomFor } from './quotas'
 import { endSessionsIn } from './sessions'
@@ -77,7 +77,7 @@ export async function changePerson(
 ): Promise<PersonChange> {
   return inFirm(firmId, async (client) => {
     // One at a time, or two owners could let each other go.
-    await client.query(`select from firms where id = $1 for update`, [firmId])
+    await oneAtATime(client, firmId)
     const { rows: owners } = await client.query<{ id: string }>(
       `select id from people where firm_id = $1 and role = 'owner' and active`,
       [firmId],
@@ -118,7 +118,7 @@ export async function addLink(
   return inFirm(by.firmId, async (client) => {
     const personId = link.kind === 'reset' ? link.personId : null
     // Against somebody who is let go at this very moment.
-    await client.query(`select from firms where id = $1 for update`, [by.firmId])
+    await oneAtATime(client, by.firmId)
     await client.query(`delete from entry_links where firm_id = $1 and expires_at < now() - interval '30 days'`, [
       by.firmId,
     ])

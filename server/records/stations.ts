@@ -3,7 +3,7 @@ import type { DailyWeather, ForecastDay } from '#core/climate/weather'
 import type { ProbeReading } from '#core/climate/probe'
 import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
 import { inPieces, type RowPieces } from '#core/quantity/rows'
-import { inFirm, type Queryable } from './db'
+import { inFirm, oneAtATime } from './db'
 import { roomFor } from './quotas'
 
 export interface StationRecord extends Station {
@@ -32,14 +32,11 @@ export async function stationById(firmId: string, id: string): Promise<StationRe
   return (await ask<StationRecord>(firmId, `${SELECT} where s.firm_id = $1 and s.id = $2`, id))[0]
 }
 
-/** Which station is home, and what each is called, is changed by one at a time: of two first stations one is home. */
-export const oneHomeAtATime = (client: Queryable, firmId: string) =>
-  client.query(`select from firms where id = $1 for update`, [firmId])
-
 /** @returns undefined when the firm has a station of that name */
 export async function addStation(firmId: string, station: NewStation): Promise<StationRecord | undefined> {
   const id = await inFirm(firmId, async (client) => {
-    await oneHomeAtATime(client, firmId)
+    // Of two first stations one is home, and no two have one name.
+    await oneAtATime(client, firmId)
     const { rows } = await client.query<{ id: string }>(
       `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, height_m, home)
        values ($1, $2, 'imported', $3, $4, $5, $6, not exists (select from stations where firm_id = $1 and home))
@@ -55,7 +52,7 @@ export async function addStation(firmId: string, station: NewStation): Promise<S
 /** @returns false when somebody saved a newer version in the meantime; 'taken' where another has the name */
 export async function saveStation(firmId: string, id: string, station: StationEdit): Promise<boolean | 'taken'> {
   return inFirm(firmId, async (client) => {
-    await oneHomeAtATime(client, firmId)
+    await oneAtATime(client, firmId)
     const { rows } = await client.query(`select from stations where firm_id = $1 and name = $2 and id <> $3`, [
       firmId,
       station.name,

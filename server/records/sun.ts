@@ -1,11 +1,5 @@
-import { createHash } from 'node:crypto'
-import { sunKeyText, type SunQuestion } from '#core/site/measure'
 import type { ZoneMeasure } from '#core/site/zone'
 import { inFirm } from './db'
-
-/** Known by a hash of everything it is worked out of. */
-export const sunWantedOf = (question: SunQuestion | undefined): string | null =>
-  question ? createHash('sha256').update(sunKeyText(question)).digest('hex') : null
 
 /** Keeps the sun of a plan; dropped where the plan was drawn anew meanwhile. @param wanted what it was worked out for */
 export async function keepSun(

@@ -1,8 +1,8 @@
-import type { Look } from '#contract/look'
 import type { Lawn } from '#contract/lawn'
-import type { Feature, Features } from '#core/site/sitePlan'
+import type { Feature } from '#core/site/sitePlan'
 import type { Zone, ZoneMeasure } from '#core/site/zone'
 import type { Queryable } from './db'
+import { rowsOf, type KeptLook } from './keptLook'
 
 /** Columns of a zone by the names of its contract; one list serves reading and writing. */
 const ZONE = {
@@ -100,26 +100,23 @@ function insertFrom(table: string, columns: Record<string, string>, types: Recor
 const INSERT_ZONES = insertFrom('zones', { ...ZONE, ...MEASURE }, ZONE_TYPES)
 const INSERT_FEATURES = insertFrom('site_features', FEATURE, FEATURE_TYPES)
 
-const rows = (all: Readonly<Record<string, object>>, more: Readonly<Record<string, object>> = {}): string =>
-  JSON.stringify(Object.entries(all).map(([id, one]) => ({ id, ...one, ...more[id] })))
-
 /** Puts zones, plan and history of a survey in place of those that were, within the caller's transaction. */
 export async function replaceSurvey(
   client: Queryable,
   firmId: string,
   lawnId: string,
-  look: Look,
+  { look, features }: KeptLook,
   measured: Lawn['measured'],
 ): Promise<void> {
   for (const table of ['applications', 'site_features', 'zones'])
     await client.query(`delete from ${table} where firm_id = $1 and lawn_id = $2`, [firmId, lawnId])
-  await client.query(INSERT_ZONES, [firmId, lawnId, rows(look.zones, measured)])
+  await client.query(INSERT_ZONES, [firmId, lawnId, rowsOf(look.zones, measured)])
   // A photo of a zone that is gone stays, as one of the lawn.
   await client.query(
     `update photos set zone_id = null where firm_id = $1 and lawn_id = $2 and zone_id is not null and zone_id <> all($3::uuid[])`,
     [firmId, lawnId, Object.keys(look.zones)],
   )
-  await client.query(INSERT_FEATURES, [firmId, lawnId, rows(look.features as Features)])
+  await client.query(INSERT_FEATURES, [firmId, lawnId, features])
   await client.query(
     `insert into applications (firm_id, lawn_id, ingredient, product, rate, applied_on, wait_days)
      select $1, $2, r.ingredient, r.product, r.rate, r."appliedOn", r."waitDays"

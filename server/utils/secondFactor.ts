@@ -40,7 +40,7 @@ function unseal(text: string): string | undefined {
 const totp = (base32: string, account = ''): TOTP =>
   new TOTP({ issuer: 'Upper Sill', label: account, secret: Secret.fromBase32(base32), period: PERIOD_S })
 
-export function newSecret(account: string): { secret: string; address: string; sealed: string } {
+export function newTotpSecret(account: string): { secret: string; address: string; sealed: string } {
   const secret = new Secret({ size: SECRET_BYTES }).base32
   return { secret, address: totp(secret, account).toString(), sealed: seal(secret) }
 }

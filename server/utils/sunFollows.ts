@@ -1,7 +1,8 @@
 import { sunQuestionOf } from '#core/site/measure'
 import type { Lawn } from '#contract/lawn'
 import { compute } from '../compute/pool'
-import { keepSun, sunWantedOf } from '../records/sun'
+import { sunWantedOf } from '../records/keptLook'
+import { keepSun } from '../records/sun'
 import { log } from './log'
 import { Refusal } from './refusal'
 

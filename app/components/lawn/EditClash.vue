@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Versioned, OpenClash } from '~/utils/edits'
+import { clockWords } from '~/utils/moments'
 
 /** What two people changed to different things: both side by side, one chosen for each. */
 const props = defineProps<{ clash: OpenClash<Versioned>; label: (path: string) => string; show: (path: string, value: unknown) => string; busy: boolean }>()
 const emit = defineEmits<{ settle: [takeTheirs: Set<string>] }>()
 const takeTheirs = reactive(new Set<string>())
 const who = computed(() => props.clash.theirs.savedBy ?? 'Somebody else')
-const at = computed(() => props.clash.theirs.savedAt && new Date(props.clash.theirs.savedAt).toLocaleTimeString('en-US', { hour: 'numeric', minute: '2-digit' }))
+const at = computed(() => props.clash.theirs.savedAt && clockWords(new Date(props.clash.theirs.savedAt)))
 const heading = useTemplateRef<HTMLElement>('heading')
 onMounted(() => heading.value?.focus())
 

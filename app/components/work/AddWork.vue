@@ -27,6 +27,10 @@ const own = computed(() => [
   ...Object.entries(props.work.own).map(([key, { name }]) => ({ key, name })),
 ])
 
+function addListed(code: (typeof missing.value)[number]): void {
+  emit('add', code)
+  open.value = false
+}
 function send(): void {
   const hours = parse('hours', form.hours)
   problem.value = !form.name.trim()
@@ -66,17 +70,9 @@ function send(): void {
     <div v-else class="panel form">
       <div v-if="missing.length" class="chips">
         <b class="small">Of the catalogue:</b
-        ><UButton
-          v-for="code in missing"
-          :key="code"
-          variant="outline"
-          size="xs"
-          @click="
-            emit('add', code)
-            open = false
-          "
-          >{{ operationByCode(code).name }}</UButton
-        >
+        ><UButton v-for="code in missing" :key="code" variant="outline" size="xs" @click="addListed(code)">{{
+          operationByCode(code).name
+        }}</UButton>
       </div>
       <form class="line" novalidate @submit.prevent="send">
         <label>Of your own <input v-model="form.name" maxlength="60" placeholder="what" /></label>

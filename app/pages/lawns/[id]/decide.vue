@@ -124,7 +124,7 @@ const overruled = computed(() => {
         </div>
         <p v-if="waiting.binding" class="caution">A label interval is not overruled. If the label in hand says otherwise, correct the wait in Look.</p>
         <div v-if="chosen" class="actions">
-          <UButton color="primary" :to="`/lawns/${id}/when`">{{ lawn.plan.sowOn ? 'Look at the day' : 'Choose the day' }}</UButton>
+          <UButton color="primary" :to="`/lawns/${id}/when`">Choose sowing day</UButton>
           <UButton v-if="!started" variant="outline" :loading="busy" @click="changePlan({ programme: null, sowOn: null, overruleNote: null, settings: null, work: NO_WORK })">Take it out of the plan</UButton>
         </div>
       </section>

@@ -114,7 +114,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
   <section v-else-if="lawn" class="panel empty">
     <p class="verdict">{{ lawn.plan.programme ? 'No sowing day yet.' : 'Nothing is planned yet.' }}</p>
     <p>The sequence is dated from the sowing day.</p>
-    <UButton color="primary" :to="`/lawns/${id}/${lawn.plan.programme ? 'when' : 'decide'}`">{{ lawn.plan.programme ? 'Choose the day' : 'Go to Decide' }}</UButton>
+    <UButton color="primary" :to="`/lawns/${id}/${lawn.plan.programme ? 'when' : 'decide'}`">{{ lawn.plan.programme ? 'Choose sowing day' : 'Go to Decide' }}</UButton>
   </section>
 </template>
 

@@ -1,20 +1,23 @@
 import { z } from 'zod'
+import { idSchema } from '#contract/fields'
 import { MOST_LOOK_BYTES } from '#contract/look'
 import { compute } from '../../../compute/pool'
 import { authorOf } from '../../../records/firms'
-import { saveLook } from '../../../records/lawns'
+import { saveKeptLook } from '../../../records/lawns'
 import { answer } from '../../../utils/answer'
-import { bytesOf } from '../../../utils/ask'
+import { bytesOf, paramOf } from '../../../utils/ask'
 import { conflict } from '../../../utils/refusal'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { sunFollows } from '../../../utils/sunFollows'
 
 /** A survey: judged and measured beside this thread, since a drawing may be intricate; saved at once, and its sun follows. */
 export default answer(async (event, work) => {
-  const { id } = await lawnAsked(event, work)
-  const judged = await compute('judgeLook', { bytes: await bytesOf(event, 'application/json', MOST_LOOK_BYTES) })
+  const id = paramOf(event, 'id', idSchema, 'lawn')
+  const bytes = await bytesOf(event, 'application/json', MOST_LOOK_BYTES)
+  const judged = await compute('judgeLook', { bytes })
   if (!judged.ok) throw new z.ZodError(judged.issues)
-  if (!(await saveLook(authorOf(work), id, judged.look, judged.areasM2))) throw conflict(await lawnAsked(event, work))
+  // Another firm's lawn is not there to be asked for; one of ours was saved by somebody else.
+  if (!(await saveKeptLook(authorOf(work), id, judged.kept))) throw conflict(await lawnAsked(event, work))
   const saved = await lawnAsked(event, work)
   return (await sunFollows(work.firm.id, saved)) ? lawnAsked(event, work) : saved
 })

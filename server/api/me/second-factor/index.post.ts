@@ -6,13 +6,13 @@ import { answer } from '../../../utils/answer'
 import { bodyOf } from '../../../utils/ask'
 import { ownPasswordGiven } from '../../../utils/ownPassword'
 import { Refusal } from '../../../utils/refusal'
-import { newSecret } from '../../../utils/secondFactor'
+import { newTotpSecret } from '../../../utils/secondFactor'
 
 /** A new secret for an authenticator; it counts once a code of it was entered. */
 export default answer(async (event, work): Promise<SecondFactorProposed> => {
   const { current } = await bodyOf(event, passwordSchema)
   await ownPasswordGiven(event, work, current)
-  const { secret, address, sealed } = newSecret(work.person.email)
+  const { secret, address, sealed } = newTotpSecret(work.person.email)
   if (!(await proposeSecondFactor(authorOf(work), sealed)))
     throw new Refusal(409, 'on', 'A second factor is on already. Turn it off first to set up another device.')
   return { secret, address, qrSvg: await qrCode(address, { type: 'svg', margin: 2 }) }
