@@ -1,60 +1,15 @@
 import { randomUUID } from 'node:crypto'
-import { beforeEach, describe, expect, test, vi } from 'vitest'
-import { toDay } from '#core/quantity/calendar'
-import type { Zone } from '#core/site/zone'
-import { ANSWERED, withZone } from '../../contract/test/looks'
+import { describe, expect, test } from 'vitest'
 import type { Context } from '#contract/context'
-import type { Lawn } from '#contract/lawn'
-import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
-import { PELLMOOR } from '../../demo/pellmoor'
-import type { Author } from '../records/firms'
 import { addLawn } from '../records/lawns'
 import { addStation } from '../records/stations'
 import { addStock, stockOf } from '../records/stock'
-import { standinDays, standinForecast, standinReadings } from '../weather/standin'
-import { newFirm, owner, useTestDatabase } from './database'
+import { newFirm, owner } from './database'
 import { Browser, ROUTES } from './house'
+import { NEW_LAWN, NEW_STATION, TODAY, useOurs } from './ours'
 
-useTestDatabase()
-
-let browser: Browser
-const call = <T = unknown>(method: string, path: string, body?: unknown) => browser.call<T>(method, path, body)
-
-/** The stand-in devices, asked as the server asks them. */
-vi.stubGlobal('$fetch', async (path: string) => {
-  const query = new URL(path, 'http://stand.in').searchParams
-  const day = (name: string) => toDay(query.get(name) ?? '')
-  if (path.includes('forecast')) return forecastCsv(standinForecast(day('on')))
-  return path.includes('daily')
-    ? dailyCsv(standinDays(day('from'), day('to')))
-    : probeCsv(standinReadings(day('from'), day('to')))
-})
-
-const TODAY = toDay('2026-09-08')
-const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
-let firmId: string
-let us: Author
-
-beforeEach(async () => {
-  await owner('delete from firms')
-  us = await newFirm('Ours')
-  firmId = us.firmId
-  await owner(`update firms set demo = true, time_zone = $2, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [
-    firmId,
-    PELLMOOR.timeZone,
-  ])
-  browser = await new Browser().enter(us)
-})
-
-async function surveyed(change: Partial<Lawn> = {}, zone: Partial<Zone> = {}): Promise<Lawn> {
-  const { body } = await call<Lawn>('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN })
-  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, {
-    ...withZone(body, { ...ANSWERED, ...zone }),
-    ...change,
-  })
-  expect(saved.status).toBe(200)
-  return saved.body
-}
+const ours = useOurs()
+const { call, surveyed } = ours
 
 describe('every route', () => {
   /** What is sent where a body is judged before the thing is looked for. */
@@ -88,13 +43,7 @@ describe('every route', () => {
     async ({ method, path }) => {
       const them = await newFirm('Theirs')
       const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
-      const station = (await addStation(them.firmId, {
-        name: 'Theirs',
-        latDeg: 37,
-        lonDeg: -79,
-        heightM: null,
-        coastal: false,
-      }))!
+      const station = (await addStation(them.firmId, { ...NEW_STATION, name: 'Theirs' }))!
       const stock = randomUUID()
       await addStock(them, { id: stock, matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
       const id = path.includes('/stock/')
@@ -128,7 +77,7 @@ describe('every route', () => {
     const them = await newFirm('Theirs')
     const lawn = (await addLawn(them, { id: randomUUID(), ...NEW_LAWN }))!
     await addStock(them, { id: randomUUID(), matter: 'feed 18-24-12', name: 'Theirs', day: TODAY, amount: 10 })
-    await addStation(them.firmId, { name: 'Theirs', latDeg: 37, lonDeg: -79, heightM: null, coastal: false })
+    await addStation(them.firmId, { ...NEW_STATION, name: 'Theirs' })
     expect([
       (await call('GET', '/api/lawns')).body,
       (await call('GET', '/api/stations')).body,
@@ -142,13 +91,7 @@ describe('every route', () => {
 
   test('takes no settings that name another firm’s station', async () => {
     const them = await newFirm('Theirs')
-    const station = (await addStation(them.firmId, {
-      name: 'Theirs',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    }))!
+    const station = (await addStation(them.firmId, { ...NEW_STATION, name: 'Theirs' }))!
     const { body } = await call<Context>('GET', '/api/context')
     expect((await call('PUT', '/api/firm', { ...body.firm, homeStationId: station.id })).status).toBe(404)
     const lawn = await surveyed()

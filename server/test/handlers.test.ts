@@ -1,69 +1,21 @@
 import { randomUUID } from 'node:crypto'
-import { beforeEach, describe, expect, test, vi } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/programme/plan'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/quantity/calendar'
 import { PROGRAMMES } from '#core/programme/programmes'
-import type { Zone } from '#core/site/zone'
-import { ANSWERED, withZone } from '../../contract/test/looks'
+import { withZone } from '../../contract/test/looks'
 import type { LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
-import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
 import type { Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
 import { closeDatabase } from '../records/db'
-import type { Author } from '../records/firms'
 import { keepWeather } from '../records/stations'
-import { standinDays, standinForecast, standinReadings } from '../weather/standin'
-import { newFirm, owner, useTestDatabase } from './database'
-import { Browser } from './house'
+import { NEW_STATION, TODAY, useOurs } from './ours'
 
-useTestDatabase()
-
-let browser: Browser
-const call = <T = unknown>(method: string, path: string, body?: unknown) => browser.call<T>(method, path, body)
-
-/** The stand-in devices, asked as the server asks them. */
-vi.stubGlobal('$fetch', async (path: string) => {
-  const query = new URL(path, 'http://stand.in').searchParams
-  const day = (name: string) => toDay(query.get(name) ?? '')
-  if (path.includes('forecast')) return forecastCsv(standinForecast(day('on')))
-  return path.includes('daily')
-    ? dailyCsv(standinDays(day('from'), day('to')))
-    : probeCsv(standinReadings(day('from'), day('to')))
-})
-
-const TODAY = toDay('2026-09-08')
-const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
-let firmId: string
-let us: Author
-const ridge = (firm: string) =>
-  owner(
-    `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, 'Ridge', 'simulated', $2, $3, true, $4, $5)`,
-    [firm, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
-  )
-
-beforeEach(async () => {
-  await owner('delete from firms')
-  us = await newFirm('Ours')
-  firmId = us.firmId
-  await owner(`update firms set demo = true, time_zone = $2, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [
-    firmId,
-    PELLMOOR.timeZone,
-  ])
-  browser = await new Browser().enter(us)
-})
-
-async function surveyed(change: Partial<Lawn> = {}, zone: Partial<Zone> = {}): Promise<Lawn> {
-  const { body } = await call<Lawn>('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN })
-  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, {
-    ...withZone(body, { ...ANSWERED, ...zone }),
-    ...change,
-  })
-  expect(saved.status).toBe(200)
-  return saved.body
-}
+const ours = useOurs()
+const { call, ridge, surveyed } = ours
 const plan = (lawn: Lawn, sowOn: string) => ({
   ...lawn.plan,
   programme: 'overseed',
@@ -126,7 +78,7 @@ describe('saving', () => {
 
   test('without a body, or with one that is no JSON, is refused in the same shape', async () => {
     expect((await call('POST', '/api/lawns')).status).toBe(422)
-    const response = await browser.request('POST', '/api/lawns', {
+    const response = await ours.browser.request('POST', '/api/lawns', {
       body: '{"client":',
       headers: { 'content-type': 'application/json' },
     })
@@ -199,7 +151,7 @@ describe('the season', () => {
   })
 
   test('of the home station and of a lawn comes with forecast and probe, and in brief for the list', async () => {
-    await ridge(firmId)
+    await ridge()
     const home = (await call<SillData>('GET', '/api/sill')).body
     expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: 'tall fescue' })
     expect(home.forecast).toHaveLength(10)
@@ -220,7 +172,7 @@ describe('the season', () => {
   })
 
   test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
-    await ridge(firmId)
+    await ridge()
     const lawn = await surveyed({ latDeg: PELLMOOR.latDeg + 1 })
     const { body: station } = await call<Station>('POST', '/api/stations', {
       name: 'Yard',
@@ -240,15 +192,9 @@ describe('the season', () => {
   })
 
   test('of a short record without normals anywhere says how much is wanted', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
+    const { body: station } = await call<Station>('POST', '/api/stations', NEW_STATION)
     await keepWeather(
-      firmId,
+      ours.us.firmId,
       station.id,
       Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })),
     )

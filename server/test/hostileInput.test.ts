@@ -1,32 +1,15 @@
 import { randomUUID } from 'node:crypto'
-import { beforeEach, describe, expect, test } from 'vitest'
-import { toDay } from '#core/quantity/calendar'
-import { ANSWERED, withZone } from '../../contract/test/looks'
+import { describe, expect, test } from 'vitest'
+import { withZone } from '../../contract/test/looks'
 import type { Context } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
 import type { Station } from '#contract/station'
-import { newFirm, owner, useTestDatabase } from './database'
-import { Browser } from './house'
+import { owner } from './database'
+import { NEW_LAWN, NEW_STATION, TODAY, useOurs } from './ours'
 
-useTestDatabase()
-const TODAY = toDay('2026-09-08')
-const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
-let browser: Browser
-const call = <T = unknown>(method: string, path: string, body?: unknown) => browser.call<T>(method, path, body)
-
-beforeEach(async () => {
-  await owner('delete from firms')
-  const us = await newFirm('Ours')
-  await owner(`update firms set demo = true, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [us.firmId])
-  browser = await new Browser().enter(us)
-})
-async function surveyed(): Promise<Lawn> {
-  const { body } = await call<Lawn>('POST', '/api/lawns', { id: randomUUID(), ...NEW_LAWN })
-  const saved = await call<Lawn>('PUT', `/api/lawns/${body.id}`, withZone(body, ANSWERED))
-  expect(saved.status).toBe(200)
-  return saved.body
-}
+const ours = useOurs()
+const { call, surveyed } = ours
 
 describe('what cannot be kept', () => {
   const NUL = '\0'
@@ -72,13 +55,7 @@ describe('what cannot be kept', () => {
 
   test('of numbers and days is said in words, by field', async () => {
     const lawn = await surveyed()
-    const { body: station } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
+    const { body: station } = await call<Station>('POST', '/api/stations', NEW_STATION)
     const day = { day: TODAY, tmaxC: 20, tminC: 10, rainMm: 0, windKmh: null }
     const refused = [
       await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, version: 2_147_483_648 }),
@@ -163,7 +140,7 @@ describe('what cannot be kept', () => {
 describe('an address that is none', () => {
   test('is told as such, and a method that it does not take with those it does', async () => {
     const answer = async (method: string, path: string) => {
-      const response = await browser.request(method, path)
+      const response = await ours.browser.request(method, path)
       return [
         response.status,
         response.headers.get('allow'),

@@ -1,104 +1,51 @@
-import { beforeEach, describe, expect, test, vi } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { addDays, toDay } from '#core/quantity/calendar'
 import type { Step } from '#contract/context'
-import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
 import type { ImportPreview, ImportResult, Station } from '#contract/station'
-import { PELLMOOR } from '../../demo/pellmoor'
-import type { Author } from '../records/firms'
 import { OPEN_FORM } from '../compute/weatherFile'
-import { standinDays, standinForecast, standinReadings } from '../weather/standin'
-import { newFirm, owner, useTestDatabase } from './database'
-import { Browser } from './house'
+import { NEW_STATION, useOurs } from './ours'
 
-useTestDatabase()
-
-let browser: Browser
-const call = <T = unknown>(method: string, path: string, body?: unknown) => browser.call<T>(method, path, body)
-
-/** The stand-in devices, asked as the server asks them. */
-vi.stubGlobal('$fetch', async (path: string) => {
-  const query = new URL(path, 'http://stand.in').searchParams
-  const day = (name: string) => toDay(query.get(name) ?? '')
-  if (path.includes('forecast')) return forecastCsv(standinForecast(day('on')))
-  return path.includes('daily')
-    ? dailyCsv(standinDays(day('from'), day('to')))
-    : probeCsv(standinReadings(day('from'), day('to')))
-})
-
-let firmId: string
-let us: Author
-const ridge = (firm: string) =>
-  owner(
-    `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals) values ($1, 'Ridge', 'simulated', $2, $3, true, $4, $5)`,
-    [firm, PELLMOOR.latDeg, PELLMOOR.lonDeg, PELLMOOR.feedPath, JSON.stringify(PELLMOOR.normals)],
-  )
-
-beforeEach(async () => {
-  await owner('delete from firms')
-  us = await newFirm('Ours')
-  firmId = us.firmId
-  await owner(`update firms set demo = true, time_zone = $2, clock_stands_at = '2026-09-08T12:00:00Z' where id = $1`, [
-    firmId,
-    PELLMOOR.timeZone,
-  ])
-  browser = await new Browser().enter(us)
-})
+const ours = useOurs()
+const { call, ridge } = ours
 
 describe('a file for a station', () => {
   const CSV = 'date,tmax_c,tmin_c,precipitation_mm\n2026-08-01,28,15,0\n2026-08-02,29,16,4\nsoon,1,2,3\n'
 
   test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
+    const { body: station } = await call<Station>('POST', '/api/stations', NEW_STATION)
     const path = `/api/stations/${station.id}/import`
-    const { body: preview } = await browser.sendFile<ImportPreview>(path, CSV)
+    const { body: preview } = await ours.browser.sendFile<ImportPreview>(path, CSV)
     expect(preview).toMatchObject({ rows: 3, delimiter: ',', guess: { temperature: 'C', rain: 'mm' } })
     expect((await call<Station[]>('GET', '/api/stations')).body[0]!.days).toBe(0)
-    const keep = () => browser.sendFile<ImportResult>(path, CSV, { mapping: JSON.stringify(preview.guess) })
+    const keep = () => ours.browser.sendFile<ImportResult>(path, CSV, { mapping: JSON.stringify(preview.guess) })
     expect((await keep()).body).toMatchObject({ added: 2, rejectedCount: 1, rejected: [{ line: 4 }] })
     expect((await keep()).body).toMatchObject({ added: 0, changed: 0, unchanged: 2 })
   })
 
   test('is refused for a simulated station, another firm’s, a file that is no table and a name taken', async () => {
-    await ridge(firmId)
+    await ridge()
     const [home] = (await call<Station[]>('GET', '/api/stations')).body
-    expect((await browser.sendFile(`/api/stations/${home!.id}/import`, CSV)).status).toBe(409)
-    expect((await browser.sendFile('/api/stations/00000000-0000-4000-8000-000000000000/import', CSV)).status).toBe(404)
-    const { body: yard } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain(
+    expect((await ours.browser.sendFile(`/api/stations/${home!.id}/import`, CSV)).status).toBe(409)
+    expect((await ours.browser.sendFile('/api/stations/00000000-0000-4000-8000-000000000000/import', CSV)).status).toBe(
+      404,
+    )
+    const { body: yard } = await call<Station>('POST', '/api/stations', NEW_STATION)
+    expect((await ours.browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain(
       'columns',
     )
-    expect(
-      (await call('POST', '/api/stations', { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }))
-        .status,
-    ).toBe(409)
+    expect((await call('POST', '/api/stations', NEW_STATION)).status).toBe(409)
     expect((await call('POST', `/api/stations/${yard.id}/import`, {})).status).toBe(415)
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, CSV, { mapping: '{"columns"' })).status).toBe(422)
-    expect((await browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(4_100_000))).status).toBe(413)
+    expect(
+      (await ours.browser.sendFile(`/api/stations/${yard.id}/import`, CSV, { mapping: '{"columns"' })).status,
+    ).toBe(422)
+    expect((await ours.browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(4_100_000))).status).toBe(413)
   })
 
   test('is followed step by step by who asks for it, to the answer or the refusal', async () => {
-    const { body: station } = await call<Station>('POST', '/api/stations', {
-      name: 'Yard',
-      latDeg: 37,
-      lonDeg: -79,
-      heightM: null,
-      coastal: false,
-    })
+    const { body: station } = await call<Station>('POST', '/api/stations', NEW_STATION)
     const many = Array.from({ length: 6000 }, (_, i) => `${addDays(toDay('2008-01-01'), i)},28,15,0`)
     const steps = async (file: string, told: Record<string, string>) => {
-      const response = await browser.request(
+      const response = await ours.browser.request(
         'POST',
         `/api/stations/${station.id}/import?${new URLSearchParams(told)}`,
         { body: file, headers: { 'content-type': 'text/csv', accept: 'application/x-ndjson' } },
