@@ -38,7 +38,8 @@ async function createFirm(): Promise<Author | undefined> {
     )
     const firmId = rows[0]!.id
     await client.query(
-      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals, height_m) values ($1, $2, 'simulated', $3, $4, true, $5, $6, $7)`,
+      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, feed_path, normals, height_m)
+        values ($1, $2, 'simulated', $3, $4, true, $5, $6, $7)`,
       [
         firmId,
         PELLMOOR.name,

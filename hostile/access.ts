@@ -13,7 +13,8 @@ const sample = (route: { method: string; path: string }, firm: Firm): unknown =>
 async function everythingOf(firm: Firm): Promise<string> {
   const [row] = await owner<{ id: string }>(`select firm_id as id from people where email = $1`, [firm.email])
   const tables = await owner<{ name: string }>(
-    `select table_name as name from information_schema.columns where table_schema = 'public' and column_name = 'firm_id' and table_name not in ('sessions', 'kept_outlooks')`,
+    `select table_name as name from information_schema.columns
+      where table_schema = 'public' and column_name = 'firm_id' and table_name not in ('sessions', 'kept_outlooks')`,
   )
   const sums = await Promise.all(
     tables.map(async ({ name }) =>

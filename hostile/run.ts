@@ -16,7 +16,10 @@ import { races } from './races'
 import { Report } from './report'
 import { scripts } from './scripts'
 
-/** Attacks a server of its own on a database of its own: bin/hostile starts both. `--short` is what bin/test runs, `--keep` puts the figures into docs/bench.md. */
+/**
+ * Attacks a server of its own on a database of its own: bin/hostile starts both. `--short` is what bin/test runs,
+ * `--keep` puts the figures into docs/bench.md.
+ */
 const short = process.argv.includes('--short')
 const only = process.argv
   .find((arg) => arg.startsWith('--only='))

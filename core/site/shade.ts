@@ -59,7 +59,10 @@ export function sunGrid(groups: readonly (readonly Outline[])[], cellM: number):
   return { extent, cellM, columns, rows, owner, lawn: Int32Array.from(lawn) }
 }
 
-/** Gives a group the cells whose middle lies in one of its outlines, row by row between the sides that cross the row; the first to come keeps a cell. */
+/**
+ * Gives a group the cells whose middle lies in one of its outlines, row by row between the sides that cross the row; the
+ * first to come keeps a cell.
+ */
 function own(
   owner: Int16Array,
   { extent, cellM, columns, rows }: Pick<SunGrid, 'extent' | 'cellM' | 'columns' | 'rows'>,

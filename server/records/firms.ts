@@ -122,7 +122,8 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
     if (settings.homeStationId) {
       await oneAtATime(client, firmId)
       await client.query(
-        `update stations set home = false where firm_id = $1 and home and id <> $2 and exists (select from stations where firm_id = $1 and id = $2)`,
+        `update stations set home = false where firm_id = $1 and home and id <> $2
+          and exists (select from stations where firm_id = $1 and id = $2)`,
         [firmId, settings.homeStationId],
       )
       await client.query(`update stations set home = true where firm_id = $1 and id = $2`, [
@@ -138,7 +139,8 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
 export async function stepClock(firmId: string, days: number): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{ standsAt: string; timeZone: string }>(
-      `select clock_stands_at as "standsAt", time_zone as "timeZone" from firms where id = $1 and demo and clock_stands_at is not null for update`,
+      `select clock_stands_at as "standsAt", time_zone as "timeZone" from firms
+        where id = $1 and demo and clock_stands_at is not null for update`,
       [firmId],
     )
     const [clock] = rows

@@ -15,12 +15,15 @@ type LawnRow = Omit<Lawn, 'plan' | 'water' | 'access' | 'wishes'> & { plan: Plan
 
 /** Everything of a lawn in one question, so that it is of one moment. */
 const SELECT = `
-  select l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.height_m as "heightM", l.station_id as "stationId", l.grows_now as "growsNow",
+  select l.id, l.version, l.client, l.address, l.lat_deg as "latDeg", l.lon_deg as "lonDeg", l.height_m as "heightM",
+    l.station_id as "stationId", l.grows_now as "growsNow",
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay,
     l.updated_at as "savedAt", p.name as "savedBy", l.sun_wanted is distinct from l.sun_done as "sunAwaited", ${SURVEY_COLUMNS},
-    coalesce((select json_agg(json_build_object('id', d.id, 'key', d.slip, 'doneOn', d.done_on, 'share', d.share, 'passed', d.passed, 'hours', d.hours,
+    coalesce((select json_agg(json_build_object('id', d.id, 'key', d.slip, 'doneOn', d.done_on, 'share', d.share,
+      'passed', d.passed, 'hours', d.hours,
         'heightMm', d.height_mm, 'passes', d.passes, 'massKg', d.mass_kg, 'volumeM3', d.volume_m3, 'areaM2', d.area_m2,
-        'used', coalesce((select json_object_agg(m.item_id, -m.amount) from stock_moves m where m.firm_id = d.firm_id and m.mark_id = d.id), '{}'), 'weather', d.weather, 'note', d.note,
+        'used', coalesce((select json_object_agg(m.item_id, -m.amount) from stock_moves m
+          where m.firm_id = d.firm_id and m.mark_id = d.id), '{}'), 'weather', d.weather, 'note', d.note,
         'savedBy', (select name from people by where by.firm_id = d.firm_id and by.id = d.recorded_by)) order by d.done_on, d.recorded_at)
       from operations_done d where d.firm_id = l.firm_id and d.lawn_id = l.id), '[]') as done,
     (select row_to_json(plan) from (${PLAN_COLUMNS} where plans.firm_id = l.firm_id and plans.lawn_id = l.id) plan) as plan
@@ -36,7 +39,8 @@ const lawnFrom = (row: LawnRow): Lawn => ({
 
 /** Something the plan cannot do without is missing of one of its zones. */
 const HAS_OPEN_ZONE = `exists (select from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id
-  and (z.grass is null or z.bare_share is null or z.area_m2 is null or z.mowing_height_mm is null or z.plugs_mm = '{}' or coalesce(z.sun_hours, z.sun_by_month_h[1]) is null))`
+  and (z.grass is null or z.bare_share is null or z.area_m2 is null or z.mowing_height_mm is null or z.plugs_mm = '{}'
+    or coalesce(z.sun_hours, z.sun_by_month_h[1]) is null))`
 
 /** @param which only these, or only the first so many: those to survey before those to sow, by sowing day */
 export async function lawnsOf(
@@ -65,7 +69,8 @@ export async function lawnById(firmId: string, id: string): Promise<Lawn | undef
 export async function commonGrass(firmId: string): Promise<GrassCode | undefined> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{ grass: GrassCode }>(
-      `select grass from zones where firm_id = $1 and grass is not null group by grass order by count(*) desc, grass limit 1`,
+      `select grass from zones where firm_id = $1 and grass is not null group by grass
+        order by count(*) desc, grass limit 1`,
       [firmId],
     )
     return rows[0]?.grass

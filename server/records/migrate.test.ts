@@ -52,7 +52,8 @@ test('one whose connection is killed in the middle leaves nothing, and the next 
       async () =>
         (
           await owner(
-            `select pg_terminate_backend(pid) from pg_stat_activity where query like '%pg_sleep(20)%' and pid <> pg_backend_pid() and state = 'active'`,
+            `select pg_terminate_backend(pid) from pg_stat_activity
+              where query like '%pg_sleep(20)%' and pid <> pg_backend_pid() and state = 'active'`,
           )
         ).length,
       { timeout: 10_000 },

@@ -49,11 +49,13 @@ export async function keepOutlook(
     ])
     // Of a plan that is changed without end only so many stay; what is let go is worked out again.
     await client.query(
-      `delete from kept_outlooks where firm_id = $1 and hash in (select hash from kept_outlooks where firm_id = $1 order by kept_at desc offset $2)`,
+      `delete from kept_outlooks where firm_id = $1
+        and hash in (select hash from kept_outlooks where firm_id = $1 order by kept_at desc offset $2)`,
       [firmId, MOST_KEPT],
     )
     await client.query(
-      `insert into kept_outlooks (firm_id, hash, outlook, brief, years_from) values ($1, $2, $3, $4, $5) on conflict (firm_id, hash) do nothing`,
+      `insert into kept_outlooks (firm_id, hash, outlook, brief, years_from) values ($1, $2, $3, $4, $5)
+        on conflict (firm_id, hash) do nothing`,
       [firmId, hash, outlook, brief, yearsFrom],
     )
   })

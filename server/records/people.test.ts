@@ -21,8 +21,11 @@ describe('the second lock', () => {
   test('stands on every table that holds rows of a firm', async () => {
     const open = await owner<{ name: string }>(
       `select c.relname as name from pg_class c join pg_namespace n on n.oid = c.relnamespace and n.nspname = 'public'
-       where c.relkind = 'r' and (c.relname = 'firms' or exists (select from pg_attribute a where a.attrelid = c.oid and a.attname = 'firm_id' and not a.attisdropped))
-         and not (c.relrowsecurity and exists (select from pg_policy p where p.polrelid = c.oid and pg_get_expr(p.polqual, p.polrelid) like '%firm_at_work()%'
+       where c.relkind = 'r' and (c.relname = 'firms'
+         or exists (select from pg_attribute a where a.attrelid = c.oid and a.attname = 'firm_id'
+         and not a.attisdropped))
+         and not (c.relrowsecurity and exists (select from pg_policy p
+           where p.polrelid = c.oid and pg_get_expr(p.polqual, p.polrelid) like '%firm_at_work()%'
            and pg_get_expr(p.polwithcheck, p.polrelid) like '%firm_at_work()%'))`,
     )
     expect(open).toEqual([])
@@ -30,7 +33,8 @@ describe('the second lock', () => {
 
   test('stands on the tables of no firm too: every table has its policies', async () => {
     const bare = await owner<{ name: string }>(
-      `select c.relname as name from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' and not (c.relrowsecurity and exists (select from pg_policy where polrelid = c.oid))`,
+      `select c.relname as name from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r'
+        and not (c.relrowsecurity and exists (select from pg_policy where polrelid = c.oid))`,
     )
     expect(bare).toEqual([])
     await expect(database().query('update migrations set version = 1')).rejects.toMatchObject({ code: '42501' })

@@ -17,7 +17,8 @@ export interface AtTheDoor extends Author {
 export async function personAtTheDoor(address: string): Promise<AtTheDoor | undefined> {
   return (
     await askOnce<AtTheDoor & object>(
-      `select id as "personId", firm_id as "firmId", password_hash as "passwordHash", second_factor_on as "secondFactorOn", known_at as "knownAt" from person_at_the_door($1)`,
+      `select id as "personId", firm_id as "firmId", password_hash as "passwordHash",
+        second_factor_on as "secondFactorOn", known_at as "knownAt" from person_at_the_door($1)`,
       [address],
     )
   )[0]
@@ -156,7 +157,8 @@ export async function openLinks(firmId: string): Promise<LinkListed[]> {
       `select l.id, l.kind, l.role, p.name as "forWhom", m.name as "madeBy", l.made_at as "madeAt", l.expires_at as "expiresAt"
      from entry_links l join people m on m.firm_id = l.firm_id and m.id = l.made_by and m.active and m.role = 'owner'
      left join people p on p.firm_id = l.firm_id and p.id = l.person_id
-     where l.firm_id = $1 and l.used_at is null and l.expires_at > now() and (l.person_id is null or p.active) order by l.made_at desc, l.id limit 100`,
+     where l.firm_id = $1 and l.used_at is null and l.expires_at > now() and (l.person_id is null or p.active)
+       order by l.made_at desc, l.id limit 100`,
       [firmId],
     ),
   )
@@ -188,7 +190,8 @@ export interface Link {
 export async function linkAtTheDoor(secretHash: Buffer): Promise<Link | undefined> {
   return (
     await askOnce<Link & object>(
-      `select id, firm_id as "firmId", kind, role, person_id as "personId", firm_name as "firmName", email, made_by as "madeBy", second_factor_on as "secondFactorOn" from link_at_the_door($1)`,
+      `select id, firm_id as "firmId", kind, role, person_id as "personId", firm_name as "firmName", email,
+        made_by as "madeBy", second_factor_on as "secondFactorOn" from link_at_the_door($1)`,
       [secretHash],
     )
   )[0]
@@ -233,7 +236,8 @@ export async function useLink(
 export async function resetByAddress(address: string, passwordHash: string): Promise<boolean> {
   return asOwner(async (client) => {
     const { rows } = await client.query<{ id: string }>(
-      `update people set password_hash = $2, second_factor = null, second_factor_on = false, second_factor_step = null where address_form(email) = address_form($1) and active returning id`,
+      `update people set password_hash = $2, second_factor = null, second_factor_on = false, second_factor_step = null
+        where address_form(email) = address_form($1) and active returning id`,
       [address, passwordHash],
     )
     for (const table of ['sessions', 'recovery_codes'])

@@ -5,7 +5,8 @@ import type { Author } from './firms'
 import { roomFor } from './quotas'
 
 const SELECT = `
-  select f.id, f.zone_id as "zoneId", f.note, f.taken_on as "takenOn", f.width_px as "widthPx", f.height_px as "heightPx",
+  select f.id, f.zone_id as "zoneId", f.note, f.taken_on as "takenOn", f.width_px as "widthPx",
+    f.height_px as "heightPx",
     case when f.lat_deg is null then null else json_build_object('latDeg', f.lat_deg, 'lonDeg', f.lon_deg) end as place,
     f.added_at as "savedAt", p.name as "savedBy"
   from photos f left join people p on p.firm_id = f.firm_id and p.id = f.added_by`
@@ -30,7 +31,8 @@ export async function pictureOf(
 ): Promise<Buffer | undefined> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{ picture: Buffer }>(
-      `select ${size === 'small' ? 'small' : 'jpeg'} as picture from photos where firm_id = $1 and lawn_id = $2 and id = $3`,
+      `select ${size === 'small' ? 'small' : 'jpeg'} as picture from photos
+        where firm_id = $1 and lawn_id = $2 and id = $3`,
       [firmId, lawnId, id],
     )
     return rows[0]?.picture
@@ -48,7 +50,8 @@ export async function addPhoto(
     // One at a time for a lawn, so that two browsers cannot both take the last place.
     await client.query(`select 1 from lawns where firm_id = $1 and id = $2 for update`, [firmId, lawnId])
     const { rows } = await client.query<{ count: number; there: boolean }>(
-      `select count(*)::integer as count, coalesce(bool_or(id = $3), false) as there from photos where firm_id = $1 and lawn_id = $2`,
+      `select count(*)::integer as count, coalesce(bool_or(id = $3), false) as there from photos
+        where firm_id = $1 and lawn_id = $2`,
       [firmId, lawnId, photo.id],
     )
     if (rows[0]!.there) return true
@@ -96,7 +99,8 @@ export async function describePhoto(
 export async function removePhoto(firmId: string, lawnId: string, id: string): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     await client.query(
-      `update lawns set underlay = null, version = version + 1 where firm_id = $1 and id = $2 and underlay->>'photoId' = $3`,
+      `update lawns set underlay = null, version = version + 1
+        where firm_id = $1 and id = $2 and underlay->>'photoId' = $3`,
       [firmId, lawnId, id],
     )
     const { rowCount } = await client.query(`delete from photos where firm_id = $1 and lawn_id = $2 and id = $3`, [

@@ -86,7 +86,8 @@ describe('a plan', () => {
   test('keeps the parts that two people mark of one task on one day, each with its author', async () => {
     const lawn = await added(ours)
     const [second] = await owner<{ id: string }>(
-      `insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'technician') returning id`,
+      `insert into people (firm_id, name, email, role) values ($1, 'Ida', 'ida@example.org', 'technician')
+        returning id`,
       [ours.firmId],
     )
     const ida = { firmId: ours.firmId, personId: second!.id }

@@ -80,7 +80,8 @@ export const planFrom = (row: PlanRow): Plan => ({
 
 /** The columns of a plan by the names above. */
 export const PLAN_COLUMNS = `
-  select version, programme, overrule_note as "overruleNote", zone_plans as "zonePlans", schools, blend, sow_on as "sowOn",
+  select version, programme, overrule_note as "overruleNote", zone_plans as "zonePlans", schools, blend,
+    sow_on as "sowOn",
     seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
     purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,

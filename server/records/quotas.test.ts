@@ -18,7 +18,8 @@ describe('a firm that keeps without end', () => {
   test('is told to stop, and nothing of the last is kept', async () => {
     const lawn = await added(ours)
     await owner(
-      `insert into operations_done (firm_id, lawn_id, id, slip, done_on) select $1, $2, gen_random_uuid(), 'own-' || gen_random_uuid(), '2026-09-01' from generate_series(1, 800)`,
+      `insert into operations_done (firm_id, lawn_id, id, slip, done_on) select $1, $2, gen_random_uuid(),
+        'own-' || gen_random_uuid(), '2026-09-01' from generate_series(1, 800)`,
       [ours.firmId, lawn.id],
     )
     await expect(markDone(ours, lawn.id, on('scalp', '2026-09-01'))).rejects.toThrow(/800 marks/)
@@ -28,7 +29,8 @@ describe('a firm that keeps without end', () => {
       points: Array.from({ length: 5000 }, (_, i) => [30 * Math.cos(i / 796), 30 * Math.sin(i / 796)]),
     }
     await owner(
-      `insert into site_features (firm_id, lawn_id, id, kind, points) select $1, $2, gen_random_uuid(), 'bed', $3 from generate_series(1, 24)`,
+      `insert into site_features (firm_id, lawn_id, id, kind, points) select $1, $2, gen_random_uuid(), 'bed', $3
+        from generate_series(1, 24)`,
       [ours.firmId, lawn.id, JSON.stringify(drawn.points)],
     )
     const other = await added(ours)
@@ -52,7 +54,8 @@ describe('a firm that keeps without end', () => {
     )
     expect((await lawnById(ours.firmId, other.id))!.version).toBe(other.version)
     await owner(
-      `insert into stations (firm_id, name, kind, lat_deg, lon_deg) select $1, 'S' || i, 'imported', 0, 0 from generate_series(1, 60) i`,
+      `insert into stations (firm_id, name, kind, lat_deg, lon_deg) select $1, 'S' || i, 'imported', 0, 0
+        from generate_series(1, 60) i`,
       [ours.firmId],
     )
     await expect(addStation(ours.firmId, { name: 'One more', ...PLACE })).rejects.toThrow(/60 stations/)

@@ -11,8 +11,8 @@ const QUOTAS = {
     most: 120_000,
     words:
       'The plans of your firm hold 120,000 corners, as many as are kept. Draw with fewer, or delete a lawn that is no longer looked after.',
-    count:
-      'select coalesce(sum(jsonb_array_length(points) + coalesce((select sum(jsonb_array_length(hole)) from jsonb_array_elements(holes) hole), 0)), 0) from site_features where firm_id = $1',
+    count: `select coalesce(sum(jsonb_array_length(points) + coalesce((select sum(jsonb_array_length(hole))
+        from jsonb_array_elements(holes) hole), 0)), 0) from site_features where firm_id = $1`,
   },
   depths: {
     most: 120_000,

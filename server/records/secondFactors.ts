@@ -38,7 +38,8 @@ export async function turnSecondFactorOn(
 ): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update people set second_factor_on = true, second_factor_step = $4 where firm_id = $1 and id = $2 and second_factor = $3 and not second_factor_on`,
+      `update people set second_factor_on = true, second_factor_step = $4
+        where firm_id = $1 and id = $2 and second_factor = $3 and not second_factor_on`,
       [firmId, personId, sealed, step],
     )
     if (!rowCount) return false
@@ -54,7 +55,8 @@ export async function turnSecondFactorOn(
 export async function turnSecondFactorOff({ firmId, personId }: Author): Promise<void> {
   await inFirm(firmId, async (client) => {
     await client.query(
-      `update people set second_factor = null, second_factor_on = false, second_factor_step = null where firm_id = $1 and id = $2`,
+      `update people set second_factor = null, second_factor_on = false, second_factor_step = null
+        where firm_id = $1 and id = $2`,
       [firmId, personId],
     )
     await client.query(`delete from recovery_codes where firm_id = $1 and person_id = $2`, [firmId, personId])
@@ -65,7 +67,8 @@ export async function turnSecondFactorOff({ firmId, personId }: Author): Promise
 export async function useStep({ firmId, personId }: Author, step: number): Promise<boolean> {
   const { rowCount } = await inFirm(firmId, (client) =>
     client.query(
-      `update people set second_factor_step = $3 where firm_id = $1 and id = $2 and second_factor_on and coalesce(second_factor_step, 0) < $3`,
+      `update people set second_factor_step = $3
+        where firm_id = $1 and id = $2 and second_factor_on and coalesce(second_factor_step, 0) < $3`,
       [firmId, personId, step],
     ),
   )

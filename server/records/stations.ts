@@ -11,11 +11,13 @@ export interface StationRecord extends Station {
 }
 
 const SELECT = `
-  select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.height_m as "heightM", s.coastal, s.home, s.version, s.feed_path as "feedPath", s.normals,
+  select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.height_m as "heightM", s.coastal, s.home,
+    s.version, s.feed_path as "feedPath", s.normals,
     w.days::integer as days, w.first_day as "firstDay", w.last_day as "lastDay"
   from stations s
   cross join lateral (
-    select count(*) as days, min(day) as first_day, max(day) as last_day from weather_days where station_id = s.id and firm_id = s.firm_id
+    select count(*) as days, min(day) as first_day, max(day) as last_day from weather_days
+      where station_id = s.id and firm_id = s.firm_id
   ) w`
 
 /** Rows of the firm, which is $1. */
@@ -68,7 +70,8 @@ export async function saveStation(firmId: string, id: string, station: StationEd
     if (station.home)
       await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2`, [firmId, id])
     await client.query(
-      `update stations set name = $3, lat_deg = $4, lon_deg = $5, height_m = $6, coastal = $7, normals = $8, home = home or $9, version = version + 1 where firm_id = $1 and id = $2`,
+      `update stations set name = $3, lat_deg = $4, lon_deg = $5, height_m = $6, coastal = $7, normals = $8,
+        home = home or $9, version = version + 1 where firm_id = $1 and id = $2`,
       [
         firmId,
         id,
@@ -89,7 +92,8 @@ export async function saveStation(firmId: string, id: string, station: StationEd
 export async function removeStation(firmId: string, id: string): Promise<boolean> {
   const rows = await ask<object>(
     firmId,
-    `delete from stations s where firm_id = $1 and id = $2 and not home and feed_path is null and not exists (select from lawns l where l.firm_id = $1 and l.station_id = s.id) returning id`,
+    `delete from stations s where firm_id = $1 and id = $2 and not home and feed_path is null
+      and not exists (select from lawns l where l.firm_id = $1 and l.station_id = s.id) returning id`,
     id,
   )
   return rows.length === 1
@@ -142,13 +146,17 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
         from weather_days where firm_id = $1 and station_id = $2) w,
        (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm, 'windKmh', wind_kmh) order by day), '[]') as forecast, max(issued_on) as issued
         from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
-          and issued_on = (select max(issued_on) from forecast_days where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
+          and issued_on = (select max(issued_on) from forecast_days
+            where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
        (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]') as probe
         -- Readings that people note all count; of a logger that reads every minute one an hour and depth says as much.
         from (select read_at, depth_mm, temp_c from (
-          select read_at, depth_mm, temp_c, count(*) over () as total, row_number() over (partition by date_trunc('hour', read_at), round(depth_mm / 5) order by read_at) as nth
-          from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date and read_at < $3::date + 1) told
-          where total <= ${MOST_PROBE_READINGS} or nth = 1 order by read_at desc limit ${MOST_PROBE_READINGS}) latest) p`,
+          select read_at, depth_mm, temp_c, count(*) over () as total, row_number()
+            over (partition by date_trunc('hour', read_at), round(depth_mm / 5) order by read_at) as nth
+          from probe_readings where firm_id = $1 and station_id = $2 and read_at >= $4::date
+            and read_at < $3::date + 1) told
+          where total <= ${MOST_PROBE_READINGS} or nth = 1
+            order by read_at desc limit ${MOST_PROBE_READINGS}) latest) p`,
     stationId,
     today,
     probeFrom,
@@ -179,12 +187,15 @@ export async function keepWeatherRows(
       const { rows } = await client.query<{ added: number; changed: number }>(
         `with kept as (
            insert into weather_days as w (firm_id, station_id, day, tmax_c, tmin_c, rain_mm)
-           select $1, $2, d.day, d."tmaxC", d."tminC", d."rainMm" from json_to_recordset($3::json) as d (day date, "tmaxC" float8, "tminC" float8, "rainMm" float8) order by d.day
+           select $1, $2, d.day, d."tmaxC", d."tminC", d."rainMm"
+             from json_to_recordset($3::json) as d (day date, "tmaxC" float8, "tminC" float8, "rainMm" float8)
+             order by d.day
            on conflict (station_id, day) do update
              set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, updated_at = now()
              where (w.tmax_c, w.tmin_c, w.rain_mm) is distinct from (excluded.tmax_c, excluded.tmin_c, excluded.rain_mm)
            returning (xmax = 0) as added)
-         select count(*) filter (where added)::integer as added, count(*) filter (where not added)::integer as changed from kept`,
+         select count(*) filter (where added)::integer as added, count(*) filter (where not added)::integer as changed
+           from kept`,
         [firmId, stationId, piece],
       )
       kept.added += rows[0]!.added
@@ -248,7 +259,9 @@ export async function keepReadingRows(firmId: string, stationId: string, pieces:
     for (const piece of pieces) {
       await client.query(
         `insert into probe_readings (firm_id, station_id, read_at, depth_mm, temp_c)
-         select $1, $2, r.at, r."depthMm", r."tempC" from json_to_recordset($3::json) as r (at timestamp, "depthMm" float8, "tempC" float8) order by r.at, r."depthMm"
+         select $1, $2, r.at, r."depthMm", r."tempC"
+           from json_to_recordset($3::json) as r (at timestamp, "depthMm" float8, "tempC" float8)
+           order by r.at, r."depthMm"
          on conflict (station_id, depth_mm, read_at) do update set temp_c = excluded.temp_c`,
         [firmId, stationId, piece],
       )

@@ -6,7 +6,8 @@ import type { Author } from './firms'
 import { roomFor } from './quotas'
 
 const ITEMS = `
-  select i.id, i.matter, i.name, i.put_away as "putAway", i.version, coalesce(m.on_hand, 0) as "onHand", m.last_day as "lastDay"
+  select i.id, i.matter, i.name, i.put_away as "putAway", i.version, coalesce(m.on_hand, 0) as "onHand",
+    m.last_day as "lastDay"
   from stock_items i
   left join lateral (select sum(amount) as on_hand, max(day) as last_day from stock_moves where firm_id = i.firm_id and item_id = i.id) m on true`
 
@@ -54,7 +55,8 @@ export async function addStock(
     if (rowCount) await roomFor(client, firmId, 'stock')
     if (rowCount)
       await client.query(
-        `insert into stock_moves (firm_id, item_id, why, day, amount, recorded_by) values ($1, $2, 'counted', $3, $4, $5)`,
+        `insert into stock_moves (firm_id, item_id, why, day, amount, recorded_by)
+          values ($1, $2, 'counted', $3, $4, $5)`,
         [firmId, id, day, amount, personId],
       )
     else
@@ -71,7 +73,8 @@ export async function editStock(
 ): Promise<boolean> {
   const { rowCount } = await inFirm(firmId, (client) =>
     client.query(
-      `update stock_items set name = $4, put_away = $5, version = version + 1 where firm_id = $1 and id = $2 and version = $3`,
+      `update stock_items set name = $4, put_away = $5, version = version + 1
+        where firm_id = $1 and id = $2 and version = $3`,
       [firmId, id, version, name, putAway],
     ),
   )
@@ -94,14 +97,17 @@ export async function moveStock(
     // Two who count the same line come one after the other.
     await client.query(`select from stock_items where firm_id = $1 and id = $2 for update`, [firmId, itemId])
     const { rows } = await client.query<{ onHand: number; there: boolean }>(
-      `select coalesce(sum(amount), 0) as "onHand", coalesce(bool_or(id = $3), false) as there from stock_moves where firm_id = $1 and item_id = $2`,
+      `select coalesce(sum(amount), 0) as "onHand", coalesce(bool_or(id = $3), false) as there from stock_moves
+        where firm_id = $1 and item_id = $2`,
       [firmId, itemId, id],
     )
     if (rows[0]!.there) return true
     if (why === 'came' && rows[0]!.onHand + amount > MOST_ON_HAND) return false
     await client.query(
       `insert into stock_moves (id, firm_id, item_id, why, day, amount, note, recorded_by)
-       select $1, $2, $3, $4, $5, case when $4 = 'came' then $6::float8 else $6::float8 - coalesce((select sum(amount) from stock_moves where firm_id = $2 and item_id = $3), 0) end, $7, $8
+       select $1, $2, $3, $4, $5, case when $4 = 'came' then $6::float8
+         else $6::float8 - coalesce((select sum(amount) from stock_moves where firm_id = $2 and item_id = $3), 0) end,
+         $7, $8
        on conflict (id) do nothing`,
       [id, firmId, itemId, why, day, amount, note, personId],
     )
@@ -114,7 +120,8 @@ export async function movesOfStock(firmId: string, itemId: string, most: number)
   const { rows } = await inFirm(firmId, (client) =>
     client.query<StockMove>(
       `select m.id, m.why, m.day, m.amount, m.note, m.lawn_id as "lawnId", l.client, p.name as "savedBy"
-     from stock_moves m left join lawns l on l.firm_id = m.firm_id and l.id = m.lawn_id left join people p on p.firm_id = m.firm_id and p.id = m.recorded_by
+     from stock_moves m left join lawns l on l.firm_id = m.firm_id and l.id = m.lawn_id
+       left join people p on p.firm_id = m.firm_id and p.id = m.recorded_by
      where m.firm_id = $1 and m.item_id = $2 order by m.day desc, m.recorded_at desc limit $3`,
       [firmId, itemId, most],
     ),
@@ -143,7 +150,8 @@ export async function useUp(
   // In one order, so that two marks that use the same lines do not wait for each other.
   for (const [itemId, amount] of Object.entries(used).sort(([a], [b]) => (a < b ? -1 : 1))) {
     await client.query(
-      `insert into stock_moves (firm_id, item_id, why, day, amount, lawn_id, mark_id, recorded_by) values ($1, $2, 'used', $3, $4, $5, $6, $7)`,
+      `insert into stock_moves (firm_id, item_id, why, day, amount, lawn_id, mark_id, recorded_by)
+        values ($1, $2, 'used', $3, $4, $5, $6, $7)`,
       [firmId, itemId, doneOn, -amount, lawnId, id, personId],
     )
   }

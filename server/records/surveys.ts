@@ -55,11 +55,15 @@ const asObject = (columns: Record<string, string>, table: string): string =>
 
 /** Zones, what was worked out of them, and the plan of the lawn `l`, each by id. */
 export const SURVEY_COLUMNS = `
-    coalesce((select json_object_agg(z.id, ${asObject(ZONE, 'z')}) from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id), '{}') as zones,
-    coalesce((select json_object_agg(z.id, ${asObject(MEASURE, 'z')}) from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id), '{}') as measured,
+    coalesce((select json_object_agg(z.id, ${asObject(ZONE, 'z')}) from zones z
+      where z.firm_id = l.firm_id and z.lawn_id = l.id), '{}') as zones,
+    coalesce((select json_object_agg(z.id, ${asObject(MEASURE, 'z')}) from zones z
+      where z.firm_id = l.firm_id and z.lawn_id = l.id), '{}') as measured,
     coalesce((select sum(z.area_m2) from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id), 0) as "areaM2",
-    coalesce((select json_object_agg(f.id, ${asObject(FEATURE, 'f')}) from site_features f where f.firm_id = l.firm_id and f.lawn_id = l.id), '{}') as features,
-    coalesce((select json_agg(json_build_object('ingredient', a.ingredient, 'product', a.product, 'rate', a.rate, 'appliedOn', a.applied_on, 'waitDays', a.wait_days) order by a.applied_on, a.id)
+    coalesce((select json_object_agg(f.id, ${asObject(FEATURE, 'f')}) from site_features f
+      where f.firm_id = l.firm_id and f.lawn_id = l.id), '{}') as features,
+    coalesce((select json_agg(json_build_object('ingredient', a.ingredient, 'product', a.product, 'rate', a.rate,
+      'appliedOn', a.applied_on, 'waitDays', a.wait_days) order by a.applied_on, a.id)
       from applications a where a.firm_id = l.firm_id and a.lawn_id = l.id), '[]') as applications`
 
 const ZONE_TYPES: Record<string, string> = {
@@ -113,14 +117,16 @@ export async function replaceSurvey(
   await client.query(INSERT_ZONES, [firmId, lawnId, rowsOf(look.zones, measured)])
   // A photo of a zone that is gone stays, as one of the lawn.
   await client.query(
-    `update photos set zone_id = null where firm_id = $1 and lawn_id = $2 and zone_id is not null and zone_id <> all($3::uuid[])`,
+    `update photos set zone_id = null where firm_id = $1 and lawn_id = $2 and zone_id is not null
+      and zone_id <> all($3::uuid[])`,
     [firmId, lawnId, Object.keys(look.zones)],
   )
   await client.query(INSERT_FEATURES, [firmId, lawnId, features])
   await client.query(
     `insert into applications (firm_id, lawn_id, ingredient, product, rate, applied_on, wait_days)
      select $1, $2, r.ingredient, r.product, r.rate, r."appliedOn", r."waitDays"
-     from jsonb_to_recordset($3::jsonb) as r (ingredient text, product text, rate text, "appliedOn" date, "waitDays" integer)`,
+     from jsonb_to_recordset($3::jsonb) as r (ingredient text, product text, rate text, "appliedOn" date,
+       "waitDays" integer)`,
     [firmId, lawnId, JSON.stringify(look.applications)],
   )
 }

@@ -26,7 +26,8 @@ export async function markDone(
     // Those who mark parts of one task come one after the other.
     await client.query(`select from lawns where firm_id = $1 and id = $2 for update`, [firmId, lawnId])
     const { rows } = await client.query<{ share: number; there: boolean }>(
-      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from operations_done where firm_id = $1 and lawn_id = $2 and slip = $3`,
+      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from operations_done
+        where firm_id = $1 and lawn_id = $2 and slip = $3`,
       [firmId, lawnId, slip, id],
     )
     const { share, there } = rows[0]!
@@ -79,7 +80,8 @@ export async function undoMark(firmId: string, lawnId: string, id: string): Prom
 const SOUND = 'hours between 0.01 and 400 and area_m2 between 0.1 and 200000 and share between 0.01 and 1'
 const TOLD = `
   select d.id, d.slip, regexp_replace(d.slip, '-[0-9]+$', '') as code, d.done_on, d.share, d.hours, l.client,
-    coalesce(d.area_m2, (select sum(z.area_m2) from zones z where z.firm_id = d.firm_id and z.lawn_id = d.lawn_id)) as area_m2
+    coalesce(d.area_m2, (select sum(z.area_m2) from zones z
+      where z.firm_id = d.firm_id and z.lawn_id = d.lawn_id)) as area_m2
   from operations_done d join lawns l on l.firm_id = d.firm_id and l.id = d.lawn_id
   where d.firm_id = $1 and d.hours > 0 and d.slip !~ '^own-' and d.recorded_at > now() - interval '3 years'`
 
@@ -91,11 +93,13 @@ export async function paceOf(firmId: string): Promise<{ pace: Record<string, Pac
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<Pace & { code: string }>(
       `with told as materialized (${TOLD}), sound as materialized (select * from told where ${SOUND})
-       select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH", count(*)::integer as jobs from sound group by code`,
+       select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH",
+         count(*)::integer as jobs from sound group by code`,
       [firmId],
     )
     const { rows: bad } = await client.query<{ client: string; slip: string; day: string }>(
-      `with told as materialized (${TOLD}) select client, slip, done_on as day from told where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`,
+      `with told as materialized (${TOLD}) select client, slip, done_on as day from told
+        where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`,
       [firmId],
     )
     return {

@@ -53,22 +53,20 @@ describe('every route', () => {
           : path.includes('/stations/')
             ? station.id
             : them.personId
-      const before = await owner(
-        'select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person',
-        [lawn.id, them.personId],
-      )
+      const theirs = () =>
+        owner(
+          `select (select row_to_json(l) from lawns l where id = $1) as lawn,
+            (select row_to_json(p) from people p where id = $2) as person`,
+          [lawn.id, them.personId],
+        )
+      const before = await theirs()
       const { status, body } = await call(
         method.toUpperCase(),
         path.replace(':id', id).replace(/:\w+/, randomUUID()),
         method === 'get' || method === 'delete' ? undefined : (BODIES[path] ?? lawn),
       )
       expect([status, body.error.code]).toEqual([404, 'not_found'])
-      expect(
-        await owner(
-          'select (select row_to_json(l) from lawns l where id = $1) as lawn, (select row_to_json(p) from people p where id = $2) as person',
-          [lawn.id, them.personId],
-        ),
-      ).toEqual(before)
+      expect(await theirs()).toEqual(before)
       expect((await stockOf(them.firmId))[0]).toMatchObject({ name: 'Theirs', onHand: 10, putAway: false })
     },
   )

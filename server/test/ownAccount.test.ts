@@ -73,7 +73,8 @@ describe('a second factor', () => {
     expect([(await withCode(next)).status, (await withCode(next)).body.error.code]).toEqual([200, 'wrong_code'])
     // Kept sealed: neither the secret nor a code stands in the database.
     const [row] = await owner<{ all: string }>(
-      `select (select string_agg(p::text, '') from people p) || (select string_agg(r::text, '') from recovery_codes r) as all`,
+      `select (select string_agg(p::text, '') from people p) || (select string_agg(r::text, '')
+        from recovery_codes r) as all`,
     )
     expect(row!.all).not.toContain(proposed.secret)
   })
@@ -83,7 +84,8 @@ describe('a second factor', () => {
     expect((await withCode(codes[0]!.toLowerCase())).status).toBe(200)
     expect((await withCode(codes[0]!)).body.error.code).toBe('wrong_code')
     const [second] = await owner<{ id: string }>(
-      `insert into people (firm_id, name, email, role) select firm_id, 'Ida', 'ida@example.org', 'owner' from people limit 1 returning id`,
+      `insert into people (firm_id, name, email, role) select firm_id, 'Ida', 'ida@example.org', 'owner'
+        from people limit 1 returning id`,
     )
     const [firm] = await owner<{ id: string }>('select id from firms')
     const ida = await new Browser().enter({ firmId: firm!.id, personId: second!.id })

@@ -172,7 +172,8 @@ describe('a photo', () => {
 
   test('has its place on a shelf that ends, also where two browsers put the last ones there at once', async () => {
     await owner(
-      `insert into photos (firm_id, lawn_id, id, width_px, height_px, jpeg, small) select $1, $2, gen_random_uuid(), 16, 8, $3, $3 from generate_series(1, $4)`,
+      `insert into photos (firm_id, lawn_id, id, width_px, height_px, jpeg, small) select $1, $2, gen_random_uuid(),
+        16, 8, $3, $3 from generate_series(1, $4)`,
       [us.firmId, lawn.id, greenJpeg(), MOST_PHOTOS - 1],
     )
     const answers = await Promise.all([call('POST', path(), photo()), call('POST', path(), photo())])

@@ -34,7 +34,8 @@ const GUARDS = {
 /** A sum of every table's rows, and of what guards them. */
 async function everything(): Promise<Record<string, string>> {
   const tables = await owner<{ name: string }>(
-    `select table_name as name from information_schema.tables where table_schema = 'public' and table_type = 'BASE TABLE'`,
+    `select table_name as name from information_schema.tables
+      where table_schema = 'public' and table_type = 'BASE TABLE'`,
   )
   const sums: Record<string, string> = {}
   for (const { name } of tables)

@@ -77,7 +77,8 @@ describe('a database that goes', () => {
     const lawn = await newLawn()
     // Runs as the last act of the transaction, when the server has already asked for the commit.
     await owner(
-      `create function gone() returns trigger language plpgsql security definer as $$ begin perform pg_terminate_backend(pg_backend_pid()); perform pg_sleep(1); return null; end $$`,
+      `create function gone() returns trigger language plpgsql security definer
+        as $$ begin perform pg_terminate_backend(pg_backend_pid()); perform pg_sleep(1); return null; end $$`,
     )
     await owner(
       'create constraint trigger gone_at_commit after update on lawns deferrable initially deferred for each row execute function gone()',

@@ -72,11 +72,13 @@ describe('two servers on one database', () => {
 
   test('work a season out once: what one made the other reads, and a changed survey is a season of its own', async () => {
     await owner(
-      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, normals) select id, 'Ridge', 'imported', $1, $2, true, $3 from firms`,
+      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, home, normals) select id, 'Ridge', 'imported', $1,
+        $2, true, $3 from firms`,
       [PELLMOOR.latDeg, PELLMOOR.lonDeg, JSON.stringify(PELLMOOR.normals)],
     )
     await owner(
-      `insert into weather_days (firm_id, station_id, day, tmax_c, tmin_c, rain_mm) select firm_id, id, current_date - 1, 20, 10, 0 from stations`,
+      `insert into weather_days (firm_id, station_id, day, tmax_c, tmin_c, rain_mm) select firm_id, id,
+        current_date - 1, 20, 10, 0 from stations`,
     )
     const made = await mara.ask<SillData>(one, 'GET', '/api/sill')
     expect(made.status).toBe(200)
@@ -130,7 +132,8 @@ test('a server without its secret, or with a weak one, says so and does not star
 test('a server whose own user owns nothing, and may only work, does all the work', async () => {
   const url = new URL(process.env.DATABASE_URL!)
   await owner(
-    `do $$ begin if exists (select from pg_roles where rolname = 'sill_server_of_tests') then drop role sill_server_of_tests; end if; end $$`,
+    `do $$ begin if exists (select from pg_roles where rolname = 'sill_server_of_tests')
+      then drop role sill_server_of_tests; end if; end $$`,
   )
   await owner(`create role sill_server_of_tests login password 'of tests only' in role upper_sill_work`)
   url.username = 'sill_server_of_tests'
