@@ -1,7 +1,14 @@
 import { climateFromNormals, type Climate, type Normals } from '#core/climate/normals'
-import { climateOfPlace, LEAST_STATION_YEARS, stationYears, type PlainRun } from '#core/climate/stationYears'
+import {
+  climateOfPlace,
+  LEAST_STATION_YEARS,
+  MOST_STATION_YEARS,
+  stationYears,
+  type PlainRun,
+} from '#core/climate/stationYears'
+import type { ProbeReading } from '#core/climate/probe'
 import type { DailyWeather } from '#core/climate/weather'
-import { DAYS_AHEAD, DAYS_READ } from '#core/establishment/season'
+import { DAYS_AHEAD, DAYS_READ, type SeasonInput } from '#core/establishment/season'
 import { addDays, type Day } from '#core/quantity/calendar'
 
 /** Whose normals stand in where a station has none of its own. */
@@ -53,15 +60,38 @@ function climateOf(
   }
 }
 
+/** Generated weather years behind every count on the screen. */
+const WEATHER_YEARS = 30
+
+/** What a season is computed from, as far as it is known before the station's days are read. */
+type Known = Pick<SeasonInput, 'forecast' | 'ground' | 'seed' | 'warmerK'> & {
+  probe: Omit<NonNullable<SeasonInput['probe']>, 'readings'>
+}
+
 /**
- * The climate of a station and the days a season begins with.
+ * All that a season is computed from, the climate of its station and the days it begins with among it.
  * @param record its days as JSON, in their order: a century of them is read here and not by who asks
- * @returns or what it lacks, in words
+ * @param readings of its probe as JSON
+ * @returns a `SeasonInput` as JSON with the origin of its weather in words, or what the station lacks
  */
-export function climateOfStation({ record, ...told }: StationTold & { record: string }) {
+export function groundsOfStation({
+  record,
+  readings,
+  known,
+  ...told
+}: StationTold & { record: string; readings: string; known: Known }) {
   const days = JSON.parse(record) as DailyWeather[]
   const climate = climateOf(told, days)
-  return 'lacks' in climate
-    ? climate
-    : { ...climate, observed: days.filter(({ day }) => day < told.today && day >= addDays(told.today, -DAYS_READ)) }
+  if ('lacks' in climate) return climate
+  const { from, own, climate: ofPlace } = climate
+  const input: SeasonInput = {
+    ...known,
+    today: told.today,
+    observed: days.filter(({ day }) => day < told.today && day >= addDays(told.today, -DAYS_READ)),
+    climate: ofPlace,
+    years: own ? MOST_STATION_YEARS : WEATHER_YEARS,
+    own,
+    probe: { ...known.probe, readings: JSON.parse(readings) as ProbeReading[] },
+  }
+  return { input: JSON.stringify(input), from }
 }

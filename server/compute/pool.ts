@@ -23,7 +23,7 @@ const QUEUE: Record<TaskName, Queue> = {
   photo: 'files',
   judgeLook: 'surveys',
   sunOfPlan: 'grounds',
-  climateOfStation: 'grounds',
+  groundsOfStation: 'grounds',
 }
 /** What a task may take, ms. Honest ones are done in a tenth of it. */
 const LONGEST_MS: Record<TaskName, number> = {
@@ -33,7 +33,7 @@ const LONGEST_MS: Record<TaskName, number> = {
   photo: 5_000,
   judgeLook: 8_000,
   sunOfPlan: 30_000,
-  climateOfStation: 20_000,
+  groundsOfStation: 20_000,
 }
 const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56 }
 /** A thread that rests gives its memory back; the one that a saved survey waits for rests longest. */

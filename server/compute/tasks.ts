@@ -62,7 +62,7 @@ export const readingsFile = (task: FileTask & { told: ReadingsTold }) =>
   })
 
 export const photo = (task: { jpeg: string; small: string }) => orRefused(() => keptPhoto(task))
-export { climateOfStation } from './climate'
+export { groundsOfStation } from './climate'
 export const judgeLook = ({ bytes }: { bytes: Uint8Array }) => judge(bytes)
 export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) =>
   sunByMonth(features, zoneIds, place)

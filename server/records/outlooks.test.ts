@@ -51,7 +51,7 @@ test('a reading noted again for the same depth and minute corrects the first', a
   }))!
   const read = async (tempC: number) => {
     await keepReadings(us.firmId, station.id, [{ at: '2026-09-08T11:00', depthMm: 50, tempC }])
-    return (await weatherNow(us.firmId, station.id, toDay('2026-09-08'), toDay('2026-09-01'))).probe
+    return JSON.parse((await weatherNow(us.firmId, station.id, toDay('2026-09-08'), toDay('2026-09-01'))).readings)
   }
   await read(47)
   expect(await read(19)).toEqual([{ at: '2026-09-08T11:00', depthMm: 50, tempC: 19 }])

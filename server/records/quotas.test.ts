@@ -6,6 +6,7 @@ import { added, on, PLACE, useTwoFirms } from '../test/firms'
 import { type Author } from './firms'
 import { lawnById, saveLook } from './lawns'
 import { markDone } from './workDone'
+import type { ProbeReading } from '#core/climate/probe'
 import { addStation, keepReadings, weatherNow } from './stations'
 
 let ours: Author
@@ -70,7 +71,11 @@ describe('a firm that keeps without end', () => {
       tempC: 20,
     })
     const probe = async () =>
-      (await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-06-01'))).probe.map(({ at }) => at)
+      (
+        JSON.parse(
+          (await weatherNow(ours.firmId, station.id, toDay('2026-09-08'), toDay('2026-06-01'))).readings,
+        ) as ProbeReading[]
+      ).map(({ at }) => at)
     await keepReadings(ours.firmId, station.id, [reading(660), reading(670)])
     expect(await probe()).toEqual(['2026-09-01T11:00', '2026-09-01T11:10'])
     await keepReadings(

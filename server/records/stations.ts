@@ -131,8 +131,8 @@ export interface WeatherNow {
   /** The latest that reaches today or beyond, from today on in order of days; empty when there is none. */
   forecast: ForecastDay[]
   forecastIssued: Day | null
-  /** Readings from a day up to today, oldest first. */
-  probe: ProbeReading[]
+  /** Readings from a day up to today, oldest first: `ProbeReading`s as JSON, for a thread that reads them. */
+  readings: string
 }
 
 /** Hourly readings of some depths over the days that count. */
@@ -141,14 +141,14 @@ const MOST_PROBE_READINGS = 6000
 export async function weatherNow(firmId: string, stationId: string, today: Day, probeFrom: Day): Promise<WeatherNow> {
   const [row] = await ask<WeatherNow>(
     firmId,
-    `select w.stamp, w.last_day as "lastDay", f.forecast, f.issued as "forecastIssued", p.probe from
+    `select w.stamp, w.last_day as "lastDay", f.forecast, f.issued as "forecastIssued", p.readings from
        (select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp, max(day) as last_day
         from weather_days where firm_id = $1 and station_id = $2) w,
        (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm, 'windKmh', wind_kmh) order by day), '[]') as forecast, max(issued_on) as issued
         from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
           and issued_on = (select max(issued_on) from forecast_days
             where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
-       (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]') as probe
+       (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]')::text as readings
         -- Readings that people note all count; of a logger that reads every minute one an hour and depth says as much.
         from (select read_at, depth_mm, temp_c from (
           select read_at, depth_mm, temp_c, count(*) over () as total, row_number()

@@ -1,3 +1,4 @@
+import type { Normals } from '#core/climate/normals'
 import { buildSeason, type Season, type SeasonInput } from '#core/establishment/season'
 import { briefOf } from '#core/establishment/glance'
 import { summarise } from '#core/establishment/outlook'
@@ -9,7 +10,8 @@ import type { Blend } from '#core/grass/blends'
 export interface SeasonWork {
   /** Changes whenever the input does. */
   key: string
-  input: SeasonInput
+  /** A `SeasonInput` as JSON. */
+  input: string
   seed: Blend
   risk: SeedbedRisk
   mowingMm: number
@@ -25,12 +27,14 @@ export interface WorkedOut {
 }
 
 /** A season weighs some megabytes; a thread is given the lawns that share one after the other. */
-let latest: { key: string; season: Season } | undefined
+let latest: { key: string; season: Season; normals: Normals } | undefined
 
 /** Works an outlook out; the season asked for last is at hand. */
 export function workOut({ key, input, seed, risk, mowingMm, stand }: SeasonWork): WorkedOut {
-  const season = latest?.key === key ? latest.season : buildSeason(input)
-  latest = { key, season }
-  const outlook = summarise(season, seed, risk, mowingMm, input.climate.normals, stand)
+  if (latest?.key !== key) {
+    const read = JSON.parse(input) as SeasonInput
+    latest = { key, season: buildSeason(read), normals: read.climate.normals }
+  }
+  const outlook = summarise(latest.season, seed, risk, mowingMm, latest.normals, stand)
   return { outlook: JSON.stringify(outlook), brief: JSON.stringify(briefOf(outlook)) }
 }

@@ -1,7 +1,7 @@
+import { createHash } from 'node:crypto'
 import type { Ground } from '#core/climate/soilCourse'
-import { MOST_STATION_YEARS } from '#core/climate/stationYears'
 import { LAPSE_K_PER_M } from '#core/climate/weather'
-import { DAYS_BEHIND, type SeasonInput } from '#core/establishment/season'
+import { DAYS_BEHIND } from '#core/establishment/season'
 import { addDays } from '#core/quantity/calendar'
 import { farKm } from '#core/site/geodesy'
 import type { Lender } from '../compute/climate'
@@ -12,8 +12,6 @@ import { Refusal } from '../utils/refusal'
 import { clockAheadH } from './clock'
 import { groundOf } from './subject'
 
-/** Generated weather years behind every count on the screen. */
-export const WEATHER_YEARS = 30
 const SEED = 20260908
 
 /** Whose normals stand in where a station has none of its own: those of the nearest that has. */
@@ -25,7 +23,8 @@ async function lenderOf(firmId: string, station: StationRecord): Promise<Lender 
 
 /** All that a season is computed from, so that it can be computed anywhere. */
 export interface Grounds {
-  input: SeasonInput
+  /** A `SeasonInput` as JSON: threads and browsers read it, the server hands it through. */
+  input: string
   /** How the weather years were made, in words. */
   yearsFrom: string
 }
@@ -44,48 +43,29 @@ export async function groundsOf(
   const lender = await lenderOf(firm.id, station)
   const ahead = clockAheadH(firm.timeZone, station.lonDeg, today)
   const warmer = warmerK(station, heightM)
+  const known = {
+    forecast: now.forecast,
+    ground,
+    seed: SEED,
+    warmerK: warmer,
+    probe: { ground: groundOf(station), clockAheadH: ahead },
+  }
+  const { name, normals } = station
+  const told = { name, normals, lender, today, known, readings: now.readings }
   return {
     now,
-    key: JSON.stringify([
-      station.id,
-      station.name,
-      now.stamp,
-      today,
-      now.forecast,
-      lender,
-      now.probe,
-      ahead,
-      groundOf(station),
-      ground,
-      warmer,
-    ]),
+    key: createHash('sha256')
+      .update(JSON.stringify([station.id, now.stamp, told]))
+      .digest('hex'),
     async read() {
-      const { name, normals } = station
-      const told = await compute('climateOfStation', {
-        record: await weatherText(firm.id, station.id),
-        name,
-        normals,
-        lender,
-        today,
-      })
-      if ('lacks' in told) throw new Refusal(409, 'weather', told.lacks)
-      const { climate, own, from, observed } = told
+      const made = await compute('groundsOfStation', { ...told, record: await weatherText(firm.id, station.id) })
+      if ('lacks' in made) throw new Refusal(409, 'weather', made.lacks)
+      const { from, input } = made
       return {
         yearsFrom: warmer
           ? `${from}, moved by ${Math.round(Math.abs(warmer) * 18) / 10} °F (${Math.abs(warmer).toFixed(1)} K) for the lawn's height`
           : from,
-        input: {
-          today,
-          observed,
-          forecast: now.forecast,
-          climate,
-          ground,
-          years: own ? MOST_STATION_YEARS : WEATHER_YEARS,
-          seed: SEED,
-          own,
-          warmerK: warmer,
-          probe: { readings: now.probe, ground: groundOf(station), clockAheadH: ahead },
-        },
+        input,
       }
     },
   }

@@ -133,18 +133,16 @@ export async function sillText(work: AtWork, station: StationRecord, subject: Su
   }
 }
 
+/** An object as JSON with one more of its values, which is JSON already. */
+const spliced = (told: object, name: string, json: string) => `${JSON.stringify(told).slice(0, -1)},"${name}":${json}}`
+
 /** The answer of the sill: a `SillData` as JSON, its large part not read and written again on the way. */
 export function sillJson({ outlook, ...told }: SillText): string {
-  return `${JSON.stringify(told).slice(0, -1)},"outlook":${outlook}}`
+  return spliced(told, 'outlook', outlook)
 }
 
-/** The same season as its ingredients, for what is tried out in a browser. */
-export async function seasonTold(
-  work: AtWork,
-  station: StationRecord,
-  subject: Subject,
-  lawn: Lawn,
-): Promise<SeasonTold> {
+/** The same season as its ingredients, for what is tried out in a browser: a `SeasonTold` as JSON. */
+export async function seasonTold(work: AtWork, station: StationRecord, subject: Subject, lawn: Lawn): Promise<string> {
   const { read } = await groundsOf(work, station, subject)
   const zones = zoneSubjects(lawn, station, work.today).map(({ name, subject: { seed, ground, risk } }) => ({
     name,
@@ -152,5 +150,6 @@ export async function seasonTold(
     ground,
     risk,
   }))
-  return { input: (await read()).input, seed: subject.seed, risk: subject.risk, zones }
+  const told: Omit<SeasonTold, 'input'> = { seed: subject.seed, risk: subject.risk, zones }
+  return spliced(told, 'input', (await read()).input)
 }

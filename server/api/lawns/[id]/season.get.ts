@@ -1,4 +1,4 @@
-import { answer } from '../../../utils/answer'
+import { answer, asJson } from '../../../utils/answer'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { stationFor } from '../../../utils/lawnStation'
 import { seasonTold } from '../../../weather/sill'
@@ -7,5 +7,5 @@ import { subjectOf } from '../../../weather/subject'
 export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
   const station = await stationFor(lawn, work)
-  return seasonTold(work, station, subjectOf(lawn, station, work.today), lawn)
+  return asJson(event, await seasonTold(work, station, subjectOf(lawn, station, work.today), lawn))
 })
