@@ -15,6 +15,8 @@ import { draftStyle, drawTypeOf, mapFeature, shapeOf } from '~/utils/planMap'
 /** How near a click has to come, px; a gloved finger is wider than a mouse. */
 const NEAR_PX = 10
 const REACH_M = 4000
+/** The clicks that end a drawing choose nothing, though they are told a moment later. */
+const QUIET_MS = 700
 
 export interface PlanMapEvents {
   drawn: (shape: { points: PointM[]; holes: PointM[][] }) => void
@@ -37,6 +39,7 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
   const map = new OlMap({ layers: [ground, marks], controls: [], interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }), view: new View({ projection, center: [10, 10], resolution: 0.08, minResolution: 0.005, maxResolution: 5 }) })
   const snap = new Snap({ source, pixelTolerance: NEAR_PX })
   let draw: Draw | undefined
+  let quietUntil = 0
 
   const modifySource = new VectorSource()
   const modifySelected = new Modify({ source: modifySource, pixelTolerance: NEAR_PX, style: draftStyle() })
@@ -49,7 +52,7 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
     }
   })
   map.on('singleclick', ({ pixel }) => {
-    if (draw) return
+    if (draw || performance.now() < quietUntil) return
     const hit = map.forEachFeatureAtPixel(pixel, (feature) => feature.getId(), { hitTolerance: 4 })
     events.clicked(hit === undefined ? null : String(hit))
   })
@@ -82,6 +85,7 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
       events.sketching(from && to ? Math.hypot(to[0] - from[0], to[1] - from[1]) : null)
     }))
     draw.on('drawend', ({ feature }) => {
+      quietUntil = performance.now() + QUIET_MS
       const geometry = feature.getGeometry()
       if (geometry) events.drawn(shapeOf(geometry))
       events.sketching(null)

@@ -51,6 +51,21 @@ const feature = (change: Partial<Feature>): Feature => ({
   ...change,
 })
 
+/**
+ * What polygon-clipping (Martinez-Rueda) leaves of an outline, apart from the Vatti clipping that is used; undefined where
+ * it loses its way, as it does on edges that differ in the last bit.
+ */
+function leftByAnother(outer: Ring, holes: readonly Ring[]): number | undefined {
+  let left: PointM[][][]
+  try {
+    left = clipping.difference([outer] as never, ...holes.map((hole) => [hole] as never)) as never
+  } catch {
+    return undefined
+  }
+  const rings = left.flatMap((polygon) => polygon.map((ring, i) => (i ? -1 : 1) * Math.abs(signedAreaM2(ring))))
+  return rings.reduce((sum, area) => sum + area, 0)
+}
+
 describe('areas', () => {
   test('do not depend on which way round, where or how turned an outline was drawn', () => {
     fc.assert(
@@ -105,15 +120,9 @@ describe('areas', () => {
       fc.property(star, fc.array(fc.tuple(star, within), { maxLength: 4 }), fc.boolean(), (outer, cuts, twice) => {
         const holes = cuts.map(([ring, [dx, dy]]) => moved(ring, dx, dy, 0))
         const drawn = coveredM2([{ outer, holes: twice ? [...holes, ...holes] : holes }])
-        // polygon-clipping (Martinez-Rueda), apart from the Vatti clipping that is used.
-        const left = clipping.difference([outer] as never, ...holes.map((hole) => [hole] as never))
-        const theirs = left.reduce(
-          (sum, polygon) =>
-            sum + polygon.reduce((m, ring, i) => m + (i ? -1 : 1) * Math.abs(signedAreaM2(ring as unknown as Ring)), 0),
-          0,
-        )
-        expect(drawn).toBeCloseTo(theirs, 1)
         expect(drawn).toBeLessThanOrEqual(outlineAreaM2(plain(outer)) + 0.01)
+        const theirs = leftByAnother(outer, holes)
+        if (theirs !== undefined) expect(drawn).toBeCloseTo(theirs, 1)
       }),
       { numRuns: 150 },
     )
