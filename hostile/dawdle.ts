@@ -1,7 +1,7 @@
 import { connect } from 'node:net'
 import type { Running } from '#server/test/running/process'
 import type { Report } from './report'
-import { aFirm } from './world'
+import { aFirm, pause } from './world'
 
 /** Sends a beginning, then a byte a second. @returns seconds until the server ended it, and what it said */
 function trickle(
@@ -57,9 +57,7 @@ export async function dawdle(server: Running, report: Report): Promise<string> {
   ]
   const other = await aFirm(server, 'Beside the dawdlers')
   const beside = (async () => {
-    await new Promise((go) => {
-      setTimeout(go, 4000)
-    })
+    await pause(4000)
     return other.owner.sendFile(
       server,
       `/api/stations/${other.station.id}/import`,

@@ -153,14 +153,14 @@ async function alone(
   what: string,
   work: () => Promise<{ status: number }>,
 ): Promise<void> {
-  await server.stall()
   let status = 0
-  const waited = await othersWait(server, async () => {
-    ;({ status } = await work())
-  })
+  const waited = await report.alone(server, what, () =>
+    othersWait(server, async () => {
+      ;({ status } = await work())
+    }),
+  )
   report.heard(what, status)
   if (LARGE_AND_HONEST.test(what)) report.expect(`${what} is taken: ${status}`, status === 200)
-  report.stall('one', await server.stall(), what)
   // The attacker shares the machine: this bounds what goes badly wrong, the stall above is the measure.
   if (waited > 1000) report.wrong.push(`others waited ${Math.round(waited)} ms while the server had: ${what}`)
 }

@@ -9,10 +9,8 @@ import { aFirm, thing } from './world'
 export async function heaps(server: Running, report: Report, short: boolean): Promise<string> {
   const { owner, lawn, station } = await aFirm(server, 'Heaps')
   const alone = async <T>(what: string, send: () => Promise<Heard<T>>): Promise<Heard<T>> => {
-    await server.stall()
-    const heard = await send()
+    const heard = await report.alone(server, what, send)
     report.heard(what, heard.status)
-    report.stall('one', await server.stall(), what)
     return heard
   }
   const newLawn = (change: object) => ({

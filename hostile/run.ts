@@ -8,6 +8,7 @@ import { machine } from '../bench/figures'
 import { access } from './access'
 import { bodies } from './bodies'
 import { clock } from './clock'
+import { crowds } from './crowds'
 import { dawdle } from './dawdle'
 import { files } from './files'
 import { heaps } from './heaps'
@@ -68,6 +69,7 @@ await watched('bodies', () => bodies(server, report, short ? 10 : 900))
 await watched('clock', () => clock(server, report))
 await watched('files', () => files(server, report, short))
 await watched('heaps', () => heaps(server, report, short))
+await watched('crowds', () => crowds(server, report))
 const second = await start()
 await watched('races', () => races([server, second], report, short ? 6 : 24))
 await second.stop()

@@ -204,3 +204,8 @@ export async function aFirm(server: Running, name: string, words = name): Promis
     sessionId: sessions[0]!.id,
   }
 }
+
+export const pause = (ms: number) =>
+  new Promise((go) => {
+    setTimeout(go, ms)
+  })

@@ -18,6 +18,20 @@ const tooSlow = () =>
     'This came too slowly to be taken. Nothing was saved; what you entered is still here. Try again where the network is better.',
   )
 
+/** Fails when whoever sent a part of a body has gone. */
+function hungUp({ node: { req } }: H3Event): Promise<never> {
+  const gone = new Promise<never>((_, fail) => {
+    const told = () => {
+      if (!req.complete) fail(new Refusal(499, 'cancelled', 'Cancelled. Nothing was kept.'))
+    }
+    // Gone before anybody listened, it says nothing any more.
+    if (req.destroyed) told()
+    else req.once('close', told)
+  })
+  gone.catch(() => undefined)
+  return gone
+}
+
 /** Reads a body and stops at its bounds, so that what is too large never fills the memory and what is too slow holds no place. */
 export async function readBounded(event: H3Event, mostBytes: number): Promise<Uint8Array> {
   if (Number(getRequestHeader(event, 'content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes)
@@ -25,12 +39,13 @@ export async function readBounded(event: H3Event, mostBytes: number): Promise<Ui
   if (!stream) return new Uint8Array()
   const reader = (stream as ReadableStream<Uint8Array>).getReader()
   const began = performance.now()
+  const gone = hungUp(event)
   const parts: Uint8Array[] = []
   let size = 0
   try {
     for (;;) {
       const left = PATIENCE_MS + (size / LEAST_BYTES_PER_S) * 1000 - (performance.now() - began)
-      const { value, done } = await within(reader.read(), left)
+      const { value, done } = await within(Promise.race([reader.read(), gone]), left)
       if (done) break
       size += value.byteLength
       if (size > mostBytes) throw tooLarge(mostBytes)

@@ -44,10 +44,10 @@ function remembered<T>(
   return value
 }
 
-/** The station a lawn reads: the one chosen, else the one nearest in place and height that has days, or delivers them by itself. */
+/** The station a lawn reads: the one chosen, else the one nearest in place and height that has days or normals, or delivers. */
 export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): StationRecord | undefined {
   const chosen = stations.find((station) => station.id === lawn.stationId)
-  const telling = stations.filter(({ days, feedPath }) => days > 0 || feedPath)
+  const telling = stations.filter(({ days, feedPath, normals }) => days > 0 || feedPath || normals)
   return chosen ?? telling.sort((a, b) => farKm(a, lawn) - farKm(b, lawn))[0]
 }
 
