@@ -2,7 +2,7 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 
-const ROOMS = /^(server|contract|hostile|bin|bench|e2e)\//
+const ROOMS = /^(server|contract|hostile|bin|bench|e2e|core\/job)\//
 const singles = new Set(
   readFileSync(new URL('formatted.txt', import.meta.url), 'utf8')
     .split('\n')
