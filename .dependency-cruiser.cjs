@@ -5,6 +5,8 @@ module.exports = {
   forbidden: [
     // Two pure packages do general geometry for it: the sun's path, and joining and cutting of polygons.
     { name: 'core-imports-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { pathNot: '^core/|node_modules/(suncalc|clipper2-ts)/' } },
+    { name: 'measures-know-no-subject', severity: 'error', from: { path: '^core/(measure|explain)/', pathNot: '/test/' }, to: { path: '^core/', pathNot: '^core/(measure|explain)/' } },
+    { name: 'subjects-know-no-job', severity: 'error', from: { path: '^core/', pathNot: '^core/(job|firm|learning)/|/test/' }, to: { path: '^core/(job|firm|learning)/' } },
     { name: 'contract-knows-only-core', severity: 'error', from: { path: '^contract/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server|demo|bin)/' } },
     { name: 'app-not-server', severity: 'error', from: inside('app'), to: { path: '^(server|demo|bin)/' } },
     { name: 'server-not-app', severity: 'error', from: inside('server'), to: inside('app') },

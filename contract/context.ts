@@ -1,15 +1,15 @@
 import type { FirmSettings, Role } from './firm'
 import type { StockLevels } from '#core/materials/stock'
-import type { Pace } from '#core/programme/hours'
-import type { Day } from '#core/quantity/calendar'
-import type { UnitSystem } from '#core/quantity/figure'
+import type { Pace } from '#core/job/hours'
+import type { Day } from '#core/measure/calendar'
+import type { UnitSystem } from '#core/measure/figure'
 import type { Glance } from '#core/establishment/glance'
 import type { Outlook } from '#core/establishment/outlook'
 import type { SeasonInput } from '#core/establishment/season'
 import type { SeedbedRisk } from '#core/establishment/sowing'
-import type { Ground } from '#core/climate/soilCourse'
-import type { Blend } from '#core/grass/blends'
-import type { ForecastDay } from '#core/climate/weather'
+import type { Ground } from '#core/soil/soilCourse'
+import type { Blend } from '#core/seed/blends'
+import type { ForecastDay } from '#core/weather/weather'
 
 /** Who is at work, for which firm, and what day it is. */
 export interface Context {

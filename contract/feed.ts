@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import type { DailyWeather, ForecastDay } from '#core/climate/weather'
-import type { ProbeReading } from '#core/climate/probe'
+import type { DailyWeather, ForecastDay } from '#core/weather/weather'
+import type { ProbeReading } from '#core/soil/probe'
 import { daySchema } from './fields'
 
 /** The open CSV form: what a weather station and a soil probe deliver. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { isDay, type Day } from '#core/quantity/calendar'
+import { isDay, type Day } from '#core/measure/calendar'
 
 /** Control characters but tab and line breaks, and halves of surrogate pairs: no text is made of them, and no database keeps them. */
 const UNKEEPABLE = /(?![\t\n\r])[\p{Cc}\p{Cs}]/gu

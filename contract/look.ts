@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { TEXTURES } from '#core/climate/soil'
+import { TEXTURES } from '#core/soil/soil'
 import { GRASS_CODES } from '#core/grass/grasses'
 import { SWARD_CODES } from '#core/grass/swards'
 import { hollowProblem } from '#core/site/hollow'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { PLANNING, PLANNING_CODES } from '#core/programme/planning'
-import { DEFAULT_SCHOOLS, SCHOOL_CODES, SCHOOLS, type School, type Schools } from '#core/programme/schools'
+import { PLANNING, PLANNING_CODES } from '#core/job/planningFigures'
+import { DEFAULT_SCHOOLS, SCHOOL_CODES, SCHOOLS, type School, type Schools } from '#core/job/decision/practices'
 
 const codesOf = <Q extends School>(question: Q) =>
   z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])

@@ -1,6 +1,6 @@
 import { parse } from 'csv-parse/browser/esm/sync'
-import { isDay, type Day } from '#core/quantity/calendar'
-import { delimiterOf, readNumber } from '#core/quantity/table'
+import { isDay, type Day } from '#core/measure/calendar'
+import { delimiterOf, readNumber } from '#core/measure/table'
 import { SOIL_METHODS, type SoilTest } from '#core/site/soilTest'
 import { soilTestSchema } from './look'
 

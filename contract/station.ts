@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { isDay, type Day } from '#core/quantity/calendar'
-import type { Delimiter } from '#core/quantity/table'
-import type { ForecastDay } from '#core/climate/weather'
-import type { Normals } from '#core/climate/normals'
+import { isDay, type Day } from '#core/measure/calendar'
+import type { Delimiter } from '#core/measure/table'
+import type { ForecastDay } from '#core/weather/weather'
+import type { Normals } from '#core/weather/normals'
 import { between, daySchema, heightM, required, versionSchema } from './fields'
 
 export const newStationSchema = z.object({

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { feedMatter, MATTERS, type Matter } from '#core/materials/stock'
-import type { Day } from '#core/quantity/calendar'
+import type { Day } from '#core/measure/calendar'
 import { daySchema, idSchema, noneOr, required, text, versionSchema } from './fields'
 
 const LISTED: ReadonlySet<string> = new Set(

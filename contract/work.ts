@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import type { Day } from '#core/quantity/calendar'
-import { ADDABLE } from '#core/programme/catalogue'
-import { OPERATION_CODES } from '#core/programme/operations'
+import type { Day } from '#core/measure/calendar'
+import { ADDABLE } from '#core/job/operations/catalogue'
+import { OPERATION_CODES } from '#core/job/operations/operations'
 import { between, daySchema, few, hours, idSchema, MOST_AREA_M2, noneOr, required, text } from './fields'
 
 /** The key of a slip: an operation, an operation and its number, or work of one's own. */

@@ -1,4 +1,4 @@
-import { M_PER_FOOT } from '#core/quantity/units'
+import { M_PER_FOOT } from '#core/measure/units'
 import type { Feature, FeatureKind } from '#core/site/sitePlan'
 
 type Feet = readonly [east: number, north: number]

@@ -1,5 +1,5 @@
-import type { Normals } from '../core/climate/normals'
-import { celsius, MM_PER_INCH } from '../core/quantity/units'
+import type { Normals } from '../core/weather/normals'
+import { celsius, MM_PER_INCH } from '../core/measure/units'
 
 /** The simulated station on the ridge above an invented valley near 37° N. */
 export const PELLMOOR = {

@@ -1,7 +1,7 @@
-import { addDays, type Day } from '#core/quantity/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import { coverMatter, feedMatter, seedMatter, soilMatter, type Matter } from '#core/materials/stock'
-import { pureSeed } from '#core/grass/blends'
-import { KG_PER_LB, M3_PER_YD3 } from '#core/quantity/units'
+import { pureSeed } from '#core/seed/blends'
+import { KG_PER_LB, M3_PER_YD3 } from '#core/measure/units'
 
 /** What the invented firm's shed held when it was last counted, kg or m³. */
 export const demoStock = (today: Day): { matter: Matter; name: string; day: Day; amount: number }[] => [

@@ -1,5 +1,5 @@
 import type { Lawn } from '#contract/lawn'
-import { PROGRAMME_NAMES } from '#core/programme/programmes'
+import { PROGRAMME_NAMES } from '#core/job/decision/programmes'
 import { expect, lawnNamed, open, somebodyElse, test } from './demo'
 import type { Page } from '@playwright/test'
 

@@ -7,10 +7,10 @@ import { newPhotoSchema, photoSizeSchema, photoWordsSchema } from '#contract/pho
 import * as station from '#contract/station'
 import * as stock from '#contract/stock'
 import { markSchema, NO_WORK } from '#contract/work'
-import { defaultSettings } from '#core/programme/plan'
-import { PROGRAMMES } from '#core/programme/programmes'
+import { defaultSettings } from '#core/job/settings'
+import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassByCode } from '#core/grass/grasses'
-import { DEFAULT_SCHOOLS } from '#core/programme/schools'
+import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
 import { aPhoto, PASSWORD, TODAY, type Firm } from './world'
 
 /** How one route is attacked. */

@@ -1,8 +1,8 @@
 import { settingsSchema, type Lawn } from '#contract/lawn'
 import { COVER_MATERIALS } from '#core/materials/covers'
-import type { PlanSettings } from '#core/programme/plan'
-import { figure, showText, type Quantity } from '#core/quantity/figure'
-import { parseMoney, typedMoney } from '#core/quantity/money'
+import type { PlanSettings } from '#core/job/settings'
+import { figure, showText, type Quantity } from '#core/measure/figure'
+import { parseMoney, typedMoney } from '#core/measure/money'
 import { keptField } from '~/utils/keptField'
 import { settingsOf } from '~/utils/planOf'
 

@@ -1,7 +1,7 @@
 import { glanceOf, type Glance } from '#core/establishment/glance'
 import { indexOf } from '#core/establishment/outlook'
 import type { Lawn } from '#contract/lawn'
-import type { Day } from '#core/quantity/calendar'
+import type { Day } from '#core/measure/calendar'
 import { decisionOf, sequenceOf, settingsOf, type Weather } from '~/utils/planOf'
 
 /** The lawn of the page with its season, decision, settings and sequence, all following what is edited. */

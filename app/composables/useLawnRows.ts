@@ -1,6 +1,6 @@
 import { LIST_PAGE, type Lawn } from '#contract/lawn'
 import type { Glance } from '#core/establishment/glance'
-import type { UnitSystem } from '#core/quantity/figure'
+import type { UnitSystem } from '#core/measure/figure'
 import { lawnRow, type LawnRowView } from '~/utils/lawnRow'
 import type { Practice } from '~/utils/planOf'
 

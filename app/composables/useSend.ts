@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { fieldsOf, saving } from '~/utils/api'
-import type { Parsed } from '#core/quantity/parse'
+import type { Parsed } from '#core/measure/parse'
 
 /** A form that is judged and sent: once at a time, with what is wrong in words and by field, and nothing lost. */
 export function useSend() {

@@ -1,4 +1,4 @@
-import type { Day } from '#core/quantity/calendar'
+import type { Day } from '#core/measure/calendar'
 import { zoneOutlines } from '#core/site/drawn'
 import type { SunMap } from '#core/site/sun'
 import type { MapAsked } from '~/workers/sun.worker'

@@ -1,7 +1,7 @@
 import type { TypedStation } from '~/components/weather/StationFields.vue'
 import type { NewStation } from '#contract/station'
-import type { Parsed } from '#core/quantity/parse'
-import { figure } from '#core/quantity/figure'
+import type { Parsed } from '#core/measure/parse'
+import { figure } from '#core/measure/figure'
 import { parseDegrees } from '#core/site/typedPlace'
 
 /** A station's name and place between what is kept and what is typed. */

@@ -1,5 +1,5 @@
-import { inUnits, show, showOther, showText, unitOf, type Figure, type Quantity } from '#core/quantity/figure'
-import { parseQuantity, type Parsed } from '#core/quantity/parse'
+import { inUnits, show, showOther, showText, unitOf, type Figure, type Quantity } from '#core/measure/figure'
+import { parseQuantity, type Parsed } from '#core/measure/parse'
 import { parseArea } from '#core/site/typedArea'
 
 /** Numbers as this firm reads and types them. */

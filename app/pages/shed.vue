@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { kindOf, matterWords, STOCK_KINDS, STOCK_QUANTITY, type StockKind } from '#core/materials/stock'
-import { shortDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import { shortDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 
 const context = useContextStore()
 const stock = useStockStore()

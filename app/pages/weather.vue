@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
-import { shortDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import { shortDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 const sill = useSillStore()
 const context = useContextStore()
 const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))

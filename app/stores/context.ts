@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import type { Context } from '#contract/context'
-import { planningOf } from '#core/programme/planning'
-import { DEFAULT_SCHOOLS } from '#core/programme/schools'
-import type { Day } from '#core/quantity/calendar'
+import { planningOf } from '#core/job/planningFigures'
+import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
+import type { Day } from '#core/measure/calendar'
 import { problemOf, type Problem } from '~/utils/api'
 import type { Practice } from '~/utils/planOf'
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Working } from '#core/quantity/working'
+import type { Working } from '#core/explain/working'
 
 /** The one working that stands open. */
 export const useWorkingStore = defineStore('working', () => {

@@ -1,12 +1,12 @@
 import type { Look } from '#contract/look'
-import { blendWords, type Blend } from '#core/grass/blends'
+import { blendWords, type Blend } from '#core/seed/blends'
 import { GRASSES } from '#core/grass/grasses'
 import { SWARDS } from '#core/grass/swards'
-import { operationByCode } from '#core/programme/catalogue'
-import { codeOf } from '#core/programme/operations'
-import { PROGRAMME_NAMES } from '#core/programme/programmes'
-import { shortDayWithWeekday, isDay } from '#core/quantity/calendar'
-import { figure, showText, type Quantity, type UnitSystem } from '#core/quantity/figure'
+import { operationByCode } from '#core/job/operations/catalogue'
+import { codeOf } from '#core/job/operations/operations'
+import { PROGRAMME_NAMES } from '#core/job/decision/programmes'
+import { shortDayWithWeekday, isDay } from '#core/measure/calendar'
+import { figure, showText, type Quantity, type UnitSystem } from '#core/measure/figure'
 
 /** Name of a field as its form has it, and what it measures. */
 type Words = Record<string, readonly [name: string, quantity?: Quantity]>

@@ -1,4 +1,4 @@
-import type { Sequence } from '#core/programme/sequence'
+import type { Sequence } from '#core/job/schedule/schedule'
 import type { Hanger } from './sillScale'
 
 /** A sequence as it hangs from the ledge; among many lawns only their sowing days. */

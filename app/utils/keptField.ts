@@ -1,4 +1,4 @@
-import type { Parsed } from '#core/quantity/parse'
+import type { Parsed } from '#core/measure/parse'
 
 /**
  * A field that shows a rounded number keeps the exact one until it is typed over; saving a form twice must not drift.

@@ -1,7 +1,7 @@
 import { missingOf, type Lawn } from '#contract/lawn'
-import { PROGRAMMES } from '#core/programme/programmes'
-import { shortDayWithWeekday, type Day } from '#core/quantity/calendar'
-import type { Sequence } from '#core/programme/sequence'
+import { PROGRAMMES } from '#core/job/decision/programmes'
+import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import type { Sequence } from '#core/job/schedule/schedule'
 
 export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring'
 export type StepState = 'empty' | 'needs' | 'settled'

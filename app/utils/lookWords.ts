@@ -1,6 +1,6 @@
 import { GRASSES } from '#core/grass/grasses'
 import { SWARDS } from '#core/grass/swards'
-import { TEXTURES, type Texture } from '#core/climate/soil'
+import { TEXTURES, type Texture } from '#core/soil/soil'
 
 /** Choices of the survey as they are read. */
 export const GRASS_ITEMS = GRASSES.map(({ code, name }) => ({ label: name, value: code }))

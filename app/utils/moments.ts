@@ -1,4 +1,4 @@
-import { shortDay, type Day } from '#core/quantity/calendar'
+import { shortDay, type Day } from '#core/measure/calendar'
 
 const two = (n: number): string => String(n).padStart(2, '0')
 const dayOf = (at: Date): Day => `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}` as Day

@@ -1,6 +1,6 @@
-import type { Normals } from '#core/climate/normals'
-import { inUnits, type Quantity, type UnitSystem } from '#core/quantity/figure'
-import { parseQuantity } from '#core/quantity/parse'
+import type { Normals } from '#core/weather/normals'
+import { inUnits, type Quantity, type UnitSystem } from '#core/measure/figure'
+import { parseQuantity } from '#core/measure/parse'
 
 /** Rows of a table of monthly means, with what each measures. */
 export const NORMAL_ROWS: readonly { key: keyof Normals; label: string; quantity: Quantity; decimals: number }[] = [

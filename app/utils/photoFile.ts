@@ -1,5 +1,5 @@
 import { LONGEST_SIDE_PX, MOST_JPEG_BYTES, MOST_SMALL_BYTES, SMALL_SIDE_PX } from '#contract/photo'
-import { isDay, type Day } from '#core/quantity/calendar'
+import { isDay, type Day } from '#core/measure/calendar'
 
 /** A photo as it is sent: made small, and with nothing in it of what the camera wrote. */
 export interface PhotoFile {

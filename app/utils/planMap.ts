@@ -3,7 +3,7 @@ import { Circle as CircleGeometry, LineString, Point, Polygon, type Geometry } f
 import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style'
 import { FEATURE_KINDS, reachOf, type Feature as Drawn, type FeatureKind } from '#core/site/sitePlan'
 import { distanceM, type PointM, type Ring } from '#core/site/geometry'
-import { tapeInches } from '#core/quantity/figure'
+import { tapeInches } from '#core/measure/figure'
 
 /** How the plan is drawn: lime ground, moss-tint lawn, ink outlines, one straw selection. */
 const INK = '#172019'

@@ -1,4 +1,4 @@
-import { addDays, dayNumber, monthIndex, monthName, weekdayIndex, type Day } from '#core/quantity/calendar'
+import { addDays, dayNumber, monthIndex, monthName, weekdayIndex, type Day } from '#core/measure/calendar'
 import type { SillData } from '#contract/context'
 import { readingOnLine } from '#core/establishment/outlook'
 

@@ -1,4 +1,4 @@
-import type { UnitSystem } from '#core/quantity/figure'
+import type { UnitSystem } from '#core/measure/figure'
 
 /** The two systems as a firm calls them. */
 export const UNIT_WORDS = { us: 'feet and pounds', metric: 'metres and grams' } as const satisfies Record<UnitSystem, string>

@@ -1,6 +1,6 @@
 import { readPlan, type ReadPlan } from '#contract/planFile'
 import { readSoilCsv, type ReadSoil } from '#contract/soilCsv'
-import type { Day } from '#core/quantity/calendar'
+import type { Day } from '#core/measure/calendar'
 import type { PlaceDeg } from '#core/site/geodesy'
 import { parsedFile } from '~/utils/planFiles'
 

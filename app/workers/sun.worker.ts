@@ -1,5 +1,5 @@
 import type { PlaceDeg } from '#core/site/geodesy'
-import type { Day } from '#core/quantity/calendar'
+import type { Day } from '#core/measure/calendar'
 import type { SunQuestion } from '#core/site/measure'
 import { daysOfYear, shadedGround, sunByMonth, sunMapOf, type ShadedGround } from '#core/site/sun'
 import type { Features } from '#core/site/sitePlan'

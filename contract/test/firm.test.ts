@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { DEFAULT_SCHOOLS, SCHOOLS, type Schools } from '#core/programme/schools'
+import { DEFAULT_SCHOOLS, SCHOOLS, type Schools } from '#core/job/decision/practices'
 import { firmSettingsSchema, joinSchema, signUpSchema } from '../firm'
 import { planningSchema, schoolsOf, schoolsSchema } from '../schools'
 import { pricesChanged } from '../lawn'

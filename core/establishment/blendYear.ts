@@ -1,4 +1,4 @@
-import { countShares, standShares, type Blend } from '../grass/blends'
+import { countShares, standShares, type Blend } from '../seed/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
 import type { BedWater } from './moisture'
 import type { SeasonYear } from './season'
@@ -17,7 +17,11 @@ export interface BlendYear {
 /** Standard normal distribution. @source Abramowitz & Stegun 7.1.26, error below 1.5e-7; from memory */
 export function normalShare(z: number): number {
   const t = 1 / (1 + (0.3275911 * Math.abs(z)) / Math.SQRT2)
-  const erf = 1 - t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp((-z * z) / 2)
+  const erf =
+    1 -
+    t *
+      (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+      Math.exp((-z * z) / 2)
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
 }
 
@@ -31,7 +35,8 @@ interface Counted {
   count: number
 }
 
-const collected = ({ outlook: { germinatedCd } }: Counted, sown: number, day: number): number => germinatedCd[day]! - (sown > 0 ? germinatedCd[sown - 1]! : 0)
+const collected = ({ outlook: { germinatedCd } }: Counted, sown: number, day: number): number =>
+  germinatedCd[day]! - (sown > 0 ? germinatedCd[sown - 1]! : 0)
 
 /** Day on which the mixture's seedlings reach a share of their number, between the days of its quickest and its slowest seed. */
 function dayUp(parts: readonly Counted[], key: 'up05' | 'up50' | 'up95', share: number, sown: number): number {
@@ -39,7 +44,8 @@ function dayUp(parts: readonly Counted[], key: 'up05' | 'up50' | 'up95', share: 
   const last = parts[0]!.outlook.germinatedCd.length - 1
   let low = Math.min(...days)
   if (!Number.isFinite(low)) return Infinity
-  const emerged = (day: number) => parts.reduce((sum, part) => sum + part.count * emergedShare(part.grass, collected(part, sown, day)), 0)
+  const emerged = (day: number) =>
+    parts.reduce((sum, part) => sum + part.count * emergedShare(part.grass, collected(part, sown, day)), 0)
   let high = Math.min(last, Math.max(...days))
   // The days of single shares are exact, the distribution is not: a hair's breadth must not cost a day.
   const wanted = share - 1e-6
@@ -74,15 +80,34 @@ export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, wa
   const outlooks = blend.map(({ grass }) => judgeYear(year, grassByCode(grass), risk, water))
   if (outlooks.length === 1) return { whole: outlooks[0]!, parts: outlooks }
   const [counts, stands] = [countShares(blend), standShares(blend)]
-  const counted = outlooks.map((outlook, i): Counted => ({ outlook, grass: grassByCode(blend[i]!.grass), count: counts[i]! }))
+  const counted = outlooks.map((outlook, i): Counted => ({
+    outlook,
+    grass: grassByCode(blend[i]!.grass),
+    count: counts[i]!,
+  }))
   const days = outlooks[0]!.cause.length
-  const up = (key: 'up05' | 'up50' | 'up95', share: number) => Float64Array.from({ length: days }, (_, sown) => dayUp(counted, key, share, sown))
+  const up = (key: 'up05' | 'up50' | 'up95', share: number) =>
+    Float64Array.from({ length: days }, (_, sown) => dayUp(counted, key, share, sown))
   return {
     parts: outlooks,
     whole: {
-      cause: Array.from({ length: days }, (_, i) => together(outlooks.map(({ cause }) => cause[i]), stands)),
-      dormant: Array.from({ length: days }, (_, i) => (outlooks.some(({ dormant }) => dormant[i] === undefined) ? undefined : together(outlooks.map(({ dormant }) => dormant[i]), stands))),
-      up05: up('up05', 0.05), up50: up('up50', 0.5), up95: up('up95', 0.95),
+      cause: Array.from({ length: days }, (_, i) =>
+        together(
+          outlooks.map(({ cause }) => cause[i]),
+          stands,
+        ),
+      ),
+      dormant: Array.from({ length: days }, (_, i) =>
+        outlooks.some(({ dormant }) => dormant[i] === undefined)
+          ? undefined
+          : together(
+              outlooks.map(({ dormant }) => dormant[i]),
+              stands,
+            ),
+      ),
+      up05: up('up05', 0.05),
+      up50: up('up50', 0.5),
+      up95: up('up95', 0.95),
     },
   }
 }

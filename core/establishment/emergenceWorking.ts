@@ -1,7 +1,7 @@
 import { GRASS_SOURCES, type Grass } from '../grass/grasses'
-import { shortDay, type Day } from '../quantity/calendar'
-import { figure } from '../quantity/figure'
-import type { Worked } from '../quantity/working'
+import { shortDay, type Day } from '../measure/calendar'
+import { figure } from '../measure/figure'
+import type { Worked } from '../explain/working'
 import { thermalTimeTo } from './germination'
 import type { SowingDay } from './sowingDay'
 
@@ -26,7 +26,13 @@ export function emergenceWorked(grass: Grass, sowOn: Day, day: SowingDay, years:
         { what: 'Sum to the first 5%', value: figure('thermalCd', thermalTimeTo(0.05, grass)), source },
         { what: 'Sum to half', value: figure('thermalCd', medianCd), source },
         { what: 'Sum to 95%', value: figure('thermalCd', thermalTimeTo(0.95, grass)), source },
-        { operator: '=', what: `Half up, middle of ${years} weather years`, value: figure('days', day.up50), subtotal: true, source: { kind: 'computed', text: 'soil by heat conduction' } },
+        {
+          operator: '=',
+          what: `Half up, middle of ${years} weather years`,
+          value: figure('days', day.up50),
+          subtotal: true,
+          source: { kind: 'computed', text: 'soil by heat conduction' },
+        },
         ...(day.up50Early === null ? [] : [{ what: 'In a warm year', value: figure('days', day.up50Early) }]),
         ...(day.up50Late === null ? [] : [{ what: 'In a cold year', value: figure('days', day.up50Late) }]),
       ],

@@ -1,4 +1,4 @@
-import { daysBetween, type Day } from '../quantity/calendar'
+import { daysBetween, type Day } from '../measure/calendar'
 import type { Outlook } from './outlook'
 import type { SowingDay } from './sowingDay'
 import type { DatedWindow } from './window'
@@ -11,7 +11,14 @@ export interface Glance {
   rainShare: number | null
   band: { lowC: number; highC: number }
   /** The sowing day asked for, with the ground where it is driest in the days of work before it; null when it lies outside of what is shown. */
-  sowing: { good: number; dormant: boolean; mow: SowingDay['mow']; up: SowingDay['mow']; soilC: number; groundLeft: number } | null
+  sowing: {
+    good: number
+    dormant: boolean
+    mow: SowingDay['mow']
+    up: SowingDay['mow']
+    soilC: number
+    groundLeft: number
+  } | null
 }
 
 /** An outlook without what only a chart shows: glances at any sowing day are made of it. A tenth of its size. */
@@ -24,11 +31,12 @@ export interface Brief extends Omit<Glance, 'sowing'> {
 type Waits = [number, number, number] | null
 
 const toWaits = (waits: SowingDay['mow']): Waits => (waits ? [waits.early, waits.middle, waits.late] : null)
-const fromWaits = (waits: Waits): SowingDay['mow'] => (waits ? { early: waits[0], middle: waits[1], late: waits[2] } : null)
+const fromWaits = (waits: Waits): SowingDay['mow'] =>
+  waits ? { early: waits[0], middle: waits[1], late: waits[2] } : null
 
 /** Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them. */
 const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
-  (up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 })
+  up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 }
 
 /** Torn, cored and levelled within so many days before the seed. @source own */
 const WORK_DAYS = 4
@@ -36,17 +44,35 @@ const WORK_DAYS = 4
 function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowing'] {
   const day = sowing[i]
   const driest = Math.min(...groundLeft.slice(Math.max(0, i - WORK_DAYS), i + 1))
-  return day ? { good: day.good, dormant: day.dormantGood !== null, mow: day.mow, up: upOf(day), soilC: soilC.median[i]!, groundLeft: driest } : null
+  return day
+    ? {
+        good: day.good,
+        dormant: day.dormantGood !== null,
+        mow: day.mow,
+        up: upOf(day),
+        soilC: soilC.median[i]!,
+        groundLeft: driest,
+      }
+    : null
 }
 
-const lasting = ({ years, windows, growing, rainShare, band }: Omit<Glance, 'sowing'>) => ({ years, windows, growing, rainShare, band })
+const lasting = ({ years, windows, growing, rainShare, band }: Omit<Glance, 'sowing'>) => ({
+  years,
+  windows,
+  growing,
+  rainShare,
+  band,
+})
 
 /** @param sowOn day asked for; none where none is chosen */
-export const glanceOf = (outlook: Outlook, sowOn: Day | null): Glance =>
-  ({ ...lasting(outlook), sowing: sowOn ? dayOf(outlook, daysBetween(outlook.first, sowOn)) : null })
+export const glanceOf = (outlook: Outlook, sowOn: Day | null): Glance => ({
+  ...lasting(outlook),
+  sowing: sowOn ? dayOf(outlook, daysBetween(outlook.first, sowOn)) : null,
+})
 
 export const briefOf = (outlook: Outlook): Brief => ({
-  ...lasting(outlook), first: outlook.first,
+  ...lasting(outlook),
+  first: outlook.first,
   days: outlook.sowing.map((_, i) => {
     const { good, dormant, soilC, groundLeft, mow, up } = dayOf(outlook, i)!
     return [good, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up)]
@@ -58,5 +84,8 @@ export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
   const day = sowOn ? brief.days[daysBetween(brief.first, sowOn)] : undefined
   if (!day) return { ...lasting(brief), sowing: null }
   const [good, dormant, soilC, groundLeft, mow, up] = day
-  return { ...lasting(brief), sowing: { good, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up) } }
+  return {
+    ...lasting(brief),
+    sowing: { good, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up) },
+  }
 }

@@ -1,4 +1,4 @@
-import { addDays } from '../quantity/calendar'
+import { addDays } from '../measure/calendar'
 import { fiveDayMean, middleSoilC, type Season } from './season'
 import type { DatedWindow } from './window'
 
@@ -11,11 +11,16 @@ const LOOKED_AT_DAYS = 365
 
 /** In how many years warm-season turf dressed on a day grows through: warm enough then, and for three weeks after. */
 export function growingYears(season: Season, days: number): number[] {
-  return Array.from({ length: days }, (_, i) => season.years.filter(({ soil: { probeDailyC } }) => {
-    if (fiveDayMean(probeDailyC, i) < GROWS_C) return false
-    for (let d = i; d <= i + AFTER_LAST_LIFT_DAYS && d < probeDailyC.length; d++) if (fiveDayMean(probeDailyC, d) < DORMANT_C) return false
-    return true
-  }).length)
+  return Array.from(
+    { length: days },
+    (_, i) =>
+      season.years.filter(({ soil: { probeDailyC } }) => {
+        if (fiveDayMean(probeDailyC, i) < GROWS_C) return false
+        for (let d = i; d <= i + AFTER_LAST_LIFT_DAYS && d < probeDailyC.length; d++)
+          if (fiveDayMean(probeDailyC, d) < DORMANT_C) return false
+        return true
+      }).length,
+  )
 }
 
 /**
@@ -32,7 +37,13 @@ export function growingRuns(season: Season): DatedWindow[] {
     while (i < end && middle[i]! >= DORMANT_C) i++
     const to = i - AFTER_LAST_LIFT_DAYS
     // A run cut by the end of what was computed is not known yet.
-    if (i < end && to > from) runs.push({ from: addDays(season.first, from), to: addDays(season.first, to), best: addDays(season.first, from), bestGood: season.years.length })
+    if (i < end && to > from)
+      runs.push({
+        from: addDays(season.first, from),
+        to: addDays(season.first, to),
+        best: addDays(season.first, from),
+        bestGood: season.years.length,
+      })
   }
   return runs
 }

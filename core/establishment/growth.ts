@@ -4,7 +4,11 @@ import type { SeasonYear } from './season'
 /** @returns °C·d of air from median emergence to a leaf height, mm; straight lines through 0, 25, 50 and 80 mm */
 export function thermalTimeToHeight(grass: Grass, heightMm: number): number {
   const [to25, to50, to80] = grass.growthCd
-  const points: [number, number][] = [[0, 0], [25, to25], [50, to50]]
+  const points: [number, number][] = [
+    [0, 0],
+    [25, to25],
+    [50, to50],
+  ]
   if (to80 !== null) points.push([80, to80])
   for (let i = 1; i < points.length; i++) {
     const [h0, t0] = points[i - 1]!
@@ -18,7 +22,8 @@ export function thermalTimeToHeight(grass: Grass, heightMm: number): number {
 export const firstMowHeightMm = (keptHeightMm: number): number => Math.min(90, 1.5 * keptHeightMm)
 
 /** First cut: to the kept height or two thirds of what stands, whichever is higher, mm. */
-export const firstCutMm = (standingMm: number, keptHeightMm: number): number => Math.max(keptHeightMm, (2 / 3) * standingMm)
+export const firstCutMm = (standingMm: number, keptHeightMm: number): number =>
+  Math.max(keptHeightMm, (2 / 3) * standingMm)
 
 /**
  * Day on which seedlings reach a height in one weather year.

@@ -1,7 +1,7 @@
-import { AS_TOLD, followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../watering/topLayer'
-import type { Ground } from '../climate/soilCourse'
-import { radiationOf } from '../climate/radiation'
-import { runLength, type WeatherRun } from '../climate/weather'
+import { AS_TOLD, followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../water/topLayer'
+import type { Ground } from '../soil/soilCourse'
+import { radiationOf } from '../weather/radiation'
+import { runLength, type WeatherRun } from '../weather/weather'
 
 /** The bed that seed lies in, as far as water goes. */
 export interface SeedBed {
@@ -19,7 +19,8 @@ const DIES_BELOW = 0.05
 export const BEARS_DRY_HOURS = { bare: 24, covered: 48 } as const
 
 /** Share of its speed that germination keeps. @param leftShare water of the top layer, 0-1 */
-export const moistureFactor = (leftShare: number): number => Math.min(1, Math.max(0, (leftShare - STANDS_AT) / (SLOWS_BELOW - STANDS_AT)))
+export const moistureFactor = (leftShare: number): number =>
+  Math.min(1, Math.max(0, (leftShare - STANDS_AT) / (SLOWS_BELOW - STANDS_AT)))
 
 /** What the bed's water does to seed in one weather year. */
 export interface BedWater {
@@ -55,7 +56,12 @@ export function bedWaters(years: readonly WeatherRun[], ground: Ground, slopeSha
 export type GivenWater = Pick<TopLayerCourse, 'givenMm' | 'times'>
 
 /** What keeps a bed moist in each of some years, whoever waters it. */
-export function givenAsTold(years: readonly WeatherRun[], ground: Ground, slopeShare: number, { cover, coverMm }: SeedBed): GivenWater[] {
+export function givenAsTold(
+  years: readonly WeatherRun[],
+  ground: Ground,
+  slopeShare: number,
+  { cover, coverMm }: SeedBed,
+): GivenWater[] {
   const layer = topLayer(ground.texture, cover, coverMm, slopeShare)
   // The hours of a course weigh fifty times its days: they are let go.
   return years.map((weather) => {
@@ -65,11 +71,27 @@ export function givenAsTold(years: readonly WeatherRun[], ground: Ground, slopeS
 }
 
 /** @param raMJ extraterrestrial radiation of the run's days */
-export function bedWater(weather: WeatherRun, ground: Ground, slopeShare: number, bed: SeedBed, raMJ?: Float64Array): BedWater {
-  const course = followTopLayer(weather, ground, topLayer(ground.texture, bed.cover, bed.coverMm, slopeShare), bed.watering, raMJ)
+export function bedWater(
+  weather: WeatherRun,
+  ground: Ground,
+  slopeShare: number,
+  bed: SeedBed,
+  raMJ?: Float64Array,
+): BedWater {
+  const course = followTopLayer(
+    weather,
+    ground,
+    topLayer(ground.texture, bed.cover, bed.coverMm, slopeShare),
+    bed.watering,
+    raMJ,
+  )
   const factor = new Float32Array(course.leftShare.length)
   for (let i = 0; i < factor.length; i++) factor[i] = moistureFactor(course.leftShare[i]!)
-  return { course, factor, kills: killingDays(course.leftShare, bed.cover === 'none' ? BEARS_DRY_HOURS.bare : BEARS_DRY_HOURS.covered) }
+  return {
+    course,
+    factor,
+    kills: killingDays(course.leftShare, bed.cover === 'none' ? BEARS_DRY_HOURS.bare : BEARS_DRY_HOURS.covered),
+  }
 }
 
 /** Hours of the day at which the layer is so dry that germination slows. */
@@ -109,6 +131,9 @@ export function dryHoursOf(waters: readonly BedWater[]): (from: number, to: numb
   return (from, to) => {
     const days = Math.max(1, to - from) * Math.max(1, waters.length)
     const shares = Array.from({ length: 24 }, (_, h) => (until[to * 24 + h]! - until[from * 24 + h]!) / days)
-    return { hoursADay: Math.round(shares.reduce((sum, share) => sum + share, 0) * 10) / 10, between: longestRun(shares.map((share) => share >= 0.5)) }
+    return {
+      hoursADay: Math.round(shares.reduce((sum, share) => sum + share, 0) * 10) / 10,
+      between: longestRun(shares.map((share) => share >= 0.5)),
+    }
   }
 }

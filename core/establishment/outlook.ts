@@ -1,8 +1,8 @@
-import type { JudgedReading } from '../climate/probe'
-import { usualWeekRainMm, type Normals } from '../climate/normals'
-import { mainOf, type Blend } from '../grass/blends'
+import type { JudgedReading } from '../soil/probe'
+import { usualWeekRainMm, type Normals } from '../weather/normals'
+import { mainOf, type Blend } from '../seed/blends'
 import { germinationBand, grassByCode } from '../grass/grasses'
-import { addDays, dayNumber, type Day } from '../quantity/calendar'
+import { addDays, dayNumber, type Day } from '../measure/calendar'
 import { judgeBlend } from './blendYear'
 import type { Cause, SeedbedRisk } from './sowing'
 import { oddsByDay, sowingWindows, type DatedWindow } from './window'
@@ -12,9 +12,9 @@ import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBests, type So
 import type { Stand } from './stand'
 import { weedsByDay } from './weeds'
 import { quantile, type Season } from './season'
-import { radiationOf } from '../climate/radiation'
-import { runLength } from '../climate/weather'
-import { followRootZone, rootingDays, ROOTS_MM } from '../watering/rootZone'
+import { radiationOf } from '../weather/radiation'
+import { runLength } from '../weather/weather'
+import { followRootZone, rootingDays, ROOTS_MM } from '../water/rootZone'
 
 /** What a screen shows ahead of today, days. */
 export const SHOWN_AHEAD = 150
@@ -109,7 +109,10 @@ function frostOdds(season: Season): FrostOdds | null {
 function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
   const soilC: Outlook['soilC'] = { p05: [], p25: [], median: [], p75: [], p95: [] }
   for (let i = 0; i < days; i++) {
-    const values = i < season.todayIndex ? [season.years[0]!.soil.probeDailyC[i]!] : season.years.map((year) => year.soil.probeDailyC[i]!)
+    const values =
+      i < season.todayIndex
+        ? [season.years[0]!.soil.probeDailyC[i]!]
+        : season.years.map((year) => year.soil.probeDailyC[i]!)
     const at = (share: number) => Math.round(quantile(values, share) * 100) / 100
     soilC.p05.push(at(0.05))
     soilC.p25.push(at(0.25))
@@ -122,8 +125,19 @@ function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
 
 function groundLeftOf({ years, ground }: Season, season: 'cool' | 'warm', days: number): number[] {
   const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, runLength(years[0]!.weather))
-  const left = years.map(({ weather }) => followRootZone(weather, ground, ROOTS_MM.standing, season, undefined, raMJ).leftShare)
-  return Array.from({ length: days }, (_, i) => Math.round(quantile(left.map((year) => year[i]!), 0.5) * 100) / 100)
+  const left = years.map(
+    ({ weather }) => followRootZone(weather, ground, ROOTS_MM.standing, season, undefined, raMJ).leftShare,
+  )
+  return Array.from(
+    { length: days },
+    (_, i) =>
+      Math.round(
+        quantile(
+          left.map((year) => year[i]!),
+          0.5,
+        ) * 100,
+      ) / 100,
+  )
 }
 
 const RAIN_DAYS = 28
@@ -147,13 +161,33 @@ function rainShareOf(season: Season, normals: Normals): number | null {
  * @param keptMm height the grass will be kept at, for the first mowing
  * @param stand what stands there and what is sown, for the cover; not told where left out
  */
-export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptMm: number, normals: Normals, stand?: Stand): Outlook {
+export function summarise(
+  season: Season,
+  blend: Blend,
+  risk: SeedbedRisk,
+  keptMm: number,
+  normals: Normals,
+  stand?: Stand,
+): Outlook {
   const { bed } = risk
   const weathers = season.years.map(({ weather }) => weather)
   const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
-  const told = !bed ? [] : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil ? watered!.map(({ course }) => course)
-    : givenAsTold(weathers, season.ground, risk.slopeShare, bed)
-  const judged: Judged = { season, blend, told, rooting: season.years.map(({ soil }) => rootingDays(soil.probeDailyC)), dryHours: watered && dryHoursOf(watered), keptMm, stand, weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD), years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])) }
+  const told = !bed
+    ? []
+    : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil
+      ? watered!.map(({ course }) => course)
+      : givenAsTold(weathers, season.ground, risk.slopeShare, bed)
+  const judged: Judged = {
+    season,
+    blend,
+    told,
+    rooting: season.years.map(({ soil }) => rootingDays(soil.probeDailyC)),
+    dryHours: watered && dryHoursOf(watered),
+    keptMm,
+    stand,
+    weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD),
+    years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])),
+  }
   const years = judged.years.map(({ whole }) => whole)
   const sowDays = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, sowDays)
@@ -171,7 +205,11 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
     ownYears: season.ownYears,
     soilC,
     correctionK: Array.from(season.correctionK.subarray(0, shown), (k) => Math.round(k * 100) / 100),
-    readings: season.readings.map((reading) => ({ ...reading, modelC: Math.round(reading.modelC * 100) / 100, surpriseK: Math.round(reading.surpriseK * 100) / 100 })),
+    readings: season.readings.map((reading) => ({
+      ...reading,
+      modelC: Math.round(reading.modelC * 100) / 100,
+      surpriseK: Math.round(reading.surpriseK * 100) / 100,
+    })),
     filled: Array.from(season.filled, Boolean),
     rainMm: Array.from(season.filled, (filled, i) => (filled ? null : season.years[0]!.weather.rainMm[i]!)),
     usualWeekRainMm: Array.from({ length: shown }, (_, i) => Math.round(usualWeekRainMm(normals, start + i))),
@@ -185,13 +223,21 @@ export function summarise(season: Season, blend: Blend, risk: SeedbedRisk, keptM
       // A window cut by the end of what was computed is not known yet.
       .filter(({ to }) => to < sowDays - 1)
       .map(({ from, to, best, bestGood }) => ({
-        from: dated(from), to: dated(to), best: dated(best), bestGood,
+        from: dated(from),
+        to: dated(to),
+        best: dated(best),
+        bestGood,
       })),
     growing: growingRuns(season),
     growsThrough: growingYears(season, shown),
     rainShare: rainShareOf(season, normals),
     groundLeft: groundLeftOf(season, grassByCode(mainOf(blend)).season, shown),
-    grain: years.map(({ cause }) => cause.slice(0, shown).map((c) => (c ? GRAIN[c] : 'g')).join('')),
+    grain: years.map(({ cause }) =>
+      cause
+        .slice(0, shown)
+        .map((c) => (c ? GRAIN[c] : 'g'))
+        .join(''),
+    ),
   }
 }
 

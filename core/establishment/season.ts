@@ -1,12 +1,30 @@
-import { addDays, daysBetween, type Day } from '../quantity/calendar'
-import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../climate/probe'
-import { dayTable, generateWeather } from '../climate/generator'
-import { dailyNormals, type Climate } from '../climate/normals'
-import { radiationOf } from '../climate/radiation'
-import { branchOf, emptyCourse, followSoil, partOfCourse, spunUpSoil, surfaceHourlyC, surfaceWaves, type Ground, type SoilCourse } from '../climate/soilCourse'
-import { gaplessRun } from '../climate/gaps'
-import { runOf, type PlainRun } from '../climate/stationYears'
-import { emptyRun, joinRuns, runLength, sliceRun, warmedRun, type DailyWeather, type WeatherRun } from '../climate/weather'
+import { addDays, daysBetween, type Day } from '../measure/calendar'
+import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../soil/probe'
+import { dayTable, generateWeather } from '../weather/generator'
+import { dailyNormals, type Climate } from '../weather/normals'
+import { radiationOf } from '../weather/radiation'
+import {
+  branchOf,
+  emptyCourse,
+  followSoil,
+  partOfCourse,
+  spunUpSoil,
+  surfaceHourlyC,
+  surfaceWaves,
+  type Ground,
+  type SoilCourse,
+} from '../soil/soilCourse'
+import { gaplessRun } from '../weather/gaps'
+import { runOf, type PlainRun } from '../weather/stationYears'
+import {
+  emptyRun,
+  joinRuns,
+  runLength,
+  sliceRun,
+  warmedRun,
+  type DailyWeather,
+  type WeatherRun,
+} from '../weather/weather'
 
 /** Days before today that every year carries, so that what is already sown can be followed. */
 export const DAYS_BEHIND = 120
@@ -96,12 +114,22 @@ function fadeIn(year: WeatherRun, input: SeasonInput, anomalyK: number): Weather
 const PROFILE_AHEAD = 2
 
 /** How far the probe moves the soil of each day of the season. The profile is the station's own, spun up on its own year. */
-function probeCorrection({ probe }: SeasonInput, history: WeatherRun, ahead: WeatherRun, days: number): { correctionK: Float64Array; readings: JudgedReading[] } {
+function probeCorrection(
+  { probe }: SeasonInput,
+  history: WeatherRun,
+  ahead: WeatherRun,
+  days: number,
+): { correctionK: Float64Array; readings: JudgedReading[] } {
   if (!probe?.readings.length) return { correctionK: new Float64Array(days), readings: [] }
   const soil = spunUpSoil(history, probe.ground)
   const run = joinRuns(sliceRun(history, SPIN_UP_DAYS, runLength(history)), sliceRun(ahead, 0, PROFILE_AHEAD))
   followSoil(soil, surfaceWaves(sliceRun(history, 0, SPIN_UP_DAYS), probe.ground))
-  const { readings, offsetK } = correctByProbe(followProfile(soil.column, surfaceHourlyC(run, probe.ground), run.first), probe.readings, days, probe.clockAheadH)
+  const { readings, offsetK } = correctByProbe(
+    followProfile(soil.column, surfaceHourlyC(run, probe.ground), run.first),
+    probe.readings,
+    days,
+    probe.clockAheadH,
+  )
   return { correctionK: offsetK, readings }
 }
 
@@ -120,8 +148,14 @@ function moveBy({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array):
  * @source models.md §§2-4; the years are the place's, so the spread ahead is the climate's, not a forecast model's
  */
 export function buildSeason(input: SeasonInput): Season {
-  if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200) throw new RangeError('Between 1 and 200 weather years.')
-  const { run: history, filled } = gaplessRun(input.observed, addDays(input.today, -DAYS_READ), DAYS_READ, input.climate)
+  if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200)
+    throw new RangeError('Between 1 and 200 weather years.')
+  const { run: history, filled } = gaplessRun(
+    input.observed,
+    addDays(input.today, -DAYS_READ),
+    DAYS_READ,
+    input.climate,
+  )
 
   const here = (run: WeatherRun) => (input.warmerK ? warmedRun(run, input.warmerK) : run)
   const soilNow = spunUpSoil(here(history), input.ground)
@@ -133,8 +167,11 @@ export function buildSeason(input: SeasonInput): Season {
   // The calendar, the place and its sun are the same in every year.
   const table = dayTable(input.climate, input.today, DAYS_AHEAD)
   const raMJ = radiationOf(input.ground.latDeg, input.today, DAYS_AHEAD)
-  const drawn = input.own?.slice(0, input.years).map((own) => runOf(own, input.today))
-    ?? Array.from({ length: input.years }, (_, y) => generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table))
+  const drawn =
+    input.own?.slice(0, input.years).map((own) => runOf(own, input.today)) ??
+    Array.from({ length: input.years }, (_, y) =>
+      generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table),
+    )
   const aheads = drawn.map((year) => fadeIn(year, input, anomalyK))
   const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)
   const years = aheads.map(here).map((ahead): SeasonYear => {
@@ -145,7 +182,17 @@ export function buildSeason(input: SeasonInput): Season {
     if (readings.length) moveBy(soil, correctionK)
     return { weather: joinRuns(behind, ahead), soil }
   })
-  return { ground: input.ground, first: behind.first, today: input.today, todayIndex: DAYS_BEHIND, filled: filled.slice(SPIN_UP_DAYS), years, ownYears: Boolean(input.own), correctionK, readings }
+  return {
+    ground: input.ground,
+    first: behind.first,
+    today: input.today,
+    todayIndex: DAYS_BEHIND,
+    filled: filled.slice(SPIN_UP_DAYS),
+    years,
+    ownYears: Boolean(input.own),
+    correctionK,
+    readings,
+  }
 }
 
 /** Mean of the five days that end with day i; shorter at the start of the series. */
@@ -164,7 +211,11 @@ export function fiveDayMeans(series: Float64Array): Float64Array {
 }
 
 /** The five-day soil at probe depth that ends with day i, in the middle of the years, °C. */
-export const middleSoilC = ({ years }: Season, i: number): number => quantile(years.map(({ soil }) => fiveDayMean(soil.probeDailyC, i)), 0.5)
+export const middleSoilC = ({ years }: Season, i: number): number =>
+  quantile(
+    years.map(({ soil }) => fiveDayMean(soil.probeDailyC, i)),
+    0.5,
+  )
 
 /** @param share 0-1 @returns the value below which that share of the values lies, between neighbours linearly */
 export function quantile(values: readonly number[], share: number): number {

@@ -2,9 +2,9 @@ import { growthBaseC, type Grass } from '../grass/grasses'
 import { dailyGerminationCd, thermalTimeTo, type EmergedShare } from './germination'
 import { thermalTimeToHeight } from './growth'
 import type { BedWater, SeedBed } from './moisture'
-import { fellAsSnow } from '../climate/weather'
+import { fellAsSnow } from '../weather/weather'
 import { fiveDayMeans, type SeasonYear } from './season'
-import type { BedCover } from '../watering/topLayer'
+import type { BedCover } from '../water/topLayer'
 
 export type Cause = 'cold' | 'heat' | 'frost' | 'washout' | 'dry'
 export type Covering = 'bare' | 'covered' | 'fleece'
@@ -39,7 +39,8 @@ const BEYOND_DRYING_MM = 25
 const NEVER = Number.POSITIVE_INFINITY
 
 /** How a cover holds seed against rain. */
-export const coveringOf = (cover: BedCover): Covering => (cover === 'none' ? 'bare' : cover === 'fleece' ? 'fleece' : 'covered')
+export const coveringOf = (cover: BedCover): Covering =>
+  cover === 'none' ? 'bare' : cover === 'fleece' ? 'fleece' : 'covered'
 
 export interface SeedbedRisk {
   covering: Covering
@@ -103,14 +104,20 @@ const staysOver = (series: Float64Array, from: number, days: number, least: numb
   return true
 }
 
-const after = (next: Float64Array, i: number): number => (i < NEVER ? next[i < next.length ? i : next.length - 1]! : NEVER)
+const after = (next: Float64Array, i: number): number =>
+  i < NEVER ? next[i < next.length ? i : next.length - 1]! : NEVER
 
 /**
  * Follows seed sown on every day of one weather year: when it comes up, and what spoils it first.
  * @param water of the bed in this year; kept moist where left out
  * @source models.md §§5, 6, 8
  */
-export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: SeedbedRisk, water?: BedWater): YearOutlook {
+export function judgeYear(
+  { weather, soil }: SeasonYear,
+  grass: Grass,
+  risk: SeedbedRisk,
+  water?: BedWater,
+): YearOutlook {
   const days = weather.tmaxC.length
   const warm = grass.season === 'warm'
   const baseC = growthBaseC(grass)
@@ -122,7 +129,10 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
     if (!water) return up60
     if (!moist60) {
       const daily = dailyGerminationCd(soil.seedbedHourlyC, grass)
-      moist60 = reachedFrom(accumulate(days, (i) => daily[i]!), thermalTimeTo(0.6, grass))
+      moist60 = reachedFrom(
+        accumulate(days, (i) => daily[i]!),
+        thermalTimeTo(0.6, grass),
+      )
     }
     return moist60
   }
@@ -164,7 +174,8 @@ export function judgeYear({ weather, soil }: SeasonYear, grass: Grass, risk: See
   }
   const judge = (sown: number): Cause | null => {
     if (soil5[sown]! < LEAST_SOIL_C[grass.season]) return 'cold'
-    if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!)) return 'heat'
+    if (risk.winterColour && (soil5[sown]! > WINTER_SOIL_C || soil5[sown]! >= soil5[Math.max(0, sown - FALLING_DAYS)]!))
+      return 'heat'
     if (up60[sown]! - sown > grass.emergenceLimitDays) {
       // What moist soil would have brought up in time was held back by drought, not by cold.
       return upWereItMoist()[sown]! - sown > grass.emergenceLimitDays ? 'cold' : 'dry'

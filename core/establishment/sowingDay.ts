@@ -1,7 +1,7 @@
-import type { Blend } from '../grass/blends'
+import type { Blend } from '../seed/blends'
 import { grassByCode, type GrassCode } from '../grass/grasses'
-import { addDays, type Day } from '../quantity/calendar'
-import { rootDepthMm } from '../watering/rootZone'
+import { addDays, type Day } from '../measure/calendar'
+import { rootDepthMm } from '../water/rootZone'
 import type { BlendYear } from './blendYear'
 import type { DryHours, dryHoursOf, GivenWater } from './moisture'
 import { dayOfHeight, firstMowHeightMm } from './growth'
@@ -67,7 +67,12 @@ const WET_PHASE_DAYS = 28
 /** Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as told */
 function waterNeed(told: readonly GivenWater[], years: readonly SeedYear[], i: number): SowingDay['water'] {
   const needs = told.map(({ givenMm, times }, y) => {
-    const until = Math.min(givenMm.length, Number.isFinite(years[y]!.up95[i]!) ? Math.max(i + 1, Math.min(years[y]!.up95[i]!, i + WET_PHASE_DAYS)) : i + WET_PHASE_DAYS)
+    const until = Math.min(
+      givenMm.length,
+      Number.isFinite(years[y]!.up95[i]!)
+        ? Math.max(i + 1, Math.min(years[y]!.up95[i]!, i + WET_PHASE_DAYS))
+        : i + WET_PHASE_DAYS,
+    )
     let [mm, count] = [0, 0]
     for (let d = i; d < until; d++) {
       mm += givenMm[d]!
@@ -76,7 +81,22 @@ function waterNeed(told: readonly GivenWater[], years: readonly SeedYear[], i: n
     return { mm: mm / (until - i), times: count / (until - i) }
   })
   if (!needs.length) return null
-  return { mmADay: Math.round(quantile(needs.map(({ mm }) => mm), 0.5) * 10) / 10, timesADay: Math.round(quantile(needs.map(({ times }) => times), 0.5) * 10) / 10 }
+  return {
+    mmADay:
+      Math.round(
+        quantile(
+          needs.map(({ mm }) => mm),
+          0.5,
+        ) * 10,
+      ) / 10,
+    timesADay:
+      Math.round(
+        quantile(
+          needs.map(({ times }) => times),
+          0.5,
+        ) * 10,
+      ) / 10,
+  }
 }
 
 /** Seed that makes less of a mixture does not bring the first mowing. @source own */
@@ -99,8 +119,17 @@ export interface Judged {
 
 /** Days until the first of the mixture's seedlings want mowing in each year. */
 function mowWaits({ season, blend, years, keptMm }: Judged, i: number): number[] {
-  const seen = blend.flatMap(({ grass, massShare }, part) => (massShare >= MOWN_FOR_SHARE ? [{ part, grass: grassByCode(grass) }] : []))
-  return years.map(({ parts }, y) => Math.min(...seen.map(({ part, grass }) => dayOfHeight(season.years[y]!, grass, parts[part]!.up50[i]!, firstMowHeightMm(keptMm)))) - i)
+  const seen = blend.flatMap(({ grass, massShare }, part) =>
+    massShare >= MOWN_FOR_SHARE ? [{ part, grass: grassByCode(grass) }] : [],
+  )
+  return years.map(
+    ({ parts }, y) =>
+      Math.min(
+        ...seen.map(({ part, grass }) =>
+          dayOfHeight(season.years[y]!, grass, parts[part]!.up50[i]!, firstMowHeightMm(keptMm)),
+        ),
+      ) - i,
+  )
 }
 
 /** Years in which seed lies until spring and stands; null where most years are too warm for it. */
@@ -111,13 +140,27 @@ function dormantYears(years: readonly SeedYear[], i: number): number | null {
 
 function standOn({ season, years, stand, keptMm }: Judged, i: number): SowingDay['stand'] {
   if (!stand) return null
-  const cover = quantile(season.years.map((year, y) => coverOf(stand, year, i, years[y]!.whole.up50[i]!)), 0.5)
-  return { cover: Math.round(cover * 100) / 100, oldMow: waitQuantile(season.years.map((year) => oldMowIndex(stand, year, i, keptMm) - i), 0.5) }
+  const cover = quantile(
+    season.years.map((year, y) => coverOf(stand, year, i, years[y]!.whole.up50[i]!)),
+    0.5,
+  )
+  return {
+    cover: Math.round(cover * 100) / 100,
+    oldMow: waitQuantile(
+      season.years.map((year) => oldMowIndex(stand, year, i, keptMm) - i),
+      0.5,
+    ),
+  }
 }
 
 function rootsOn({ rooting, years }: Judged, i: number): number {
   const end = Math.min(i + COVER_AFTER_DAYS, rooting[0]!.length - 1)
-  return Math.round(quantile(years.map(({ whole }, y) => rootDepthMm(rooting[y]!, whole.up50[i]!, end)), 0.5))
+  return Math.round(
+    quantile(
+      years.map(({ whole }, y) => rootDepthMm(rooting[y]!, whole.up50[i]!, end)),
+      0.5,
+    ),
+  )
 }
 
 /** What comes of seed sown on one day. @param odds of the day */
@@ -130,7 +173,13 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   const [early, middle, late] = [waitQuantile(mow, 0.1), waitQuantile(mow, 0.5), waitQuantile(mow, 0.9)]
   return {
     ...odds,
-    seedbedC: Math.round(quantile(season.years.map(({ soil }) => dayMean(soil.seedbedHourlyC, i)), 0.5) * 100) / 100,
+    seedbedC:
+      Math.round(
+        quantile(
+          season.years.map(({ soil }) => dayMean(soil.seedbedHourlyC, i)),
+          0.5,
+        ) * 100,
+      ) / 100,
     up05: waitQuantile(waits('up05'), 0.5),
     up50: waitQuantile(half, 0.5),
     up95: waitQuantile(waits('up95'), 0.5),
@@ -138,15 +187,29 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     up50Late: waitQuantile(half, 0.95),
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
     water: waterNeed(told, years, i),
-    dry: judged.dryHours?.(i, Math.min(season.years[0]!.weather.rainMm.length, i + (waitQuantile(waits('up95'), 0.5) ?? WET_PHASE_DAYS))) ?? null,
+    dry:
+      judged.dryHours?.(
+        i,
+        Math.min(season.years[0]!.weather.rainMm.length, i + (waitQuantile(waits('up95'), 0.5) ?? WET_PHASE_DAYS)),
+      ) ?? null,
     dormantGood: dormantYears(years, i),
     weeds: judged.weeds[i]!,
     stand: standOn(judged, i),
     rootsMm: rootsOn(judged, i),
-    parts: blend.length < 2 ? [] : blend.map(({ grass }, part) => {
-      const own = judged.years.map(({ parts }) => parts[part]!)
-      return { grass, good: own.filter(({ cause }) => !cause[i]).length, up50: waitQuantile(own.map(({ up50 }) => up50[i]! - i), 0.5) }
-    }),
+    parts:
+      blend.length < 2
+        ? []
+        : blend.map(({ grass }, part) => {
+            const own = judged.years.map(({ parts }) => parts[part]!)
+            return {
+              grass,
+              good: own.filter(({ cause }) => !cause[i]).length,
+              up50: waitQuantile(
+                own.map(({ up50 }) => up50[i]! - i),
+                0.5,
+              ),
+            }
+          }),
   }
 }
 

@@ -28,17 +28,23 @@ export interface Stand {
 
 /** @param thermalCd °C·d of air above 5 °C since emergence @returns cm² @source models.md §7 */
 export const footprintCm2 = (thermalCd: number): number =>
-  FOOTPRINT.firstCm2 + (FOOTPRINT.lastCm2 - FOOTPRINT.firstCm2) / (1 + Math.exp(-(thermalCd - FOOTPRINT.middleCd) / FOOTPRINT.scaleCd))
+  FOOTPRINT.firstCm2 +
+  (FOOTPRINT.lastCm2 - FOOTPRINT.firstCm2) / (1 + Math.exp(-(thermalCd - FOOTPRINT.middleCd) / FOOTPRINT.scaleCd))
 
 /** Share of the ground that seedlings and the old grass between them cover. @source models.md §7: 1 − exp(−n·a), and the old sward's beside it */
-export const coverShare = (seedlingsPerCm2: number, thermalCd: number, oldShare = 0): number => 1 - (1 - oldShare) * Math.exp(-seedlingsPerCm2 * footprintCm2(thermalCd))
+export const coverShare = (seedlingsPerCm2: number, thermalCd: number, oldShare = 0): number =>
+  1 - (1 - oldShare) * Math.exp(-seedlingsPerCm2 * footprintCm2(thermalCd))
 
 /** Seedlings to be counted on, per cm². */
 export function seedlingsPerCm2({ liveSeedsPerCm2, buried, keptShare }: Stand): number {
-  return liveSeedsPerCm2 * (keptShare >= AMONG_GRASS_FROM ? FIELD_SHARE.amongGrass : buried ? FIELD_SHARE.covered : FIELD_SHARE.surface)
+  return (
+    liveSeedsPerCm2 *
+    (keptShare >= AMONG_GRASS_FROM ? FIELD_SHARE.amongGrass : buried ? FIELD_SHARE.covered : FIELD_SHARE.surface)
+  )
 }
 
-const airCd = ({ weather: { tmaxC, tminC } }: SeasonYear, day: number, baseC: number) => Math.max(0, (tmaxC[day]! + tminC[day]!) / 2 - baseC)
+const airCd = ({ weather: { tmaxC, tminC } }: SeasonYear, day: number, baseC: number) =>
+  Math.max(0, (tmaxC[day]! + tminC[day]!) / 2 - baseC)
 
 /** Cover of the bed six weeks after sowing in one weather year, 0-1. @param upIndex day of median emergence */
 export function coverOf(stand: Stand, year: SeasonYear, sown: number, upIndex: number): number {

@@ -28,5 +28,7 @@ export function weedsByDay(season: Season, days: number): Weed[][] {
     if (trend(i) > 0) return middle[i]! >= CRABGRASS_FROM_C && middle[i]! < CRABGRASS_TO_C ? 'crabgrass' : undefined
     return middle[i]! < POA_BELOW_C && middle[i]! >= POA_FROM_C ? 'annual bluegrass' : undefined
   })
-  return Array.from({ length: days }, (_, i) => [...new Set(sprouts.slice(i, i + OPEN_DAYS).flatMap((weed) => weed ?? []))])
+  return Array.from({ length: days }, (_, i) => [
+    ...new Set(sprouts.slice(i, i + OPEN_DAYS).flatMap((weed) => weed ?? [])),
+  ])
 }

@@ -1,8 +1,8 @@
-import { blendCode, BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../grass/blends'
+import { blendCode, BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../seed/blends'
 import { GRASSES, grassByCode } from '../grass/grasses'
-import type { Ground, Sun } from '../climate/soilCourse'
-import { addDays } from '../quantity/calendar'
-import type { BedCover } from '../watering/topLayer'
+import type { Ground, Sun } from '../soil/soilCourse'
+import { addDays } from '../measure/calendar'
+import type { BedCover } from '../water/topLayer'
 import { bedWaters, type BedWater } from './moisture'
 import type { Season } from './season'
 import { judgeBlend } from './blendYear'
@@ -22,15 +22,22 @@ export interface Variant {
 const SUNS: Record<Sun, string> = { full: 'full sun', part: 'half shade', dense: 'dense shade' }
 /** Covers that are compared, with the depth they are laid at, mm. */
 const COVERS: readonly { cover: BedCover; coverMm: number; words: string }[] = [
-  { cover: 'none', coverMm: 0, words: 'not covered' }, { cover: 'compost', coverMm: 5, words: 'compost, raked thin' }, { cover: 'straw', coverMm: 10, words: 'straw' }, { cover: 'fleece', coverMm: 1, words: 'under fleece' },
+  { cover: 'none', coverMm: 0, words: 'not covered' },
+  { cover: 'compost', coverMm: 5, words: 'compost, raked thin' },
+  { cover: 'straw', coverMm: 10, words: 'straw' },
+  { cover: 'fleece', coverMm: 1, words: 'under fleece' },
 ]
 const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
-  { timesADay: 'as told', words: 'watered whenever it wants it' }, { timesADay: 2, words: 'watered twice a day' }, { timesADay: 1, words: 'watered once a day' }, { timesADay: 0, words: 'rain alone' },
+  { timesADay: 'as told', words: 'watered whenever it wants it' },
+  { timesADay: 2, words: 'watered twice a day' },
+  { timesADay: 1, words: 'watered once a day' },
+  { timesADay: 0, words: 'rain alone' },
 ]
 
 /** Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source mem, drawn roughly by latitude */
 const [TRANSITION_FROM_DEG, TRANSITION_TO_DEG] = [33, 39]
-export const inTransitionZone = (latDeg: number): boolean => Math.abs(latDeg) >= TRANSITION_FROM_DEG && Math.abs(latDeg) <= TRANSITION_TO_DEG
+export const inTransitionZone = (latDeg: number): boolean =>
+  Math.abs(latDeg) >= TRANSITION_FROM_DEG && Math.abs(latDeg) <= TRANSITION_TO_DEG
 
 /** Other seed of the season, single and mixed; in the transition zone that of the other season too. */
 function seedsBeside(seed: Blend, { latDeg }: Ground): { parts: Blend; words: string }[] {
@@ -48,19 +55,58 @@ function seedsBeside(seed: Blend, { latDeg }: Ground): { parts: Blend; words: st
  * which are what they are.
  * @returns the plan itself first
  */
-export function variantsOf(seed: Blend, ground: Ground, risk: SeedbedRisk, zones: readonly { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[] = []): Variant[] {
+export function variantsOf(
+  seed: Blend,
+  ground: Ground,
+  risk: SeedbedRisk,
+  zones: readonly { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[] = [],
+): Variant[] {
   const plan: Variant = { code: 'plan', group: 'plan', words: `as planned, ${blendWords(seed)}`, seed, ground, risk }
   const { bed } = risk
   if (!bed) return [plan]
   return [
     plan,
-    ...zones.map(({ name, seed: own, ...rest }, i): Variant => ({ ...rest, code: `zone ${i}`, group: 'zone', words: `${name}: ${blendWords(own)}`, seed: own })),
-    ...WATERINGS.filter(({ timesADay }) => timesADay !== bed.watering.timesADay || bed.watering.bannedUntil).map(({ timesADay, words }): Variant =>
-      ({ ...plan, code: `water ${timesADay}`, group: 'water', words, risk: { ...risk, bed: { ...bed, watering: { timesADay, bannedUntil: null } } } })),
-    ...COVERS.filter(({ cover }) => cover !== bed.cover).map(({ cover, coverMm, words }): Variant =>
-      ({ ...plan, code: `cover ${cover}`, group: 'cover', words, risk: { ...risk, covering: coveringOf(cover), bed: { ...bed, cover, coverMm } } })),
-    ...(Object.keys(SUNS) as Sun[]).filter((sun) => sun !== ground.sun).map((sun): Variant => ({ ...plan, code: `sun ${sun}`, group: 'sun', words: SUNS[sun], ground: { ...ground, sun } })),
-    ...(risk.winterColour ? [] : seedsBeside(seed, ground).map(({ parts, words }): Variant => ({ ...plan, code: `seed ${blendCode(parts)}`, group: 'seed', words, seed: parts }))),
+    ...zones.map(({ name, seed: own, ...rest }, i): Variant => ({
+      ...rest,
+      code: `zone ${i}`,
+      group: 'zone',
+      words: `${name}: ${blendWords(own)}`,
+      seed: own,
+    })),
+    ...WATERINGS.filter(({ timesADay }) => timesADay !== bed.watering.timesADay || bed.watering.bannedUntil).map(
+      ({ timesADay, words }): Variant => ({
+        ...plan,
+        code: `water ${timesADay}`,
+        group: 'water',
+        words,
+        risk: { ...risk, bed: { ...bed, watering: { timesADay, bannedUntil: null } } },
+      }),
+    ),
+    ...COVERS.filter(({ cover }) => cover !== bed.cover).map(({ cover, coverMm, words }): Variant => ({
+      ...plan,
+      code: `cover ${cover}`,
+      group: 'cover',
+      words,
+      risk: { ...risk, covering: coveringOf(cover), bed: { ...bed, cover, coverMm } },
+    })),
+    ...(Object.keys(SUNS) as Sun[])
+      .filter((sun) => sun !== ground.sun)
+      .map((sun): Variant => ({
+        ...plan,
+        code: `sun ${sun}`,
+        group: 'sun',
+        words: SUNS[sun],
+        ground: { ...ground, sun },
+      })),
+    ...(risk.winterColour
+      ? []
+      : seedsBeside(seed, ground).map(({ parts, words }): Variant => ({
+          ...plan,
+          code: `seed ${blendCode(parts)}`,
+          group: 'seed',
+          words,
+          seed: parts,
+        }))),
   ]
 }
 
@@ -77,11 +123,18 @@ export interface VariantOdds {
 }
 
 /** What of a variant its bed's water follows from; those alike in it share one. */
-export const bedKey = ({ ground, risk: { slopeShare, bed } }: Variant): string => JSON.stringify([ground, slopeShare, bed])
+export const bedKey = ({ ground, risk: { slopeShare, bed } }: Variant): string =>
+  JSON.stringify([ground, slopeShare, bed])
 
 /** Water of a variant's bed in each year of a season; undefined where it is kept moist. */
 export const watersOf = ({ ground, risk: { slopeShare, bed } }: Variant, season: Season): BedWater[] | undefined =>
-  bed && bedWaters(season.years.map(({ weather }) => weather), ground, slopeShare, bed)
+  bed &&
+  bedWaters(
+    season.years.map(({ weather }) => weather),
+    ground,
+    slopeShare,
+    bed,
+  )
 
 /** @param season of the variant's own ground @param waters of its bed */
 export function oddsOf(variant: Variant, season: Season, waters = watersOf(variant, season)): VariantOdds {
@@ -91,7 +144,11 @@ export function oddsOf(variant: Variant, season: Season, waters = watersOf(varia
   const [window] = sowingWindows(odds, season.years.length, season.todayIndex, until - 1)
   const dated = (i: number) => addDays(season.first, i)
   return {
-    code: variant.code, years: season.years.length, good: odds.slice(season.todayIndex).map(({ good }) => good),
-    window: window ? { from: dated(window.from), to: dated(window.to), best: dated(window.best), bestGood: window.bestGood } : null,
+    code: variant.code,
+    years: season.years.length,
+    good: odds.slice(season.todayIndex).map(({ good }) => good),
+    window: window
+      ? { from: dated(window.from), to: dated(window.to), best: dated(window.best), bestGood: window.bestGood }
+      : null,
   }
 }

@@ -1,4 +1,4 @@
-import type { Day } from '../quantity/calendar'
+import type { Day } from '../measure/calendar'
 import type { Cause, SeedYear } from './sowing'
 
 /** A window as dates, with how many of the years were good on its best day. */

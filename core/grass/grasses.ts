@@ -1,4 +1,4 @@
-import type { Source } from '../quantity/working'
+import type { Source } from '../explain/working'
 
 export type GrassCode = 'PRG' | 'TF' | 'KBG' | 'CRF' | 'CHF' | 'HF' | 'RBG' | 'CBG' | 'ARG' | 'BER' | 'ZOY'
 export type Season = 'cool' | 'warm'
@@ -35,6 +35,8 @@ export interface Grass {
   emergenceLimitDays: number
 }
 
+// A row a grass, its columns in these groups.
+// prettier-ignore
 type Row = readonly [
   code: GrassCode, name: string, latin: string, season: Season, seedsPerG: number, rateLow: number, rateHigh: number,
   depthMm: number, base: number, optimum: number, ceiling: number, median: number, spread: number, rooting: number,
@@ -42,6 +44,7 @@ type Row = readonly [
   seedsLow: number, seedsHigh: number, limitDays: number,
 ]
 
+// prettier-ignore
 const ROWS: readonly Row[] = [
   ['PRG', 'perennial ryegrass', 'Lolium perenne', 'cool', 500, 6, 8, 10, 3, 22, 34, 107, 0.22, 300, 60, 120, 210, 40, 65, 5, 1, 2, 28],
   ['TF', 'tall fescue', 'Festuca arundinacea', 'cool', 500, 6, 8, 10, 4, 24, 35, 122, 0.22, 350, 65, 130, 230, 65, 100, 4, 1, 2, 28],
@@ -56,6 +59,7 @@ const ROWS: readonly Row[] = [
   ['ZOY', 'zoysia', 'Zoysia japonica', 'warm', 3000, 1, 2, 3, 13, 32, 42, 192, 0.25, 900, 160, 330, 600, 25, 50, 5, 2, 4, 42],
 ]
 
+// prettier-ignore
 export const GRASSES: readonly Grass[] = ROWS.map(
   ([
     code, name, latin, season, seedsPerG, rateLow, rateHigh, depthLimitMm, baseC, optimumC, ceilingC, medianCd, spread,

@@ -21,7 +21,8 @@ const MOST_BAGS = 500
  */
 export function pickBags(needKg: number, sizes: readonly BagSize[]): BagPick {
   if (!sizes.length || sizes.length > 4) throw new RangeError('Between one and four bag sizes.')
-  if (!(needKg > 0) || sizes.some((s) => !(s.massKg > 0))) throw new RangeError('Need and bags have to weigh something.')
+  if (!(needKg > 0) || sizes.some((s) => !(s.massKg > 0)))
+    throw new RangeError('Need and bags have to weigh something.')
   if (needKg / Math.max(...sizes.map((s) => s.massKg)) > MOST_BAGS) throw new RangeError('That is more than 500 bags.')
   const priced = sizes.every((s) => s.priceMinor !== null)
   const order = sizes.map((_, i) => i).sort((a, b) => sizes[b]!.massKg - sizes[a]!.massKg)
@@ -33,7 +34,8 @@ export function pickBags(needKg: number, sizes: readonly BagSize[]): BagPick {
     const price = priced ? counts.reduce((sum, n, i) => sum + n * sizes[i]!.priceMinor!, 0) : 0
     const rank = [price, Math.round((totalKg - needKg) * 1000), bags]
     const firstDifference = best ? rank.findIndex((value, i) => value !== best!.rank[i]) : 0
-    if (!best || (firstDifference >= 0 && rank[firstDifference]! < best.rank[firstDifference]!)) best = { counts: [...counts], rank }
+    if (!best || (firstDifference >= 0 && rank[firstDifference]! < best.rank[firstDifference]!))
+      best = { counts: [...counts], rank }
   }
 
   const place = (at: number, counts: number[], leftKg: number) => {
@@ -52,12 +54,18 @@ export function pickBags(needKg: number, sizes: readonly BagSize[]): BagPick {
     }
     counts[i] = 0
   }
-  place(0, sizes.map(() => 0), needKg)
+  place(
+    0,
+    sizes.map(() => 0),
+    needKg,
+  )
 
   const counts = best!.counts
   const totalKg = counts.reduce((sum, n, i) => sum + n * sizes[i]!.massKg, 0)
   return {
-    counts, totalKg, leftOverKg: totalKg - needKg,
+    counts,
+    totalKg,
+    leftOverKg: totalKg - needKg,
     priceMinor: priced ? counts.reduce((sum, n, i) => sum + n * sizes[i]!.priceMinor!, 0) : null,
   }
 }

@@ -1,6 +1,6 @@
-import { figure } from '../quantity/figure'
-import { G_PER_M2_PER_LB_PER_1000FT2, K_PER_K2O, P_PER_P2O5 } from '../quantity/units'
-import type { Worked } from '../quantity/working'
+import { figure } from '../measure/figure'
+import { G_PER_M2_PER_LB_PER_1000FT2, K_PER_K2O, P_PER_P2O5 } from '../measure/units'
+import type { Worked } from '../explain/working'
 
 /** Analysis on the bag: shares of N, P₂O₅ and K₂O by weight, 0-1. */
 export interface FeedAnalysis {
@@ -39,7 +39,8 @@ export function parseAnalysis(text: string): FeedAnalysis | undefined {
 export function feedNeed(areaM2: number, targetNGPerM2: number, analysis: FeedAnalysis): FeedNeed {
   if (!(analysis.nShare > 0)) throw new RangeError('A feed without nitrogen cannot be measured by nitrogen.')
   if (!(areaM2 > 0) || !(targetNGPerM2 > 0)) throw new RangeError('Area and nitrogen have to be above zero.')
-  if (targetNGPerM2 > MOST_N_G_PER_M2 * 1.001) throw new RangeError('Not above 1 lb of nitrogen on 1,000 ft² in one go.')
+  if (targetNGPerM2 > MOST_N_G_PER_M2 * 1.001)
+    throw new RangeError('Not above 1 lb of nitrogen on 1,000 ft² in one go.')
   const rate = targetNGPerM2 / analysis.nShare
   const productKg = (rate * areaM2) / 1000
   return {
@@ -51,10 +52,21 @@ export function feedNeed(areaM2: number, targetNGPerM2: number, analysis: FeedAn
     product: {
       value: productKg,
       working: {
-        title: 'Starter to load', result: figure('massKg', productKg), formula: 'Area × nitrogen wanted ÷ nitrogen in the bag.',
+        title: 'Starter to load',
+        result: figure('massKg', productKg),
+        formula: 'Area × nitrogen wanted ÷ nitrogen in the bag.',
         lines: [
-          { what: 'Nitrogen wanted', value: figure('rateGPerM2', targetNGPerM2), source: { kind: 'mem', text: '0.5 to 1 lb N/1,000 ft² at sowing' } },
-          { operator: '÷', what: 'Nitrogen in the bag', value: figure('share', analysis.nShare), source: { kind: 'user', text: 'analysis on the bag' } },
+          {
+            what: 'Nitrogen wanted',
+            value: figure('rateGPerM2', targetNGPerM2),
+            source: { kind: 'mem', text: '0.5 to 1 lb N/1,000 ft² at sowing' },
+          },
+          {
+            operator: '÷',
+            what: 'Nitrogen in the bag',
+            value: figure('share', analysis.nShare),
+            source: { kind: 'user', text: 'analysis on the bag' },
+          },
           { operator: '=', what: 'Product rate', value: figure('rateGPerM2', rate), subtotal: true },
           { operator: '×', what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
           { operator: '=', what: 'Starter to load', value: figure('massKg', productKg), subtotal: true },

@@ -1,4 +1,4 @@
-import { blendCode, BLENDS, blendWords, pureSeed, type Blend } from '../grass/blends'
+import { blendCode, BLENDS, blendWords, pureSeed, type Blend } from '../seed/blends'
 import { GRASSES } from '../grass/grasses'
 import { COVER_MATERIALS, type CoverMaterial } from './covers'
 import { parseAnalysis } from './feed'
@@ -7,10 +7,19 @@ export const STOCK_KINDS = ['seed', 'feed', 'cover', 'soil'] as const
 export type StockKind = (typeof STOCK_KINDS)[number]
 
 /** What is weighed, and what is measured loose. */
-export const STOCK_QUANTITY = { seed: 'massKg', feed: 'massKg', cover: 'volumeM3', soil: 'volumeM3' } as const satisfies Record<StockKind, string>
+export const STOCK_QUANTITY = {
+  seed: 'massKg',
+  feed: 'massKg',
+  cover: 'volumeM3',
+  soil: 'volumeM3',
+} as const satisfies Record<StockKind, string>
 
 /** Soils that are brought for levelling. @source practice §2 */
-export const SOILS = { sand: 'dry, fine, stone-free sand', 'half organic': 'half sand, half organic matter', topsoil: 'screened topsoil' } as const
+export const SOILS = {
+  sand: 'dry, fine, stone-free sand',
+  'half organic': 'half sand, half organic matter',
+  topsoil: 'screened topsoil',
+} as const
 export type Soil = keyof typeof SOILS
 
 /** Fleece is laid by its area and comes back; it is no stock that is used up. */
@@ -23,7 +32,10 @@ export const seedMatter = (seed: Blend): Matter => `seed ${blendCode(seed)}`
 /** Written alike however it was typed. @returns undefined for what is no analysis */
 export function feedMatter(analysis: string): Matter | undefined {
   const read = parseAnalysis(analysis)
-  return read && `feed ${[read.nShare, read.p2o5Share, read.k2oShare].map((share) => Math.round(share * 1000) / 10).join('-')}`
+  return (
+    read &&
+    `feed ${[read.nShare, read.p2o5Share, read.k2oShare].map((share) => Math.round(share * 1000) / 10).join('-')}`
+  )
 }
 export const coverMatter = (material: Exclude<CoverMaterial, 'fleece'>): Matter => `cover ${material}`
 export const soilMatter = (soil: Soil): Matter => `soil ${soil}`

@@ -2,7 +2,8 @@
  * Areas of taped shapes, all in metres. Impossible shapes throw: a wrong area spoils every quantity after it.
  */
 function positive(...lengths: number[]): void {
-  if (lengths.some((m) => !Number.isFinite(m) || m <= 0)) throw new RangeError('Every side has to be longer than nothing.')
+  if (lengths.some((m) => !Number.isFinite(m) || m <= 0))
+    throw new RangeError('Every side has to be longer than nothing.')
 }
 
 /** @returns m² */
@@ -42,7 +43,8 @@ export function ellipseM2(lengthM: number, widthM: number): number {
 /** Part of a ring, as round a bed or a drive. @param angleDeg up to 360 @returns m² */
 export function ringSectorM2(outerRadiusM: number, innerRadiusM: number, angleDeg: number): number {
   positive(outerRadiusM, angleDeg)
-  if (!(innerRadiusM >= 0) || innerRadiusM >= outerRadiusM) throw new RangeError('The inner radius has to be the shorter one.')
+  if (!(innerRadiusM >= 0) || innerRadiusM >= outerRadiusM)
+    throw new RangeError('The inner radius has to be the shorter one.')
   if (angleDeg > 360) throw new RangeError('A ring goes round by 360° at the most.')
   return (angleDeg / 360) * Math.PI * (outerRadiusM ** 2 - innerRadiusM ** 2)
 }
@@ -69,7 +71,8 @@ export function offsetM2(offsetsM: readonly number[], spacingM: number): OffsetA
   const inner = offsetsM.slice(1, last)
   const ends = offsetsM[0]! + offsetsM[last]!
   const trapezoidalM2 = spacingM * (ends / 2 + inner.reduce((sum, m) => sum + m, 0))
-  const simpsonM2 = last % 2 === 0 ? (spacingM / 3) * (ends + inner.reduce((sum, m, i) => sum + m * (i % 2 === 0 ? 4 : 2), 0)) : null
+  const simpsonM2 =
+    last % 2 === 0 ? (spacingM / 3) * (ends + inner.reduce((sum, m, i) => sum + m * (i % 2 === 0 ? 4 : 2), 0)) : null
   const bestM2 = simpsonM2 ?? trapezoidalM2
   if (!(bestM2 > 0)) throw new RangeError('These offsets enclose nothing.')
   return { trapezoidalM2, simpsonM2, bestM2 }

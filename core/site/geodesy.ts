@@ -13,7 +13,10 @@ export interface PlaceDeg {
 /** Metres of a degree of latitude and of longitude at a latitude. @source radii of curvature of the ellipsoid */
 function metresADegree(latDeg: number): { north: number; east: number } {
   const squeezed = 1 - ECCENTRICITY_2 * Math.sin(latDeg * RAD) ** 2
-  return { north: ((EQUATOR_M * (1 - ECCENTRICITY_2)) / squeezed ** 1.5) * RAD, east: (EQUATOR_M / Math.sqrt(squeezed)) * Math.cos(latDeg * RAD) * RAD }
+  return {
+    north: ((EQUATOR_M * (1 - ECCENTRICITY_2)) / squeezed ** 1.5) * RAD,
+    east: (EQUATOR_M / Math.sqrt(squeezed)) * Math.cos(latDeg * RAD) * RAD,
+  }
 }
 
 /** From longitude and latitude to the plan. Flat to a millionth over a garden. */

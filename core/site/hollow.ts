@@ -1,5 +1,5 @@
-import { figure } from '../quantity/figure'
-import type { Worked } from '../quantity/working'
+import { figure } from '../measure/figure'
+import type { Worked } from '../explain/working'
 
 /** Depths below a straight line over a hollow: rows of a grid, or the one row of a string. */
 export interface HollowSurvey {
@@ -35,7 +35,8 @@ export function hollowProblem({ rowsMm, widthM }: HollowSurvey): string | undefi
 function meanOfCorners(rows: readonly (readonly number[])[]): number {
   let sum = 0
   for (let r = 0; r + 1 < rows.length; r++) {
-    for (let c = 0; c + 1 < rows[r]!.length; c++) sum += (rows[r]![c]! + rows[r]![c + 1]! + rows[r + 1]![c]! + rows[r + 1]![c + 1]!) / 4
+    for (let c = 0; c + 1 < rows[r]!.length; c++)
+      sum += (rows[r]![c]! + rows[r]![c + 1]! + rows[r + 1]![c]! + rows[r + 1]![c + 1]!) / 4
   }
   return sum
 }
@@ -56,14 +57,26 @@ export function measureHollow(hollow: HollowSurvey): HollowMeasure {
   const areaM2 = cells * cellM2
   const value = (areaM2 * meanMm) / 1000
   return {
-    deepestMm: Math.max(...rowsMm.flat()), areaM2,
+    deepestMm: Math.max(...rowsMm.flat()),
+    areaM2,
     volume: {
       value,
       working: {
-        title: `Soil to fill ${hollow.name || 'the hollow'}`, result: figure('volumeM3', value, 2), formula: 'Ground under the depths × their mean, cell by cell.',
+        title: `Soil to fill ${hollow.name || 'the hollow'}`,
+        result: figure('volumeM3', value, 2),
+        formula: 'Ground under the depths × their mean, cell by cell.',
         lines: [
-          { what: string ? 'Ground the string stands for' : 'Ground under the grid', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look, hollows' } },
-          { operator: '×', what: 'Mean depth of its cells', value: figure('depthMm', meanMm), source: { kind: 'user', text: 'Look, hollows' } },
+          {
+            what: string ? 'Ground the string stands for' : 'Ground under the grid',
+            value: figure('areaM2', areaM2),
+            source: { kind: 'user', text: 'Look, hollows' },
+          },
+          {
+            operator: '×',
+            what: 'Mean depth of its cells',
+            value: figure('depthMm', meanMm),
+            source: { kind: 'user', text: 'Look, hollows' },
+          },
           { operator: '=', what: 'Volume as measured', value: figure('volumeM3', value, 2), subtotal: true },
         ],
         rounding: 'Without settling; that is added where the material is ordered.',
@@ -88,11 +101,25 @@ export function liftShares(deepestMm: number, meanMm: number): { volumeShare: nu
   const power = Math.max(0, deepestMm / Math.max(meanMm, 1e-9) - 1)
   // Area deeper than z is (1 − z/D)^p of it all; the volume below z follows by integration.
   const left = (k: number) => Math.max(0, 1 - (k * LIFT_MM) / deepestMm)
-  return Array.from({ length: count }, (_, k) => ({ volumeShare: left(k) ** (power + 1) - left(k + 1) ** (power + 1), areaShare: left(k) ** power }))
+  return Array.from({ length: count }, (_, k) => ({
+    volumeShare: left(k) ** (power + 1) - left(k + 1) ** (power + 1),
+    areaShare: left(k) ** power,
+  }))
 }
 
 /** "0 10 25 10 0 / 0 5 10 5 0": rows of depths. @returns rows as typed numbers; undefined where one is none */
 export function parseDepthRows(typed: string): number[][] | undefined {
-  const rows = typed.trim().split(/\s*[/\n]\s*/).filter(Boolean).map((row) => row.split(/[\s,;]+/).filter(Boolean).map(Number))
-  return rows.length && rows.every((row) => row.length && row.every((n) => Number.isFinite(n) && n >= 0)) ? rows : undefined
+  const rows = typed
+    .trim()
+    .split(/\s*[/\n]\s*/)
+    .filter(Boolean)
+    .map((row) =>
+      row
+        .split(/[\s,;]+/)
+        .filter(Boolean)
+        .map(Number),
+    )
+  return rows.length && rows.every((row) => row.length && row.every((n) => Number.isFinite(n) && n >= 0))
+    ? rows
+    : undefined
 }

@@ -1,7 +1,7 @@
-import type { Day } from '../quantity/calendar'
-import { figure } from '../quantity/figure'
-import type { Gate } from '../quantity/judgement'
-import type { Source } from '../quantity/working'
+import type { Day } from '../measure/calendar'
+import { figure } from '../measure/figure'
+import type { Gate } from '../explain/judgement'
+import type { Source } from '../explain/working'
 
 export const SOIL_METHODS = ['Mehlich-3', 'Bray P1', 'Olsen', 'other'] as const
 export type SoilMethod = (typeof SOIL_METHODS)[number]
@@ -44,17 +44,41 @@ export function judgeSoil(test: SoilTest): Gate[] {
     const wanted: Source = { kind: 'mem', text: 'pH 6.0 to 7.0 for cool-season lawns' }
     const ph = figure('ph', test.ph)
     gates.push(
-      test.ph < low ? { state: 'risk', text: ['pH ', ph, ': sour. Lime by the report, in splits of 50 lb/1,000 ft² (244 g/m²) at the most.'], source: wanted }
-      : test.ph > high ? { state: 'risk', text: ['pH ', ph, ': above neutral. No lime; iron and phosphorus run short.'], source: wanted }
-      : { state: 'met', text: ['pH ', ph, ' suits grass.'], source: wanted },
+      test.ph < low
+        ? {
+            state: 'risk',
+            text: ['pH ', ph, ': sour. Lime by the report, in splits of 50 lb/1,000 ft² (244 g/m²) at the most.'],
+            source: wanted,
+          }
+        : test.ph > high
+          ? {
+              state: 'risk',
+              text: ['pH ', ph, ': above neutral. No lime; iron and phosphorus run short.'],
+              source: wanted,
+            }
+          : { state: 'met', text: ['pH ', ph, ' suits grass.'], source: wanted },
     )
   }
-  for (const [nutrient, name] of [['p', 'Phosphorus'], ['k', 'Potassium']] as const) {
+  for (const [nutrient, name] of [
+    ['p', 'Phosphorus'],
+    ['k', 'Potassium'],
+  ] as const) {
     const supply = supplyOf(test, nutrient)
     if (supply === 'not known') continue
     const ppm = figure('ppm', (nutrient === 'p' ? test.pPpm : test.kPpm)!)
-    gates.push({ state: supply === 'short' ? 'risk' : 'met', text: supply === 'short' ? [`${name} `, ppm, ` is short, ${MEHLICH_3_PPM[nutrient][0]} wanted.`] : [`${name} `, ppm, supply === 'high' ? ' is plenty: none goes on.' : ' is enough.'], source: REPORT_WINS })
+    gates.push({
+      state: supply === 'short' ? 'risk' : 'met',
+      text:
+        supply === 'short'
+          ? [`${name} `, ppm, ` is short, ${MEHLICH_3_PPM[nutrient][0]} wanted.`]
+          : [`${name} `, ppm, supply === 'high' ? ' is plenty: none goes on.' : ' is enough.'],
+      source: REPORT_WINS,
+    })
   }
-  if (!gates.length) gates.push({ state: 'waiting', text: ['Read the recommendation of the report: this method has numbers of its own.'] })
+  if (!gates.length)
+    gates.push({
+      state: 'waiting',
+      text: ['Read the recommendation of the report: this method has numbers of its own.'],
+    })
   return gates
 }

@@ -1,5 +1,5 @@
 import { getPosition } from 'suncalc'
-import { addDays, dayNumber, type Day } from '../quantity/calendar'
+import { addDays, dayNumber, type Day } from '../measure/calendar'
 import type { PlaceDeg } from './geodesy'
 import { cellFor, countSun, horizonsOf, shadowsOf, sunGrid, type Horizons, type SunGrid } from './shade'
 import { zoneOutlines } from './drawn'

@@ -1,4 +1,4 @@
-import { dayOfYear, type Day } from '../quantity/calendar'
+import { dayOfYear, type Day } from '../measure/calendar'
 
 /** Days the year is looked at on for a zone's own record: the middle of each month. */
 export const MONTHS = 12

@@ -1,7 +1,7 @@
-import type { Sun } from '../climate/soilCourse'
-import type { Texture } from '../climate/soil'
+import type { Sun } from '../soil/soilCourse'
+import type { Texture } from '../soil/soil'
 import type { GrassCode } from '../grass/grasses'
-import type { Day } from '../quantity/calendar'
+import type { Day } from '../measure/calendar'
 import { sunClass, type ZoneSurvey } from './zone'
 
 /** What was seen and measured on some ground, as far as the plan reads it. Shares are 0-1 of the area. */
@@ -40,7 +40,9 @@ export interface Application {
 /** Cover shares belong together. @returns a sentence when they do not add to 100 %, within one point */
 export function coverProblem(...shares: readonly number[]): string | undefined {
   const percent = Math.round(shares.reduce((sum, share) => sum + share, 0) * 100)
-  return Math.abs(percent - 100) <= 1 ? undefined : `Grass, weeds, coarse weed grasses and bare soil add to ${percent}%, not 100%.`
+  return Math.abs(percent - 100) <= 1
+    ? undefined
+    : `Grass, weeds, coarse weed grasses and bare soil add to ${percent}%, not 100%.`
 }
 
 /** The grass most of the ground wants. */
@@ -65,17 +67,32 @@ export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Surv
   const grass = mainGrass(zones)
   if (!grass) throw new RangeError('A survey needs one zone at least.')
   const areaM2 = zones.reduce((sum, zone) => sum + zone.areaM2, 0)
-  const weighed = (of: (zone: ZoneSurvey) => number) => zones.reduce((sum, zone) => sum + of(zone) * zone.areaM2, 0) / areaM2
+  const weighed = (of: (zone: ZoneSurvey) => number) =>
+    zones.reduce((sum, zone) => sum + of(zone) * zone.areaM2, 0) / areaM2
   return {
-    areaM2, grass, texture,
+    areaM2,
+    grass,
+    texture,
     // One tape, one hand: errors of zones go the same way.
     errorShare: weighed(({ errorShare }) => errorShare),
-    desirableShare: weighed((zone) => zone.desirableShare), weedShare: weighed((zone) => zone.weedShare),
-    coarseShare: weighed((zone) => zone.coarseShare), bareShare: weighed((zone) => zone.bareShare),
-    thatchMm: weighed((zone) => zone.thatchMm), mowingHeightMm: weighed((zone) => zone.mowingHeightMm),
+    desirableShare: weighed((zone) => zone.desirableShare),
+    weedShare: weighed((zone) => zone.weedShare),
+    coarseShare: weighed((zone) => zone.coarseShare),
+    bareShare: weighed((zone) => zone.bareShare),
+    thatchMm: weighed((zone) => zone.thatchMm),
+    mowingHeightMm: weighed((zone) => zone.mowingHeightMm),
     sun: sunClass(weighed(({ sunHours }) => sunHours)),
     slopeShare: Math.max(...zones.map(({ slopeShare }) => slopeShare ?? 0)),
-    deepestMm: Math.max(...zones.map(({ deepestMm }) => deepestMm)), hollowM3: zones.reduce((sum, zone) => sum + zone.hollowM3, 0), hollowM2: zones.reduce((sum, zone) => sum + zone.hollowM2, 0),
-    driverMm: extreme(Math.min, zones.map((zone) => zone.driverMm)), penetrometerKPa: extreme(Math.max, zones.map((zone) => zone.penetrometerKPa)),
+    deepestMm: Math.max(...zones.map(({ deepestMm }) => deepestMm)),
+    hollowM3: zones.reduce((sum, zone) => sum + zone.hollowM3, 0),
+    hollowM2: zones.reduce((sum, zone) => sum + zone.hollowM2, 0),
+    driverMm: extreme(
+      Math.min,
+      zones.map((zone) => zone.driverMm),
+    ),
+    penetrometerKPa: extreme(
+      Math.max,
+      zones.map((zone) => zone.penetrometerKPa),
+    ),
   }
 }

@@ -1,5 +1,5 @@
-import type { UnitSystem } from '../quantity/figure'
-import { finite, inMetres, parseQuantity, plain, splitUnit, type Parsed } from '../quantity/parse'
+import type { UnitSystem } from '../measure/figure'
+import { finite, inMetres, parseQuantity, plain, splitUnit, type Parsed } from '../measure/parse'
 import { circleM2, ellipseM2, offsetM2, rectangleM2, ringSectorM2, trapezoidM2, triangleM2 } from './area'
 
 /** A shape as taped, in metres, so that it can be drawn as well as counted. */
@@ -18,8 +18,13 @@ export type ReadTaped = { ok: true; parts: TapedPart[]; areaM2: number } | { ok:
 
 /** How each shape is typed. */
 export const SHAPE_EXAMPLES = {
-  rectangle: '40x16 m', triangle: '10x12x8 m', trapezoid: 'trapezoid 10x8x6 m', circle: 'circle 5 m', ellipse: 'ellipse 8x5 m',
-  ring: 'ring 8x5 m 90°', offsets: 'offsets 3 m: 0 4 7 8 7 4 0',
+  rectangle: '40x16 m',
+  triangle: '10x12x8 m',
+  trapezoid: 'trapezoid 10x8x6 m',
+  circle: 'circle 5 m',
+  ellipse: 'ellipse 8x5 m',
+  ring: 'ring 8x5 m 90°',
+  offsets: 'offsets 3 m: 0 4 7 8 7 4 0',
 } as const satisfies Record<TapedShape['kind'], string>
 
 const EXAMPLE = 'Sides such as 40x16 m, a triangle as 10x12x8 m, several as 60x40 ft + 20x10 ft.'
@@ -29,13 +34,20 @@ const SIDES = { trapezoid: 3, circle: 1, ellipse: 2, ring: 2 } as const
 export function shapeM2(shape: TapedShape): number {
   const [a, b, c] = shape.sidesM as [number, number, number]
   switch (shape.kind) {
-    case 'rectangle': return rectangleM2(a, b)
-    case 'triangle': return triangleM2(a, b, c)
-    case 'trapezoid': return trapezoidM2(a, b, c)
-    case 'circle': return circleM2(a)
-    case 'ellipse': return ellipseM2(a, b)
-    case 'ring': return ringSectorM2(a, b, shape.angleDeg)
-    case 'offsets': return offsetM2(shape.sidesM, shape.spacingM).bestM2
+    case 'rectangle':
+      return rectangleM2(a, b)
+    case 'triangle':
+      return triangleM2(a, b, c)
+    case 'trapezoid':
+      return trapezoidM2(a, b, c)
+    case 'circle':
+      return circleM2(a)
+    case 'ellipse':
+      return ellipseM2(a, b)
+    case 'ring':
+      return ringSectorM2(a, b, shape.angleDeg)
+    case 'offsets':
+      return offsetM2(shape.sidesM, shape.spacingM).bestM2
   }
 }
 
@@ -52,16 +64,22 @@ function sidesM(text: string, system: UnitSystem): number[] {
 
 function readOffsets(text: string, system: UnitSystem): TapedShape {
   const [spacing, list, ...rest] = text.split(':')
-  if (list === undefined || rest.length) throw new RangeError(`Offsets such as ${SHAPE_EXAMPLES.offsets}: the spacing, then each offset.`)
+  if (list === undefined || rest.length)
+    throw new RangeError(`Offsets such as ${SHAPE_EXAMPLES.offsets}: the spacing, then each offset.`)
   const parsed = splitUnit(spacing!.trim())
   const unit = parsed?.unit || (system === 'us' ? 'ft' : 'm')
   const toMetres = inMetres[unit]
-  if (!parsed || !toMetres) throw new RangeError(`The spacing of the offsets is not understood, such as ${SHAPE_EXAMPLES.offsets}.`)
-  const metres = list.trim().split(/[\s;]+/).map((one) => {
-    const number = splitUnit(one)
-    if (!number || (number.unit && number.unit !== unit)) throw new RangeError(`The offset "${one}" is not understood.`)
-    return toMetres(number.number)
-  })
+  if (!parsed || !toMetres)
+    throw new RangeError(`The spacing of the offsets is not understood, such as ${SHAPE_EXAMPLES.offsets}.`)
+  const metres = list
+    .trim()
+    .split(/[\s;]+/)
+    .map((one) => {
+      const number = splitUnit(one)
+      if (!number || (number.unit && number.unit !== unit))
+        throw new RangeError(`The offset "${one}" is not understood.`)
+      return toMetres(number.number)
+    })
   return { kind: 'offsets', sidesM: metres, spacingM: toMetres(parsed.number) }
 }
 
@@ -71,7 +89,8 @@ function readShape(text: string, system: UnitSystem): TapedShape {
   if (word === 'ring') {
     const found = /^(.*?)\s+(\d+(?:\.\d+)?)\s*(?:°|deg)$/.exec(rest!)
     const sides = found && sidesM(found[1]!, system)
-    if (!found || sides?.length !== SIDES.ring) throw new RangeError(`A part of a ring such as ${SHAPE_EXAMPLES.ring}: outer and inner radius, then the angle.`)
+    if (!found || sides?.length !== SIDES.ring)
+      throw new RangeError(`A part of a ring such as ${SHAPE_EXAMPLES.ring}: outer and inner radius, then the angle.`)
     return { kind: 'ring', sidesM: sides as [number, number], angleDeg: Number(found[2]) }
   }
   const sides = sidesM(rest!, system)
@@ -80,7 +99,8 @@ function readShape(text: string, system: UnitSystem): TapedShape {
     return { kind: sides.length === 2 ? 'rectangle' : 'triangle', sidesM: sides }
   }
   const kind = word as 'trapezoid' | 'circle' | 'ellipse'
-  if (sides.length !== SIDES[kind]) throw new RangeError(`Not understood. Type ${kind} such as ${SHAPE_EXAMPLES[kind]}.`)
+  if (sides.length !== SIDES[kind])
+    throw new RangeError(`Not understood. Type ${kind} such as ${SHAPE_EXAMPLES[kind]}.`)
   return { kind, sidesM: sides }
 }
 

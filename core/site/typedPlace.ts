@@ -1,8 +1,8 @@
-import type { Parsed } from '../quantity/parse'
+import type { Parsed } from '../measure/parse'
 
 const AXES = {
-  latitude: { signs: { n: 1, s: -1 }, example: '37.05, or 37° 3\' N; south is negative' },
-  longitude: { signs: { e: 1, w: -1 }, example: '−79.4, or 79° 24\' W; west is negative' },
+  latitude: { signs: { n: 1, s: -1 }, example: "37.05, or 37° 3' N; south is negative" },
+  longitude: { signs: { e: 1, w: -1 }, example: "−79.4, or 79° 24' W; west is negative" },
 } as const satisfies Record<string, { signs: Record<string, 1 | -1>; example: string }>
 
 /**
@@ -13,7 +13,10 @@ export function parseDegrees(axis: keyof typeof AXES, typed: string): Parsed {
   const { signs, example } = AXES[axis]
   const refused: Parsed = { ok: false, message: `Degrees such as ${example}.` }
   const text = typed.trim().toLowerCase().replace(/[−–]/g, '-').replace(/[′’]/g, "'").replace(/[″”]/g, '"')
-  const found = /^(-?)(\d{1,3}(?:\.\d+)?)\s*°?\s*(?:(\d{1,2}(?:\.\d+)?)\s*'?\s*(?:(\d{1,2}(?:\.\d+)?)\s*"?)?)?\s*([nsew])?$/.exec(text)
+  const found =
+    /^(-?)(\d{1,3}(?:\.\d+)?)\s*°?\s*(?:(\d{1,2}(?:\.\d+)?)\s*'?\s*(?:(\d{1,2}(?:\.\d+)?)\s*"?)?)?\s*([nsew])?$/.exec(
+      text,
+    )
   if (!found) return refused
   const [, minus, degrees, minutes = '0', seconds = '0', letter] = found
   if (Number(minutes) >= 60 || Number(seconds) >= 60 || (minutes !== '0' && degrees!.includes('.'))) return refused

@@ -21,10 +21,22 @@ const FIRST_WIDTH_M = 30
 const LEAST_PX = 8
 
 /** A picture as it is first laid down: over what is drawn, or on a plot of ordinary width. */
-export function layUnder(photo: { id: string; widthPx: number; heightPx: number }, drawn: Extent | undefined): Underlay {
-  const wideM = drawn ? Math.max(drawn.maxX - drawn.minX, ((drawn.maxY - drawn.minY) * photo.widthPx) / photo.heightPx, 1) : FIRST_WIDTH_M
+export function layUnder(
+  photo: { id: string; widthPx: number; heightPx: number },
+  drawn: Extent | undefined,
+): Underlay {
+  const wideM = drawn
+    ? Math.max(drawn.maxX - drawn.minX, ((drawn.maxY - drawn.minY) * photo.widthPx) / photo.heightPx, 1)
+    : FIRST_WIDTH_M
   const at: PointM = drawn ? [(drawn.minX + drawn.maxX) / 2, (drawn.minY + drawn.maxY) / 2] : [0, 0]
-  return { photoId: photo.id, at, mPerPx: wideM / photo.widthPx, turnDeg: 0, widthPx: photo.widthPx, heightPx: photo.heightPx }
+  return {
+    photoId: photo.id,
+    at,
+    mPerPx: wideM / photo.widthPx,
+    turnDeg: 0,
+    widthPx: photo.widthPx,
+    heightPx: photo.heightPx,
+  }
 }
 
 /**
@@ -35,23 +47,37 @@ export function layUnder(photo: { id: string; widthPx: number; heightPx: number 
  */
 export function scaledBy(picture: Underlay, from: PointM, to: PointM, lengthM: number): Underlay {
   const nowM = distanceM(from, to)
-  if (nowM < LEAST_PX * picture.mPerPx) throw new RangeError('The two points lie too near each other. A long side scales better.')
+  if (nowM < LEAST_PX * picture.mPerPx)
+    throw new RangeError('The two points lie too near each other. A long side scales better.')
   if (!(lengthM > 0)) throw new RangeError('The length is more than nothing.')
   const by = lengthM / nowM
   const mPerPx = picture.mPerPx * by
-  if (mPerPx < M_PER_PX.least || mPerPx > M_PER_PX.most) throw new RangeError('That would make the picture smaller than a table or wider than a village. Check the length.')
-  return { ...picture, mPerPx, at: [from[0] + (picture.at[0] - from[0]) * by, from[1] + (picture.at[1] - from[1]) * by] }
+  if (mPerPx < M_PER_PX.least || mPerPx > M_PER_PX.most)
+    throw new RangeError('That would make the picture smaller than a table or wider than a village. Check the length.')
+  return {
+    ...picture,
+    mPerPx,
+    at: [from[0] + (picture.at[0] - from[0]) * by, from[1] + (picture.at[1] - from[1]) * by],
+  }
 }
 
 /** Moves the picture so that what lay at one point lies at the other. */
-export const movedFrom = (picture: Underlay, from: PointM, to: PointM): Underlay =>
-  ({ ...picture, at: [picture.at[0] + to[0] - from[0], picture.at[1] + to[1] - from[1]] })
+export const movedFrom = (picture: Underlay, from: PointM, to: PointM): Underlay => ({
+  ...picture,
+  at: [picture.at[0] + to[0] - from[0], picture.at[1] + to[1] - from[1]],
+})
 
 /** Turns the picture about its own middle. @param turnDeg clockwise from how it was taken */
-export const turnedTo = (picture: Underlay, turnDeg: number): Underlay => ({ ...picture, turnDeg: (((turnDeg + 180) % 360) + 360) % 360 - 180 })
+export const turnedTo = (picture: Underlay, turnDeg: number): Underlay => ({
+  ...picture,
+  turnDeg: ((((turnDeg + 180) % 360) + 360) % 360) - 180,
+})
 
 /** Where a pixel of the picture lies on the plan. @param px from its left edge, and down from its upper one */
-export function onPlan({ at, mPerPx, turnDeg, widthPx, heightPx }: Underlay, [px, py]: readonly [number, number]): PointM {
+export function onPlan(
+  { at, mPerPx, turnDeg, widthPx, heightPx }: Underlay,
+  [px, py]: readonly [number, number],
+): PointM {
   const [right, up] = [(px - widthPx / 2) * mPerPx, (heightPx / 2 - py) * mPerPx]
   const turn = (turnDeg * Math.PI) / 180
   return [at[0] + right * Math.cos(turn) + up * Math.sin(turn), at[1] - right * Math.sin(turn) + up * Math.cos(turn)]

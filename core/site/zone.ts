@@ -1,7 +1,7 @@
-import type { Sun } from '../climate/soilCourse'
+import type { Sun } from '../soil/soilCourse'
 import type { GrassCode } from '../grass/grasses'
 import type { SwardCode } from '../grass/swards'
-import type { Day } from '../quantity/calendar'
+import type { Day } from '../measure/calendar'
 import { measureHollow, type HollowSurvey } from './hollow'
 import { sunOn } from './sunYear'
 
@@ -56,9 +56,29 @@ export interface ZoneMeasure {
 }
 
 export const NEW_ZONE: Omit<Zone, 'name' | 'order'> = {
-  areaFrom: 'taped', areaTyped: '', tapedM2: null, errorShare: 0.03, sward: null, grass: null, desirableShare: null, weedShare: null, coarseShare: null,
-  bareShare: null, counted: [], barePatchy: null, plugsMm: [], driverMm: [], penetrometerKPa: [], mowingHeightMm: null, keptMm: null, sunHours: null,
-  slopeShare: null, wear: null, drainage: null, levelsSeen: false, hollows: [],
+  areaFrom: 'taped',
+  areaTyped: '',
+  tapedM2: null,
+  errorShare: 0.03,
+  sward: null,
+  grass: null,
+  desirableShare: null,
+  weedShare: null,
+  coarseShare: null,
+  bareShare: null,
+  counted: [],
+  barePatchy: null,
+  plugsMm: [],
+  driverMm: [],
+  penetrometerKPa: [],
+  mowingHeightMm: null,
+  keptMm: null,
+  sunHours: null,
+  slopeShare: null,
+  wear: null,
+  drainage: null,
+  levelsSeen: false,
+  hollows: [],
 }
 
 /** Measuring errors people know. @source own */
@@ -75,7 +95,8 @@ export function sunHoursOn(zone: Zone, measure: ZoneMeasure, day: Day): number |
 
 /** Hours between the classes. @source mem: below 3 h no turf lasts; most grasses are at ease from 6 h */
 export const SUN_CLASSES = { dense: 3, part: 6 } as const
-export const sunClass = (hours: number): Sun => (hours < SUN_CLASSES.dense ? 'dense' : hours < SUN_CLASSES.part ? 'part' : 'full')
+export const sunClass = (hours: number): Sun =>
+  hours < SUN_CLASSES.dense ? 'dense' : hours < SUN_CLASSES.part ? 'part' : 'full'
 
 /** A zone with everything answered that a plan cannot do without. */
 export interface ZoneSurvey {
@@ -108,17 +129,47 @@ export interface ZoneSurvey {
 
 /** @returns the zone as the plan reads it; undefined while something it needs is missing */
 export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: Day): ZoneSurvey | undefined {
-  const { desirableShare, weedShare, coarseShare, bareShare, grass, mowingHeightMm, hollows, driverMm, penetrometerKPa } = zone
+  const {
+    desirableShare,
+    weedShare,
+    coarseShare,
+    bareShare,
+    grass,
+    mowingHeightMm,
+    hollows,
+    driverMm,
+    penetrometerKPa,
+  } = zone
   const [areaM2, thatch, sunHours] = [measure.areaM2, thatchMm(zone), sunHoursOn(zone, measure, day)]
-  if (grass === null || desirableShare === null || weedShare === null || coarseShare === null || bareShare === null) return undefined
+  if (grass === null || desirableShare === null || weedShare === null || coarseShare === null || bareShare === null)
+    return undefined
   if (areaM2 === null || thatch === null || mowingHeightMm === null || sunHours === null) return undefined
   const measured = hollows.map(measureHollow)
   const { name, errorShare, sward, barePatchy, keptMm, slopeShare, wear, drainage, levelsSeen } = zone
   return {
-    id, name, errorShare, sward, barePatchy, keptMm, slopeShare, wear, drainage, levelsSeen, areaM2, sunHours, mowingHeightMm, grass,
-    desirableShare, weedShare, coarseShare, bareShare, thatchMm: thatch,
-    driverMm: driverMm.length ? mean(driverMm) : null, penetrometerKPa: penetrometerKPa.length ? mean(penetrometerKPa) : null,
-    deepestMm: Math.max(0, ...measured.map(({ deepestMm }) => deepestMm)), hollowM3: measured.reduce((sum, { volume }) => sum + volume.value, 0),
+    id,
+    name,
+    errorShare,
+    sward,
+    barePatchy,
+    keptMm,
+    slopeShare,
+    wear,
+    drainage,
+    levelsSeen,
+    areaM2,
+    sunHours,
+    mowingHeightMm,
+    grass,
+    desirableShare,
+    weedShare,
+    coarseShare,
+    bareShare,
+    thatchMm: thatch,
+    driverMm: driverMm.length ? mean(driverMm) : null,
+    penetrometerKPa: penetrometerKPa.length ? mean(penetrometerKPa) : null,
+    deepestMm: Math.max(0, ...measured.map(({ deepestMm }) => deepestMm)),
+    hollowM3: measured.reduce((sum, { volume }) => sum + volume.value, 0),
     hollowM2: measured.reduce((sum, hollow) => sum + hollow.areaM2, 0),
   }
 }

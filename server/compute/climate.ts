@@ -1,15 +1,15 @@
-import { climateFromNormals, type Climate, type Normals } from '#core/climate/normals'
+import { climateFromNormals, type Climate, type Normals } from '#core/weather/normals'
 import {
   climateOfPlace,
   LEAST_STATION_YEARS,
   MOST_STATION_YEARS,
   stationYears,
   type PlainRun,
-} from '#core/climate/stationYears'
-import type { ProbeReading } from '#core/climate/probe'
-import type { DailyWeather } from '#core/climate/weather'
+} from '#core/weather/stationYears'
+import type { ProbeReading } from '#core/soil/probe'
+import type { DailyWeather } from '#core/weather/weather'
 import { DAYS_AHEAD, DAYS_READ, type SeasonInput } from '#core/establishment/season'
-import { addDays, type Day } from '#core/quantity/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 
 /** Whose normals stand in where a station has none of its own. */
 export interface Lender {

@@ -1,5 +1,5 @@
 import { parse } from 'csv-parse/sync'
-import { cellsIn, delimiterOf, type Delimiter } from '#core/quantity/table'
+import { cellsIn, delimiterOf, type Delimiter } from '#core/measure/table'
 
 /** A file that is not a table at all, or a larger one than anybody's station writes. */
 export class UnreadableFile extends Error {}

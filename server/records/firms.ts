@@ -1,8 +1,8 @@
-import type { Day } from '#core/quantity/calendar'
-import type { UnitSystem } from '#core/quantity/figure'
+import type { Day } from '#core/measure/calendar'
+import type { UnitSystem } from '#core/measure/figure'
 import type { FirmSettings, Licence, Role } from '#contract/firm'
-import type { Planning } from '#core/programme/planning'
-import type { Schools } from '#core/programme/schools'
+import type { Planning } from '#core/job/planningFigures'
+import type { Schools } from '#core/job/decision/practices'
 import { dayIn, daysLater } from '../weather/clock'
 import { askOnce, inFirm, oneAtATime } from './db'
 

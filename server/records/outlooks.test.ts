@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { newFirm, owner, useTestDatabase } from '../test/database'
 import type { Author } from './firms'
 import { keepOutlook, keptBrief, keptOutlook } from './outlooks'

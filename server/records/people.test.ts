@@ -1,4 +1,4 @@
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { schoolsOf } from '#contract/schools'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'

@@ -1,4 +1,4 @@
-import type { UnitSystem } from '#core/quantity/figure'
+import type { UnitSystem } from '#core/measure/figure'
 import type { LinkListed, LinkMade, PersonListed, Role } from '#contract/firm'
 import { asOwner, askOnce, inFirm, oneAtATime, type Queryable } from './db'
 import type { Author } from './firms'

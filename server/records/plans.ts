@@ -1,5 +1,5 @@
-import type { Day } from '#core/quantity/calendar'
-import type { PlanSettings } from '#core/programme/plan'
+import type { Day } from '#core/measure/calendar'
+import type { PlanSettings } from '#core/job/settings'
 import type { Plan, PlanInput, PlanVersion } from '#contract/lawn'
 import { NO_WORK, type Work } from '#contract/work'
 import { inFirm } from './db'

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { owner } from '../test/database'
 import { added, on, PLACE, useTwoFirms } from '../test/firms'
 import { type Author } from './firms'
 import { lawnById, saveLook } from './lawns'
 import { markDone } from './workDone'
-import type { ProbeReading } from '#core/climate/probe'
+import type { ProbeReading } from '#core/soil/probe'
 import { addStation, keepReadings, weatherNow } from './stations'
 
 let ours: Author

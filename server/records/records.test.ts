@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import type { Lawn } from '#contract/lawn'
 import { ANSWERED, aZone, withZone } from '../../contract/test/looks'
 import { owner } from '../test/database'

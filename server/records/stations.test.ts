@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import type { DailyWeather } from '#core/climate/weather'
-import { addDays, toDay } from '#core/quantity/calendar'
+import type { DailyWeather } from '#core/weather/weather'
+import { addDays, toDay } from '#core/measure/calendar'
 import { dailyCsv, probeCsv } from '#contract/feed'
 import { owner } from '../test/database'
 import { PLACE, useTwoFirms } from '../test/firms'

@@ -1,8 +1,8 @@
-import type { Day } from '#core/quantity/calendar'
-import type { DailyWeather, ForecastDay } from '#core/climate/weather'
-import type { ProbeReading } from '#core/climate/probe'
+import type { Day } from '#core/measure/calendar'
+import type { DailyWeather, ForecastDay } from '#core/weather/weather'
+import type { ProbeReading } from '#core/soil/probe'
 import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
-import { inPieces, type RowPieces } from '#core/quantity/rows'
+import { inPieces, type RowPieces } from '#core/measure/rows'
 import { inFirm, oneAtATime } from './db'
 import { roomFor } from './quotas'
 

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test } from 'vitest'
 import { markSchema, type NewMark } from '#contract/work'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import type { Matter } from '#core/materials/stock'
 import { newFirm, owner, useTestDatabase } from '../test/database'
 import type { Author } from './firms'

@@ -1,6 +1,6 @@
 import type { NewStock, NewStockMove, StockItem, StockMove } from '#contract/stock'
 import type { StockLevels } from '#core/materials/stock'
-import type { Day } from '#core/quantity/calendar'
+import type { Day } from '#core/measure/calendar'
 import { inFirm, type Queryable } from './db'
 import type { Author } from './firms'
 import { roomFor } from './quotas'

@@ -1,6 +1,6 @@
 import type { LeftOut } from '#contract/context'
 import type { NewMark } from '#contract/work'
-import type { Pace } from '#core/programme/hours'
+import type { Pace } from '#core/job/hours'
 import { inFirm } from './db'
 import type { Author } from './firms'
 import { roomForMarks } from './quotas'

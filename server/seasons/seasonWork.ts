@@ -1,10 +1,10 @@
-import type { Normals } from '#core/climate/normals'
+import type { Normals } from '#core/weather/normals'
 import { buildSeason, type Season, type SeasonInput } from '#core/establishment/season'
 import { briefOf } from '#core/establishment/glance'
 import { summarise } from '#core/establishment/outlook'
 import type { Stand } from '#core/establishment/stand'
 import type { SeedbedRisk } from '#core/establishment/sowing'
-import type { Blend } from '#core/grass/blends'
+import type { Blend } from '#core/seed/blends'
 
 /** A season to be worked out and what of it is asked; plain data, so that it can go to another thread. */
 export interface SeasonWork {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { beforeEach, expect, vi } from 'vitest'
 import type { Zone } from '#core/site/zone'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
 import type { Lawn } from '#contract/lawn'
 import { PELLMOOR } from '../../demo/pellmoor'

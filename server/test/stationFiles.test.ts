@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { addDays, toDay } from '#core/quantity/calendar'
+import { addDays, toDay } from '#core/measure/calendar'
 import type { Step } from '#contract/context'
 import type { ImportPreview, ImportResult, Station } from '#contract/station'
 import { OPEN_FORM } from '../compute/weatherFile'

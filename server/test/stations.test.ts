@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, test } from 'vitest'
-import { addDays } from '#core/quantity/calendar'
+import { addDays } from '#core/measure/calendar'
 import type { Context } from '#contract/context'
 import type { ImportResult, Mapping, ReadingsResult, Station, StationDetail } from '#contract/station'
 import { newFirm, owner, useTestDatabase } from './database'

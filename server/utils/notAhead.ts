@@ -1,4 +1,4 @@
-import { shortDay, type Day } from '#core/quantity/calendar'
+import { shortDay, type Day } from '#core/measure/calendar'
 import { Refusal } from './refusal'
 
 /** What is written down has happened. @throws Refusal 422 at the field of a day to come */

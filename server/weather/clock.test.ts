@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { clockAheadH } from './clock'
 
 test('the clock is ahead of the sun by its zone, its summer time and its place in the zone', () => {

@@ -1,4 +1,4 @@
-import { addDays, type Day } from '#core/quantity/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { log } from '../utils/log'

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { SeasonTold, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
-import { blendWords, mainOf } from '#core/grass/blends'
+import { blendWords, mainOf } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { farKm } from '#core/site/geodesy'
 import type { AtWork } from '../records/firms'

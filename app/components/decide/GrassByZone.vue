@@ -2,8 +2,8 @@
 import type { Lawn } from '#contract/lawn'
 import type { GrassCode } from '#core/grass/grasses'
 import { judgeGrasses } from '#core/grass/choice'
-import type { ZoneDecision } from '#core/programme/decide'
-import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '#core/programme/programmes'
+import type { ZoneDecision } from '#core/job/decision/decide'
+import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
 import { noteProblem } from '~/utils/overrule'
 
 /** Grass and programme of each zone, with what speaks against them. */

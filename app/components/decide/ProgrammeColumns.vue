@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Candidate } from '~/composables/useDecide'
-import { firstWork } from '#core/programme/sequence'
-import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/quantity/calendar'
+import { firstWork } from '#core/job/schedule/schedule'
+import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
 
 /** Programmes side by side: they share every row, so that each can be compared. */
 const props = defineProps<{ candidates: readonly Candidate[]; chosen: string | null; leans: string | undefined; years: number; busy: boolean; locked: boolean }>()

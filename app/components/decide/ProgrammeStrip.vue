@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { daysBetween, type Day } from '#core/quantity/calendar'
-import { firstWork, type Sequence } from '#core/programme/sequence'
+import { daysBetween, type Day } from '#core/measure/calendar'
+import { firstWork, type Sequence } from '#core/job/schedule/schedule'
 
 /** The work up to sowing as marks on a scale that all programmes share. */
 const props = defineProps<{ sequence: Sequence; until: Day; scale: { from: Day; days: number; mondays: Day[] } }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
 import type { Station } from '#contract/station'
-import { SCHOOLS, type Choice, type Schools } from '#core/programme/schools'
-import { isDay, shortDayWithWeekday, WEEKDAYS, type Day } from '#core/quantity/calendar'
+import { SCHOOLS, type Choice, type Schools } from '#core/job/decision/practices'
+import { isDay, shortDayWithWeekday, WEEKDAYS, type Day } from '#core/measure/calendar'
 import { UNIT_ITEMS } from '~/utils/unitWords'
 
 /** How the firm works: units, days, schools, licences, home. Locked for who is no owner. */

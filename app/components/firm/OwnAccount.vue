@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { passwordChangeSchema } from '#contract/firm'
 import type { Context } from '#contract/context'
-import type { UnitSystem } from '#core/quantity/figure'
+import type { UnitSystem } from '#core/measure/figure'
 import { UNIT_ITEMS, UNIT_WORDS } from '~/utils/unitWords'
 
 /** What is one's own: units, password, sessions. */

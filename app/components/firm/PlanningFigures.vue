@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { PLANNING, PLANNING_CODES, type Planning, type PlanningCode, type PlanningFigure } from '#core/programme/planning'
-import { SOURCE_KIND_WORDS } from '#core/quantity/working'
-import { lotOf, showText } from '#core/quantity/figure'
-import { parseMoney, typedMoney } from '#core/quantity/money'
-import type { Parsed } from '#core/quantity/parse'
+import { PLANNING, PLANNING_CODES, type Planning, type PlanningCode, type PlanningFigure } from '#core/job/planningFigures'
+import { SOURCE_KIND_WORDS } from '#core/explain/working'
+import { lotOf, showText } from '#core/measure/figure'
+import { parseMoney, typedMoney } from '#core/measure/money'
+import type { Parsed } from '#core/measure/parse'
 
 /** Limits, prices and expected results that judgements lean on: ours, until the firm puts in its own. */
 const own = defineModel<Partial<Planning>>({ required: true })

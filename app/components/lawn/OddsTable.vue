@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 import { CAUSES } from '~/utils/causeWords'
-import { addDays, shortDayWithWeekday } from '#core/quantity/calendar'
+import { addDays, shortDayWithWeekday } from '#core/measure/calendar'
 
 /** The odds of the chart as a table: every third day for half a year. */
 const props = defineProps<{ outlook: Outlook }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { BLENDS, blendFaults, blendWords, depthLimitOf, MOST_PARTS, type Blend } from '#core/grass/blends'
+import { BLENDS, blendFaults, blendWords, depthLimitOf, MOST_PARTS, type Blend } from '#core/seed/blends'
 import { GRASSES, grassByCode, type GrassCode } from '#core/grass/grasses'
-import { figure } from '#core/quantity/figure'
+import { figure } from '#core/measure/figure'
 import { planSchema } from '#contract/lawn'
 
 /** What is sown: the zones' own grass, a mixture of the trade, or one typed by its shares of weight. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { daysBetween, shortDay, type Day } from '#core/quantity/calendar'
+import { daysBetween, shortDay, type Day } from '#core/measure/calendar'
 import type { Variant } from '#core/establishment/whatIf'
 
 /** Other seedbeds beside the plan: what more water, another cover, sun or seed would give on the day chosen. Nothing of the plan changes. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { addDays, daysBetween, shortDay, shortDayWithWeekday, weekdayIndex, type Day } from '#core/quantity/calendar'
+import { addDays, daysBetween, shortDay, shortDayWithWeekday, weekdayIndex, type Day } from '#core/measure/calendar'
 import type { Outlook } from '#core/establishment/outlook'
 import { indexOf } from '#core/establishment/outlook'
 import { oddsChart } from '~/utils/oddsChart'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, longDay, shortDay, type Day } from '#core/quantity/calendar'
+import { addDays, longDay, shortDay, type Day } from '#core/measure/calendar'
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 import { inTransitionZone } from '#core/establishment/whatIf'
 import { CAUSES } from '~/utils/causeWords'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { figure } from '#core/quantity/figure'
+import { figure } from '#core/measure/figure'
 import type { LawnRowView } from '~/utils/lawnRow'
 
 const props = defineProps<{ row: LawnRowView; selected: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hollowProblem, liftsFor, measureHollow, parseDepthRows } from '#core/site/hollow'
-import { MM_PER_INCH } from '#core/quantity/units'
+import { MM_PER_INCH } from '#core/measure/units'
 import type { Zone } from '#core/site/zone'
 
 /** Hollows of a zone by depths under a straight edge: a grid, or the one row of a string. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
 import { LAWN_QUESTIONS, type LawnQuestionCode } from '#core/site/questions'
-import { addDays, shortDay } from '#core/quantity/calendar'
+import { addDays, shortDay } from '#core/measure/calendar'
 
 /** What is asked once of the whole lawn: a line each, that opens to its fields. */
 const open = defineModel<string | null>({ required: true })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { USUAL_INTERVALS, usualWaitDays } from '#core/programme/intervals'
-import { addDays, daysBetween, isDay, shortDay, type Day } from '#core/quantity/calendar'
+import { USUAL_INTERVALS, usualWaitDays } from '#core/job/decision/labelIntervals'
+import { addDays, daysBetween, isDay, shortDay, type Day } from '#core/measure/calendar'
 import type { Look } from '#contract/look'
 
 /** What was put down, when, at what rate, and how long its label keeps seed off. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
 import { LAWN_QUESTIONS, ZONE_QUESTIONS, type LawnQuestionCode, type QuestionCode, type ZoneQuestionCode } from '#core/site/questions'
-import { PLANNING } from '#core/programme/planning'
+import { PLANNING } from '#core/job/planningFigures'
 import { thatchMm } from '#core/site/zone'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MM_PER_INCH } from '#core/quantity/units'
+import { MM_PER_INCH } from '#core/measure/units'
 
 /** Thatch read off a plug: drag the line to the soil, or step it; one tile a plug. */
 const plugs = defineModel<number[]>({ required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Quantity } from '#core/quantity/figure'
+import type { Quantity } from '#core/measure/figure'
 
 /** A measurement as people type it; empty for none. */
 const value = defineModel<number | null>({ required: true })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Quantity } from '#core/quantity/figure'
-import { parseList } from '#core/quantity/parse'
+import type { Quantity } from '#core/measure/figure'
+import { parseList } from '#core/measure/parse'
 
 /** Several measurements of one thing, typed in a row. */
 const values = defineModel<number[]>({ required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { PLANNING } from '#core/programme/planning'
+import { PLANNING } from '#core/job/planningFigures'
 import { sunHoursOn, thatchMm, type Zone } from '#core/site/zone'
 
 /** The zones as rows of a ledger; the chosen one opens its questions under it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { GateState } from '#core/quantity/judgement'
+import type { GateState } from '#core/explain/judgement'
 
 /** A gate as a shape: swung open, shut, triangle, octagon. The word stands beside it. */
 defineProps<{ state: GateState }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Gate } from '#core/quantity/judgement'
-import { SOURCE_KIND_WORDS } from '#core/quantity/working'
+import type { Gate } from '#core/explain/judgement'
+import { SOURCE_KIND_WORDS } from '#core/explain/working'
 
 const props = defineProps<{ gate: Gate; withSource?: boolean }>()
 const WORDS = { met: 'Met', waiting: 'Waiting', risk: 'At risk', hold: 'Hold' } as const

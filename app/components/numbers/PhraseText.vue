@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isWorked, type Phrase } from '#core/quantity/phrase'
+import { isWorked, type Phrase } from '#core/explain/phrase'
 
 /** A sentence of the core with its numbers in the reader's units; worked ones open. */
 defineProps<{ phrase: Phrase }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Worked } from '#core/quantity/working'
+import type { Worked } from '#core/explain/working'
 
 /** A computed number: a dotted underline, and its working behind it. */
 /** @param words in place of the number as it would be shown */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
-import { SOURCE_KIND_WORDS } from '#core/quantity/working'
+import { SOURCE_KIND_WORDS } from '#core/explain/working'
 
 /** The ledger behind a number: result first, then the sum, then a check to be made on the ground. */
 const store = useWorkingStore()

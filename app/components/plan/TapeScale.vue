@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { M_PER_FOOT } from '#core/quantity/units'
+import { M_PER_FOOT } from '#core/measure/units'
 
 /** A tape along the foot of the plan, in register with it: the scale that people know. */
 const props = defineProps<{ left: number; mPerPx: number; width: number }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { stockMoveSchema, type StockItem, type StockMove } from '#contract/stock'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
-import { isDay, shortDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import { isDay, shortDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 import { orZero } from '~/composables/useSend'
 
 /** One line of the stock book, opened: what came in, what was counted, and every move of it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { longDay } from '#core/quantity/calendar'
+import { longDay } from '#core/measure/calendar'
 import { saving } from '~/utils/api'
 
 /** Says that this is the demo, for whom it is entered, and steps its clock; the views that are open follow. */

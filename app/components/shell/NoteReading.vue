@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { readingSchema } from '#contract/station'
-import { PROBE_DEPTH_M } from '#core/climate/soil'
-import { figure } from '#core/quantity/figure'
+import { PROBE_DEPTH_M } from '#core/soil/soil'
+import { figure } from '#core/measure/figure'
 
 /** A soil temperature read by hand, noted for the station that the ledge shows. */
 const open = defineModel<boolean>({ required: true })

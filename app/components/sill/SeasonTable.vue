@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { indexOf } from '#core/establishment/outlook'
-import { addDays, shortDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import { addDays, shortDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 import { mondays, sillScale } from '~/utils/sillScale'
 
 /** What the ledge draws, as a table: a row a week. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { shortDay } from '#core/quantity/calendar'
+import { shortDay } from '#core/measure/calendar'
 import { labelled, type Hanger, type SillScale } from '~/utils/sillScale'
 
 /** Operations on threads under the lip; only what has room is named. */

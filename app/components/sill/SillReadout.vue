@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { figure } from '#core/quantity/figure'
-import { fahrenheit } from '#core/quantity/units'
-import { PROBE_DEPTH_M } from '#core/climate/soil'
-import { addDays } from '#core/quantity/calendar'
+import { figure } from '#core/measure/figure'
+import { fahrenheit } from '#core/measure/units'
+import { PROBE_DEPTH_M } from '#core/soil/soil'
+import { addDays } from '#core/measure/calendar'
 import { indexOf } from '#core/establishment/outlook'
-import { soilWorking } from '#core/climate/soilWorking'
+import { soilWorking } from '#core/soil/soilWorking'
 
 /** Mark, name, and the soil right now: the model's mean of today, as the probe has moved it. */
 const sill = useSillStore()

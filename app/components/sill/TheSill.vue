@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { figure } from '#core/quantity/figure'
-import { addDays, shortDay, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
+import { figure } from '#core/measure/figure'
+import { addDays, shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
 import { indexOf, readingOnLine } from '#core/establishment/outlook'
 import { mondays, monthTicks, sillScale, type Hanger } from '~/utils/sillScale'
 

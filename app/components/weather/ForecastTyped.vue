@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { addDays, shortDayWithWeekday, type Day } from '#core/quantity/calendar'
-import { figure, type Quantity } from '#core/quantity/figure'
+import { addDays, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { figure, type Quantity } from '#core/measure/figure'
 import { forecastSchema, MOST_FORECAST_DAYS, type Station, type StationDetail } from '#contract/station'
 
 /** Five days of a forecast, typed in a minute: tab from cell to cell, empty rows are left out. */

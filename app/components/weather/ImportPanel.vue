@@ -9,9 +9,9 @@ import {
   type Mapping,
   type Station,
 } from '#contract/station'
-import { readDailyRow } from '#core/climate/dailyFile'
-import { addDays, shortDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import { readDailyRow } from '#core/weather/dailyFile'
+import { addDays, shortDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 
 /** A daily file: chosen, looked into, columns confirmed and shown as they are understood, good rows kept and bad ones told. */
 const props = defineProps<{ stations: Station[] }>()

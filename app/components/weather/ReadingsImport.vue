@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { MOST_FILE_BYTES, type ReadingsResult, type Station } from '#contract/station'
-import { figure } from '#core/quantity/figure'
-import { PROBE_DEPTH_M } from '#core/climate/soil'
+import { figure } from '#core/measure/figure'
+import { PROBE_DEPTH_M } from '#core/soil/soil'
 
 /** A logger's file of soil temperatures. */
 const props = defineProps<{ station: Station; kept: number }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { stationEditSchema, type Station } from '#contract/station'
-import type { Normals } from '#core/climate/normals'
+import type { Normals } from '#core/weather/normals'
 import { MONTH_LETTERS, NORMAL_ROWS, pastedRow, readNormals, typedNormals } from '~/utils/normalsTyped'
 
 /** A station's name, place and monthly normals. Saved by two at once, the second is shown what the first kept. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Station, StationDetail } from '#contract/station'
-import { shortDay } from '#core/quantity/calendar'
+import { shortDay } from '#core/measure/calendar'
 
 /** Everything of one station: forecast, record with its gaps, probe, name, place and normals. */
 const props = defineProps<{ station: Station }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ADDABLE, operationByCode } from '#core/programme/catalogue'
-import { addDays, isDay, type Day } from '#core/quantity/calendar'
-import type { Sequence } from '#core/programme/sequence'
+import { ADDABLE, operationByCode } from '#core/job/operations/catalogue'
+import { addDays, isDay, type Day } from '#core/measure/calendar'
+import type { Sequence } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'
 
 /** Work put in beside the programme: of the catalogue, or of one's own; and what was left out, to be put back. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
-import { longDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import { longDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 
 /** Head of the job slip on paper: whose lawn, whose work, under which licences. */
 defineProps<{ lawn: Lawn; crewHours: number }>()

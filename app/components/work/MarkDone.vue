@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { markSchema, type NewMark } from '#contract/work'
-import type { Slip } from '#core/programme/sequence'
-import { isDay, shortDay } from '#core/quantity/calendar'
-import { figure, type Quantity } from '#core/quantity/figure'
+import type { Slip } from '#core/job/schedule/schedule'
+import { isDay, shortDay } from '#core/measure/calendar'
+import { figure, type Quantity } from '#core/measure/figure'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
-import { USES_UP } from '#core/programme/wanted'
+import { USES_UP } from '#core/job/operations/demand'
 
 /** What was really done: only the day has to be told, the rest teaches work rates and the book. */
 const props = defineProps<{ slip: Slip; busy: boolean }>()

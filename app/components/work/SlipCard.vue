@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { NewMark } from '#contract/work'
-import { addDays, daysBetween, shortDay, weekdayName, type Day } from '#core/quantity/calendar'
-import type { Slip } from '#core/programme/sequence'
+import { addDays, daysBetween, shortDay, weekdayName, type Day } from '#core/measure/calendar'
+import type { Slip } from '#core/job/schedule/schedule'
 
 /** The work of one day: date stub, float rule on which it can be dragged, perforation, and a part for each operation. */
 const props = defineProps<{ slips: Slip[]; anchor: string; scale: { from: Day; days: number; mondays: Day[] } | undefined; busy: string; trying: boolean; moved: ReadonlySet<string> }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Slip } from '#core/programme/sequence'
-import { isDay, type Day } from '#core/quantity/calendar'
+import type { Slip } from '#core/job/schedule/schedule'
+import { isDay, type Day } from '#core/measure/calendar'
 
 /** Another day for a slip, or leaving it out with the reason. */
 const props = defineProps<{ slip: Slip; anchor: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Gate } from '#core/quantity/judgement'
-import { shortDay } from '#core/quantity/calendar'
+import type { Gate } from '#core/explain/judgement'
+import { shortDay } from '#core/measure/calendar'
 
 /** A gate of a slip: when it is looked at again, and overruling it with a note unless law or label forbid. */
 const props = defineProps<{ gate: Gate }>()

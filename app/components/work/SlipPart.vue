@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { NewMark } from '#contract/work'
-import type { Slip } from '#core/programme/sequence'
-import { shortDay, type Day } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import type { Slip } from '#core/job/schedule/schedule'
+import { shortDay, type Day } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 
 /** One operation on a slip: settings, gates, hours; marking it done, moving it, leaving it out. */
 const props = defineProps<{ slip: Slip; anchor: boolean; busy: boolean; trying: boolean }>()

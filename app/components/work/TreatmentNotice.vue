@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
-import type { Slip } from '#core/programme/sequence'
-import { longDay } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
+import type { Slip } from '#core/job/schedule/schedule'
+import { longDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 
 /** A sheet for the client and the garden gate where something is sprayed; on paper only. */
 defineProps<{ lawn: Lawn; slip: Slip }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { shiftWords, type Move } from '#core/programme/changes'
-import type { Slip } from '#core/programme/sequence'
-import { shortDayWithWeekday } from '#core/quantity/calendar'
+import { shiftWords, type Move } from '#core/job/schedule/moves'
+import type { Slip } from '#core/job/schedule/schedule'
+import { shortDayWithWeekday } from '#core/measure/calendar'
 
 /** What a change would move, or what can no longer stay as it was agreed: seen before it is kept. */
 const props = defineProps<{ trying: string | undefined; moves: readonly Move[]; comes: readonly Slip[]; goes: readonly Slip[]; troubles: number; busy: boolean }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import type { Day } from '#core/quantity/calendar'
-import { figure } from '#core/quantity/figure'
-import { seedOf } from '#core/programme/parts'
+import type { Day } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
+import { seedOf } from '#core/job/parts'
 import { partsIn } from '~/utils/planOf'
 import { stepsOf } from '~/utils/lawnState'
 import { hangersOf } from '~/utils/hangers'

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import { planSchema, settingsSchema } from '#contract/lawn'
 import { lookSchema, zoneSchema } from '#contract/look'
 import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { fieldName, fieldText } from '../fieldWords'
 import { PLACES } from '../places'
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { COLUMBUS } from '#core/climate/test/stations'
+import { COLUMBUS } from '#core/weather/test/stations'
 import { pastedRow, readNormals, typedNormals } from '../normalsTyped'
 
 const normals = COLUMBUS

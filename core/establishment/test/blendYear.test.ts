@@ -1,28 +1,37 @@
 import { erf } from 'mathjs'
 import { beforeAll, describe, expect, test } from 'vitest'
-import { climateFromNormals } from '../../climate/normals'
-import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
-import { countShares, pureSeed, type Blend } from '../../grass/blends'
+import { climateFromNormals } from '../../weather/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { countShares, pureSeed, type Blend } from '../../seed/blends'
 import { grassByCode } from '../../grass/grasses'
-import { toDay } from '../../quantity/calendar'
+import { toDay } from '../../measure/calendar'
 import { emergedShare, judgeBlend, normalShare } from '../blendYear'
 import { summarise } from '../outlook'
 import { buildSeason, DAYS_BEHIND, type Season } from '../season'
 import { judgeYear, type SeedbedRisk } from '../sowing'
 
 const RISK: SeedbedRisk = { covering: 'covered', slopeShare: 0 }
-const MIXTURE: Blend = [{ grass: 'TF', massShare: 0.9 }, { grass: 'KBG', massShare: 0.1 }]
+const MIXTURE: Blend = [
+  { grass: 'TF', massShare: 0.9 },
+  { grass: 'KBG', massShare: 0.1 },
+]
 let season: Season
 beforeAll(() => {
   season = buildSeason({
-    today: toDay('2026-08-01'), observed: [], forecast: [], climate: climateFromNormals(COLUMBUS), years: 20, seed: 4,
+    today: toDay('2026-08-01'),
+    observed: [],
+    forecast: [],
+    climate: climateFromNormals(COLUMBUS),
+    years: 20,
+    seed: 4,
     ground: { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' },
   })
 })
 
 // General reference library: mathjs, error function.
 test('the normal distribution is that of mathjs', () => {
-  for (let z = -5; z <= 5; z += 0.37) expect(Math.abs(normalShare(z) - (1 + erf(z / Math.SQRT2)) / 2)).toBeLessThan(2e-7)
+  for (let z = -5; z <= 5; z += 0.37)
+    expect(Math.abs(normalShare(z) - (1 + erf(z / Math.SQRT2)) / 2)).toBeLessThan(2e-7)
 })
 
 test('half of a grass has emerged at its median thermal time, 5 and 95 % at the times of its table', () => {
@@ -48,7 +57,14 @@ describe('a mixture in one weather year', () => {
         const days = parts.map(({ up50 }) => up50[sown]!)
         expect(whole.up50[sown]!).toBeGreaterThanOrEqual(Math.min(...days))
         expect(whole.up50[sown]!).toBeLessThanOrEqual(Math.max(...days))
-        const emerged = (day: number) => MIXTURE.reduce((sum, { grass }, i) => sum + counts[i]! * emergedShare(grassByCode(grass), parts[i]!.germinatedCd[day]! - parts[i]!.germinatedCd[sown - 1]!), 0)
+        const emerged = (day: number) =>
+          MIXTURE.reduce(
+            (sum, { grass }, i) =>
+              sum +
+              counts[i]! *
+                emergedShare(grassByCode(grass), parts[i]!.germinatedCd[day]! - parts[i]!.germinatedCd[sown - 1]!),
+            0,
+          )
         expect(emerged(whole.up50[sown]!)).toBeGreaterThanOrEqual(0.5 - 1e-6)
         expect(emerged(whole.up50[sown]! - 1)).toBeLessThan(0.5)
       }
@@ -95,8 +111,14 @@ describe('seed that lies until spring', () => {
     }
   })
   test('is not told of warm-season seed, nor of winter colour', () => {
-    expect(judgeYear(season.years[0]!, grassByCode('BER'), RISK).dormant.every((cause) => cause === undefined)).toBe(true)
-    expect(judgeYear(season.years[0]!, grassByCode('ARG'), { ...RISK, winterColour: true }).dormant.every((cause) => cause === undefined)).toBe(true)
+    expect(judgeYear(season.years[0]!, grassByCode('BER'), RISK).dormant.every((cause) => cause === undefined)).toBe(
+      true,
+    )
+    expect(
+      judgeYear(season.years[0]!, grassByCode('ARG'), { ...RISK, winterColour: true }).dormant.every(
+        (cause) => cause === undefined,
+      ),
+    ).toBe(true)
   })
 })
 
@@ -104,5 +126,8 @@ describe('seed that lies until spring', () => {
 test('the best day on falling soil beats the best on rising soil, each in its half of the year', () => {
   const { best } = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
   expect(best.falling!.good).toBeGreaterThan(best.rising!.good)
-  expect([best.falling!.day > toDay('2026-08-01') && best.falling!.day < toDay('2026-11-01'), best.rising!.day > toDay('2027-02-15') && best.rising!.day < toDay('2027-07-01')]).toEqual([true, true])
+  expect([
+    best.falling!.day > toDay('2026-08-01') && best.falling!.day < toDay('2026-11-01'),
+    best.rising!.day > toDay('2027-02-15') && best.rising!.day < toDay('2027-07-01'),
+  ]).toEqual([true, true])
 })

@@ -20,7 +20,11 @@ describe('emergence at a steady soil', () => {
     expect(Math.abs(steadyEmergenceDays(grass, tempC, 0.95)! - late)).toBeLessThan(0.12)
   })
 
-  test.each([['KBG', 10, 40], ['BER', 21, 15.3], ['BER', 30, 7.6]] as const)('%s at %s °C: half up in %s days', (code, tempC, median) => {
+  test.each([
+    ['KBG', 10, 40],
+    ['BER', 21, 15.3],
+    ['BER', 30, 7.6],
+  ] as const)('%s at %s °C: half up in %s days', (code, tempC, median) => {
     expect(Math.abs(steadyEmergenceDays(grassByCode(code), tempC)! - median)).toBeLessThan(0.1)
   })
 
@@ -32,7 +36,10 @@ describe('emergence at a steady soil', () => {
   })
 
   test.each([
-    ['PRG', 4, 14], ['TF', 4, 14], ['KBG', 10, 35], ['ARG', 5, 10],
+    ['PRG', 4, 14],
+    ['TF', 4, 14],
+    ['KBG', 10, 35],
+    ['ARG', 5, 10],
   ] as const)('%s at 18.3 °C falls into the range told to clients, %s to %s days', (code, least, most) => {
     // Common practice, no source.
     const days = steadyEmergenceDays(grassByCode(code), 18.3)!

@@ -1,11 +1,11 @@
 import { beforeAll, describe, expect, test } from 'vitest'
-import { climateFromNormals } from '../../climate/normals'
-import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
-import type { Ground } from '../../climate/soilCourse'
+import { climateFromNormals } from '../../weather/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import type { Ground } from '../../soil/soilCourse'
 import { grassByCode } from '../../grass/grasses'
-import { pureSeed } from '../../grass/blends'
-import { toDay } from '../../quantity/calendar'
-import { AS_TOLD, type Watering } from '../../watering/topLayer'
+import { pureSeed } from '../../seed/blends'
+import { toDay } from '../../measure/calendar'
+import { AS_TOLD, type Watering } from '../../water/topLayer'
 import { bedWater, bedWaters, dryHoursOf, moistureFactor, type SeedBed } from '../moisture'
 import { summarise } from '../outlook'
 import { buildSeason, DAYS_BEHIND, type Season } from '../season'
@@ -15,14 +15,32 @@ const GROUND: Ground = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'sandy l
 const TF = grassByCode('TF')
 const RISK: SeedbedRisk = { covering: 'covered', slopeShare: 0 }
 const times = (timesADay: number): Watering => ({ timesADay, bannedUntil: null })
-const bed = (watering: Watering, covered = true): SeedBed => ({ cover: covered ? 'compost' : 'none', coverMm: covered ? 5 : 0, watering })
+const bed = (watering: Watering, covered = true): SeedBed => ({
+  cover: covered ? 'compost' : 'none',
+  coverMm: covered ? 5 : 0,
+  watering,
+})
 let season: Season
 beforeAll(() => {
-  season = buildSeason({ today: toDay('2026-07-01'), observed: [], forecast: [], climate: climateFromNormals(COLUMBUS), ground: GROUND, years: 20, seed: 8 })
+  season = buildSeason({
+    today: toDay('2026-07-01'),
+    observed: [],
+    forecast: [],
+    climate: climateFromNormals(COLUMBUS),
+    ground: GROUND,
+    years: 20,
+    seed: 8,
+  })
 })
-const judged = (of: SeedBed): YearOutlook[] => season.years.map((year) => judgeYear(year, TF, RISK, bedWater(year.weather, GROUND, 0, of)))
-const good = (years: readonly YearOutlook[], from = DAYS_BEHIND + 75, days = 30) => years.reduce((sum, { cause }) => sum + cause.slice(from, from + days).filter((one) => one === null).length, 0)
-const dried = (years: readonly YearOutlook[]) => years.reduce((sum, { cause }) => sum + cause.slice(DAYS_BEHIND, DAYS_BEHIND + 120).filter((one) => one === 'dry').length, 0)
+const judged = (of: SeedBed): YearOutlook[] =>
+  season.years.map((year) => judgeYear(year, TF, RISK, bedWater(year.weather, GROUND, 0, of)))
+const good = (years: readonly YearOutlook[], from = DAYS_BEHIND + 75, days = 30) =>
+  years.reduce((sum, { cause }) => sum + cause.slice(from, from + days).filter((one) => one === null).length, 0)
+const dried = (years: readonly YearOutlook[]) =>
+  years.reduce(
+    (sum, { cause }) => sum + cause.slice(DAYS_BEHIND, DAYS_BEHIND + 120).filter((one) => one === 'dry').length,
+    0,
+  )
 
 test('germination keeps its speed down to half of the water, and stands still at a tenth', () => {
   expect([1, 0.5, 0.3, 0.1, 0].map(moistureFactor)).toEqual([1, 1, expect.closeTo(0.5, 9), 0, 0])
@@ -33,7 +51,9 @@ describe('drought', () => {
     const told = judged(bed(AS_TOLD))
     expect(dried(told)).toBe(0)
     const moist = season.years.map((year) => judgeYear(year, TF, RISK))
-    told.forEach(({ up50 }, y) => { expect(up50[DAYS_BEHIND + 70]! - moist[y]!.up50[DAYS_BEHIND + 70]!).toBeLessThanOrEqual(1) })
+    told.forEach(({ up50 }, y) => {
+      expect(up50[DAYS_BEHIND + 70]! - moist[y]!.up50[DAYS_BEHIND + 70]!).toBeLessThanOrEqual(1)
+    })
   })
 
   // From mid September on: before that, seed that lies dry comes up later and so meets less heat, which is another matter.
@@ -51,12 +71,15 @@ describe('drought', () => {
     const july = DAYS_BEHIND + 10
     const causes = (years: readonly YearOutlook[]) => years.map(({ cause }) => cause[july])
     expect(causes(none).filter((cause) => cause === 'cold')).toHaveLength(0)
-    expect(causes(none).filter((cause) => cause === 'dry').length).toBeGreaterThan(causes(told).filter((cause) => cause === 'dry').length)
+    expect(causes(none).filter((cause) => cause === 'dry').length).toBeGreaterThan(
+      causes(told).filter((cause) => cause === 'dry').length,
+    )
   })
 
   test('counts in the summary with all other causes, and the water a bed wants is told by sowing day', () => {
     const outlook = summarise(season, pureSeed('TF'), { ...RISK, bed: bed(times(1)) }, 75, COLUMBUS)
-    for (const { good: stands, causes } of outlook.sowing) expect(stands + Object.values(causes).reduce((a, b) => a + b, 0)).toBe(20)
+    for (const { good: stands, causes } of outlook.sowing)
+      expect(stands + Object.values(causes).reduce((a, b) => a + b, 0)).toBe(20)
     const [july, october] = [DAYS_BEHIND + 14, DAYS_BEHIND + 110].map((i) => outlook.sowing[i]!.water!)
     // Hot weeks want more than cool ones.
     expect(july!.mmADay).toBeGreaterThan(october!.mmADay)
@@ -67,12 +90,26 @@ describe('drought', () => {
 })
 
 describe('hours of the day the bed is too dry', () => {
-  const hours = (timesADay: number) => dryHoursOf(bedWaters(season.years.map(({ weather }) => weather), GROUND, 0, bed(times(timesADay))))(DAYS_BEHIND + 20, DAYS_BEHIND + 34)
+  const hours = (timesADay: number) =>
+    dryHoursOf(
+      bedWaters(
+        season.years.map(({ weather }) => weather),
+        GROUND,
+        0,
+        bed(times(timesADay)),
+      ),
+    )(DAYS_BEHIND + 20, DAYS_BEHIND + 34)
 
   test('agree with counting them one by one', () => {
-    const waters = bedWaters(season.years.map(({ weather }) => weather), GROUND, 0, bed(times(1)))
+    const waters = bedWaters(
+      season.years.map(({ weather }) => weather),
+      GROUND,
+      0,
+      bed(times(1)),
+    )
     let dry = 0
-    for (const { course } of waters) for (let i = (DAYS_BEHIND + 20) * 24; i < (DAYS_BEHIND + 34) * 24; i++) if (course.leftShare[i]! < 0.5) dry++
+    for (const { course } of waters)
+      for (let i = (DAYS_BEHIND + 20) * 24; i < (DAYS_BEHIND + 34) * 24; i++) if (course.leftShare[i]! < 0.5) dry++
     expect(dry).toBeGreaterThan(500)
     expect(hours(1).hoursADay).toBeCloseTo(dry / (14 * season.years.length), 1)
   })

@@ -1,12 +1,12 @@
 import { beforeAll, describe, expect, test } from 'vitest'
-import { climateFromNormals, dailyNormals, mirrored, type Normals } from '../../climate/normals'
-import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
-import { surfaceHourlyC, type Ground } from '../../climate/soilCourse'
-import { gaplessRun } from '../../climate/gaps'
-import type { DailyWeather } from '../../climate/weather'
+import { climateFromNormals, dailyNormals, mirrored, type Normals } from '../../weather/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { surfaceHourlyC, type Ground } from '../../soil/soilCourse'
+import { gaplessRun } from '../../weather/gaps'
+import type { DailyWeather } from '../../weather/weather'
 import { GRASSES, grassByCode } from '../../grass/grasses'
-import { pureSeed } from '../../grass/blends'
-import { addDays, dayNumber, toDay, type Day } from '../../quantity/calendar'
+import { pureSeed } from '../../seed/blends'
+import { addDays, dayNumber, toDay, type Day } from '../../measure/calendar'
 import { emergenceWorked } from '../emergenceWorking'
 import { dayOfHeight, firstCutMm, firstMowHeightMm, thermalTimeToHeight } from '../growth'
 import { briefOf, glanceOf, glanceOfBrief } from '../glance'
@@ -41,7 +41,8 @@ describe('the days behind', () => {
 
   test('are the same in every year, and a warm month leaves the soil of today warmer', () => {
     const [warm, cool] = [4, -4].map((shift) => season({ observed: record(addDays(TODAY, -60), 60, shift) }))
-    for (const year of warm!.years) expect(year.soil.probeDailyC[DAYS_BEHIND - 1]).toBe(warm!.years[0]!.soil.probeDailyC[DAYS_BEHIND - 1])
+    for (const year of warm!.years)
+      expect(year.soil.probeDailyC[DAYS_BEHIND - 1]).toBe(warm!.years[0]!.soil.probeDailyC[DAYS_BEHIND - 1])
     const soil = (each: typeof warm) => each!.years[0]!.soil.probeDailyC[DAYS_BEHIND - 1]!
     expect(soil(warm) - soil(cool)).toBeGreaterThan(5)
     expect(soil(warm) - soil(cool)).toBeLessThan(8)
@@ -50,7 +51,12 @@ describe('the days behind', () => {
 
 describe('the days ahead', () => {
   test('begin with the forecast and part from it over ten days', () => {
-    const forecast = Array.from({ length: 10 }, (_, i) => ({ day: addDays(TODAY, i), tmaxC: 31, tminC: 19, rainMm: i === 1 ? 20 : 0 }))
+    const forecast = Array.from({ length: 10 }, (_, i) => ({
+      day: addDays(TODAY, i),
+      tmaxC: 31,
+      tminC: 19,
+      rainMm: i === 1 ? 20 : 0,
+    }))
     const { years } = season({ forecast })
     const spread = (lead: number) => {
       const values = years.map(({ weather }) => weather.tmaxC[DAYS_BEHIND + lead]!)
@@ -74,11 +80,15 @@ test('more sun warms the ground, shade and dense turf keep it cooler', () => {
 
 describe('the outlook', () => {
   let outlook: Outlook
-  beforeAll(() => { outlook = summarise(season({ years: 30 }), pureSeed('TF'), COVERED, 75, COLUMBUS) })
+  beforeAll(() => {
+    outlook = summarise(season({ years: 30 }), pureSeed('TF'), COVERED, 75, COLUMBUS)
+  })
 
   test('spreads with distance and never crosses its own quantiles', () => {
     const { p05, p25, median, p75, p95 } = outlook.soilC
-    median.forEach((middle, i) => expect(p05[i]! <= p25[i]! && p25[i]! <= middle && middle <= p75[i]! && p75[i]! <= p95[i]!).toBe(true))
+    median.forEach((middle, i) =>
+      expect(p05[i]! <= p25[i]! && p25[i]! <= middle && middle <= p75[i]! && p75[i]! <= p95[i]!).toBe(true),
+    )
     const width = (lead: number) => p95[outlook.todayIndex + lead]! - p05[outlook.todayIndex + lead]!
     expect(width(60)).toBeGreaterThan(width(1))
   })
@@ -108,12 +118,15 @@ describe('the outlook', () => {
   })
 
   test('is brief for the list, and empty for a day it does not hold', () => {
-    expect(glanceOf(outlook, toDay('2026-09-12')).sowing?.good).toBe(outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!.good)
+    expect(glanceOf(outlook, toDay('2026-09-12')).sowing?.good).toBe(
+      outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!.good,
+    )
     expect(glanceOf(outlook, toDay('2030-01-01')).sowing).toBeNull()
     expect(glanceOf(outlook, null).sowing).toBeNull()
     // Kept in brief it tells the same of any day, also after a way through text.
     const brief = JSON.parse(JSON.stringify(briefOf(outlook))) as ReturnType<typeof briefOf>
-    for (const day of [null, toDay('2026-09-12'), toDay('2026-12-20'), toDay('2026-06-01'), toDay('2030-01-01')]) expect(glanceOfBrief(brief, day)).toEqual(glanceOf(outlook, day))
+    for (const day of [null, toDay('2026-09-12'), toDay('2026-12-20'), toDay('2026-06-01'), toDay('2030-01-01')])
+      expect(glanceOfBrief(brief, day)).toEqual(glanceOf(outlook, day))
     expect(JSON.stringify(brief).length * 5).toBeLessThan(JSON.stringify(outlook).length)
   })
 
@@ -130,7 +143,15 @@ test('frost is looked for from mild nights forward, and from cold ones until the
   const spring = summarise(season({ today: toDay('2026-03-20') }), pureSeed('TF'), COVERED, 75, COLUMBUS)
   expect(spring.frost?.kind).toBe('last')
   const south: Normals = mirrored(COLUMBUS)
-  const autumn = buildSeason({ today: toDay('2026-03-20'), observed: [], forecast: [], climate: climateFromNormals(south), ground: { ...GROUND, latDeg: -COLUMBUS_LAT }, years: 10, seed: 3 })
+  const autumn = buildSeason({
+    today: toDay('2026-03-20'),
+    observed: [],
+    forecast: [],
+    climate: climateFromNormals(south),
+    ground: { ...GROUND, latDeg: -COLUMBUS_LAT },
+    years: 10,
+    seed: 3,
+  })
   expect(summarise(autumn, pureSeed('TF'), COVERED, 75, south).frost?.kind).toBe('first')
 })
 
@@ -140,7 +161,8 @@ describe('growth', () => {
       const [to25, to50] = grass.growthCd
       expect(thermalTimeToHeight(grass, 25)).toBeCloseTo(to25, 9)
       expect(thermalTimeToHeight(grass, 50)).toBeCloseTo(to50, 9)
-      for (let mm = 1; mm < 100; mm++) expect(thermalTimeToHeight(grass, mm + 1)).toBeGreaterThan(thermalTimeToHeight(grass, mm))
+      for (let mm = 1; mm < 100; mm++)
+        expect(thermalTimeToHeight(grass, mm + 1)).toBeGreaterThan(thermalTimeToHeight(grass, mm))
     }
   })
 
@@ -169,14 +191,23 @@ test('quantiles lie between neighbours, and five days are averaged', () => {
 
 describe('a probe', () => {
   const observed = record(addDays(TODAY, -400), 400, 0)
-  const probe = (readings: { at: string; depthMm: number; tempC: number }[]) => ({ readings, ground: GROUND, clockAheadH: 0 })
-  const plain = season({ observed, years: 3 })
-  const mornings = (shiftK: number) => [-6, -5, -4, -3, -2, -1].map((d) => {
-    const day = addDays(TODAY, d)
-    // The model's own value at that hour, told by a season with one reading that is judged and not believed.
-    const [judged] = season({ observed, years: 1, probe: probe([{ at: `${day}T08:00`, depthMm: 50, tempC: -19 }]) }).readings
-    return { at: `${day}T08:00`, depthMm: 50, tempC: judged!.modelC + shiftK }
+  const probe = (readings: { at: string; depthMm: number; tempC: number }[]) => ({
+    readings,
+    ground: GROUND,
+    clockAheadH: 0,
   })
+  const plain = season({ observed, years: 3 })
+  const mornings = (shiftK: number) =>
+    [-6, -5, -4, -3, -2, -1].map((d) => {
+      const day = addDays(TODAY, d)
+      // The model's own value at that hour, told by a season with one reading that is judged and not believed.
+      const [judged] = season({
+        observed,
+        years: 1,
+        probe: probe([{ at: `${day}T08:00`, depthMm: 50, tempC: -19 }]),
+      }).readings
+      return { at: `${day}T08:00`, depthMm: 50, tempC: judged!.modelC + shiftK }
+    })
 
   test('that reads warmer brings the seed up sooner, and ahead it counts for less and less', () => {
     const warmer = season({ observed, years: 3, probe: probe(mornings(2)) })
@@ -186,9 +217,14 @@ describe('a probe', () => {
     expect(later!).toBeLessThan(0.1)
     const up = (of: typeof plain) => judgeYear(of.years[0]!, grassByCode('TF'), COVERED).up50[DAYS_BEHIND]!
     expect(up(warmer)).toBeLessThanOrEqual(up(plain))
-    expect(warmer.years[0]!.soil.probeDailyC[DAYS_BEHIND]! - plain.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeCloseTo(today!, 9)
+    expect(
+      warmer.years[0]!.soil.probeDailyC[DAYS_BEHIND]! - plain.years[0]!.soil.probeDailyC[DAYS_BEHIND]!,
+    ).toBeCloseTo(today!, 9)
     // The seedbed is kept in single precision: 2e-6 K at 20 °C.
-    expect(warmer.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]! - plain.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]!).toBeCloseTo(today!, 5)
+    expect(
+      warmer.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]! -
+        plain.years[1]!.soil.seedbedHourlyC[DAYS_BEHIND * 24 + 5]!,
+    ).toBeCloseTo(today!, 5)
   })
 
   test('of this very morning is judged, and stands on the line of any ground as far off as it was read', () => {
@@ -196,6 +232,8 @@ describe('a probe', () => {
     expect(read.readings).toHaveLength(1)
     const outlook = summarise(read, pureSeed('TF'), COVERED, 75, COLUMBUS)
     const at = indexOf(outlook, TODAY)
-    expect(readingOnLine(outlook, outlook.readings[0]!)! - (outlook.soilC.median[at]! - outlook.correctionK[at]!)).toBeCloseTo(20 - outlook.readings[0]!.modelC, 6)
+    expect(
+      readingOnLine(outlook, outlook.readings[0]!)! - (outlook.soilC.median[at]! - outlook.correctionK[at]!),
+    ).toBeCloseTo(20 - outlook.readings[0]!.modelC, 6)
   })
 })

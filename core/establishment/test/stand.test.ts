@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { emptyRun } from '../../climate/weather'
+import { emptyRun } from '../../weather/weather'
 import { grassByCode } from '../../grass/grasses'
-import { toDay } from '../../quantity/calendar'
+import { toDay } from '../../measure/calendar'
 import type { SeasonYear } from '../season'
 import { coverOf, coverShare, footprintCm2, oldMowIndex, seedlingsPerCm2, type Stand } from '../stand'
 
@@ -24,13 +24,20 @@ describe('the footprint of a seedling', () => {
   })
   test('makes a cover that grows with seedlings, warmth and what stands, and never passes all of it', () => {
     const share = fc.double({ min: 0, max: 1, noNaN: true })
-    fc.assert(fc.property(fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 1500, noNaN: true }), share, (n, cd, old) => {
-      const cover = coverShare(n, cd, old)
-      expect(cover).toBeGreaterThanOrEqual(old - 1e-12)
-      expect(cover).toBeLessThanOrEqual(1)
-      expect(coverShare(n + 1, cd, old)).toBeGreaterThanOrEqual(cover)
-      expect(coverShare(n, cd + 50, old)).toBeGreaterThanOrEqual(cover)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0, max: 1500, noNaN: true }),
+        share,
+        (n, cd, old) => {
+          const cover = coverShare(n, cd, old)
+          expect(cover).toBeGreaterThanOrEqual(old - 1e-12)
+          expect(cover).toBeLessThanOrEqual(1)
+          expect(coverShare(n + 1, cd, old)).toBeGreaterThanOrEqual(cover)
+          expect(coverShare(n, cd + 50, old)).toBeGreaterThanOrEqual(cover)
+        },
+      ),
+    )
   })
   // By hand: 0.6 seedlings a cm², each 0.525 cm²: 1 − exp(−0.315) = 0.2702; half of the ground old grass: 0.6351.
   test('is what a hand makes of it', () => {
@@ -41,7 +48,11 @@ describe('the footprint of a seedling', () => {
 
 describe('a bed after sowing', () => {
   test('counts on fewer seedlings among standing grass, and on the surface', () => {
-    expect([seedlingsPerCm2(STAND), seedlingsPerCm2({ ...STAND, keptShare: 0 }), seedlingsPerCm2({ ...STAND, keptShare: 0, buried: false })]).toEqual([0.3, 0.6, 0.4])
+    expect([
+      seedlingsPerCm2(STAND),
+      seedlingsPerCm2({ ...STAND, keptShare: 0 }),
+      seedlingsPerCm2({ ...STAND, keptShare: 0, buried: false }),
+    ]).toEqual([0.3, 0.6, 0.4])
   })
   test('is the old grass alone where nothing comes up within six weeks, and more the sooner it does', () => {
     const year = steady(16)

@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, test } from 'vitest'
-import { ATLANTA, ATLANTA_LAT } from '../../climate/test/stations'
-import { climateFromNormals, mirrored } from '../../climate/normals'
+import { ATLANTA, ATLANTA_LAT } from '../../weather/test/stations'
+import { climateFromNormals, mirrored } from '../../weather/normals'
 import { grassByCode } from '../../grass/grasses'
-import { pureSeed } from '../../grass/blends'
-import { addDays, dayOfYear, daysBetween, toDay } from '../../quantity/calendar'
+import { pureSeed } from '../../seed/blends'
+import { addDays, dayOfYear, daysBetween, toDay } from '../../measure/calendar'
 import { growingRuns } from '../growing'
 import { glanceOf } from '../glance'
 import { summarise } from '../outlook'
@@ -11,7 +11,15 @@ import { buildSeason, fiveDayMean, type Season } from '../season'
 import { judgeYear } from '../sowing'
 
 const seasonOf = (normals: typeof ATLANTA, latDeg: number, today: string): Season =>
-  buildSeason({ today: toDay(today), observed: [], forecast: [], climate: climateFromNormals(normals), ground: { latDeg, coastal: false, texture: 'sandy loam', cover: 'dense turf', sun: 'full' }, years: 80, seed: 7 })
+  buildSeason({
+    today: toDay(today),
+    observed: [],
+    forecast: [],
+    climate: climateFromNormals(normals),
+    ground: { latDeg, coastal: false, texture: 'sandy loam', cover: 'dense turf', sun: 'full' },
+    years: 80,
+    seed: 7,
+  })
 
 // Atlanta, normals of 1991-2020, from memory (reference §9).
 describe('warm-season turf at Atlanta', () => {
@@ -65,9 +73,23 @@ describe('warm-season turf at Atlanta', () => {
     const outlook = summarise(north, pureSeed('BER'), { covering: 'covered', slopeShare: 0 }, 40, ATLANTA)
     expect(glanceOf(outlook, null)).toMatchObject({ growing: growingRuns(north), rainShare: null })
     const today = toDay('2026-03-10')
-    const observed = Array.from({ length: 40 }, (_, i) => ({ day: addDays(today, i - 40), tmaxC: 16, tminC: 5, rainMm: i % 4 === 0 ? 8 : 0 }))
-    const wet = buildSeason({ today, observed, forecast: [], climate: climateFromNormals(ATLANTA), ground: { latDeg: ATLANTA_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }, years: 2, seed: 1 })
-    const share = (season: Season) => summarise(season, pureSeed('BER'), { covering: 'covered', slopeShare: 0 }, 40, ATLANTA).rainShare
+    const observed = Array.from({ length: 40 }, (_, i) => ({
+      day: addDays(today, i - 40),
+      tmaxC: 16,
+      tminC: 5,
+      rainMm: i % 4 === 0 ? 8 : 0,
+    }))
+    const wet = buildSeason({
+      today,
+      observed,
+      forecast: [],
+      climate: climateFromNormals(ATLANTA),
+      ground: { latDeg: ATLANTA_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' },
+      years: 2,
+      seed: 1,
+    })
+    const share = (season: Season) =>
+      summarise(season, pureSeed('BER'), { covering: 'covered', slopeShare: 0 }, 40, ATLANTA).rainShare
     // 7 days of 8 mm in four weeks of February and March, where 4.6 in (117 mm) a month are usual: some 105 mm.
     expect(share(wet)!).toBeGreaterThan(0.45)
     expect(share(wet)!).toBeLessThan(0.62)

@@ -1,18 +1,30 @@
 import { beforeAll, describe, expect, test } from 'vitest'
-import { climateFromNormals } from '../../climate/normals'
-import { COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
-import type { Ground } from '../../climate/soilCourse'
-import { pureSeed } from '../../grass/blends'
-import { toDay } from '../../quantity/calendar'
-import { AS_TOLD } from '../../watering/topLayer'
+import { climateFromNormals } from '../../weather/normals'
+import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import type { Ground } from '../../soil/soilCourse'
+import { pureSeed } from '../../seed/blends'
+import { toDay } from '../../measure/calendar'
+import { AS_TOLD } from '../../water/topLayer'
 import { summarise } from '../outlook'
 import { buildSeason, DAYS_BEHIND, type Season, type SeasonInput } from '../season'
 import type { SeedbedRisk } from '../sowing'
 import { oddsOf, variantsOf, type Variant } from '../whatIf'
 
 const GROUND: Ground = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }
-const RISK: SeedbedRisk = { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: 5, watering: AS_TOLD } }
-const INPUT: SeasonInput = { today: toDay('2026-08-01'), observed: [], forecast: [], climate: climateFromNormals(COLUMBUS), ground: GROUND, years: 12, seed: 5 }
+const RISK: SeedbedRisk = {
+  covering: 'covered',
+  slopeShare: 0,
+  bed: { cover: 'compost', coverMm: 5, watering: AS_TOLD },
+}
+const INPUT: SeasonInput = {
+  today: toDay('2026-08-01'),
+  observed: [],
+  forecast: [],
+  climate: climateFromNormals(COLUMBUS),
+  ground: GROUND,
+  years: 12,
+  seed: 5,
+}
 let season: Season
 let variants: Variant[]
 beforeAll(() => {
@@ -26,15 +38,26 @@ describe('what may be tried', () => {
     expect(variants[0]).toMatchObject({ code: 'plan', seed: pureSeed('TF'), ground: GROUND, risk: RISK })
     expect(new Set(variants.map(({ code }) => code)).size).toBe(variants.length)
     for (const { group, seed, ground, risk } of variants.slice(1)) {
-      const differs = [JSON.stringify(seed) !== JSON.stringify(pureSeed('TF')), JSON.stringify(ground) !== JSON.stringify(GROUND), risk.bed!.cover !== 'compost', JSON.stringify(risk.bed!.watering) !== JSON.stringify(AS_TOLD)]
+      const differs = [
+        JSON.stringify(seed) !== JSON.stringify(pureSeed('TF')),
+        JSON.stringify(ground) !== JSON.stringify(GROUND),
+        risk.bed!.cover !== 'compost',
+        JSON.stringify(risk.bed!.watering) !== JSON.stringify(AS_TOLD),
+      ]
       expect([group, differs.filter(Boolean).length]).toEqual([group, 1])
     }
     expect([...new Set(variants.map(({ group }) => group))]).toEqual(['plan', 'water', 'cover', 'sun', 'seed'])
   })
 
   test('of a warm-season lawn is other warm-season seed, and of winter colour no other seed', () => {
-    expect(variantsOf(pureSeed('BER'), GROUND, RISK).filter(({ group }) => group === 'seed').map(({ words }) => words)).toEqual(['zoysia'])
-    expect(variantsOf(pureSeed('ARG'), GROUND, { ...RISK, winterColour: true }).some(({ group }) => group === 'seed')).toBe(false)
+    expect(
+      variantsOf(pureSeed('BER'), GROUND, RISK)
+        .filter(({ group }) => group === 'seed')
+        .map(({ words }) => words),
+    ).toEqual(['zoysia'])
+    expect(
+      variantsOf(pureSeed('ARG'), GROUND, { ...RISK, winterColour: true }).some(({ group }) => group === 'seed'),
+    ).toBe(false)
   })
 })
 
@@ -44,7 +67,10 @@ describe('odds of a variant', () => {
     const plan = oddsOf(named('plan'), season)
     expect(plan.good).toEqual(summary.sowing.slice(DAYS_BEHIND).map(({ good }) => good))
     expect(plan.window?.best).toBe(summary.windows[0]?.best)
-    const sent = JSON.parse(JSON.stringify({ input: INPUT, variant: named('plan') })) as { input: SeasonInput; variant: Variant }
+    const sent = JSON.parse(JSON.stringify({ input: INPUT, variant: named('plan') })) as {
+      input: SeasonInput
+      variant: Variant
+    }
     expect(oddsOf(sent.variant, buildSeason(sent.input))).toEqual(plan)
   })
 
@@ -53,7 +79,9 @@ describe('odds of a variant', () => {
     expect(total('water 0')).toBeLessThan(total('plan'))
     expect(total('cover none')).toBeLessThan(total('plan'))
     const shaded = buildSeason({ ...INPUT, ground: named('sun dense').ground })
-    expect(shaded.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeLessThan(season.years[0]!.soil.probeDailyC[DAYS_BEHIND]!)
+    expect(shaded.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeLessThan(
+      season.years[0]!.soil.probeDailyC[DAYS_BEHIND]!,
+    )
     expect(oddsOf(named('sun dense'), shaded).good).toHaveLength(150)
   })
 })
@@ -61,14 +89,26 @@ describe('odds of a variant', () => {
 describe('zones of a lawn', () => {
   test('stand behind the plan with their own seed and exposure, and are judged by them', () => {
     const shade: Ground = { ...GROUND, sun: 'dense' }
-    const told = variantsOf(pureSeed('TF'), GROUND, RISK, [{ name: 'Front', seed: pureSeed('TF'), ground: GROUND, risk: RISK }, { name: 'Back', seed: pureSeed('KBG'), ground: shade, risk: RISK }])
-    expect(told.slice(0, 3).map(({ group, words }) => [group, words])).toEqual([['plan', 'as planned, tall fescue'], ['zone', 'Front: tall fescue'], ['zone', 'Back: Kentucky bluegrass']])
+    const told = variantsOf(pureSeed('TF'), GROUND, RISK, [
+      { name: 'Front', seed: pureSeed('TF'), ground: GROUND, risk: RISK },
+      { name: 'Back', seed: pureSeed('KBG'), ground: shade, risk: RISK },
+    ])
+    expect(told.slice(0, 3).map(({ group, words }) => [group, words])).toEqual([
+      ['plan', 'as planned, tall fescue'],
+      ['zone', 'Front: tall fescue'],
+      ['zone', 'Back: Kentucky bluegrass'],
+    ])
     // The front is the plan's own ground and seed: the same counts.
     expect(oddsOf(told[1]!, season).good).toEqual(oddsOf(told[0]!, season).good)
     expect(oddsOf(told[2]!, buildSeason({ ...INPUT, ground: shade })).good).not.toEqual(oddsOf(told[0]!, season).good)
   })
   test('in the transition zone may be tried with seed of the other season, elsewhere not', () => {
-    const seasons = (latDeg: number) => new Set(variantsOf(pureSeed('TF'), { ...GROUND, latDeg }, RISK).filter(({ group }) => group === 'seed').map(({ words }) => ['bermudagrass', 'zoysia'].includes(words)))
+    const seasons = (latDeg: number) =>
+      new Set(
+        variantsOf(pureSeed('TF'), { ...GROUND, latDeg }, RISK)
+          .filter(({ group }) => group === 'seed')
+          .map(({ words }) => ['bermudagrass', 'zoysia'].includes(words)),
+      )
     expect([seasons(36), seasons(-36), seasons(45)].map((told) => told.has(true))).toEqual([true, true, false])
   })
 })

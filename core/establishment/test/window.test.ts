@@ -1,9 +1,9 @@
 import { beforeAll, describe, expect, test } from 'vitest'
-import { ATLANTA, ATLANTA_LAT, COLUMBUS, COLUMBUS_LAT } from '../../climate/test/stations'
-import { climateFromNormals, mirrored, type Normals } from '../../climate/normals'
+import { ATLANTA, ATLANTA_LAT, COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { climateFromNormals, mirrored, type Normals } from '../../weather/normals'
 import { grassByCode, type GrassCode } from '../../grass/grasses'
-import { pureSeed } from '../../grass/blends'
-import { addDays, dayOfYear, daysBetween, toDay, type Day } from '../../quantity/calendar'
+import { pureSeed } from '../../seed/blends'
+import { addDays, dayOfYear, daysBetween, toDay, type Day } from '../../measure/calendar'
 import { buildSeason, DAYS_BEHIND, type Season } from '../season'
 import { judgeYear, type SeedbedRisk } from '../sowing'
 import { oddsByDay, sowingWindows, type SowingWindow } from '../window'
@@ -13,13 +13,33 @@ const YEARS = 80
 const COVERED: SeedbedRisk = { covering: 'covered', slopeShare: 0 }
 
 const seasonOf = (normals: Normals, latDeg: number, today: Day, years = YEARS, seed = 5): Season =>
-  buildSeason({ today, observed: [], forecast: [], climate: climateFromNormals(normals), ground: { latDeg, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }, years, seed })
+  buildSeason({
+    today,
+    observed: [],
+    forecast: [],
+    climate: climateFromNormals(normals),
+    ground: { latDeg, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' },
+    years,
+    seed,
+  })
 
-interface Dated extends SowingWindow { first: Day; last: Day; top: Day; share: number }
+interface Dated extends SowingWindow {
+  first: Day
+  last: Day
+  top: Day
+  share: number
+}
 function windowsOf(season: Season, code: GrassCode, risk = COVERED): Dated[] {
-  const odds = oddsByDay(season.years.map((year) => judgeYear(year, grassByCode(code), risk)), DAYS_BEHIND + 365)
+  const odds = oddsByDay(
+    season.years.map((year) => judgeYear(year, grassByCode(code), risk)),
+    DAYS_BEHIND + 365,
+  )
   return sowingWindows(odds, season.years.length, DAYS_BEHIND, DAYS_BEHIND + 364).map((w) => ({
-    ...w, first: addDays(season.first, w.from), last: addDays(season.first, w.to), top: addDays(season.first, w.best), share: w.bestGood / season.years.length,
+    ...w,
+    first: addDays(season.first, w.from),
+    last: addDays(season.first, w.to),
+    top: addDays(season.first, w.best),
+    share: w.bestGood / season.years.length,
   }))
 }
 
@@ -34,7 +54,11 @@ describe('Columbus, Ohio', () => {
     spring = seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-01-15'))
   })
 
-  test.each([['PRG', '2026-09-17'], ['TF', '2026-09-14'], ['KBG', '2026-08-30']] as const)('%s is best sown within a fortnight of %s', (code, middle) => {
+  test.each([
+    ['PRG', '2026-09-17'],
+    ['TF', '2026-09-14'],
+    ['KBG', '2026-08-30'],
+  ] as const)('%s is best sown within a fortnight of %s', (code, middle) => {
     const [window] = windowsOf(autumn, code)
     const centre = addDays(window!.first, Math.round(daysBetween(window!.first, window!.last) / 2))
     expect(Math.abs(daysBetween(toDay(middle), centre))).toBeLessThanOrEqual(14)
@@ -55,7 +79,10 @@ describe('Columbus, Ohio', () => {
   test('tall fescue makes a stand in autumn as often as the independent calculation says, and less often in spring', () => {
     const [inAutumn] = windowsOf(autumn, 'TF')
     expect(Math.abs(inAutumn!.share - 0.86)).toBeLessThan(0.1)
-    const inSpring = oddsByDay(spring.years.map((year) => judgeYear(year, grassByCode('TF'), COVERED)), DAYS_BEHIND + 170)
+    const inSpring = oddsByDay(
+      spring.years.map((year) => judgeYear(year, grassByCode('TF'), COVERED)),
+      DAYS_BEHIND + 170,
+    )
     const best = Math.max(...inSpring.slice(DAYS_BEHIND).map(({ good }) => good)) / YEARS
     expect(Math.abs(best - 0.56)).toBeLessThan(0.1)
     expect(best).toBeLessThan(inAutumn!.share)
@@ -67,12 +94,18 @@ describe('Columbus, Ohio', () => {
     const [there] = windowsOf(south, 'TF')
     const halfYear = (a: Day, b: Day) => Math.abs(((dayOfYear(b) - dayOfYear(a) + 365) % 365) - 182)
     // Other months have other lengths, and other days are drawn: the middle of the window is compared.
-    expect(halfYear(addDays(here!.first, here!.to - here!.from >> 1), addDays(there!.first, there!.to - there!.from >> 1))).toBeLessThanOrEqual(5)
+    expect(
+      halfYear(
+        addDays(here!.first, (here!.to - here!.from) >> 1),
+        addDays(there!.first, (there!.to - there!.from) >> 1),
+      ),
+    ).toBeLessThanOrEqual(5)
   })
 
   test('bare seedbeds on a slope are never washed out less often than covered level ones', () => {
     for (const year of autumn.years.slice(0, 10)) {
-      const washed = (risk: SeedbedRisk) => judgeYear(year, grassByCode('TF'), risk).cause.filter((cause) => cause === 'washout').length
+      const washed = (risk: SeedbedRisk) =>
+        judgeYear(year, grassByCode('TF'), risk).cause.filter((cause) => cause === 'washout').length
       expect(washed({ covering: 'bare', slopeShare: 0.1 })).toBeGreaterThanOrEqual(washed(COVERED))
     }
   })
@@ -88,22 +121,33 @@ describe('Atlanta', () => {
 
   test('a colder soil never brings seed up sooner', () => {
     const [year] = season.years
-    const colder = { ...year!, soil: { ...year!.soil, seedbedHourlyC: year!.soil.seedbedHourlyC.map((t) => Math.min(t, 24) - 2) } }
-    const mild = { ...year!, soil: { ...year!.soil, seedbedHourlyC: year!.soil.seedbedHourlyC.map((t) => Math.min(t, 24)) } }
+    const colder = {
+      ...year!,
+      soil: { ...year!.soil, seedbedHourlyC: year!.soil.seedbedHourlyC.map((t) => Math.min(t, 24) - 2) },
+    }
+    const mild = {
+      ...year!,
+      soil: { ...year!.soil, seedbedHourlyC: year!.soil.seedbedHourlyC.map((t) => Math.min(t, 24)) },
+    }
     const [slow, quick] = [colder, mild].map((y) => judgeYear(y, grassByCode('TF'), COVERED).up50)
     slow!.forEach((day, i) => expect(day).toBeGreaterThanOrEqual(quick![i]!))
   })
 
   test('the summary tells the same odds, and names a window only where half of the years are good', () => {
     const outlook = summarise(season, pureSeed('TF'), COVERED, 75, ATLANTA)
-    expect(outlook.sowing.every(({ good, causes }) => good + causes.cold + causes.frost + causes.heat + causes.washout + causes.dry === 30)).toBe(true)
+    expect(
+      outlook.sowing.every(
+        ({ good, causes }) => good + causes.cold + causes.frost + causes.heat + causes.washout + causes.dry === 30,
+      ),
+    ).toBe(true)
     expect(outlook.windows.every(({ bestGood }) => bestGood >= 13)).toBe(true)
     expect(outlook.soilC.median).toHaveLength(DAYS_BEHIND + 150)
   })
 })
 
 test('the same seed gives the same season, and impossible numbers of years are refused', () => {
-  const probe = (seed: number) => Array.from(seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'), 2, seed).years[1]!.soil.probeDailyC)
+  const probe = (seed: number) =>
+    Array.from(seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'), 2, seed).years[1]!.soil.probeDailyC)
   expect(probe(1)).toEqual(probe(1))
   expect(probe(1)).not.toEqual(probe(2))
   expect(() => seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'), 0)).toThrow(RangeError)

@@ -1,14 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ZONE } from '../../programme/test/ground'
+import { ZONE } from '../../job/test/ground'
 import type { ZoneSurvey } from '../../site/zone'
 import { judgeGrasses, type GrassWishes } from '../choice'
 import { GRASSES, type GrassCode } from '../grasses'
 import { swardByCode, SWARDS } from '../swards'
 
-const judge = (zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) => judgeGrasses({ ...ZONE, ...zone }, { look: 'family', latDeg: 37, ...wishes })
-const of = (code: GrassCode, zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) => judge(zone, wishes).find(({ grass }) => grass.code === code)!
-const says = (code: GrassCode, zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) => of(code, zone, wishes).conflicts.map(({ text }) => text.map((part) => (typeof part === 'string' ? part : '#')).join('')).join(' ')
+const judge = (zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) =>
+  judgeGrasses({ ...ZONE, ...zone }, { look: 'family', latDeg: 37, ...wishes })
+const of = (code: GrassCode, zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) =>
+  judge(zone, wishes).find(({ grass }) => grass.code === code)!
+const says = (code: GrassCode, zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) =>
+  of(code, zone, wishes)
+    .conflicts.map(({ text }) => text.map((part) => (typeof part === 'string' ? part : '#')).join(''))
+    .join(' ')
 
 describe('the grass for a zone', () => {
   test('that is there already, in sun and at its height, is the first choice', () => {
@@ -19,7 +24,8 @@ describe('the grass for a zone', () => {
 
   test('below three hours of sun is none: every one is held', () => {
     // Handbook knowledge, from memory: below 3 h no turf lasts.
-    for (const { conflicts, suits } of judge({ sunHours: 2.5 })) expect([suits, conflicts[0]!.state]).toEqual([false, 'hold'])
+    for (const { conflicts, suits } of judge({ sunHours: 2.5 }))
+      expect([suits, conflicts[0]!.state]).toEqual([false, 'hold'])
   })
 
   test('in part shade is a fine fescue or tall fescue, and not bluegrass or bermuda', () => {
@@ -55,25 +61,48 @@ describe('the grass for a zone', () => {
   })
 
   test('is ranked: the best first, all told, and each conflict with its source', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 14, noNaN: true }), fc.double({ min: -60, max: 60, noNaN: true }), fc.constantFrom(...SWARDS.map(({ code }) => code)), fc.integer({ min: 5, max: 120 }), (sunHours, latDeg, sward, keptMm) => {
-      const verdicts = judge({ sunHours, sward, keptMm }, { latDeg })
-      expect(verdicts.map(({ grass }) => grass.code).sort()).toEqual(GRASSES.map(({ code }) => code).sort())
-      expect(verdicts.map(({ score }) => score)).toEqual(verdicts.map(({ score }) => score).sort((a, b) => a - b))
-      for (const { conflicts } of verdicts) for (const { source } of conflicts) expect(source!.text.length).toBeGreaterThan(3)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 14, noNaN: true }),
+        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.constantFrom(...SWARDS.map(({ code }) => code)),
+        fc.integer({ min: 5, max: 120 }),
+        (sunHours, latDeg, sward, keptMm) => {
+          const verdicts = judge({ sunHours, sward, keptMm }, { latDeg })
+          expect(verdicts.map(({ grass }) => grass.code).sort()).toEqual(GRASSES.map(({ code }) => code).sort())
+          expect(verdicts.map(({ score }) => score)).toEqual(verdicts.map(({ score }) => score).sort((a, b) => a - b))
+          for (const { conflicts } of verdicts)
+            for (const { source } of conflicts) expect(source!.text.length).toBeGreaterThan(3)
+        },
+      ),
+    )
   })
 
   test('with more sun is never worse off', () => {
-    fc.assert(fc.property(fc.constantFrom(...GRASSES.map(({ code }) => code)), fc.double({ min: 0, max: 14, noNaN: true }), fc.double({ min: 0, max: 14, noNaN: true }), (code, a, b) => {
-      expect(of(code, { sunHours: Math.max(a, b) }).score).toBeLessThanOrEqual(of(code, { sunHours: Math.min(a, b) }).score)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...GRASSES.map(({ code }) => code)),
+        fc.double({ min: 0, max: 14, noNaN: true }),
+        fc.double({ min: 0, max: 14, noNaN: true }),
+        (code, a, b) => {
+          expect(of(code, { sunHours: Math.max(a, b) }).score).toBeLessThanOrEqual(
+            of(code, { sunHours: Math.min(a, b) }).score,
+          )
+        },
+      ),
+    )
   })
 })
 
 test('standing turfs are told by habit and season', () => {
   // Habit as handbooks have it, from memory: bunch ryegrass and tall fescue; runners in bluegrass, bermuda, zoysia, St. Augustine.
   for (const code of ['PRG', 'TF', 'CHF', 'HF', 'ARG']) expect([code, swardByCode(code).spreads]).toEqual([code, false])
-  for (const code of ['KBG', 'BER', 'ZOY', 'SAG', 'HBER']) expect([code, swardByCode(code).spreads]).toEqual([code, true])
-  expect(SWARDS.filter(({ season }) => season === 'warm').map(({ code }) => code).sort()).toEqual(['BAH', 'BER', 'BUF', 'CEN', 'HBER', 'KIK', 'SAG', 'ZOY'])
+  for (const code of ['KBG', 'BER', 'ZOY', 'SAG', 'HBER'])
+    expect([code, swardByCode(code).spreads]).toEqual([code, true])
+  expect(
+    SWARDS.filter(({ season }) => season === 'warm')
+      .map(({ code }) => code)
+      .sort(),
+  ).toEqual(['BAH', 'BER', 'BUF', 'CEN', 'HBER', 'KIK', 'SAG', 'ZOY'])
   expect(() => swardByCode('OAK')).toThrow(RangeError)
 })

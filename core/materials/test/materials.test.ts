@@ -1,17 +1,22 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { grassByCode } from '../../grass/grasses'
-import { G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, M2_PER_FT2, MM_PER_INCH } from '../../quantity/units'
-import { cubicYards } from '../../quantity/figure'
+import { G_PER_M2_PER_LB_PER_1000FT2, KG_PER_LB, M2_PER_FT2, MM_PER_INCH } from '../../measure/units'
+import { cubicYards } from '../../measure/figure'
 import { pickBags } from '../bags'
 import { feedNeed, parseAnalysis } from '../feed'
-import { pureSeed } from '../../grass/blends'
-import { liveShare, overseedRate, seedNeed, seedsPerCm2 } from '../seed'
+import { pureSeed } from '../../seed/blends'
+import { liveShare, overseedRate, seedNeed, seedsPerCm2 } from '../../seed/liveSeed'
 import { layerVolume } from '../volume'
 
 const THOUSAND_FT2 = 1000 * M2_PER_FT2
 const user = { kind: 'user', text: 'test' } as const
-const lot = (purityShare: number, germinationShare: number) => ({ purityShare, germinationShare, coatingShare: 0, purityOfBareSeed: false })
+const lot = (purityShare: number, germinationShare: number) => ({
+  purityShare,
+  germinationShare,
+  coatingShare: 0,
+  purityOfBareSeed: false,
+})
 
 describe('seed', () => {
   test('0.98 pure and 0.85 sprouting is 0.833 live, so 8 lb of live seed takes 9.60 lb of product', () => {
@@ -26,7 +31,8 @@ describe('seed', () => {
     // Common practice, no source.
     const coated = { ...lot(0.98, 0.85), coatingShare: 1 / 3, purityOfBareSeed: true }
     const rate = 1 * G_PER_M2_PER_LB_PER_1000FT2
-    const ratio = seedNeed(100, rate, coated, user).product.value / seedNeed(100, rate, lot(0.98, 0.85), user).product.value
+    const ratio =
+      seedNeed(100, rate, coated, user).product.value / seedNeed(100, rate, lot(0.98, 0.85), user).product.value
     expect(ratio).toBeCloseTo(1.5, 9)
     expect(liveShare({ ...coated, purityOfBareSeed: false })).toBeCloseTo(0.833, 6)
   })
@@ -44,30 +50,51 @@ describe('seed', () => {
 
   test('the working of the load multiplies out to its result', () => {
     const { working, value } = seedNeed(612, 17, lot(0.98, 0.9), user).product
-    const [rate, purity, germination, , area] = working.lines.map((line) => line.value.value) as [number, number, number, number, number]
-    expect((rate / (purity * germination)) * area / 1000).toBeCloseTo(value, 9)
+    const [rate, purity, germination, , area] = working.lines.map((line) => line.value.value) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+    ]
+    expect(((rate / (purity * germination)) * area) / 1000).toBeCloseTo(value, 9)
   })
 })
 
 describe('bags', () => {
   test('priced bags are picked by price, unpriced ones by what is left over', () => {
-    expect(pickBags(26, [{ massKg: 20, priceMinor: 9000 }, { massKg: 5, priceMinor: 5000 }])).toMatchObject({ counts: [2, 0], priceMinor: 18000 })
-    expect(pickBags(26, [{ massKg: 20, priceMinor: null }, { massKg: 5, priceMinor: null }])).toMatchObject({ counts: [1, 2], leftOverKg: 4 })
+    expect(
+      pickBags(26, [
+        { massKg: 20, priceMinor: 9000 },
+        { massKg: 5, priceMinor: 5000 },
+      ]),
+    ).toMatchObject({ counts: [2, 0], priceMinor: 18000 })
+    expect(
+      pickBags(26, [
+        { massKg: 20, priceMinor: null },
+        { massKg: 5, priceMinor: null },
+      ]),
+    ).toMatchObject({ counts: [1, 2], leftOverKg: 4 })
   })
 
   test('no cheaper combination exists, against every combination tried', () => {
     const size = fc.record({ massKg: fc.integer({ min: 1, max: 25 }), priceMinor: fc.integer({ min: 100, max: 9000 }) })
-    fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.array(size, { minLength: 1, maxLength: 3 }), (need, sizes) => {
-      let cheapest = Number.POSITIVE_INFINITY
-      const tryAll = (i: number, mass: number, price: number): void => {
-        if (mass >= need) cheapest = Math.min(cheapest, price)
-        else if (i < sizes.length) for (let n = 0; mass + (n - 1) * sizes[i]!.massKg < need; n++) tryAll(i + 1, mass + n * sizes[i]!.massKg, price + n * sizes[i]!.priceMinor)
-      }
-      tryAll(0, 0, 0)
-      const pick = pickBags(need, sizes)
-      expect(pick.priceMinor).toBe(cheapest)
-      expect(pick.totalKg).toBeGreaterThanOrEqual(need)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.array(size, { minLength: 1, maxLength: 3 }), (need, sizes) => {
+        let cheapest = Number.POSITIVE_INFINITY
+        const tryAll = (i: number, mass: number, price: number): void => {
+          if (mass >= need) cheapest = Math.min(cheapest, price)
+          else if (i < sizes.length)
+            for (let n = 0; mass + (n - 1) * sizes[i]!.massKg < need; n++)
+              tryAll(i + 1, mass + n * sizes[i]!.massKg, price + n * sizes[i]!.priceMinor)
+        }
+        tryAll(0, 0, 0)
+        const pick = pickBags(need, sizes)
+        expect(pick.priceMinor).toBe(cheapest)
+        expect(pick.totalKg).toBeGreaterThanOrEqual(need)
+      }),
+      { numRuns: 60 },
+    )
   })
 
   test('impossible needs are refused', () => {

@@ -7,18 +7,31 @@ const grid = (rowsMm: number[][], spacingM = 1) => ({ name: '', spacingM, widthM
 test('a bowl comes out as its formula, half of the cylinder round it, as the grid gets finer', () => {
   // Volume of a paraboloid: ½·π·r²·depth; any handbook of solids.
   const n = 60
-  const rows = Array.from({ length: n + 1 }, (_, r) => Array.from({ length: n + 1 }, (_, c) => Math.max(0, 100 * (1 - ((r - n / 2) ** 2 + (c - n / 2) ** 2) / (n / 2) ** 2))))
+  const rows = Array.from({ length: n + 1 }, (_, r) =>
+    Array.from({ length: n + 1 }, (_, c) =>
+      Math.max(0, 100 * (1 - ((r - n / 2) ** 2 + (c - n / 2) ** 2) / (n / 2) ** 2)),
+    ),
+  )
   const { volume, deepestMm } = measureHollow(grid(rows, 4 / n))
   expect(volume.value / ((Math.PI / 2) * 2 ** 2 * 0.1)).toBeCloseTo(1, 2)
   expect(deepestMm).toBe(100)
 })
 
 test('a slope in both directions is its mean depth times its ground, exactly', () => {
-  fc.assert(fc.property(fc.integer({ min: 2, max: 6 }), fc.integer({ min: 2, max: 6 }), fc.double({ min: 0.5, max: 9, noNaN: true }), (rows, columns, step) => {
-    const depths = Array.from({ length: rows }, (_, r) => Array.from({ length: columns }, (_, c) => step * (r + c) + 1))
-    const mean = (depths[0]![0]! + depths[rows - 1]![columns - 1]!) / 2
-    expect(measureHollow(grid(depths)).volume.value).toBeCloseTo((mean / 1000) * (rows - 1) * (columns - 1), 9)
-  }))
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 2, max: 6 }),
+      fc.integer({ min: 2, max: 6 }),
+      fc.double({ min: 0.5, max: 9, noNaN: true }),
+      (rows, columns, step) => {
+        const depths = Array.from({ length: rows }, (_, r) =>
+          Array.from({ length: columns }, (_, c) => step * (r + c) + 1),
+        )
+        const mean = (depths[0]![0]! + depths[rows - 1]![columns - 1]!) / 2
+        expect(measureHollow(grid(depths)).volume.value).toBeCloseTo((mean / 1000) * (rows - 1) * (columns - 1), 9)
+      },
+    ),
+  )
 })
 
 test('a string over a trench: its section times its width', () => {
@@ -30,8 +43,18 @@ test('a string over a trench: its section times its width', () => {
 
 test('what is no grid is refused in words', () => {
   expect(() => measureHollow(grid([[1, 2], [3]]))).toThrow(/as many depths/)
-  expect(() => measureHollow(grid([[0, 0], [0, 0]]))).toThrow(/above 0/)
-  expect(parseDepthRows('0 10 20 / 5, 15, 25')).toEqual([[0, 10, 20], [5, 15, 25]])
+  expect(() =>
+    measureHollow(
+      grid([
+        [0, 0],
+        [0, 0],
+      ]),
+    ),
+  ).toThrow(/above 0/)
+  expect(parseDepthRows('0 10 20 / 5, 15, 25')).toEqual([
+    [0, 10, 20],
+    [5, 15, 25],
+  ])
   for (const bad of ['', '1 two 3', '4 -5 6']) expect(parseDepthRows(bad)).toBeUndefined()
 })
 

@@ -24,25 +24,35 @@ describe('a picture under the plan', () => {
   })
 
   test('scaled by a length has that length between the two pixels, and its first point where it was, however it is turned', () => {
-    fc.assert(fc.property(pixel, pixel, fc.double({ min: 1, max: 60, noNaN: true }), fc.integer({ min: -180, max: 179 }), (a, b, lengthM, turnDeg) => {
-      fc.pre(Math.hypot(a[0] - b[0], a[1] - b[1]) > 50)
-      const turned = turnedTo(picture, turnDeg)
-      const from = onPlan(turned, a)
-      const fits = (lengthM / Math.hypot(a[0] - b[0], a[1] - b[1]))
-      fc.pre(fits > 0.001 && fits < 1.9)
-      const scaled = scaledBy(turned, from, onPlan(turned, b), lengthM)
-      expect(distanceM(onPlan(scaled, a), onPlan(scaled, b))).toBeCloseTo(lengthM, 6)
-      expect(distanceM(onPlan(scaled, a), from)).toBeLessThan(1e-6)
-    }))
+    fc.assert(
+      fc.property(
+        pixel,
+        pixel,
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.integer({ min: -180, max: 179 }),
+        (a, b, lengthM, turnDeg) => {
+          fc.pre(Math.hypot(a[0] - b[0], a[1] - b[1]) > 50)
+          const turned = turnedTo(picture, turnDeg)
+          const from = onPlan(turned, a)
+          const fits = lengthM / Math.hypot(a[0] - b[0], a[1] - b[1])
+          fc.pre(fits > 0.001 && fits < 1.9)
+          const scaled = scaledBy(turned, from, onPlan(turned, b), lengthM)
+          expect(distanceM(onPlan(scaled, a), onPlan(scaled, b))).toBeCloseTo(lengthM, 6)
+          expect(distanceM(onPlan(scaled, a), from)).toBeLessThan(1e-6)
+        },
+      ),
+    )
   })
 
   test('moved or turned keeps every length', () => {
-    fc.assert(fc.property(pixel, pixel, fc.double({ min: -400, max: 400, noNaN: true }), (a, b, turn) => {
-      const was = distanceM(onPlan(picture, a), onPlan(picture, b))
-      const now = turnedTo(movedFrom(picture, [0, 0], [7, -3]), turn)
-      expect(distanceM(onPlan(now, a), onPlan(now, b))).toBeCloseTo(was, 6)
-      expect(Math.abs(now.turnDeg)).toBeLessThanOrEqual(180)
-    }))
+    fc.assert(
+      fc.property(pixel, pixel, fc.double({ min: -400, max: 400, noNaN: true }), (a, b, turn) => {
+        const was = distanceM(onPlan(picture, a), onPlan(picture, b))
+        const now = turnedTo(movedFrom(picture, [0, 0], [7, -3]), turn)
+        expect(distanceM(onPlan(now, a), onPlan(now, b))).toBeCloseTo(was, 6)
+        expect(Math.abs(now.turnDeg)).toBeLessThanOrEqual(180)
+      }),
+    )
     const [from, to]: [PointM, PointM] = [onPlan(picture, [100, 100]), [3, 4]]
     expect(onPlan(movedFrom(picture, from, to), [100, 100])).toEqual([expect.closeTo(3, 9), expect.closeTo(4, 9)])
   })

@@ -4,7 +4,7 @@ import { answer } from '../../utils/answer'
 import { bodyOf } from '../../utils/ask'
 import { Refusal } from '../../utils/refusal'
 import { LAST_STANDIN_DAY } from '../../weather/standin'
-import { addDays } from '#core/quantity/calendar'
+import { addDays } from '#core/measure/calendar'
 
 /** Steps the demo's clock; its devices deliver the days it passes when they are next asked. */
 export default answer(async (event, { firm, today }) => {

@@ -7,7 +7,7 @@ import { createHash, randomUUID } from 'node:crypto'
 import { beforeAll, expect, test } from 'vitest'
 import { addLawn } from '../../records/lawns'
 import { addStation, keepWeather } from '../../records/stations'
-import { toDay } from '#core/quantity/calendar'
+import { toDay } from '#core/measure/calendar'
 import { newFirm, owner, useTestDatabase } from '../database'
 
 useTestDatabase()

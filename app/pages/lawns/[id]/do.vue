@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/quantity/calendar'
-import { operationByCode } from '#core/programme/catalogue'
-import { codeOf, type Phase } from '#core/programme/operations'
-import type { Slip } from '#core/programme/sequence'
+import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
+import { operationByCode } from '#core/job/operations/catalogue'
+import { codeOf, type Phase } from '#core/job/operations/operations'
+import type { Slip } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 

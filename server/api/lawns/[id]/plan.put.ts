@@ -1,5 +1,5 @@
 import { planSchema, pricesChanged } from '#contract/lawn'
-import { labelForbids } from '#core/programme/decide'
+import { labelForbids } from '#core/job/decision/decide'
 import { authorOf } from '../../../records/firms'
 import { savePlan } from '../../../records/plans'
 import { answer } from '../../../utils/answer'

@@ -1,4 +1,4 @@
-import { addDays } from '#core/quantity/calendar'
+import { addDays } from '#core/measure/calendar'
 import { forecastSchema, MOST_FORECAST_DAYS } from '#contract/station'
 import { replaceForecast } from '../../../records/stations'
 import { answer } from '../../../utils/answer'

@@ -1,5 +1,5 @@
-import type { ForecastDay } from '#core/climate/weather'
-import { addDays } from '#core/quantity/calendar'
+import type { ForecastDay } from '#core/weather/weather'
+import { addDays } from '#core/measure/calendar'
 import { importSchema, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
 import { compute } from '../../../compute/pool'
 import { keepWeatherRows, replaceForecast } from '../../../records/stations'

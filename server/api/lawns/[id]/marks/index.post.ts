@@ -1,5 +1,5 @@
 import { markSchema } from '#contract/work'
-import { addDays, daysBetween } from '#core/quantity/calendar'
+import { addDays, daysBetween } from '#core/measure/calendar'
 import { authorOf } from '../../../../records/firms'
 import { markDone } from '../../../../records/workDone'
 import { answer } from '../../../../utils/answer'

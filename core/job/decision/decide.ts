@@ -1,0 +1,183 @@
+import { grassByCode } from '../../grass/grasses'
+import { swardByCode } from '../../grass/swards'
+import { addDays, shortDay, type Day } from '../../measure/calendar'
+import { figure } from '../../measure/figure'
+import type { Gate } from '../../explain/judgement'
+import type { Phrase } from '../../explain/phrase'
+import type { Application } from '../../site/survey'
+import type { ZoneSurvey } from '../../site/zone'
+import { sourceOf, type LimitCode, type Planning } from '../planningFigures'
+import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from './programmes'
+import { MEASURE_QUANTITY, type Condition, type Findings, type Measure, type Rule } from './rule'
+import { RULES } from './rules'
+import type { Schools } from './practices'
+
+/** What of the whole lawn bears on every zone. */
+export interface LawnFindings {
+  ph: number | null
+  timesADay: number | null
+  irrigated: boolean
+  goal: string | null
+  winterOpen: boolean
+}
+
+/** A programme against one zone. */
+export interface Verdict {
+  programme: ProgrammeCode
+  fits: boolean
+  /** Why not, where it does not. */
+  refusals: Gate[]
+  risks: Gate[]
+  adds: Gate[]
+}
+
+export interface ZoneDecision {
+  zone: ZoneSurvey
+  verdicts: Record<ProgrammeCode, Verdict>
+  /** Where the rules lean, and why; undefined where nothing fits. */
+  leans?: { programme: ProgrammeCode; because: Gate }
+  /** Causes that keep seed off this zone until they are dealt with. */
+  waits: Gate[]
+}
+
+/** The zone as the rules read it. */
+export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, schools: Pick<Schools, 'kill'>): Findings {
+  const grass = grassByCode(zone.grass)
+  const sward = zone.sward ? swardByCode(zone.sward) : undefined
+  return {
+    desirable: zone.desirableShare,
+    weeds: zone.weedShare,
+    coarse: zone.coarseShare,
+    bare: zone.bareShare,
+    patchy: zone.barePatchy,
+    thatch: zone.thatchMm,
+    driver: zone.driverMm,
+    penetrometer: zone.penetrometerKPa,
+    deepest: zone.deepestMm,
+    sun: zone.sunHours,
+    sunNeed: grass.sunHours,
+    slope: zone.slopeShare,
+    kept: zone.keptMm ?? zone.mowingHeightMm,
+    wear: zone.wear,
+    drainage: zone.drainage,
+    killSchool: schools.kill,
+    ...lawn,
+    // Unsaid, what grows is taken for the season of the grass wanted.
+    warmSward: (sward?.season ?? grass.season) === 'warm',
+    spreads: sward?.spreads ?? grass.season === 'warm',
+    bermuda: (zone.sward ?? zone.grass) === 'BER' || zone.sward === 'HBER',
+    warmWanted: grass.season === 'warm',
+  }
+}
+
+function holds([measure, how, against]: Condition, findings: Findings, planning: Planning): boolean {
+  const found = findings[measure]
+  if (how === 'is') return found === against
+  // What nobody has looked at is neither one thing nor the other.
+  if (how === 'not') return found !== against
+  if (typeof found !== 'number') return false
+  const limit = typeof against === 'number' ? against : planning[against as LimitCode]
+  return how === '<' ? found < limit : how === '<=' ? found <= limit : how === '>' ? found > limit : found >= limit
+}
+
+const applies = ({ when, any }: Rule, findings: Findings, planning: Planning): boolean =>
+  when.every((condition) => holds(condition, findings, planning)) &&
+  (!any || any.some((condition) => holds(condition, findings, planning)))
+
+const concerns = ({ of }: Rule, code: ProgrammeCode): boolean =>
+  of === 'all' || (of === 'seeded' ? PROGRAMMES[code].rateShare > 0 : of.includes(code))
+
+/** "{thatch} is over {thatch!}": the measure, and with a mark or under another name the limit. */
+function phraseOf(says: string, findings: Findings, planning: Planning): Phrase {
+  return says
+    .split(/(\{\w+!?\})/)
+    .filter(Boolean)
+    .map((part) => {
+      const named = /^\{(\w+)(!?)\}$/.exec(part)
+      if (!named) return part
+      const [, name, limit] = named as unknown as [string, string, string]
+      if (!limit && name in findings) {
+        const value = findings[name as Measure]
+        const quantity = MEASURE_QUANTITY[name as Measure]
+        return typeof value === 'number' && quantity ? figure(quantity, value, 2) : String(value)
+      }
+      const measure = RULES_LIMIT_QUANTITY[name as LimitCode]
+      return figure(measure, planning[name as LimitCode], 2)
+    })
+}
+/** What each limit measures, read off the rules that use it. */
+const RULES_LIMIT_QUANTITY = Object.fromEntries(
+  RULES.flatMap(({ when, any = [] }) => [...when, ...any]).flatMap(([measure, , against]) =>
+    typeof against === 'string' && MEASURE_QUANTITY[measure] ? [[against, MEASURE_QUANTITY[measure]]] : [],
+  ),
+) as Record<LimitCode, NonNullable<(typeof MEASURE_QUANTITY)[Measure]>>
+
+function gateOf(rule: Rule, state: Gate['state'], findings: Findings, planning: Planning): Gate {
+  const limits = [...rule.when, ...(rule.any ?? [])].flatMap(([, how, against]) =>
+    typeof against === 'string' && how !== 'is' && how !== 'not' ? [against as LimitCode] : [],
+  )
+  const changed = limits.map((code) => sourceOf(code, planning)).find(({ kind }) => kind === 'user')
+  return {
+    state,
+    text: phraseOf(rule.says, findings, planning),
+    source: changed ?? { kind: rule.kind, text: rule.from },
+  }
+}
+
+function judge(code: ProgrammeCode, findings: Findings, planning: Planning): Verdict {
+  const of = RULES.filter((rule) => concerns(rule, code))
+  const told = (effect: Rule['effect'], state: Gate['state'], holding = true) =>
+    of
+      .filter((rule) => rule.effect === effect && applies(rule, findings, planning) === holding)
+      .map((rule) => gateOf(rule, state, findings, planning))
+  const refusals = [...told('needs', 'hold', false), ...told('refuses', 'hold')]
+  return { programme: code, fits: !refusals.length, refusals, risks: told('risk', 'risk'), adds: told('adds', 'met') }
+}
+
+/**
+ * Every programme judged against one zone.
+ * @source rules of reference §10, as data; the planning figures may be the firm's own
+ */
+export function decideZone(
+  zone: ZoneSurvey,
+  lawn: LawnFindings,
+  schools: Pick<Schools, 'kill'>,
+  planning: Planning,
+): ZoneDecision {
+  const findings = findingsOf(zone, lawn, schools)
+  const verdicts = Object.fromEntries(PROGRAMME_CODES.map((code) => [code, judge(code, findings, planning)])) as Record<
+    ProgrammeCode,
+    Verdict
+  >
+  const waits = RULES.filter((rule) => rule.effect === 'waits' && applies(rule, findings, planning)).map((rule) =>
+    gateOf(rule, 'hold', findings, planning),
+  )
+  for (const rule of RULES) {
+    if (rule.effect !== 'leans' || rule.of === 'all' || rule.of === 'seeded') continue
+    const programme = rule.of.find((code) => verdicts[code].fits)
+    if (programme && applies(rule, findings, planning))
+      return { zone, verdicts, waits, leans: { programme, because: gateOf(rule, 'met', findings, planning) } }
+  }
+  // Shade refuses all seed; what would be done in the light is still worth knowing.
+  return { zone, verdicts, waits }
+}
+
+/** The first day clear of every label interval, and what holds until then. */
+export function barrierUntil(applications: readonly Application[], today: Day): { clear: Day; by?: Application } {
+  let clear = today
+  let by: Application | undefined
+  for (const application of applications) {
+    const until = addDays(application.appliedOn, application.waitDays)
+    if (until > clear) [clear, by] = [until, application]
+  }
+  return by ? { clear, by } : { clear }
+}
+
+/** What the label forbids of a sowing day; undefined where it forbids nothing. The label is the law: no note overrules it. */
+export function labelForbids(applications: readonly Application[], sowOn: Day): string | undefined {
+  const { clear, by } = barrierUntil(applications, sowOn)
+  return (
+    by &&
+    `The label of ${by.ingredient} keeps seed off until ${shortDay(clear, sowOn)}. Choose that day or a later one, or correct the wait in Look.`
+  )
+}

@@ -1,0 +1,73 @@
+import { figure } from '../../measure/figure'
+import type { Worked } from '../../explain/working'
+import type { Survey } from '../../site/survey'
+import { HORIZONS, type Horizon } from './expectationFigures'
+import { sourceOf, type Planning } from '../planningFigures'
+import type { ProgrammeCode } from './programmes'
+
+/** What a lawn may look like some while after sowing, shares of its area. */
+export interface Expectation {
+  horizon: Horizon
+  when: string
+  grass: Worked
+  weeds: number
+  bare: number
+}
+
+/** Coarse weed grasses come back whole unless they are killed. @source practice §1: they survive everything but killing */
+const KILLS: readonly ProgrammeCode[] = ['kill']
+
+/**
+ * Expected cover after 6 weeks, 6 months and in the second season: what is kept of the old grass, what is left of the
+ * weeds, and how much of the rest has filled.
+ * @source own planning figures, which the firm may put its own in place of
+ */
+export function expectOf(programme: ProgrammeCode, survey: Survey, planning: Planning): Expectation[] {
+  return HORIZONS.map(([horizon, when]) => {
+    const code = (what: 'kept' | 'weeds' | 'filled') => `${programme}.${what}.${horizon}` as const
+    const [kept, left, filled] = [planning[code('kept')], planning[code('weeds')], planning[code('filled')]]
+    const old = survey.desirableShare * kept
+    const coarse = survey.coarseShare * (KILLS.includes(programme) ? left : 1)
+    const weeds = Math.min(1 - old, survey.weedShare * left + coarse)
+    const open = 1 - old - weeds
+    const value = old + open * filled
+    return {
+      horizon,
+      when,
+      weeds,
+      bare: open * (1 - filled),
+      grass: {
+        value,
+        working: {
+          title: `Grass expected after ${when}`,
+          result: figure('share', value, 2),
+          formula: 'Old grass kept, and what fills of the ground that neither it nor weeds hold.',
+          lines: [
+            {
+              what: 'Grass worth keeping now',
+              value: figure('share', survey.desirableShare, 2),
+              source: { kind: 'user', text: 'Look' },
+            },
+            {
+              operator: '×',
+              what: 'Still there',
+              value: figure('share', kept, 2),
+              source: sourceOf(code('kept'), planning),
+            },
+            { operator: '=', what: 'Old grass', value: figure('share', old, 2), subtotal: true },
+            { what: 'Weeds still there', value: figure('share', weeds, 2), source: sourceOf(code('weeds'), planning) },
+            { what: 'Ground left open', value: figure('share', open, 2) },
+            {
+              operator: '×',
+              what: 'Filled by new grass',
+              value: figure('share', filled, 2),
+              source: sourceOf(code('filled'), planning),
+            },
+            { operator: '=', what: 'Grass', value: figure('share', value, 2), subtotal: true },
+          ],
+          rounding: 'A planning figure, good to some 8 points either way.',
+        },
+      },
+    }
+  })
+}

@@ -1,0 +1,87 @@
+import type { Quantity } from '../../measure/figure'
+import type { SourceKind } from '../../explain/working'
+import type { ProgrammeCode } from './programmes'
+import type { LimitCode } from '../planningFigures'
+
+/** What is known of a zone when it is judged. Null is "not looked at"; a condition on it does not hold. */
+export interface Findings {
+  desirable: number
+  weeds: number
+  coarse: number
+  bare: number
+  patchy: boolean | null
+  thatch: number
+  driver: number | null
+  penetrometer: number | null
+  deepest: number
+  sun: number
+  /** What the grass wanted needs. */
+  sunNeed: number
+  slope: number | null
+  ph: number | null
+  kept: number
+  timesADay: number | null
+  irrigated: boolean
+  warmSward: boolean
+  spreads: boolean
+  bermuda: boolean
+  warmWanted: boolean
+  goal: string | null
+  killSchool: string
+  wear: string | null
+  drainage: string | null
+  /** A stop on sowing that is not of this zone: the last fifth of the year ahead. */
+  winterOpen: boolean
+}
+export type Measure = keyof Findings
+
+/** A measure against a limit of the planning figures, or against a plain value. */
+export type Condition =
+  readonly [Measure, '<' | '<=' | '>' | '>=', LimitCode | number] | readonly [Measure, 'is' | 'not', string | boolean]
+
+/**
+ * Data, one rule a line. `needs` refuses its programmes unless it holds; `refuses` refuses them where it holds; the first
+ * `leans` that holds, in this order, of a programme that is not refused is where the rules lean. `risk` and `adds` say
+ * something at a programme; `waits` keeps all seed off until the cause is dealt with.
+ */
+export interface Rule {
+  effect: 'needs' | 'refuses' | 'leans' | 'risk' | 'adds' | 'waits'
+  of: readonly ProgrammeCode[] | 'all' | 'seeded'
+  /** All of these. */
+  when: readonly Condition[]
+  /** And one of these, where there are any. */
+  any?: readonly Condition[]
+  /** What is said: {measure} and {limit} become figures. */
+  says: string
+  kind: SourceKind
+  from: string
+}
+
+export const MEASURE_QUANTITY: Partial<Record<Measure, Quantity>> = {
+  desirable: 'share',
+  weeds: 'share',
+  coarse: 'share',
+  bare: 'share',
+  thatch: 'depthMm',
+  driver: 'depthMm',
+  penetrometer: 'kPa',
+  deepest: 'depthMm',
+  sun: 'hours',
+  sunNeed: 'hours',
+  slope: 'share',
+  ph: 'ph',
+  kept: 'depthMm',
+  timesADay: 'count',
+}
+
+export const rule = (
+  effect: Rule['effect'],
+  of: Rule['of'],
+  when: readonly Condition[],
+  says: string,
+  kind: SourceKind,
+  from: string,
+  any?: readonly Condition[],
+): Rule => ({ effect, of, when, says, kind, from, ...(any ? { any } : {}) })
+
+export const COOL: readonly ProgrammeCode[] = ['spot', 'overseed', 'hard', 'kill', 'strip']

@@ -1,0 +1,206 @@
+import type { DatedWindow } from '../../establishment/window'
+import { addDays, dayOfYear, shortDay, type Day } from '../../measure/calendar'
+import { figure } from '../../measure/figure'
+import type { Gate } from '../../explain/judgement'
+import type { Application } from '../../site/survey'
+import { barrierUntil, type ZoneDecision } from './decide'
+import { sourceOf, type Planning } from '../planningFigures'
+import { PROGRAMMES, type ProgrammeCode } from './programmes'
+import type { Schools } from './practices'
+
+/** Days from today within which a window is one to plan for now. @source own */
+export const PLAN_AHEAD_DAYS = 120
+/** Looked at again after so long where no end can be told. @source own */
+const LOOK_AGAIN_DAYS = 14
+/** Scalped, torn and cored, a machine a day, before its sowing, days. @source own */
+const TEAR_LEAD_DAYS = 3
+/** From the first spray of a killing to its sowing, days: regrowth, the label interval, the cuts of the scalp. @source reference §12 and §4, own */
+const KILL_LEAD_DAYS = 26
+
+export interface WaitInput {
+  programme: ProgrammeCode
+  zones: readonly Pick<ZoneDecision, 'waits' | 'zone'>[]
+  applications: readonly Application[]
+  today: Day
+  latDeg: number
+  /** Windows of sowing ahead, in order, and of growth. */
+  windows: readonly DatedWindow[]
+  growing: readonly DatedWindow[]
+  years: number
+  /** Rain of the last four weeks against the usual. */
+  rainShare: number | null
+  irrigated: boolean
+  restriction: { kind: string | null; until: Day | null }
+  season: Schools['season']
+  planning: Planning
+}
+
+/** Whether a programme can be begun now, and if not, when. */
+export interface Waiting {
+  /** What holds, in the order in which it weighs; empty where nothing does. */
+  holds: Gate[]
+  /** What was looked at and does not hold. */
+  clear: Gate[]
+  /** The window to plan for; undefined where none is open within the months ahead. */
+  window?: DatedWindow
+  /** First day on which seed may go down as things stand; undefined while it depends on a cause. */
+  next?: Day
+  /** A stop that no note can overrule: law or label. */
+  binding: boolean
+}
+
+const autumnal = (day: Day, latDeg: number): boolean => dayOfYear(day) > 182 === latDeg >= 0
+
+/** Windows of the season the school holds to. */
+export const inSeason = (windows: readonly DatedWindow[], season: Schools['season'], latDeg: number): DatedWindow[] =>
+  windows.filter(({ best }) => season === 'by window' || autumnal(best, latDeg) === (season === 'autumn'))
+
+/** Days of work before sowing that cannot be hurried. */
+export const leadDaysOf = (programme: ProgrammeCode): number =>
+  programme === 'kill' ? KILL_LEAD_DAYS : PROGRAMMES[programme].operations.includes('dethatch') ? TEAR_LEAD_DAYS : 0
+
+function barrier(
+  { applications, today, windows }: WaitInput,
+  horizon: Day,
+): { gate: Gate; clear: Day; holds: boolean } {
+  const { clear, by } = barrierUntil(applications, today)
+  if (!by) {
+    return {
+      clear,
+      holds: false,
+      gate: applications.length
+        ? {
+            state: 'met',
+            text: ['Every label interval has run out.'],
+            source: { kind: 'user', text: 'Look, put on before' },
+          }
+        : {
+            state: 'waiting',
+            text: ['Nothing is written down as put on before. Ask the client about spring pre-emergents.'],
+            source: { kind: 'user', text: 'Look, put on before' },
+          },
+    }
+  }
+  const source = { kind: 'user', text: `label wait of ${by.ingredient}, ${by.waitDays} days` } as const
+  const holds = !windows.some((w) => w.to >= clear && w.from <= horizon)
+  const text = `${by.ingredient} keeps seed from growing until ${shortDay(clear, today)}.`
+  return {
+    clear,
+    holds,
+    gate: holds
+      ? { state: 'hold', text: [`Barrier active: ${text}`], source }
+      : { state: 'met', text: [text, ' The window reaches past it.'], source },
+  }
+}
+
+function windowGate(input: WaitInput, usable: DatedWindow | undefined, next: DatedWindow | undefined): Gate {
+  const source = { kind: 'computed', text: `${input.years} weather years, soil and frost` } as const
+  if (usable)
+    return {
+      state: 'met',
+      text: [
+        `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${PROGRAMMES[input.programme].anchor === 'sow' ? `, best ${usable.bestGood} of ${input.years} years` : ', in growth'}.`,
+      ],
+      source,
+    }
+  if (!next && input.windows.length)
+    return {
+      state: 'hold',
+      text: [
+        `The windows of the year ahead close before ${PROGRAMMES[input.programme].name.toLowerCase()} can be ready to sow.`,
+      ],
+      source,
+    }
+  if (!next)
+    return {
+      state: 'hold',
+      text: [
+        'No day of the next year makes a good stand in half of the years. Another grass or station may change that.',
+      ],
+      source,
+    }
+  return { state: 'hold', text: [`Outside every window. The next opens ${shortDay(next.from, input.today)}.`], source }
+}
+
+function drought({ rainShare, irrigated, restriction, planning, today }: WaitInput): { gates: Gate[]; until?: Day } {
+  if (restriction.kind === 'ban' && (!restriction.until || restriction.until >= today)) {
+    const until = restriction.until ? addDays(restriction.until, 1) : addDays(today, LOOK_AGAIN_DAYS)
+    return {
+      until,
+      gates: [
+        {
+          state: 'hold',
+          text: [
+            restriction.until
+              ? `Watering is banned until ${shortDay(restriction.until, today)}.`
+              : `Watering is banned. Ask again ${shortDay(until, today)}.`,
+          ],
+          source: { kind: 'user', text: 'Look, watering' },
+        },
+      ],
+    }
+  }
+  if (rainShare === null || rainShare >= planning.droughtRain || irrigated) return { gates: [] }
+  const until = addDays(today, LOOK_AGAIN_DAYS)
+  return {
+    until,
+    gates: [
+      {
+        state: 'hold',
+        text: [
+          'Drought: ',
+          figure('share', rainShare, 2),
+          ` of the usual rain fell in four weeks, and nothing is irrigated. Look again ${shortDay(until, today)}.`,
+        ],
+        source: sourceOf('droughtRain', planning),
+      },
+    ],
+  }
+}
+
+/** The last of some days. */
+const latest = (days: readonly Day[]): Day => days.reduce((a, b) => (b > a ? b : a))
+
+/**
+ * Whether a programme can be planned for now, or has to wait: for a label, a season, rain, or a cause to be removed.
+ * @source practice §2, programme 9; reference §10
+ */
+export function waitOf(input: WaitInput): Waiting {
+  const { programme, today } = input
+  const horizon = addDays(today, PLAN_AHEAD_DAYS)
+  const seeded = PROGRAMMES[programme].anchor === 'sow'
+  const windows = seeded ? inSeason(input.windows, input.season, input.latDeg) : [...input.growing]
+  const label = barrier({ ...input, windows }, horizon)
+  const dry = drought(input)
+  const ready = latest([
+    today,
+    addDays(today, leadDaysOf(programme)),
+    ...(seeded ? [label.clear] : []),
+    ...(dry.until ? [dry.until] : []),
+  ])
+  const open = windows.find((w) => w.from <= horizon && w.to >= ready)
+  const later = windows.find((w) => w.to >= ready)
+  const season = windowGate(
+    { ...input, windows },
+    windows.find((w) => w.from <= horizon && w.to >= addDays(today, leadDaysOf(programme))),
+    later,
+  )
+  const causes = seeded
+    ? input.zones.flatMap(({ waits, zone }) =>
+        waits.map((gate): Gate =>
+          input.zones.length > 1 ? { ...gate, text: [`${zone.name}: `, ...gate.text] } : gate,
+        ),
+      )
+    : []
+  const gates = [...causes, ...(seeded ? [label.gate] : []), ...dry.gates, season]
+  const holds = gates.filter(({ state }) => state === 'hold')
+  const opening = later && (later.from > ready ? later.from : ready)
+  return {
+    holds,
+    clear: gates.filter(({ state }) => state !== 'hold'),
+    binding: seeded && label.holds,
+    ...(open && !holds.length ? { window: open } : {}),
+    // A cause has no date: no window waits for ground that gets too little light.
+    ...(opening && !causes.length ? { next: opening } : {}),
+  }
+}

@@ -1,0 +1,255 @@
+import { dayNumber, weekdayOfNumber } from '../../measure/calendar'
+import { skyGates } from '../operations/weatherGates'
+import { coreLag, feedLag, LAGS, LIFT_LAG, lagFor } from '../operations/lags'
+import { spansOf, type Bounds, type Lag, type Spans } from './network'
+import { isVisit, keyOf, type OperationCode } from '../operations/operations'
+import { anchorOf, type PlannedOperation } from '../parts'
+import { scalpSpanDays } from '../operations/scalping'
+import { layOut, type Problem, type Task } from './solver'
+import type { SequenceInput } from './input'
+
+/** What a day costs an operation besides being off its preferred one. @source own */
+const COST = {
+  /** Of a visit: as much as most of a day off a preferred one. */
+  visit: 0.75,
+  /** A day on which the firm is off. */
+  off: 20,
+  /** A day on which the forecast holds it, and on which it puts it at risk. */
+  held: 50,
+  risky: 2,
+  /** A day other than the one that was agreed. */
+  moved: 4,
+} as const
+/** How far from its preferred day an operation is looked for. */
+const REACH_DAYS = 45
+
+/** Where the operation of a plan lies, before it is dressed up as a slip. */
+export interface Laying {
+  days: Map<string, number>
+  base: Spans
+  lags: Lag[]
+  /** False where the lags, today and what is done leave no plan; then everything lies where it should have been. */
+  possible: boolean
+  /** Operations whose latest day has passed, yet without which the plan can go on. */
+  late: string[]
+}
+
+/** What comes before the scalp comes before its first cut, the slip's day is that of its last; once it is begun, the first has been made. */
+function toFirstCut(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
+  const spanDays = lag.to !== 'scalp' || done.has('scalp') || begun.has('scalp') ? 0 : scalpSpanDays(parts)
+  if (!spanDays) return lag
+  return {
+    ...lag,
+    leastDays: lag.leastDays + spanDays,
+    ...(lag.mostDays === undefined ? {} : { mostDays: lag.mostDays + spanDays }),
+    why: `${lag.why}; the first cut is ${spanDays} days before the last`,
+  }
+}
+
+/** The lags of a plan by the keys of its slips. */
+export function lagsOf(input: SequenceInput, planned: readonly PlannedOperation[]): Lag[] {
+  const figures = input.planning
+  const keys = new Set(planned.map(({ key }) => key))
+  const has = (code: OperationCode) => keys.has(code)
+  const lifts = planned.filter(({ operation }) => operation.code === 'lift').map(({ key }) => key)
+  const { schools } = input.parts[0]!
+  const catalogue = [...LAGS, coreLag(schools.coreOrder), feedLag(schools.feedWhen, anchorOf(input.parts))]
+  const lags = catalogue
+    .filter(({ from, to }) => has(from) && has(to) && !(from === 'kill2' && to === 'scalp' && has('kill3')))
+    // What is done after dressing counts from its last lift; the first watering goes with the first.
+    .map((lag) =>
+      lagFor(
+        { ...lag, from: lag.from === 'lift' && lag.to !== 'water' && lag.to !== 'feed' ? lifts.at(-1)! : lag.from },
+        figures,
+      ),
+    )
+    .map((lag) => toFirstCut(lag, input))
+  lifts.slice(1).forEach((key, i) => {
+    lags.push(lagFor({ ...LIFT_LAG, from: lifts[i]!, to: key }, figures))
+  })
+  const { firstMow, firstGreen } = input
+  if (has('sow') && has('mow'))
+    lags.push({
+      from: 'sow',
+      to: 'mow',
+      leastDays: firstMow?.early ?? 14,
+      ...(firstMow ? { mostDays: firstMow.late } : {}),
+      why: 'the grass has to reach mowing height',
+    })
+  if (has('sow') && has('green'))
+    lags.push({
+      from: 'sow',
+      to: 'green',
+      leastDays: firstGreen?.early ?? 4,
+      ...(firstGreen ? { mostDays: firstGreen.late + 7 } : {}),
+      why: 'seed has to come up',
+    })
+  return lags
+}
+
+/** Day number on which an operation would best be, by the sowing day and what the season says. */
+function preferred(
+  input: SequenceInput,
+  { key, operation, number }: PlannedOperation,
+  sow: number,
+  liftDays: number,
+): number {
+  const { code, preferredDay } = operation
+  const { firstMow, firstGreen, planning } = input
+  const mow = firstMow?.middle ?? 28
+  const up = firstGreen?.middle ?? 12
+  if (input.own[key]) return dayNumber(input.own[key].day)
+  switch (code) {
+    case 'mow':
+      return sow + mow
+    case 'green':
+    case 'uncover':
+      return sow + Math.max(4, up)
+    case 'weak':
+      return sow + up + Math.round((planning.weakFirst + planning.weakLast) / 2)
+    case 'weedControl':
+      return sow + mow + 24
+    case 'lift':
+      return sow + (number - 1) * planning.liftGrow
+    case 'feed':
+      return input.parts[0]!.schools.feedWhen === 'after first mow' && anchorOf(input.parts) === 'sow'
+        ? sow + mow + 1
+        : sow
+    case 'feedAgain':
+      return sow + (input.parts.every(({ programme }) => programme.code === 'winter') ? 30 : preferredDay)
+    case 'nip':
+    case 'recoveryFeed':
+    case 'regulator':
+      return sow + liftDays + preferredDay
+    case 'close':
+      return sow + (anchorOf(input.parts) === 'lift' ? liftDays + 42 : Math.max(preferredDay, mow + 30))
+    default:
+      return sow + preferredDay
+  }
+}
+
+/** What a day costs an operation by the calendar, the forecast and what was agreed. */
+function costOf(
+  input: SequenceInput,
+  { key, operation }: PlannedOperation,
+  wanted: number,
+  firstDay: number,
+): Task['cost'] {
+  const { workingDays, holidays, forecast, agreed } = input
+  const { code, weight } = operation
+  const off = new Set([0, 1, 2, 3, 4, 5, 6].filter((day) => !workingDays.includes(day)))
+  const closed = new Set([...holidays].map(dayNumber))
+  const weather = new Map<number, number>()
+  for (const { day } of forecast) {
+    const gates = skyGates(code, day, input).filter((gate) => input.overruled[`${key}:${gate.code}`] === undefined)
+    const cost = gates.some(({ state }) => state === 'hold')
+      ? COST.held
+      : gates.some(({ state }) => state === 'risk')
+        ? COST.risky
+        : 0
+    if (cost) weather.set(dayNumber(day), cost)
+  }
+  const told = agreed.get(key)
+  const was = told === undefined || dayNumber(told) < firstDay ? undefined : dayNumber(told)
+  // What has to move goes to its best day; what can stay stays until that is far off.
+  return (day) =>
+    weight * Math.abs(day - wanted) +
+    (off.has(weekdayOfNumber(day)) || closed.has(day) ? COST.off : 0) +
+    (weather.get(day) ?? 0) +
+    (was !== undefined && day !== was ? COST.moved : 0)
+}
+
+/** Places every operation: what is done where it was, what was chosen where it was put, the rest where it costs least. */
+export function lay(input: SequenceInput, planned: readonly PlannedOperation[]): Laying {
+  const names = planned.map(({ key }) => key)
+  const lags = lagsOf(input, planned)
+  const anchors = planned
+    .filter(({ key }) => key === keyOf(anchorOf(input.parts)) || key === 'sow' || key === 'lift')
+    .map(({ key }) => key)
+  const sow = dayNumber(input.done.get(anchorOf(input.parts))?.day ?? input.sowOn)
+  const today = dayNumber(input.today)
+  const fixed = new Map<string, number>(anchors.map((key) => [key, sow]))
+  for (const { key } of planned) {
+    const pin = input.pins.get(key)
+    // A day that was chosen and has passed is chosen no more.
+    if (pin !== undefined && dayNumber(pin) >= today && !anchors.includes(key)) fixed.set(key, dayNumber(pin))
+    const done = input.done.get(key)
+    if (done) fixed.set(key, dayNumber(done.day))
+  }
+  const liftDays = (planned.filter(({ operation }) => operation.code === 'lift').length - 1) * input.planning.liftGrow
+  const wanted = new Map(planned.map((one) => [one.key, preferred(input, one, sow, liftDays)]))
+  const open = planned.filter(({ key }) => !fixed.has(key))
+  const notBefore = new Map<string, number>()
+  for (const { key, operation } of open) {
+    // What is still to do before sowing cannot be placed in the past, unless the sowing day itself has passed.
+    if (operation.preferredDay > 0 || operation.phase === 'after' || sow >= today)
+      notBefore.set(key, Math.min(today, operation.phase === 'after' ? today : sow))
+  }
+  const notAfter = new Map<string, number>()
+  const lastLift = open.filter(({ operation }) => operation.code === 'lift').at(-1)
+  if (lastLift && input.growsUntil) notAfter.set(lastLift.key, dayNumber(input.growsUntil))
+
+  const { bounds, base, late, possible, lags: kept } = bindable(names, lags, { fixed, notBefore, notAfter }, open)
+  const tasks = planned.map((one): Task => {
+    const at = fixed.get(one.key)
+    const { earliest, latest } = base.spans.get(one.key)!
+    const middle = at ?? Math.min(Math.max(wanted.get(one.key)!, earliest), latest)
+    return {
+      name: one.key,
+      visit: isVisit(one.operation) && !input.done.has(one.key),
+      cost: at === undefined ? costOf(input, one, wanted.get(one.key)!, today) : () => 0,
+      from: at ?? Math.max(earliest, middle - REACH_DAYS),
+      to: at ?? Math.min(latest, middle + REACH_DAYS),
+    }
+  })
+  const problem: Problem = { tasks, lags: kept, bounds, visitCost: COST.visit }
+  return { days: layOut(problem)?.days ?? new Map([...wanted, ...fixed]), base, lags, possible, late }
+}
+
+/**
+ * Bounds under which the lags can be kept. Ordering late, or a visit missed, is a trouble and not the end of a plan: what is
+ * too late already lies where it should have been. Where even that does not help, today binds nothing.
+ */
+function bindable(
+  names: readonly string[],
+  lags: readonly Lag[],
+  bounds: Bounds,
+  open: readonly PlannedOperation[],
+): { bounds: Bounds; base: Spans; late: string[]; possible: boolean; lags: readonly Lag[] } {
+  const strict = spansOf(names, lags, bounds)
+  if (strict.possible) return { bounds, base: strict, late: [], possible: true, lags }
+  const afar = open
+    .filter(
+      ({ operation }) => operation.phase !== 'work' || operation.code === 'killAutumn' || operation.code === 'delivery',
+    )
+    .map(({ key }) => key)
+  const without = (keys: readonly string[]) => ({
+    ...bounds,
+    notBefore: new Map([...(bounds.notBefore ?? [])].filter(([key]) => !keys.includes(key))),
+  })
+  const free = spansOf(names, lags, without(afar))
+  const late = afar.filter(
+    (key) => free.spans.get(key)!.latest < (bounds.notBefore?.get(key) ?? Number.NEGATIVE_INFINITY),
+  )
+  const eased = without(late)
+  const base = spansOf(names, lags, eased)
+  if (base.possible) return { bounds: eased, base, late, possible: true, lags }
+  const loose = { fixed: bounds.fixed }
+  // Where chosen days contradict each other, as few limits as it takes give way, those that only bound a wait first.
+  let kept = [...lags]
+  let spans = spansOf(names, kept, loose)
+  while (!spans.possible) {
+    const round = spans.ring.filter((lag) => kept.includes(lag))
+    const weakest = round.find(({ mostDays }) => mostDays !== undefined) ?? round[0]
+    if (!weakest) break
+    kept = kept.filter((lag) => lag !== weakest)
+    spans = spansOf(names, kept, loose)
+  }
+  return {
+    bounds: loose,
+    base: { ...spans, conflicts: base.conflicts, ring: base.ring },
+    late: [],
+    possible: false,
+    lags: kept,
+  }
+}

@@ -1,0 +1,105 @@
+import type { StockLevels } from '../../materials/stock'
+import { daysBetween, type Day } from '../../measure/calendar'
+import type { GateInput } from '../operations/gates'
+import type { Pace } from '../hours'
+import { operationsOf, type Extent, type Part, type PlannedOperation } from '../parts'
+import type { Planning } from '../planningFigures'
+
+/** Days from sowing: early, middle and late of the weather years. */
+export interface Waits {
+  early: number
+  middle: number
+  late: number
+}
+
+/** Work that the technician put in beside the catalogue. */
+export interface OwnWork {
+  name: string
+  day: Day
+  hours: number
+  note: string
+}
+
+/** Work that was done: when it was finished, or how much of it so far. */
+export interface DoneWork {
+  day: Day
+  /** What is looked at after it was as it should be. */
+  passed: boolean
+}
+
+export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'> {
+  /** Zones that are treated alike, the largest part first. */
+  parts: readonly Part[]
+  planning: Planning
+  extent: Extent
+  /** What is done, by the key of its slip, on the day it was finished. */
+  done: ReadonlyMap<string, DoneWork>
+  /** What is begun: the share done, and the last day somebody was at it. */
+  begun: ReadonlyMap<string, { share: number; day: Day }>
+  /** Slips left out, with the reason. */
+  skipped: Readonly<Record<string, string>>
+  /** Days the technician chose for single operations. */
+  pins: ReadonlyMap<string, Day>
+  /** Days that were agreed; whatever has to change moves as little of them as it can. */
+  agreed: ReadonlyMap<string, Day>
+  own: Readonly<Record<string, OwnWork>>
+  firstMow?: Waits
+  firstGreen?: Waits
+  /** Last day on which turf grows through a dressing. */
+  growsUntil?: Day
+  /** How fast the firm really is, by operation; by our work rates where it is not known. */
+  pace: Readonly<Record<string, Pace>>
+  /** What the shed holds. */
+  stock: StockLevels
+  /** Crew hours the firm can put into one day. */
+  hoursADay: number
+}
+
+/** A plan that nobody has changed by hand. */
+export const UNTOUCHED = {
+  begun: new Map<string, never>(),
+  skipped: {},
+  pins: new Map<string, Day>(),
+  agreed: new Map<string, Day>(),
+  own: {},
+  overruled: {},
+  pace: {},
+  stock: {} as StockLevels,
+  holidays: new Set<Day>(),
+} as const
+
+/** The technician's own work as an operation of the plan. */
+const ownOperation = (
+  key: string,
+  { name, day, note }: OwnWork,
+  sowOn: Day,
+  parts: readonly Part[],
+): PlannedOperation => ({
+  key,
+  number: 1,
+  of: 1,
+  parts: [...parts],
+  operation: {
+    code: 'own',
+    name,
+    done: 'done',
+    mark: 'visit',
+    phase: day > sowOn ? 'after' : 'work',
+    preferredDay: daysBetween(sowOn, day),
+    weight: 0.5,
+    why: note || 'Put in by hand.',
+  },
+})
+
+/** Operations of a plan: of its programmes, what was put in, and less what is left out. */
+export function plannedOf(input: SequenceInput): PlannedOperation[] {
+  const own = Object.entries(input.own).map(([key, work]) => ownOperation(key, work, input.sowOn, input.parts))
+  const planned = operationsOf(input.parts, input.extent)
+  const [core, dethatch] = (['core', 'dethatch'] as const).map((code) =>
+    planned.findIndex(({ key }) => key === code),
+  ) as [number, number]
+  // The catalogue has dethatching first; on one day the school says which machine goes first.
+  if (core > dethatch && dethatch >= 0 && input.parts[0]!.schools.coreOrder === 'before')
+    planned.splice(dethatch, 0, ...planned.splice(core, 1))
+  return [...planned, ...own].filter(({ key }) => input.skipped[key] === undefined)
+}

@@ -1,0 +1,64 @@
+import { dayNumber } from '../../measure/calendar'
+import { movesOf, type Move } from './moves'
+import { GROWS_FROM_C, type GateInput } from '../operations/gates'
+import { lay } from './constraints'
+import type { Operation } from '../operations/operations'
+import { anchorOf, operationsOf } from '../parts'
+import { plannedOf, type SequenceInput } from './input'
+import { slipOf, type Slip } from './task'
+import { troublesOf, type Trouble } from './troubles'
+
+export type { SequenceInput } from './input'
+export type { Slip } from './task'
+
+export interface Sequence {
+  slips: Slip[]
+  /** Left out, with the reason. */
+  skipped: { key: string; operation: Operation; reason: string }[]
+  crewHours: number
+  next?: Slip
+  /** What cannot be kept, in words with a way out. */
+  troubles: Trouble[]
+  /** Agreed days that cannot stay, with what moves them. */
+  moves: Move[]
+}
+
+/** The first work on the lawn itself. */
+export const firstWork = ({ slips }: Sequence): Slip =>
+  slips.find(({ operation }) => operation.phase === 'work') ?? slips[0]!
+
+/**
+ * The dated run of operations of a plan, from its sowing day, or from the first lift where nothing is sown.
+ * @throws RangeError for impossible settings (rates, shares, heights)
+ * @source models.md §11; lags of reference §12
+ */
+export function buildSequence(input: SequenceInput): Sequence {
+  const planned = plannedOf(input)
+  const laying = lay(input, planned)
+  const has = new Set(planned.map(({ key }) => key))
+  const gateInput: GateInput = {
+    ...input,
+    keepsTurf: input.parts.some(({ programme }) => programme.keepsTurf),
+    growsFromC:
+      GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'lift' ? 'warm' : 'cool'],
+  }
+  const unordered = planned.map((one) => slipOf(input, gateInput, laying, has, one))
+  const slips = unordered
+    .sort((a, b) => dayNumber(a.to) - dayNumber(b.to))
+    .map((slip, i) => ({ ...slip, number: i + 1 }))
+  // Once it is sown, what should have come before is shown as overdue and waited for no more.
+  const sown = input.done.has(anchorOf(input.parts))
+  const next = slips
+    .filter((slip) => !slip.done && !(sown && slip.operation.preferredDay < 0))
+    .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.number - b.number))[0]
+  return {
+    slips,
+    skipped: [...operationsOf(input.parts, input.extent)].flatMap(({ key, operation }) =>
+      input.skipped[key] === undefined ? [] : [{ key, operation, reason: input.skipped[key]! }],
+    ),
+    crewHours: slips.reduce((sum, slip) => sum + slip.hours.value, 0),
+    troubles: troublesOf(input, planned, laying, slips),
+    moves: movesOf(input, laying, slips),
+    ...(next ? { next } : {}),
+  }
+}

@@ -1,0 +1,155 @@
+import { addDays, dayFromNumber, daysBetween, nearestWorkingDay, shortDay, type Day } from '../../measure/calendar'
+import { figure } from '../../measure/figure'
+import { standOf, type Stand } from '../../explain/judgement'
+import type { Brief } from '../operations/brief'
+import { briefOf } from '../operations/briefs'
+import { gatesOf, type GateInput } from '../operations/gates'
+import { pacedHours } from '../hours'
+import type { Laying } from './constraints'
+import type { Operation } from '../operations/operations'
+import type { PlannedOperation } from '../parts'
+import { scalpSpanDays } from '../operations/scalping'
+import type { DoneWork, SequenceInput } from './input'
+import { stockGates, wantedOf, type Wanted } from '../operations/demand'
+
+export interface Slip extends Brief {
+  key: string
+  operation: Operation
+  name: string
+  number: number
+  /** First and last day; the same for work of one day. */
+  from: Day
+  to: Day
+  /** Earliest and latest last day while the sowing day stands. */
+  earliest: Day
+  latest: Day
+  /** How far it can slide, in words. */
+  floatWords: string
+  stand: Stand
+  done?: DoneWork
+  /** Share that is done of work that goes over several days. */
+  begun?: { share: number; day: Day }
+  /** Its day was chosen by hand. */
+  pinned: boolean
+  overdue: boolean
+  /** Ground it is worked on, m². */
+  groundM2: number
+  /** What it uses up. */
+  wanted: readonly Wanted[]
+}
+
+/** The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. @param earliest what comes before it allows */
+function firstCutDay({ workingDays }: SequenceInput, day: Day, earliest: Day): Day {
+  const sooner = addDays(day, -6)
+  return nearestWorkingDay(day, workingDays, earliest > sooner ? earliest : sooner, day)
+}
+
+function floatWords(key: string, operation: Operation, day: Day, earliest: Day, latest: Day): string {
+  const later = daysBetween(day, latest)
+  const sooner = daysBetween(earliest, day)
+  if (operation.code === 'sow' || key === 'lift') return ''
+  if (operation.phase === 'after')
+    return later > 200
+      ? `from ${shortDay(earliest)}`
+      : sooner + later > 0
+        ? `between ${shortDay(earliest)} and ${shortDay(latest)}`
+        : 'cannot slide'
+  if (later > 200) return 'when it is ready'
+  if (later > 0) return `can slide ${later} ${later === 1 ? 'day' : 'days'}`
+  return sooner > 0 ? `can start ${sooner} ${sooner === 1 ? 'day' : 'days'} early` : 'cannot slide'
+}
+
+function briefFor(input: SequenceInput, { key, operation, number, of, parts }: PlannedOperation): Brief {
+  const own = input.own[key]
+  if (operation.code === 'own')
+    return { settings: own?.note ? [own.note] : [], gates: [], hours: ownHours(operation.name, own?.hours ?? 0) }
+  const brief = briefOf(operation.code, parts, { number, of })
+  // A lift goes over a part of the ground only: its hours are its own.
+  return operation.code === 'lift'
+    ? brief
+    : { ...brief, hours: pacedHours(brief.hours, groundOf(parts), input.pace[operation.code]) }
+}
+
+const groundOf = (parts: PlannedOperation['parts']): number => parts.reduce((sum, { survey }) => sum + survey.areaM2, 0)
+
+const ownHours = (title: string, value: number): Brief['hours'] => ({
+  value,
+  working: {
+    title,
+    result: figure('hours', value),
+    formula: 'As entered.',
+    lines: [{ what: 'Crew hours', value: figure('hours', value), source: { kind: 'user', text: 'own work' } }],
+  },
+})
+
+/** What is left of the hours of work that is begun. */
+function hoursLeft(hours: Brief['hours'], share: number): Brief['hours'] {
+  const value = hours.value * (1 - share)
+  return {
+    value,
+    working: {
+      ...hours.working,
+      result: figure('hours', value),
+      formula: `${hours.working.formula} Less what is done.`,
+      lines: [
+        ...hours.working.lines,
+        {
+          operator: '×',
+          what: 'Still to do',
+          value: figure('share', 1 - share),
+          source: { kind: 'user', text: 'marked in part' },
+        },
+        { operator: '=', what: 'Hours left', value: figure('hours', value), subtotal: true },
+      ],
+    },
+  }
+}
+
+/** An operation with its day, settings, gates and hours. @param has keys of the plan */
+export function slipOf(
+  input: SequenceInput,
+  gateInput: GateInput,
+  laying: Laying,
+  has: ReadonlySet<string>,
+  one: PlannedOperation,
+): Slip {
+  const { key, operation } = one
+  const brief = briefFor(input, one)
+  const to = dayFromNumber(laying.days.get(key)!)
+  const done = input.done.get(key)
+  const begun = done ? undefined : input.begun.get(key)
+  const span = laying.base.spans.get(key)!
+  const at = laying.days.get(key)!
+  const earliest = dayFromNumber(Math.min(Number.isFinite(span.earliest) ? span.earliest : at, at))
+  const latest = dayFromNumber(Number.isFinite(span.latest) ? Math.max(span.latest, at) : at + 999)
+  const cutsDays = operation.code === 'scalp' && !done ? scalpSpanDays(input.parts) : 0
+  const start = cutsDays ? firstCutDay(input, addDays(to, -cutsDays), addDays(earliest, -cutsDays)) : to
+  const wanted = wantedOf(operation.code, one.parts, one)
+  const gates = done
+    ? brief.gates.filter(({ state }) => state !== 'waiting')
+    : gatesOf(gateInput, key, operation.code, to, has, [
+        ...stockGates(wanted, input.stock, input.done.get('order')?.day),
+        ...brief.gates,
+      ])
+  return {
+    ...brief,
+    hours: begun ? hoursLeft(brief.hours, begun.share) : brief.hours,
+    gates,
+    key,
+    operation,
+    name: brief.name ?? operation.name,
+    number: 0,
+    from: start < input.today && to >= input.today && !done ? input.today : start,
+    to,
+    earliest,
+    latest,
+    stand: standOf(gates),
+    pinned: input.pins.has(key) && !done,
+    floatWords: done ? '' : floatWords(key, operation, to, earliest, latest),
+    overdue: !done && to < input.today,
+    groundM2: groundOf(one.parts),
+    wanted,
+    ...(done ? { done } : {}),
+    ...(begun ? { begun } : {}),
+  }
+}

@@ -1,0 +1,189 @@
+import { addDays, dayFromNumber, dayNumber, daysBetween, shortDay, type Day } from '../../measure/calendar'
+import type { Laying } from './constraints'
+import { ORIGIN, spansOf, type Lag } from './network'
+import { anchorOf, type PlannedOperation } from '../parts'
+import { scalpSpanDays, scalpSteps } from '../operations/scalping'
+import type { SequenceInput } from './input'
+import type { Slip } from './task'
+
+/** Something of a plan that cannot be kept, with ways out. */
+export interface Trouble {
+  text: string
+  /** The first sowing day on which it would be gone. */
+  sowOn?: Day
+}
+
+/** How far ahead a sowing day is looked for that leaves time for everything. */
+const LOOKED_AHEAD_DAYS = 240
+/** What can be left out of a plan with a reason, where time is short. */
+const DISPENSABLE: ReadonlySet<string> = new Set([
+  'kill2',
+  'kill3',
+  'soilTest',
+  'hardWeeds',
+  'relay',
+  'core',
+  'waterAhead',
+])
+
+const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
+
+/** The first later day of sowing, or of the first lift, from which every lag can be kept; where a season ends, the last sooner one. */
+function soonest(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Day | undefined {
+  const names = planned.map(({ key }) => key)
+  const anchors = planned.filter(({ key }) => key === 'sow' || key === 'lift').map(({ key }) => key)
+  if (input.done.has(anchorOf(input.parts))) return undefined
+  const today = dayNumber(input.today)
+  const done = new Map(
+    planned.flatMap(({ key }): [string, number][] =>
+      input.done.has(key) ? [[key, dayNumber(input.done.get(key)!.day)]] : [],
+    ),
+  )
+  const notBefore = new Map(names.filter((key) => !done.has(key)).map((key) => [key, today]))
+  const lastLift = planned.filter(({ operation }) => operation.code === 'lift').at(-1)
+  const notAfter = new Map(lastLift && input.growsUntil ? [[lastLift.key, dayNumber(input.growsUntil)]] : [])
+  const wanted = Math.max(dayNumber(input.sowOn), today)
+  const later = Array.from({ length: LOOKED_AHEAD_DAYS }, (_, i) => wanted + 1 + i)
+  const sooner = Array.from({ length: Math.max(0, wanted - today) }, (_, i) => wanted - 1 - i)
+  for (const sow of notAfter.size ? sooner : later) {
+    const { possible, conflicts } = spansOf(names, laying.lags, {
+      fixed: new Map([...done, ...anchors.map((key): [string, number] => [key, sow])]),
+      notBefore,
+      notAfter,
+    })
+    // What was done out of time is past mending; only what can still be kept counts.
+    if (possible && conflicts.every(({ lag }) => done.has(lag.from) && done.has(lag.to))) return dayFromNumber(sow)
+  }
+  return undefined
+}
+
+/** Slips by their names, lifts by their numbers. */
+const namesOf = (planned: readonly PlannedOperation[]): Map<string, string> =>
+  new Map(planned.map(({ key, operation, number, of }) => [key, of > 1 ? `lift ${number}` : operation.name]))
+
+/** "Kill, again is 14 days after kill, first (…)" for each lag that asks for days. */
+function ringWords(ring: readonly Lag[], names: ReadonlyMap<string, string>): string {
+  return ring
+    .toReversed()
+    .filter(({ from, to, leastDays }) => from !== ORIGIN && to !== ORIGIN && leastDays > 0)
+    .map(
+      ({ from, to, leastDays, why }) =>
+        `${days(leastDays)} from ${(names.get(from) ?? from).toLowerCase()} to ${(names.get(to) ?? to).toLowerCase()} (${why})`,
+    )
+    .join(', ')
+}
+
+function impossible(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
+  if (laying.possible) return []
+  const names = namesOf(planned)
+  const { ring } = laying.base
+  const asked = ringWords(ring, names)
+  const sowOn = soonest(input, planned, laying)
+  const out = [...new Set(ring.flatMap(({ from, to }) => [from, to]))]
+    .filter((key) => DISPENSABLE.has(key) || key.startsWith('lift-'))
+    .map((key) => names.get(key)!.toLowerCase())
+  const season = ring.some(({ why }) => why === 'not after')
+  const ways = [
+    sowOn
+      ? `${anchorOf(input.parts) === 'sow' ? 'sow' : 'begin'} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}`
+      : '',
+    season ? 'leave what does not fit to the next growing season' : '',
+    out.length ? `leave out ${out.join(' or ')}, with the reason` : '',
+    'mark what is done already',
+  ].filter(Boolean)
+  return [
+    {
+      text: `The days left do not hold the whole sequence${asked ? `: ${asked}` : ''}${season && input.growsUntil ? `, and turf grows through a dressing only until ${shortDay(input.growsUntil, input.today)}` : ''}. Ways out: ${ways.join('; ')}.`,
+      ...(sowOn ? { sowOn } : {}),
+    },
+  ]
+}
+
+/** Things from afar whose last day has passed. */
+function lateOnes(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
+  // A visit that was missed says so on its own slip.
+  const late = laying.late.filter((key) => planned.find((one) => one.key === key)!.operation.phase !== 'after')
+  if (!late.length) return []
+  const sowOn = soonest(input, planned, laying)
+  return late.map((key) => {
+    const { name } = planned.find((one) => one.key === key)!.operation
+    const last = dayFromNumber(laying.base.spans.get(key)!.latest)
+    return {
+      text: `${name} was due by ${shortDay(last, input.today)} for this day. Do it today, and mark it done if it is${sowOn ? `; on the usual waits the first day that leaves time is ${shortDay(sowOn, input.today)}` : ''}.`,
+      ...(sowOn ? { sowOn } : {}),
+    }
+  })
+}
+
+/** Cuts need two days between them; said when those left before the last of them are too few. */
+function squeezedCuts(input: SequenceInput, laying: Laying): Trouble[] {
+  const last = laying.days.get('scalp')
+  if (last === undefined || input.done.has('scalp')) return []
+  const spanDays = scalpSpanDays(input.parts)
+  const cuts = Math.max(
+    ...input.parts.map(
+      ({ survey, settings }) => scalpSteps(survey.mowingHeightMm, settings.scalpToMm).heightsMm.length,
+    ),
+  )
+  const left = last - dayNumber(input.today)
+  if (left < 0 || left >= spanDays) return []
+  return [
+    {
+      text: `${cuts} cuts two days apart take ${spanDays} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Take a later day, or cut closer together on dry grass.`,
+      sowOn: addDays(input.sowOn, spanDays - left),
+    },
+  ]
+}
+
+/** Days that ask for more hands than the firm has. */
+function fullDays({ hoursADay, today }: SequenceInput, slips: readonly Slip[]): Trouble[] {
+  const byDay = new Map<Day, number>()
+  for (const { to, hours, done, operation } of slips)
+    if (!done && operation.mark !== 'call' && to >= today) byDay.set(to, (byDay.get(to) ?? 0) + hours.value)
+  return [...byDay]
+    .filter(([, hours]) => hours > hoursADay)
+    .map(([day, hours]) => ({
+      text: `${shortDay(day, today)} takes ${hours.toFixed(0)} crew hours, and the firm has ${hoursADay} a day. Bring more hands, begin part of it sooner, or mark it done over several days.`,
+    }))
+}
+
+/** What of a plan cannot be kept, each with its ways out. */
+export function troublesOf(
+  input: SequenceInput,
+  planned: readonly PlannedOperation[],
+  laying: Laying,
+  slips: readonly Slip[],
+): Trouble[] {
+  const names = new Map([...namesOf(planned)].map(([key, name]) => [key, name.toLowerCase()]))
+  const conflicts = laying.base.conflicts.map(({ lag, days: between }): Trouble => {
+    const [from, to] = [names.get(lag.from) ?? lag.from, names.get(lag.to) ?? lag.to]
+    if (between < 0)
+      return {
+        text: `${lag.from === 'sow' ? 'Done before sowing' : 'Done out of order'}, ${from} and ${to}: ${lag.why}. Check the days they stand on.`,
+      }
+    return {
+      text:
+        between < lag.leastDays
+          ? `Only ${days(between)} from ${from} to ${to}, ${lag.leastDays} are wanted: ${lag.why}.`
+          : `${days(between)} ${between === 1 ? 'lies' : 'lie'} between ${from} and ${to}: ${lag.why} than ${days(lag.mostDays ?? 0)}. Bring the sowing day nearer, or go over it again.`,
+    }
+  })
+  const anchor = anchorOf(input.parts)
+  const sow = anchor === 'sow'
+  const passed =
+    !input.done.has(anchor) && daysBetween(input.sowOn, input.today) > 0
+      ? [
+          {
+            text: `The ${sow ? 'sowing day' : 'day of the first lift'}, ${shortDay(input.sowOn)}, has passed. Move it, or mark it ${sow ? 'sown' : 'dressed'}.`,
+          },
+        ]
+      : []
+  return [
+    ...passed,
+    ...conflicts,
+    ...squeezedCuts(input, laying),
+    ...lateOnes(input, planned, laying),
+    ...impossible(input, planned, laying),
+    ...fullDays(input, slips),
+  ]
+}

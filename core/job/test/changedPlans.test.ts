@@ -1,0 +1,193 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import type { ForecastDay } from '../../weather/weather'
+import { addDays, daysBetween, toDay, weekdayIndex, type Day } from '../../measure/calendar'
+import { anchorOf } from '../parts'
+import { PROGRAMME_CODES, type ProgrammeCode } from '../decision/programmes'
+import { buildSequence, type Sequence } from '../schedule/schedule'
+import { lagsOf } from '../schedule/constraints'
+import { plannedOf, type SequenceInput } from '../schedule/input'
+import { doneOn, planned, PLANNING_FIGURES, sequenceInput, TODAY } from './ground'
+
+const MONDAY_TO_FRIDAY = [1, 2, 3, 4, 5]
+const at = ({ slips }: Sequence, key: string): Day => slips.find((slip) => slip.key === key)!.to
+
+const programmes = fc.constantFrom(...PROGRAMME_CODES)
+const anyPlan = fc.record({
+  programme: programmes,
+  ahead: fc.integer({ min: 45, max: 90 }),
+  workingDays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 2, maxLength: 7 }),
+})
+const laid = (programme: ProgrammeCode, change: Partial<SequenceInput>) =>
+  sequenceInput({ parts: planned({ programme, zone: { deepestMm: 30, hollowM3: 0.3, hollowM2: 20 } }), ...change })
+
+describe('a plan that is changed', () => {
+  test('leaves what is done where it was, and breaks no lag', () => {
+    fc.assert(
+      fc.property(
+        anyPlan,
+        fc.integer({ min: 0, max: 6 }),
+        fc.integer({ min: -4, max: 9 }),
+        ({ programme, ahead, workingDays }, nth, shift) => {
+          const before = buildSequence(laid(programme, { sowOn: addDays(TODAY, ahead), workingDays }))
+          const [made] = before.slips.filter(({ operation }) => operation.phase === 'work').slice(nth % 3)
+          const done = doneOn([made!.key, made!.to])
+          const agreed = new Map(before.slips.map(({ key, to }) => [key, to]))
+          const of = laid(programme, {
+            sowOn: addDays(TODAY, ahead + shift),
+            workingDays,
+            done,
+            agreed,
+            today: made!.to,
+          })
+          const after = buildSequence(of)
+          expect(at(after, made!.key)).toBe(made!.to)
+          if (after.troubles.length) return
+          const day = new Map(after.slips.map(({ key, to }) => [key, to]))
+          for (const { from, to, leastDays, mostDays } of lagsOf(of, plannedOf(of))) {
+            const between = daysBetween(day.get(from)!, day.get(to)!)
+            expect([from, to, between >= leastDays && between <= (mostDays ?? Infinity)]).toEqual([from, to, true])
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  test('without any change stays as it was agreed', () => {
+    fc.assert(
+      fc.property(anyPlan, ({ programme, ahead, workingDays }) => {
+        const sowOn = addDays(TODAY, ahead)
+        const before = buildSequence(laid(programme, { sowOn, workingDays }))
+        const after = buildSequence(
+          laid(programme, { sowOn, workingDays, agreed: new Map(before.slips.map(({ key, to }) => [key, to])) }),
+        )
+        expect(after.moves).toEqual([])
+      }),
+      { numRuns: 40 },
+    )
+  })
+
+  test('moves as little as it can, and says of each day why', () => {
+    const before = buildSequence(sequenceInput({ workingDays: MONDAY_TO_FRIDAY }))
+    const agreed = new Map(before.slips.map(({ key, to }) => [key, to]))
+    // 21 September is the day of the scalp: rain on it moves the scalp, and nothing that does not hang on it.
+    const forecast: ForecastDay[] = Array.from({ length: 5 }, (_, i) => ({
+      day: addDays(toDay('2026-09-20'), i),
+      tmaxC: 22,
+      tminC: 10,
+      rainMm: i === 1 ? 9 : 0,
+      windKmh: 6,
+    }))
+    const wet = buildSequence(
+      sequenceInput({ workingDays: MONDAY_TO_FRIDAY, agreed, forecast, today: toDay('2026-09-20') }),
+    )
+    expect(wet.moves.map(({ key }) => key)).toEqual(['scalp'])
+    expect(wet.moves[0]!.why.filter((part) => typeof part === 'string').join(' ')).toContain('of rain that day')
+    // A holiday moves what stood on it.
+    const holiday = buildSequence(
+      sequenceInput({ workingDays: MONDAY_TO_FRIDAY, agreed, holidays: new Set([agreed.get('dethatch')!]) }),
+    )
+    expect(holiday.moves.map(({ key, why }) => [key, String(why[0]).includes('holiday')])).toContainEqual([
+      'dethatch',
+      true,
+    ])
+    // A later sowing day draws the work after it, and the reason is a limit or the day itself.
+    const later = buildSequence(sequenceInput({ workingDays: MONDAY_TO_FRIDAY, agreed, sowOn: toDay('2026-09-30') }))
+    expect(later.moves.find(({ key }) => key === 'sow')!.why).toEqual(['the day was moved'])
+    expect(later.moves.find(({ key }) => key === 'dethatch')!.why.join('')).toContain('no more than 5 days before sow')
+  })
+
+  test('takes work of one’s own in, whatever id it has', () => {
+    fc.assert(
+      fc.property(fc.uuid(), fc.integer({ min: 0, max: 40 }), (id, ahead) => {
+        const key = `own-${id}`
+        const { slips } = buildSequence(
+          sequenceInput({
+            own: { [key]: { name: 'Borrow the roller', day: addDays(TODAY, ahead), hours: 1, note: '' } },
+          }),
+        )
+        expect(slips.find((slip) => slip.key === key)!.name).toBe('Borrow the roller')
+      }),
+      {
+        examples: [
+          ['12345678-0000-4000-8000-000000000000', 7],
+          ['99e12345-0000-4000-8000-000000000000', 7],
+        ],
+      },
+    )
+  })
+
+  test('keeps a day chosen by hand, and says what it breaks', () => {
+    const pinned = buildSequence(sequenceInput({ pins: new Map([['dethatch', toDay('2026-09-21')]]) }))
+    expect(at(pinned, 'dethatch')).toBe('2026-09-21')
+    expect(at(pinned, 'scalp') <= '2026-09-21').toBe(true)
+    expect(pinned.troubles).toEqual([])
+    const early = buildSequence(sequenceInput({ pins: new Map([['dethatch', toDay('2026-09-12')]]) }))
+    expect(at(early, 'dethatch')).toBe('2026-09-12')
+    expect(early.troubles[0]!.text).toContain('12 days lie between dethatch and sow')
+  })
+
+  test('soil for a dip comes on the van, a heap is delivered', () => {
+    const delivered = (hollowM3: number) =>
+      buildSequence(
+        sequenceInput({
+          parts: planned({ zone: { deepestMm: 30, hollowM3, hollowM2: 20 }, settings: { coverMaterial: 'straw' } }),
+        }),
+      ).slips.some(({ key }) => key === 'delivery')
+    // With 15 % for settling: 0.06 and 0.58 m³, against three barrow loads of 0.08 m³ (reference §11, own).
+    expect([delivered(0.05), delivered(0.5)]).toEqual([false, true])
+  })
+
+  test('a late delivery pushes the levelling, and the seed only by what has to lie between', () => {
+    const hollow = { deepestMm: 30, hollowM3: 0.5, hollowM2: 20 }
+    const late = buildSequence(
+      sequenceInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-23')]]) }),
+    )
+    expect([at(late, 'level'), late.troubles]).toEqual(['2026-09-23', []])
+    const tooLate = buildSequence(
+      sequenceInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-24')]]) }),
+    )
+    expect(tooLate.troubles[0]!.text).toContain('1 day from level to sow')
+    // Sown a day later it fits: that day is offered.
+    expect(tooLate.troubles[0]!.sowOn).toBe('2026-09-25')
+  })
+
+  test('never begins earlier because a limit got tighter', () => {
+    fc.assert(
+      fc.property(
+        anyPlan,
+        fc.constantFrom('levelRest', 'labelWait', 'killAgain', 'liftGrow', 'checkFirst'),
+        fc.integer({ min: 1, max: 4 }),
+        ({ programme, ahead }, wait, more) => {
+          const of = laid(programme, { sowOn: addDays(TODAY, ahead) })
+          const tight = buildSequence({
+            ...of,
+            planning: { ...PLANNING_FIGURES, [wait]: PLANNING_FIGURES[wait as 'levelRest'] + more },
+          })
+          const usual = buildSequence(of)
+          const anchor = anchorOf(of.parts)
+          for (const slip of tight.slips) {
+            const was = usual.slips.find(({ key }) => key === slip.key)!
+            // Counted from the anchor a tighter wait leaves less room: nothing after it may come sooner, nothing before it later.
+            if (daysBetween(at(usual, anchor), was.earliest) >= 0)
+              expect([slip.key, slip.earliest >= was.earliest]).toEqual([slip.key, true])
+            else expect([slip.key, slip.latest <= was.latest]).toEqual([slip.key, true])
+          }
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+
+  test('falls on days off only where nothing else is left', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 14, max: 60 }), (ahead) => {
+        const sowOn = addDays(TODAY, ahead)
+        if (!MONDAY_TO_FRIDAY.includes(weekdayIndex(sowOn))) return
+        const { slips } = buildSequence(sequenceInput({ sowOn, workingDays: MONDAY_TO_FRIDAY }))
+        for (const { key, to } of slips) expect([key, MONDAY_TO_FRIDAY.includes(weekdayIndex(to))]).toEqual([key, true])
+      }),
+    )
+  })
+})

@@ -1,0 +1,312 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import type { ZoneSurvey } from '../../site/zone'
+import { coverProblem } from '../../site/survey'
+import { addDays, toDay } from '../../measure/calendar'
+import { isWorked, type Phrase } from '../../explain/phrase'
+import { showText } from '../../measure/figure'
+import { labelForbids, type LawnFindings } from '../decision/decide'
+import { PLANNING, PLANNING_CODES, planningOf } from '../planningFigures'
+import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '../decision/programmes'
+import { RULES } from '../decision/rules'
+import type { Schools } from '../decision/practices'
+import { waitOf, type WaitInput } from '../decision/wait'
+import { decided, PLANNING_FIGURES, ZONE } from './ground'
+
+const words = (phrase: Phrase): string =>
+  phrase
+    .map((part) => (typeof part === 'string' ? part : showText(isWorked(part) ? part.working.result : part, 'metric')))
+    .join('')
+const cover = (desirable: number, weeds: number, coarse = 0): Partial<ZoneSurvey> => ({
+  desirableShare: desirable,
+  weedShare: weeds,
+  coarseShare: coarse,
+  bareShare: Math.max(0, 1 - desirable - weeds - coarse),
+})
+const BERMUDA: Partial<ZoneSurvey> = { sward: 'BER', grass: 'BER', mowingHeightMm: 38 }
+
+describe('where the rules lean', () => {
+  // Cases as reference §10 has them: handbook knowledge from memory, common practice or our own, as each rule says.
+  test.each<[string, ProgrammeCode, Partial<ZoneSurvey>, Partial<LawnFindings>, Schools['kill']?]>([
+    ['patches in dense grass', 'spot', { ...cover(0.93, 0.02), barePatchy: true }, {}],
+    ['half and more worth keeping', 'overseed', {}, {}],
+    ['30 to 50 % worth keeping', 'hard', cover(0.42, 0.5), {}],
+    ['under 30 %, by the survey', 'hard', cover(0.2, 0.6), {}],
+    ['under 30 %, by a firm that kills', 'kill', cover(0.2, 0.6), {}, 'always'],
+    ['coarse weed grasses over 30 %', 'kill', cover(0.4, 0.2, 0.35), {}],
+    ['coarse weed grasses over 30 %, whatever the firm holds', 'kill', cover(0.4, 0.2, 0.35), {}, 'never'],
+    ['another species wanted', 'kill', {}, { goal: 'species' }],
+    ['another species wanted, by a firm that never kills', 'overseed', {}, { goal: 'species' }, 'never'],
+    ['hollows of more than 75 mm', 'kill', { deepestMm: 90, hollowM3: 1 }, {}],
+    ['thatch over 25 mm under a poor sward', 'strip', { ...cover(0.35, 0.55), thatchMm: 30 }, {}],
+    ['bermuda with hollows', 'level', { ...BERMUDA, ...cover(0.8, 0.15), deepestMm: 30, hollowM3: 0.2 }, {}],
+    [
+      'zoysia whose owner wants it flatter',
+      'level',
+      { sward: 'ZOY', grass: 'ZOY', ...cover(0.9, 0.08) },
+      { goal: 'levels' },
+    ],
+    ['bermuda to be green in winter', 'winter', BERMUDA, { goal: 'winter' }],
+    ['thin bermuda', 'warm', { ...BERMUDA, ...cover(0.6, 0.3) }, {}],
+  ])('%s: %s', (_, programme, zone, lawn, kill) => {
+    const { leans, verdicts } = decided(zone, lawn, kill)
+    expect(leans?.programme).toBe(programme)
+    expect(verdicts[programme].fits).toBe(true)
+    expect(leans!.because.source).toBeDefined()
+  })
+})
+
+describe('what does not fit says why', () => {
+  test.each<[ProgrammeCode, string, Partial<ZoneSurvey>, Partial<LawnFindings>, Schools['kill']?]>([
+    ['spot', 'thin over more than patches: 56%', {}, {}],
+    ['spot', 'thin all over', cover(0.94, 0.02), {}],
+    ['spot', 'patches alone do not mend that', cover(0.92, 0.08), {}],
+    ['overseed', 'only 20% is grass', cover(0.2, 0.6), {}],
+    ['overseed', '40% coarse weed grasses survive', cover(0.4, 0.1, 0.4), {}],
+    ['hard', 'coarse weed grasses survive', cover(0.4, 0.1, 0.4), {}],
+    ['kill', 'does not kill for this', {}, {}, 'never'],
+    ['strip', 'the soil is sound and thatch is 18 mm', {}, {}],
+    ['level', 'needs a warm-season lawn', {}, {}],
+    ['level', 'nothing to level', { ...BERMUDA }, {}],
+    ['winter', 'needs a warm-season lawn', {}, { goal: 'winter' }],
+    ['winter', 'green in winter is not asked for', BERMUDA, {}],
+    ['winter', 'not going dormant', BERMUDA, { goal: 'winter', winterOpen: false }],
+    ['warm', 'only bermuda thickens', { sward: 'ZOY', grass: 'ZOY' }, {}],
+    ['overseed', 'closes by itself', BERMUDA, {}],
+    ['overseed', 'below 3.0 h of sun', { sunHours: 2 }, {}],
+  ])('%s: %s', (programme, reason, zone, lawn, kill) => {
+    const { fits, refusals } = decided(zone, lawn, kill).verdicts[programme]
+    expect(fits).toBe(false)
+    expect(refusals.map(({ text }) => words(text)).join('; ')).toContain(reason)
+  })
+
+  test('level in growth wants turf that spreads', () => {
+    expect(decided({ sward: 'MIX', grass: 'BER', deepestMm: 30, hollowM3: 1 }).verdicts.level.fits).toBe(false)
+  })
+
+  test('every rule that refuses, leans, waits or warns holds for some lawn, and fails for another', () => {
+    const told = new Set<string>()
+    const anything = fc.record({
+      desirable: fc.integer({ min: 0, max: 100 }),
+      weeds: fc.integer({ min: 0, max: 100 }),
+      coarse: fc.integer({ min: 0, max: 100 }),
+      thatchMm: fc.integer({ min: 0, max: 50 }),
+      sun: fc.integer({ min: 0, max: 12 }),
+      sward: fc.constantFrom(null, 'TF', 'BER', 'ZOY', 'MIX', 'PRG'),
+      grass: fc.constantFrom('TF', 'BER', 'ZOY', 'KBG'),
+      deepestMm: fc.constantFrom(0, 10, 20, 40, 90),
+      slope: fc.constantFrom(null, 0, 0.2, 0.4),
+      goal: fc.constantFrom(null, 'thicker', 'species', 'levels', 'winter', 'patches'),
+      kill: fc.constantFrom('by survey', 'always', 'never'),
+      ph: fc.constantFrom(null, 5, 6.5, 8),
+      patchy: fc.constantFrom(null, true, false),
+      drainage: fc.constantFrom(null, 'free', 'slow', 'standing'),
+      wear: fc.constantFrom(null, 'none', 'some', 'heavy'),
+      times: fc.constantFrom(null, 0, 1, 3),
+      irrigated: fc.boolean(),
+      winterOpen: fc.boolean(),
+      driver: fc.constantFrom(null, 40, 100),
+      kPa: fc.constantFrom(null, 1500, 2500),
+      height: fc.constantFrom(20, 50, 76),
+    })
+    const dominant = (a: { desirable: number; weeds: number; coarse: number }) => a.desirable + a.weeds + a.coarse || 1
+    fc.assert(
+      fc.property(anything, (a) => {
+        const [desirable, weeds, coarse] = [
+          a.desirable / Math.max(100, dominant(a)),
+          a.weeds / Math.max(100, dominant(a)),
+          a.coarse / Math.max(100, dominant(a)),
+        ]
+        const { verdicts, leans, waits } = decided(
+          {
+            ...cover(desirable, weeds, coarse),
+            thatchMm: a.thatchMm,
+            sunHours: a.sun,
+            sward: a.sward as ZoneSurvey['sward'],
+            grass: a.grass as ZoneSurvey['grass'],
+            deepestMm: a.deepestMm,
+            hollowM3: a.deepestMm / 100,
+            slopeShare: a.slope,
+            barePatchy: a.patchy,
+            drainage: a.drainage as ZoneSurvey['drainage'],
+            wear: a.wear as ZoneSurvey['wear'],
+            driverMm: a.driver,
+            penetrometerKPa: a.kPa,
+            mowingHeightMm: a.height,
+          },
+          { goal: a.goal, ph: a.ph, timesADay: a.times, irrigated: a.irrigated, winterOpen: a.winterOpen },
+          a.kill as Schools['kill'],
+        )
+        for (const gate of [
+          ...waits,
+          ...(leans ? [leans.because] : []),
+          ...PROGRAMME_CODES.flatMap((code) => [
+            ...verdicts[code].refusals,
+            ...verdicts[code].risks,
+            ...verdicts[code].adds,
+          ]),
+        ])
+          told.add(gate.source!.text)
+        for (const code of PROGRAMME_CODES) expect(verdicts[code].fits).toBe(verdicts[code].refusals.length === 0)
+        if (leans) expect(verdicts[leans.programme].fits).toBe(true)
+      }),
+      { numRuns: 6000 },
+    )
+    expect(RULES.map(({ from }) => from).filter((from) => !told.has(from))).toEqual([])
+  })
+})
+
+describe('the judgement', () => {
+  const shares = fc
+    .tuple(
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+    )
+    .map(([a, b, c]) => {
+      const [x, y, z] = [a, b, c].sort((p, q) => p - q) as [number, number, number]
+      return { desirable: x, weeds: y - x, coarse: (z - y) * 0.5 }
+    })
+  const workOf = (zone: Partial<ZoneSurvey>, kill: Schools['kill']) =>
+    PROGRAMMES[decided(zone, {}, kill).leans!.programme].work
+  const kills = fc.constantFrom<Schools['kill']>('by survey', 'always', 'never')
+
+  test('never moves towards less work for more weeds, wherever they came from', () => {
+    fc.assert(
+      fc.property(
+        shares,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.boolean(),
+        kills,
+        fc.integer({ min: 0, max: 40 }),
+        fc.constantFrom(true, false, null),
+        ({ desirable, weeds, coarse }, moved, fromGrass, kill, thatchMm, barePatchy) => {
+          const bare = 1 - desirable - weeds - coarse
+          const by = moved * (fromGrass ? desirable : bare)
+          const before = { ...cover(desirable, weeds, coarse), thatchMm, barePatchy }
+          const after = { ...cover(desirable - (fromGrass ? by : 0), weeds + by, coarse), thatchMm, barePatchy }
+          expect(workOf(after, kill)).toBeGreaterThanOrEqual(workOf(before, kill))
+          const coarser = { ...cover(desirable - (fromGrass ? by : 0), weeds, coarse + by), thatchMm, barePatchy }
+          expect(workOf(coarser, kill)).toBeGreaterThanOrEqual(workOf(before, kill))
+        },
+      ),
+      { numRuns: 800 },
+    )
+  })
+
+  test('follows the firm’s own limits, and says that they are', () => {
+    const stricter = planningOf({ overseedFrom: 0.7 })
+    const { leans } = decided({}, {}, 'by survey', stricter)
+    expect(leans).toMatchObject({ programme: 'hard', because: { source: { kind: 'user' } } })
+    expect(words(leans!.because.text)).toContain('70%')
+  })
+
+  test('knows every figure with bounds that hold it and a kind of source', () => {
+    for (const code of PLANNING_CODES) {
+      const { value, least, most, source } = PLANNING[code]
+      expect([code, value >= least && value <= most, source.text.length > 3]).toEqual([code, true, true])
+    }
+  })
+})
+
+describe('waiting', () => {
+  const TODAY = toDay('2026-09-08')
+  const window = (from: string, to: string, best: string, bestGood = 29) => ({
+    from: toDay(from),
+    to: toDay(to),
+    best: toDay(best),
+    bestGood,
+  })
+  const AUTUMN = window('2026-09-11', '2026-09-23', '2026-09-18')
+  const SPRING = window('2027-04-03', '2027-04-07', '2027-04-05', 16)
+  const wait = (change: Partial<WaitInput> = {}) =>
+    waitOf({
+      programme: 'overseed',
+      zones: [{ zone: ZONE, waits: [] }],
+      applications: [],
+      today: TODAY,
+      latDeg: 37,
+      windows: [AUTUMN, SPRING],
+      growing: [],
+      years: 30,
+      rainShare: 0.9,
+      irrigated: false,
+      restriction: { kind: 'none', until: null },
+      season: 'by window',
+      planning: PLANNING_FIGURES,
+      ...change,
+    })
+  const prodiamine = { ingredient: 'prodiamine', appliedOn: toDay('2026-05-04'), waitDays: 184 }
+
+  test('nothing holds in an open window', () => {
+    expect(wait()).toMatchObject({ holds: [], window: AUTUMN, next: AUTUMN.from, binding: false })
+  })
+
+  test('a barrier that outlasts the window waits for the next one, and no note can overrule the label', () => {
+    expect(wait({ applications: [prodiamine] })).toMatchObject({ binding: true, next: SPRING.from })
+    expect(words(wait({ applications: [prodiamine] }).holds[0]!.text)).toContain('4 Nov')
+  })
+
+  test('a barrier that ends inside the window only moves the earliest day', () => {
+    expect(wait({ applications: [{ ...prodiamine, appliedOn: toDay('2026-08-20'), waitDays: 28 }] })).toMatchObject({
+      holds: [],
+      binding: false,
+      next: '2026-09-17',
+    })
+  })
+
+  test('a barrier does not stop a dressing, which sows nothing', () => {
+    const growing = [window('2027-05-01', '2027-09-20', '2027-05-01', 30)]
+    expect(wait({ programme: 'level', applications: [prodiamine], growing })).toMatchObject({
+      binding: false,
+      next: '2027-05-01',
+    })
+  })
+
+  test('two sprays want weeks: a window that closes before them is not one', () => {
+    const killing = wait({ programme: 'kill' })
+    expect(killing.window).toBeUndefined()
+    expect(killing.next).toBe(SPRING.from)
+    expect(wait({ programme: 'kill', windows: [window('2026-09-11', '2026-10-20', '2026-09-18')] })).toMatchObject({
+      holds: [],
+      next: '2026-10-04',
+    })
+  })
+
+  test('outside every window it waits, and with none at all it says so', () => {
+    expect(wait({ windows: [SPRING] })).toMatchObject({ next: SPRING.from, binding: false })
+    expect(wait({ windows: [] }).next).toBeUndefined()
+  })
+
+  test('a ban, a drought, a season of the firm’s each hold, with the next day where there is one', () => {
+    expect(wait({ restriction: { kind: 'ban', until: toDay('2026-09-20') } }).next).toBe('2026-09-21')
+    expect(wait({ restriction: { kind: 'ban', until: toDay('2026-09-01') } }).holds).toEqual([])
+    expect(words(wait({ rainShare: 0.1 }).holds[0]!.text)).toContain('Drought')
+    expect(wait({ rainShare: 0.1, irrigated: true }).holds).toEqual([])
+    expect(wait({ rainShare: null }).holds).toEqual([])
+    expect(wait({ season: 'spring' })).toMatchObject({ next: SPRING.from })
+    expect(wait({ season: 'spring', latDeg: -37 })).toMatchObject({ next: AUTUMN.from })
+  })
+
+  test('a cause that is not removed has no date, and no window waits for it', () => {
+    const { waits } = decided({ sunHours: 2 })
+    const waiting = wait({ zones: [{ zone: ZONE, waits }] })
+    expect(waiting.window).toBeUndefined()
+    expect(waiting.next).toBeUndefined()
+    expect(waiting.holds[0]!.source).toMatchObject({ kind: 'mem' })
+  })
+
+  test('the label forbids each day of its wait and none after it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), (after) => {
+        expect(labelForbids([prodiamine], addDays(prodiamine.appliedOn, after)) === undefined).toBe(after >= 184)
+      }),
+    )
+    expect(labelForbids([], TODAY)).toBeUndefined()
+  })
+})
+
+test('cover has to add to 100 %', () => {
+  expect(coverProblem(0.56, 0.3, 0.05, 0.09)).toBeUndefined()
+  expect(coverProblem(0.56, 0.35, 0, 0.2)).toContain('111%')
+})

@@ -1,0 +1,93 @@
+import { planningOf } from '../planningFigures'
+import { partsOf, type Part } from '../parts'
+import { grassByCode } from '../../grass/grasses'
+import { defaultSettings, type PlanSettings } from '../settings'
+import { PROGRAMMES, type ProgrammeCode } from '../decision/programmes'
+import { DEFAULT_SCHOOLS, type Schools } from '../decision/practices'
+import { decideZone, type LawnFindings, type ZoneDecision } from '../decision/decide'
+import { toDay, type Day } from '../../measure/calendar'
+import type { ZoneSurvey } from '../../site/zone'
+import { UNTOUCHED, type DoneWork, type SequenceInput } from '../schedule/input'
+
+/** A thin tall fescue lawn, as the tests find it unless they say otherwise. */
+export const ZONE: ZoneSurvey = {
+  id: 'z',
+  name: 'Lawn',
+  areaM2: 612,
+  errorShare: 0.03,
+  sward: 'TF',
+  grass: 'TF',
+  desirableShare: 0.56,
+  weedShare: 0.33,
+  coarseShare: 0.02,
+  bareShare: 0.09,
+  barePatchy: false,
+  thatchMm: 18,
+  driverMm: 60,
+  penetrometerKPa: null,
+  mowingHeightMm: 76,
+  keptMm: null,
+  sunHours: 8,
+  slopeShare: 0,
+  wear: 'none',
+  drainage: 'free',
+  deepestMm: 0,
+  hollowM3: 0,
+  hollowM2: 0,
+  levelsSeen: true,
+}
+export const LAWN: LawnFindings = { ph: 6.4, timesADay: 3, irrigated: false, goal: 'thicker', winterOpen: true }
+export const PLANNING_FIGURES = planningOf()
+
+export const decided = (
+  zone: Partial<ZoneSurvey> = {},
+  lawn: Partial<LawnFindings> = {},
+  kill: Schools['kill'] = 'by survey',
+  planning = PLANNING_FIGURES,
+): ZoneDecision => decideZone({ ...ZONE, ...zone }, { ...LAWN, ...lawn }, { kill }, planning)
+
+export interface Planned {
+  programme?: ProgrammeCode
+  zone?: Partial<ZoneSurvey>
+  settings?: Partial<PlanSettings>
+  schools?: Partial<Schools>
+}
+
+/** The parts of a plan for one zone. */
+export function planned({ programme = 'overseed', zone = {}, settings = {}, schools = {} }: Planned = {}): Part[] {
+  const ground = { ...ZONE, ...zone }
+  const all = { ...DEFAULT_SCHOOLS, ...schools }
+  const begun = defaultSettings({
+    grass: grassByCode(PROGRAMMES[programme].seed ?? ground.grass),
+    desirableShare: ground.desirableShare,
+    programme: PROGRAMMES[programme],
+    schools: all,
+  })
+  return partsOf([{ zone: ground, programme }], 'loam', { ...begun, ...settings }, all)
+}
+
+export const TODAY = toDay('2026-09-08')
+/** Work done and found as it should be. */
+export const doneOn = (...work: [key: string, day: Day][]): Map<string, DoneWork> =>
+  new Map(work.map(([key, day]) => [key, { day, passed: true }]))
+/** Seed in the shed and lines known, so that tests of the work itself need no lead. */
+const READY = { order: 'in the shed', locate: 'marked' }
+
+/** A plan to lay out: overseeding of the lawn above, sown in sixteen days, with seed in the shed and no lines in the ground. */
+export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInput => ({
+  ...UNTOUCHED,
+  parts: planned(),
+  planning: PLANNING_FIGURES,
+  extent: { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: [] },
+  applications: [],
+  sowOn: toDay('2026-09-24'),
+  today: TODAY,
+  firstMow: { early: 24, middle: 28, late: 34 },
+  firstGreen: { early: 7, middle: 9, late: 13 },
+  forecast: [],
+  workingDays: [0, 1, 2, 3, 4, 5, 6],
+  hoursADay: 99,
+  done: new Map(),
+  ...change,
+  skipped: { ...READY, ...change.skipped },
+})

@@ -1,0 +1,112 @@
+import { describe, expect, test } from 'vitest'
+import type { ForecastDay } from '../../weather/weather'
+import { addDays, toDay } from '../../measure/calendar'
+import { buildSequence } from '../schedule/schedule'
+import type { SequenceInput } from '../schedule/input'
+import { doneOn, planned, sequenceInput, TODAY } from './ground'
+
+describe('gates of a slip', () => {
+  const slip = (key: string, change: Partial<SequenceInput>) =>
+    buildSequence({ ...sequenceInput(change), skipped: {} }).slips.find((one) => one.key === key)!
+  const codes = (key: string, change: Partial<SequenceInput>) =>
+    slip(key, change)
+      .gates.filter(({ state }) => state === 'hold')
+      .map(({ code }) => code)
+  const onTheDay = {
+    today: toDay('2026-09-22'),
+    sowOn: toDay('2026-09-24'),
+    done: doneOn(['order', toDay('2026-09-01')], ['scalp', toDay('2026-09-21')]),
+  }
+
+  test('no steel goes into ground whose lines are not located, and no note overrules that', () => {
+    expect(codes('dethatch', onTheDay)).toEqual(['services'])
+    expect(slip('dethatch', { ...onTheDay, overruled: { 'dethatch:services': 'in a hurry' } }).stand).toBe('hold')
+    expect(
+      codes('dethatch', {
+        ...onTheDay,
+        done: doneOn(['order', toDay('2026-09-01')], ['scalp', toDay('2026-09-21')], ['locate', toDay('2026-09-14')]),
+      }),
+    ).toEqual([])
+  })
+
+  test('work whose forerunner did not pass its check holds, until a note or a better look', () => {
+    const failed = new Map([
+      ...doneOn(['order', toDay('2026-09-01')], ['locate', toDay('2026-09-14')]),
+      ['scalp', { day: toDay('2026-09-21'), passed: false }] as const,
+    ])
+    expect(codes('dethatch', { ...onTheDay, done: failed })).toEqual(['check'])
+    expect(
+      slip('dethatch', {
+        ...onTheDay,
+        done: failed,
+        overruled: { 'dethatch:check': 'the mat comes off with the machine' },
+      }).gates.find(({ code }) => code === 'check')!.overruled,
+    ).toContain('mat')
+  })
+
+  test('a label holds the sowing whatever is noted, and says from when on it may', () => {
+    const applications = [
+      { ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-08-01'), waitDays: 122 },
+    ]
+    const sow = slip('sow', { applications, overruled: { 'sow:label': 'never mind' } })
+    expect(sow.gates.find(({ code }) => code === 'label')).toMatchObject({
+      state: 'hold',
+      binding: true,
+      again: '2026-12-01',
+    })
+    expect(sow.stand).toBe('hold')
+  })
+
+  test('dormant turf is not sprayed nor dressed, hardly growing turf at a risk, growing turf is', () => {
+    const states = (soilC: number) =>
+      slip('kill1', {
+        parts: planned({ programme: 'kill' }),
+        sowOn: addDays(TODAY, 50),
+        soilOn: () => soilC,
+      }).gates.find(({ code, text }) => code === 'growth' || String(text[0]).startsWith('growing'))!.state
+    // Cool-season grass grows from 10 °C of soil on: common practice, no source.
+    expect([3, 8, 14].map(states)).toEqual(['hold', 'risk', 'met'])
+  })
+
+  test('a forecast holds scalping on wet grass and tearing in a heat wave', () => {
+    const told = (change: Partial<ForecastDay>) =>
+      Array.from({ length: 6 }, (_, i) => ({
+        day: addDays(toDay('2026-09-20'), i),
+        tmaxC: 24,
+        tminC: 12,
+        rainMm: 0,
+        windKmh: 6,
+        ...change,
+      }))
+    const held = (key: string, change: Partial<ForecastDay>) =>
+      codes(key, {
+        ...onTheDay,
+        today: toDay('2026-09-20'),
+        done: doneOn(['order', toDay('2026-09-01')], ['locate', toDay('2026-09-10')]),
+        forecast: told(change),
+      })
+    expect(held('scalp', { rainMm: 4 })).toContain('surface')
+    expect(held('dethatch', { tmaxC: 36 })).toContain('heat')
+    expect(held('dethatch', {})).toEqual([])
+  })
+})
+
+describe('hours of an operation', () => {
+  const hours = (pace: SequenceInput['pace']) =>
+    buildSequence(sequenceInput({ pace })).slips.find(({ key }) => key === 'dethatch')!.hours
+  test('are the firm’s own from three jobs on, and ours until then', () => {
+    const ours = hours({}).value
+    expect(hours({ dethatch: { m2PerCrewH: 100, jobs: 2 } }).value).toBe(ours)
+    // 612 m² at 100 m² a crew hour.
+    expect(hours({ dethatch: { m2PerCrewH: 100, jobs: 3 } }).value).toBeCloseTo(6.12, 9)
+    expect(hours({ core: { m2PerCrewH: 100, jobs: 9 } }).value).toBe(ours)
+  })
+  test('of work that is begun are those that are left', () => {
+    const whole = hours({}).value
+    const begun = buildSequence(
+      sequenceInput({ begun: new Map([['dethatch', { share: 0.25, day: TODAY }]]) }),
+    ).slips.find(({ key }) => key === 'dethatch')!
+    expect(begun.hours.value).toBeCloseTo(whole * 0.75, 9)
+    expect(begun.begun!.share).toBe(0.25)
+  })
+})

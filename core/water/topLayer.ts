@@ -1,0 +1,164 @@
+import { SUN_SHARE, SUN_WAVE, type Ground } from '../soil/soilCourse'
+import { hargreavesEt0Mm, radiationOf } from '../weather/radiation'
+import type { Texture } from '../soil/soil'
+import { runLength, type WeatherRun } from '../weather/weather'
+import type { CoverMaterial } from '../materials/covers'
+import { dayNumber, type Day } from '../measure/calendar'
+
+/**
+ * Water in the top centimetre, where the seed lies: a bucket of soil and cover that sun and air empty and rain and
+ * watering fill.
+ * @source FAO Irrigation and Drainage Paper 56, eq. 71-74 and table 19, from memory; steps of an hour instead of a day
+ */
+const LAYER_M = 0.01
+
+/** Volumetric water at field capacity and wilting point. @source FAO-56 table 19; clay loam from memory */
+export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> = {
+  sand: { field: 0.12, wilting: 0.04 },
+  'sandy loam': { field: 0.23, wilting: 0.1 },
+  loam: { field: 0.25, wilting: 0.12 },
+  'clay loam': { field: 0.33, wilting: 0.2 },
+  clay: { field: 0.36, wilting: 0.22 },
+}
+/** Infiltration into level bare soil, mm/h; half of it on slopes. @source reference §7, mem */
+const INFILTRATION_MM_PER_H: Record<Texture, number> = { sand: 50, 'sandy loam': 25, loam: 13, 'clay loam': 8, clay: 5 }
+const STEEP_SHARE = 0.08
+/** Share of the layer's water that leaves before the surface dries. @source FAO-56 table 19, REW over TEW of its middle rows */
+const READILY_SHARE = 0.4
+/** Evaporation of wet bare soil over the reference. @source FAO-56 eq. 72 in a temperate climate */
+const WET_SOIL_FACTOR = 1.2
+/** A part of evaporation is the air's, also in the shade. @source own */
+export const AIR_SHARE = 0.25
+
+export type BedCover = CoverMaterial | 'none'
+/** What a cover leaves of evaporation, and what it holds for each mm of its depth, mm. @source own */
+const COVERS: Record<BedCover, { evaporation: number; holdsPerMm: number }> = {
+  none: { evaporation: 1, holdsPerMm: 0 },
+  straw: { evaporation: 0.6, holdsPerMm: 0 },
+  peat: { evaporation: 0.55, holdsPerMm: 0.5 },
+  compost: { evaporation: 0.55, holdsPerMm: 0.5 },
+  'screened topsoil': { evaporation: 0.75, holdsPerMm: 0.2 },
+  fleece: { evaporation: 0.5, holdsPerMm: 0 },
+}
+
+export interface TopLayer {
+  /** Water between full and dry, soil and cover together, mm. */
+  capacityMm: number
+  /** Of that, what leaves at the full rate, mm. */
+  readilyMm: number
+  evaporationFactor: number
+  infiltrationMmPerH: number
+}
+
+/** The layer over one piece of ground. @param coverMm loose depth of the cover, mm */
+export function topLayer(texture: Texture, cover: BedCover, coverMm: number, slopeShare: number): TopLayer {
+  const { field, wilting } = WATER_SHARES[texture]
+  const { evaporation, holdsPerMm } = COVERS[cover]
+  const capacityMm = 1000 * (field - 0.5 * wilting) * LAYER_M + holdsPerMm * coverMm
+  return {
+    capacityMm,
+    readilyMm: READILY_SHARE * capacityMm,
+    evaporationFactor: WET_SOIL_FACTOR * evaporation,
+    infiltrationMmPerH: INFILTRATION_MM_PER_H[texture] * (slopeShare > STEEP_SHARE ? 0.5 : 1),
+  }
+}
+
+/** Evaporation of one hour, mm. @param depletedMm gone from the full layer at its beginning @param et0Mm reference evaporation of the hour */
+export function evaporatedMm(
+  { capacityMm, readilyMm, evaporationFactor }: TopLayer,
+  depletedMm: number,
+  et0Mm: number,
+): number {
+  const reduction = depletedMm <= readilyMm ? 1 : (capacityMm - depletedMm) / (capacityMm - readilyMm)
+  return Math.min(Math.max(0, reduction) * evaporationFactor * et0Mm, capacityMm - depletedMm)
+}
+
+/** How the bed is watered: kept moist as told, or so many times a day whatever the weather. */
+export interface Watering {
+  timesADay: number | 'as told'
+  /** Nothing but rain before this day. */
+  bannedUntil: Day | null
+}
+export const AS_TOLD: Watering = { timesADay: 'as told', bannedUntil: null }
+
+/** Somebody who waters as told waters when this much is left. @source own: seed is checked and kept dark with water */
+const TOLD_BELOW = 0.6
+/** Hours in which people water. @source own */
+const [FIRST_HOUR, LAST_HOUR] = [6, 18]
+
+/** Hours at which a client waters who does it so many times a day: evenly, the first at six, none in the evening. */
+function wateringHours(timesADay: number): Set<number> {
+  const times = Math.floor(timesADay)
+  return new Set(
+    Array.from({ length: times }, (_, i) =>
+      Math.round(FIRST_HOUR + (i * (LAST_HOUR - FIRST_HOUR)) / Math.max(3, times)),
+    ),
+  )
+}
+
+/** The layer through a run of weather. */
+export interface TopLayerCourse {
+  /** Water left, 0 to 1 of what the layer holds, 24 values a day, at the end of each hour. */
+  leftShare: Float32Array
+  /** Given by watering each day, mm, and how many times. */
+  givenMm: Float32Array
+  times: Uint8Array
+}
+
+/** Rain falls from 17 to 21 o'clock: the sun of the day has had its turn. @source own; a day's record does not say */
+const [RAIN_FROM, RAIN_TO] = [17, 21]
+const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
+
+/**
+ * Follows the top layer hour by hour. It begins full.
+ * @param raMJ of the run's days
+ * @returns water left, and what was given
+ */
+export function followTopLayer(
+  run: WeatherRun,
+  ground: Pick<Ground, 'latDeg' | 'sun'>,
+  layer: TopLayer,
+  watering: Watering,
+  raMJ = radiationOf(ground.latDeg, run.first, runLength(run)),
+): TopLayerCourse {
+  const days = runLength(run)
+  const course: TopLayerCourse = {
+    leftShare: new Float32Array(days * 24),
+    givenMm: new Float32Array(days),
+    times: new Uint8Array(days),
+  }
+  const bannedDays = watering.bannedUntil === null ? 0 : dayNumber(watering.bannedUntil) - dayNumber(run.first)
+  const told = watering.timesADay === 'as told'
+  const hours = told ? new Set<number>() : wateringHours(watering.timesADay as number)
+  // Less than once a day is every other or third day.
+  const everyDays =
+    !told && (watering.timesADay as number) > 0 && (watering.timesADay as number) < 1
+      ? Math.round(1 / (watering.timesADay as number))
+      : 1
+  if (everyDays > 1) hours.add(FIRST_HOUR)
+  const exposure = AIR_SHARE + (1 - AIR_SHARE) * SUN_SHARE[ground.sun]
+  let depleted = 0
+  for (let d = 0; d < days; d++) {
+    const [tmax, tmin] = [run.tmaxC[d]!, run.tminC[d]!]
+    const et0 = Math.max(0, hargreavesEt0Mm(tmax, tmin, raMJ[d]!)) * exposure
+    const allowed = d >= bannedDays && d % everyDays === 0
+    const rain = run.rainMm[d]! / (RAIN_TO - RAIN_FROM)
+    for (let h = 0; h < 24; h++) {
+      const sun = SUN_WAVE[h]!
+      if (sun) depleted += evaporatedMm(layer, depleted, (et0 * sun) / SUN_WAVE_SUM)
+      if (rain && h >= RAIN_FROM && h < RAIN_TO)
+        depleted = Math.max(0, depleted - Math.min(rain, layer.infiltrationMmPerH))
+      const wanted = told
+        ? h >= FIRST_HOUR && h <= LAST_HOUR && layer.capacityMm - depleted < TOLD_BELOW * layer.capacityMm
+        : hours.has(h)
+      if (wanted && allowed) {
+        const given = Math.min(depleted, layer.infiltrationMmPerH)
+        depleted -= given
+        course.givenMm[d]! += given
+        course.times[d]!++
+      }
+      course.leftShare[d * 24 + h] = 1 - depleted / layer.capacityMm
+    }
+  }
+  return course
+}

@@ -1,0 +1,84 @@
+import { isDay, type Day } from '../measure/calendar'
+import { readNumber, type Delimiter } from '../measure/table'
+import { celsius, KMH_PER_MPH, MM_PER_INCH } from '../measure/units'
+import { WEATHER_LIMITS, type ForecastDay } from './weather'
+
+/** Reading the cells of weather files: what a station, a logger or a spreadsheet writes for a day, a time, a number. */
+
+/** Columns of a table. A cell is told by its index. */
+export interface DailyColumns {
+  columns: { day: number; tmax: number; tmin: number; rain: number }
+  temperature: 'C' | 'F'
+  rain: 'mm' | 'in'
+  /** Of a forecast, where the file tells it. */
+  wind?: { column: number; unit: 'km/h' | 'mph' | 'm/s' } | undefined
+}
+
+/** "2012-01-01", "2012/1/1", "20120101", "1/31/2012" (month first, as US stations write) or "31.1.2012" (day first). */
+export function readDay(text: string): Day | undefined {
+  const iso = /^(\d{4})[-/](\d{1,2})[-/](\d{1,2})(?:[T ].*)?$/.exec(text) ?? /^(\d{4})(\d\d)(\d\d)$/.exec(text)
+  const us = /^(\d{1,2})\/(\d{1,2})\/(\d{4})$/.exec(text)
+  const dotted = /^(\d{1,2})\.(\d{1,2})\.(\d{4})$/.exec(text)
+  const parts = iso
+    ? [iso[1], iso[2], iso[3]]
+    : us
+      ? [us[3], us[1], us[2]]
+      : dotted
+        ? [dotted[3], dotted[2], dotted[1]]
+        : undefined
+  if (!parts) return undefined
+  const day = `${parts[0]}-${parts[1]!.padStart(2, '0')}-${parts[2]!.padStart(2, '0')}`
+  return isDay(day) ? day : undefined
+}
+
+/** A clock time as people and loggers write it: "6:40", "06:40:00", "2 pm". @returns "06:40" */
+export function readClock(text: string): string | undefined {
+  const parts = /^(\d{1,2})(?::(\d\d))?(?::\d\d(?:\.\d+)?)?\s*([ap]m)?(?:Z|[-+]\d\d:?\d\d)?$/i.exec(text.trim())
+  if (!parts || (parts[2] === undefined && !parts[3])) return undefined
+  const half = parts[3]?.toLowerCase()
+  const hour = half ? (Number(parts[1]) % 12) + (half === 'pm' ? 12 : 0) : Number(parts[1])
+  const minute = Number(parts[2] ?? 0)
+  return hour < 24 && minute < 60 ? `${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}` : undefined
+}
+
+const KMH_PER = { 'km/h': 1, mph: KMH_PER_MPH, 'm/s': 3.6 } as const
+const MOST_WIND_KMH = 250
+
+/** Wind of a row, km/h; nothing where it is not told or cannot be. */
+function readWind(cells: readonly string[], { wind }: DailyColumns, delimiter: Delimiter): number | null {
+  const value = wind && readNumber(cells[wind.column], delimiter)
+  const kmh = value === undefined ? undefined : value * KMH_PER[wind!.unit]
+  return kmh !== undefined && kmh >= 0 && kmh <= MOST_WIND_KMH ? kmh : null
+}
+
+export type DailyRow = { weather: ForecastDay } | { reason: string }
+
+/**
+ * One row of a daily file as weather, °C and mm.
+ * @param last the last day it may be of @returns the day, or why it cannot be one
+ */
+export function readDailyRow(cells: readonly string[], told: DailyColumns, delimiter: Delimiter, last: Day): DailyRow {
+  const cell = (column: keyof DailyColumns['columns']) => cells[told.columns[column]] ?? ''
+  const day = readDay(cell('day'))
+  if (!day) return { reason: `"${cell('day').slice(0, 30)}" is not a date` }
+  if (day > last) return { reason: `${day} has not happened yet` }
+  const [high, low, wet] = (['tmax', 'tmin', 'rain'] as const).map((column) => readNumber(cell(column), delimiter))
+  if (high === undefined) return { reason: `highest temperature "${cell('tmax').slice(0, 20)}" is not a number` }
+  if (low === undefined) return { reason: `lowest temperature "${cell('tmin').slice(0, 20)}" is not a number` }
+  if (wet === undefined) return { reason: `rain "${cell('rain').slice(0, 20)}" is not a number` }
+  const toC = (value: number) => (told.temperature === 'F' ? celsius(value) : value)
+  const weather = {
+    day,
+    tmaxC: toC(high),
+    tminC: toC(low),
+    rainMm: told.rain === 'in' ? wet * MM_PER_INCH : wet,
+    ...(told.wind ? { windKmh: readWind(cells, told, delimiter) } : {}),
+  }
+  const { lowestC, highestC, mostRainMm } = WEATHER_LIMITS
+  if (weather.tminC > weather.tmaxC) return { reason: `lowest ${low} is above highest ${high}` }
+  if (weather.tmaxC > highestC || weather.tminC < lowestC)
+    return { reason: `${high} / ${low} °${told.temperature} cannot be air` }
+  if (weather.rainMm < 0 || weather.rainMm > mostRainMm)
+    return { reason: `${wet} ${told.rain} of rain cannot be a day's` }
+  return { weather }
+}
