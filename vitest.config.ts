@@ -9,7 +9,7 @@ export default defineConfig({
   resolve: { alias },
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'core', testTimeout: 30_000, include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts'] } },
       {
         resolve: { alias },
         test: {

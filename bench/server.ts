@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import autocannon from 'autocannon'
 import type { Lawn } from '#contract/lawn'
-import { NO_WORK } from '#contract/work'
+import { NO_WORK } from '#core/job/nothingDecided'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassByCode } from '#core/grass/grasses'

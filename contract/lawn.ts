@@ -1,15 +1,13 @@
 import { z } from 'zod'
-import type { Day } from '#core/measure/calendar'
 import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/materials/covers'
-import { MOST_PARTS, pureSeed, type Blend } from '#core/seed/blends'
+import { MOST_PARTS } from '#core/seed/blends'
 import { GRASS_CODES } from '#core/grass/grasses'
+import type { JobRecord } from '#core/job/records'
 import type { PlanSettings } from '#core/job/settings'
-import { PROGRAMME_CODES, PROGRAMMES } from '#core/job/decision/programmes'
+import { PROGRAMME_CODES } from '#core/job/decision/programmes'
 import { questionsLeft } from '#core/site/questions'
-import { mainGrass, surveyOver, type Survey } from '#core/site/survey'
-import type { Watering } from '#core/water/topLayer'
-import { surveyOfZone, type ZoneMeasure, type ZoneSurvey } from '#core/site/zone'
+import type { ZoneMeasure } from '#core/site/zone'
 import { areaM2, between, daySchema, few, idSchema, noneOr, required, text, versionSchema } from './fields'
 import { MOST_ZONES, type Look } from './look'
 import { schoolsSchema } from './schools'
@@ -134,41 +132,5 @@ export const missingOf = (lawn: Lawn): string[] =>
     .filter(({ needed }) => needed)
     .map(({ words }) => words)
 
-/** Zones in the order of the list. */
-export const zonesOf = ({ zones }: Pick<Look, 'zones'>): [id: string, zone: Look['zones'][string]][] =>
-  Object.entries(zones).sort(([, a], [, b]) => a.order - b.order || (a.name < b.name ? -1 : 1))
-
-/** Zones as the plan reads them on a day; those that still lack something are left out. */
-export const zoneSurveysOf = (lawn: Lawn, day: Day): ZoneSurvey[] =>
-  zonesOf(lawn).flatMap(
-    ([id, zone]) => surveyOfZone(id, zone, lawn.measured[id] ?? { areaM2: null, sunByMonthH: null }, day) ?? [],
-  )
-
-/** The whole lawn as the plan reads it; undefined while something is missing. */
-export function surveyOf(lawn: Lawn, day: Day): Survey | undefined {
-  const zones = zoneSurveysOf(lawn, day)
-  return zones.length && zones.length === Object.keys(lawn.zones).length ? surveyOver(zones, lawn.texture) : undefined
-}
-
-/** The grass most of the lawn is to have; undefined while no zone says. */
-export const grassOf = (lawn: Lawn) =>
-  mainGrass(
-    zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])),
-  )
-
-/** What is sown: the plan's mixture, or the grass most of the lawn is to have; undefined while nothing says. */
-export function seedOf(lawn: Lawn): Blend | undefined {
-  const single = (lawn.plan.programme ? PROGRAMMES[lawn.plan.programme].seed : undefined) ?? grassOf(lawn)
-  return lawn.plan.blend.length && !(lawn.plan.programme && PROGRAMMES[lawn.plan.programme].seed)
-    ? lawn.plan.blend
-    : single && pureSeed(single)
-}
-
-/** A ban without an end is taken to last. */
-const NO_END = '2199-12-31' as Day
-
-/** How the bed will be watered, by what the client says they can; as told where nobody asked. */
-export const wateringOf = ({ water }: Pick<Look, 'water'>): Watering => ({
-  timesADay: water.source === 'none' ? 0 : (water.timesADay ?? 'as told'),
-  bannedUntil: water.restriction === 'ban' ? (water.restrictedUntil ?? NO_END) : null,
-})
+/** What is decided and done of a lawn, as a job on it is planned. */
+export const jobOf = ({ plan, done }: Pick<Lawn, 'plan' | 'done'>): JobRecord => ({ ...plan, done })

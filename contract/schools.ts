@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { PLANNING, PLANNING_CODES } from '#core/job/planningFigures'
-import { DEFAULT_SCHOOLS, SCHOOL_CODES, SCHOOLS, type School, type Schools } from '#core/job/decision/practices'
+import { SCHOOL_CODES, SCHOOLS, type School, type Schools } from '#core/job/decision/practices'
 
 const codesOf = <Q extends School>(question: Q) =>
   z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])
@@ -8,9 +8,6 @@ type Codes = { [Q in School]: ReturnType<typeof codesOf<Q>> }
 export const schoolsSchema = z.object(
   Object.fromEntries(SCHOOL_CODES.map((question) => [question, codesOf(question)])) as unknown as Codes,
 )
-
-/** What the firm holds, with what it has not said yet filled by the usual. */
-export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
 
 /** The firm's own planning figures; what it leaves out stays ours. */
 export const planningSchema = z.partialRecord(z.enum(PLANNING_CODES), z.number()).superRefine((figures, context) => {

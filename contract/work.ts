@@ -44,7 +44,6 @@ export const workSchema = z.object({
     .refine((all) => Object.keys(all).length <= MOST_SLIPS, `At most ${MOST_SLIPS} overruled.`),
 })
 export type Work = z.infer<typeof workSchema>
-export const NO_WORK: Work = { days: {}, pins: {}, added: [], own: {}, skipped: {}, overruled: {} }
 
 /** What was really done on a day; only the day has to be told. */
 export const doneSchema = z.object({
@@ -76,20 +75,4 @@ export interface DoneOperation extends DoneTold {
   key: string
   doneOn: Day
   savedBy: string | null
-}
-
-/** Shares of several days that make a whole, but for rounding. */
-const WHOLE = 0.995
-
-/** Slips that are finished, and those begun: entries of several days add up. */
-export function doneByKey(entries: readonly Pick<DoneOperation, 'key' | 'doneOn' | 'share' | 'passed'>[]) {
-  const done = new Map<string, { day: Day; passed: boolean }>()
-  const begun = new Map<string, { share: number; day: Day }>()
-  for (const { key, doneOn, share, passed } of [...entries].sort((a, b) => (a.doneOn < b.doneOn ? -1 : 1))) {
-    const total = (begun.get(key)?.share ?? 0) + share
-    begun.set(key, { share: Math.min(1, total), day: doneOn })
-    if (total >= WHOLE) done.set(key, { day: doneOn, passed })
-  }
-  for (const key of done.keys()) begun.delete(key)
-  return { done, begun }
 }

@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test'
 import type { Running } from '#server/test/running/process'
-import { NO_WORK } from '#contract/work'
+import { NO_WORK } from '#core/job/nothingDecided'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassByCode } from '#core/grass/grasses'

@@ -1,10 +1,10 @@
-import { settingsSchema, type Lawn } from '#contract/lawn'
+import { jobOf, settingsSchema, type Lawn } from '#contract/lawn'
+import { settingsOf } from '#core/job/seeding'
 import { COVER_MATERIALS } from '#core/materials/covers'
 import type { PlanSettings } from '#core/job/settings'
 import { figure, showText, type Quantity } from '#core/measure/figure'
 import { parseMoney, typedMoney } from '#core/measure/money'
 import { keptField } from '~/utils/keptField'
-import { settingsOf } from '~/utils/planOf'
 
 const FIELDS = {
   rate: ['rateGPerM2', 'seedRateGPerM2'], purity: ['share', 'lot.purityShare'], germination: ['share', 'lot.germinationShare'],
@@ -17,7 +17,7 @@ type Field = keyof typeof FIELDS
 export function useBringForm(lawn: Lawn) {
   const { system, parse } = useUnits()
   const context = useContextStore()
-  const settings = settingsOf(lawn, context.practice)
+  const settings = settingsOf(lawn, jobOf(lawn), context.firmRecord)
   const typed = (quantity: Quantity, value: number) => showText(figure(quantity, value, 3), system.value)
   const money = (minor: number | null) => (minor === null ? '' : typedMoney(minor, context.currency))
 

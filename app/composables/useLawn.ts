@@ -1,10 +1,11 @@
-import { glanceOf, type Glance } from '#core/establishment/glance'
-import { indexOf } from '#core/establishment/outlook'
-import type { Lawn } from '#contract/lawn'
+import type { Glance } from '#core/establishment/glance'
+import { jobOf, type Lawn } from '#contract/lawn'
+import { planJob, tried, type JobPlan } from '#core/job/planJob'
+import { NO_SEASON, seasonOfOutlook, type SeasonKnown } from '#core/job/season'
+import type { JobRecord } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
-import { decisionOf, sequenceOf, settingsOf, type Weather } from '~/utils/planOf'
 
-/** The lawn of the page with its season, decision, settings and sequence, all following what is edited. */
+/** The lawn of the page with its season and all that is planned of it, following what is edited. */
 export function useLawn() {
   const route = useRoute()
   const store = useLawnsStore()
@@ -13,24 +14,25 @@ export function useLawn() {
   const id = String(route.params.id)
 
   const lawn = computed<Lawn | undefined>(() => store.byId(id))
+  const job = computed(() => lawn.value && jobOf(lawn.value))
   const outlook = computed(() => (sill.lawnId === id ? sill.data?.outlook : undefined))
-  const glance = computed<Glance | undefined>(() => outlook.value && glanceOf(outlook.value, lawn.value?.plan.sowOn ?? null))
-  const settings = computed(() => lawn.value && settingsOf(lawn.value, context.practice))
-  const decision = computed(() => (lawn.value && glance.value ? decisionOf(lawn.value, glance.value, context.practice) : undefined))
-  const forecast = computed(() => (sill.lawnId === id ? sill.data?.forecast ?? [] : []))
-  const weather = computed<Weather>(() => {
-    const seen = outlook.value
-    if (!seen) return { forecast: forecast.value }
-    const on = <T>(series: readonly T[]) => (day: Day) => series[indexOf(seen, day)]
-    return { forecast: forecast.value, soilOn: on(seen.soilC.median), groundOn: on(seen.groundLeft), fellOn: on(seen.rainMm) }
-  })
-  const sequence = computed(() => lawn.value && sequenceOf(lawn.value, glance.value, context.practice, weather.value))
+  const season = computed<SeasonKnown>(() =>
+    outlook.value ? seasonOfOutlook(outlook.value, sill.data?.forecast ?? []) : NO_SEASON,
+  )
+  const planned = (of: JobRecord): JobPlan | undefined =>
+    lawn.value && planJob(of, lawn.value, context.firmRecord, season.value)
+  const plan = computed(() => job.value && planned(job.value))
+  const glance = computed<Glance | undefined>(() => plan.value?.glance)
+  const settings = computed(() => plan.value?.settings)
+  const decision = computed(() => plan.value?.decision)
+  const sequence = computed(() => plan.value?.schedule)
 
-  /** The sequence as it would be from another sowing day. */
-  function sequenceFrom(sowOn: Day) {
-    if (!lawn.value || !outlook.value) return undefined
-    const trial: Lawn = { ...lawn.value, plan: { ...lawn.value.plan, programme: lawn.value.plan.programme ?? decision.value?.leans ?? 'overseed', sowOn } }
-    return sequenceOf(trial, glanceOf(outlook.value, sowOn), context.practice, weather.value)
-  }
-  return { id, lawn, outlook, glance, settings, decision, sequence, sequenceFrom, forecast, weather }
+  /** The job with something changed, planned as it would be: every view tries things out this way. */
+  const tryOut = (change: Partial<JobRecord>): JobPlan | undefined =>
+    job.value && planned(tried(job.value, sequence.value, change))
+  /** The schedule as it would be from another sowing day. */
+  const sequenceFrom = (sowOn: Day) =>
+    tryOut({ sowOn, programme: job.value?.programme ?? decision.value?.leans ?? 'overseed' })?.schedule
+
+  return { id, lawn, job, outlook, season, plan, glance, settings, decision, sequence, tryOut, sequenceFrom }
 }

@@ -2,7 +2,7 @@ import { LIST_PAGE, type Lawn } from '#contract/lawn'
 import type { Glance } from '#core/establishment/glance'
 import type { UnitSystem } from '#core/measure/figure'
 import { lawnRow, type LawnRowView } from '~/utils/lawnRow'
-import type { Practice } from '~/utils/planOf'
+import type { FirmRecord } from '#core/job/records'
 
 /** Longest that the page is kept from answering, ms. */
 const SLICE_MS = 12
@@ -11,7 +11,7 @@ const SHOWN_EVERY_MS = 400
 
 interface MadeOf {
   glance: Glance | null | undefined
-  practice: Practice
+  firm: FirmRecord
   units: UnitSystem
 }
 
@@ -26,15 +26,15 @@ export function useLawnRows() {
 
   function rowOf(lawn: Lawn, made: MadeOf): LawnRowView {
     const had = known.get(lawn)
-    if (had && had.glance === made.glance && had.practice === made.practice && had.units === made.units) return had.row
-    const row = lawnRow(lawn, made.glance, made.practice, made.units)
+    if (had && had.glance === made.glance && had.firm === made.firm && had.units === made.units) return had.row
+    const row = lawnRow(lawn, made.glance, made.firm, made.units)
     known.set(lawn, { ...made, row })
     return row
   }
 
   async function work(): Promise<void> {
     const mine = ++round
-    const { practice, units } = context
+    const { firmRecord: firm, units } = context
     const glances = toRaw(store.glances)
     const lawns = store.lawns.map((lawn) => toRaw(lawn))
     const before = new Map(rows.value.map((row) => [row.lawn.id, row]))
@@ -44,7 +44,7 @@ export function useLawnRows() {
     working.value = true
     let [slice, shown] = [performance.now(), performance.now()]
     for (const lawn of lawns) {
-      made.push(rowOf(lawn, { glance: toRaw(glances[lawn.id]), practice, units }))
+      made.push(rowOf(lawn, { glance: toRaw(glances[lawn.id]), firm, units }))
       const now = performance.now()
       if (made.length < LIST_PAGE || now - slice < SLICE_MS) continue
       if (now - shown > SHOWN_EVERY_MS || made.length === LIST_PAGE) {
@@ -58,7 +58,7 @@ export function useLawnRows() {
     show()
     working.value = false
   }
-  watch([() => [...store.lawns], () => store.glances, () => context.practice, () => context.units], () => { void work() }, { immediate: true })
+  watch([() => [...store.lawns], () => store.glances, () => context.firmRecord, () => context.units], () => { void work() }, { immediate: true })
   onUnmounted(() => { round++ })
   return { rows, working }
 }

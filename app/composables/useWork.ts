@@ -1,12 +1,10 @@
 import type { NewMark, Work } from '#contract/work'
-import type { Lawn, PlanInput } from '#contract/lawn'
-import { glanceOf } from '#core/establishment/glance'
-import type { Outlook } from '#core/establishment/outlook'
+import type { PlanInput } from '#contract/lawn'
+import { daysOf } from '#core/job/planJob'
 import type { Sequence } from '#core/job/schedule/schedule'
 import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
 import { fieldName } from '~/utils/fieldWords'
 import { saving } from '~/utils/api'
-import { sequenceOf, type Weather } from '~/utils/planOf'
 
 /** A change of the sequence as it would be, before it is kept. */
 export interface Trial {
@@ -14,10 +12,6 @@ export interface Trial {
   work: Work
   sowOn: Day
 }
-
-/** Days of what is still to do, as they stand. */
-export const daysOf = ({ slips }: Sequence): Work['days'] =>
-  Object.fromEntries(slips.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
 
 /** A plan without the number of its version. */
 const whatIsPlanned = ({
@@ -41,13 +35,7 @@ const whatIsPlanned = ({
 })
 
 /** The run of operations of a lawn, and everything that is tried out, agreed, marked and taken back in it. */
-export function useWork(
-  id: string,
-  lawn: Ref<Lawn | undefined>,
-  sequence: Ref<Sequence | undefined>,
-  outlook: Ref<Outlook | undefined>,
-  weather: Ref<Weather>,
-) {
+export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<typeof useLawn>) {
   const store = useLawnsStore()
   const sill = useSillStore()
   const context = useContextStore()
@@ -61,17 +49,7 @@ export function useWork(
   const plan = computed(() => lawn.value?.plan)
   /** The sequence as it would be: what stands now is what was agreed, so that every change shows. */
   const tried = computed<Sequence | undefined>(() => {
-    const of = lawn.value
-    if (!trial.value || !of || !sequence.value) return undefined
-    const { work, sowOn } = trial.value
-    const glance = outlook.value && glanceOf(outlook.value, sowOn)
-    return sequenceOf(
-      { ...of, plan: { ...of.plan, sowOn, work: { ...work, days: daysOf(sequence.value) } } },
-      glance,
-      context.practice,
-      weather.value,
-      sowOn,
-    )
+    return trial.value && planned({ sowOn: trial.value.sowOn, work: trial.value.work })?.schedule
   })
   const shown = computed(() => tried.value ?? sequence.value)
   const moves = computed(() => shown.value?.moves ?? [])

@@ -4,7 +4,7 @@ import { planningOf } from '#core/job/planningFigures'
 import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
 import type { Day } from '#core/measure/calendar'
 import { problemOf, type Problem } from '~/utils/api'
-import type { Practice } from '~/utils/planOf'
+import type { FirmRecord } from '#core/job/records'
 
 /** Who is at work, in which units, on what day. */
 export const useContextStore = defineStore('context', () => {
@@ -34,9 +34,10 @@ export const useContextStore = defineStore('context', () => {
   const today = computed<Day>(() => context.value?.today ?? ('1970-01-01' as Day))
   const units = computed(() => person.value?.units ?? firm.value?.units ?? 'us')
   const currency = computed(() => firm.value?.currency ?? 'USD')
-  const practice = computed<Practice>(() => ({
+  /** The firm as its jobs are planned. */
+  const firmRecord = computed<FirmRecord>(() => ({
     today: today.value, schools: firm.value?.schools ?? DEFAULT_SCHOOLS, planning: planningOf(firm.value?.planning), workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
-    holidays: firm.value?.holidays ?? [], hoursADay: firm.value?.hoursADay ?? 16, pace: context.value?.pace ?? {}, stock: context.value?.stock ?? {},
+    holidays: firm.value?.holidays ?? [], hoursADay: firm.value?.hoursADay ?? 16, pace: context.value?.pace ?? {}, stock: context.value?.stock ?? {}, currency: currency.value,
   }))
-  return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, practice }
+  return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, firmRecord }
 })

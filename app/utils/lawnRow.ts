@@ -1,5 +1,9 @@
-import type { Lawn } from '#contract/lawn'
-import { grassOf, missingOf } from '#contract/lawn'
+import { jobOf, missingOf, type Lawn } from '#contract/lawn'
+import { grassOf } from '#core/job/lawn'
+import { planJob } from '#core/job/planJob'
+import type { FirmRecord } from '#core/job/records'
+import { seasonOfGlance } from '#core/job/season'
+import type { PlanSettings } from '#core/job/settings'
 import { grassByCode } from '#core/grass/grasses'
 import { seedNeed } from '#core/seed/liveSeed'
 import { PLAN_RATE } from '#core/job/parts'
@@ -10,7 +14,6 @@ import type { Gate } from '#core/explain/judgement'
 import type { Glance } from '#core/establishment/glance'
 import type { Sequence } from '#core/job/schedule/schedule'
 import { currentStep, stepsOf, type Step } from './lawnState'
-import { decisionOf, sequenceOf, settingsOf, type Practice } from './planOf'
 
 export type LawnGroup = 'to survey' | 'to decide' | 'to sow' | 'growing' | 'not now' | 'finished'
 export const LAWN_GROUPS = ['to survey', 'to decide', 'to sow', 'growing', 'not now', 'finished'] as const satisfies readonly LawnGroup[]
@@ -43,19 +46,17 @@ function groupOf(lawn: Lawn, sequence: Sequence | undefined, refused: boolean): 
 
 const WEIGHT = { hold: 0, risk: 1, waiting: 2, met: 3 } as const
 
-function seedRate(lawn: Lawn, practice: Practice, units: UnitSystem): string {
-  const settings = settingsOf(lawn, practice)
+function seedRate(lawn: Lawn, settings: PlanSettings, units: UnitSystem): string {
   return `${showText(figure('rateGPerM2', seedNeed(lawn.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE).productRate.value), units)}`
 }
 
 /** Everything a row of the list shows, from the lawn and its season in brief. */
-export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice: Practice, units: UnitSystem): LawnRowView {
-  const { today } = practice
-  const sequence = sequenceOf(lawn, glance, practice)
-  const decision = glance ? decisionOf(lawn, glance, practice) : undefined
+export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, firm: FirmRecord, units: UnitSystem): LawnRowView {
+  const { today } = firm
+  const { schedule: sequence, decision, settings } = planJob(jobOf(lawn), lawn, firm, seasonOfGlance(glance))
   const refused = decision !== undefined && decision.waiting.holds.length > 0 && !lawn.plan.programme
   const area = showText(figure('areaM2', lawn.areaM2), units)
-  const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, practice, units) : '', sequence)
+  const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, settings, units) : '', sequence)
   const next = sequence?.next
   const missing = missingOf(lawn)
   const grass = grassOf(lawn)
@@ -72,7 +73,7 @@ export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, practice:
     lawn, sequence, steps, here: currentStep(steps), group: groupOf(lawn, sequence, refused),
     grass: grass ? grassByCode(grass).name : 'not chosen',
     programme: programme ? PROGRAMMES[programme].name : refused ? 'Wait' : 'Not decided',
-    rate: seeded ? seedRate(lawn, practice, units) : '',
+    rate: seeded ? seedRate(lawn, settings, units) : '',
     sow: lawn.plan.sowOn ? shortDayWithWeekday(lawn.plan.sowOn, today) : 'no day yet',
     odds: lawn.plan.sowOn && glance?.sowing && (!programme || seeded) ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.waiting.next ? `next ${shortDay(decision.waiting.next, today)}` : '',
     next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : '',

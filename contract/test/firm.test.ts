@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { DEFAULT_SCHOOLS, SCHOOLS, type Schools } from '#core/job/decision/practices'
 import { firmSettingsSchema, joinSchema, signUpSchema } from '../firm'
-import { planningSchema, schoolsOf, schoolsSchema } from '../schools'
+import { schoolsOf } from '#core/job/decision/practices'
+import { planningSchema, schoolsSchema } from '../schools'
 import { pricesChanged } from '../lawn'
 import { readingSchema } from '../station'
 

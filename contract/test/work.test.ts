@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { toDay } from '#core/measure/calendar'
-import { doneByKey, doneSchema, NO_WORK, slipKeySchema, workSchema } from '../work'
+import { doneByKey } from '#core/job/marks'
+import { doneSchema, slipKeySchema, workSchema } from '../work'
+import { NO_WORK } from '#core/job/nothingDecided'
 
 const OWN = 'own-5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
 const fits = (change: object) => workSchema.safeParse({ ...NO_WORK, ...change }).success

@@ -1,5 +1,5 @@
 import type { Context } from '#contract/context'
-import { schoolsOf } from '#contract/schools'
+import { schoolsOf } from '#core/job/decision/practices'
 import { paceOf } from '../records/workDone'
 import { stockLevels } from '../records/stock'
 import { answer } from '../utils/answer'

@@ -1,5 +1,6 @@
 import { glanceOfBrief, type Brief } from '#core/establishment/glance'
-import { glancesAskedSchema, seedOf, type Lawn } from '#contract/lawn'
+import { glancesAskedSchema, jobOf, type Lawn } from '#contract/lawn'
+import { sownOn } from '#core/job/seeding'
 import type { LawnGlance } from '#contract/context'
 import { lawnsOf } from '../records/lawns'
 import { answer } from '../utils/answer'
@@ -24,9 +25,9 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
   const glance = async (lawn: Lawn): Promise<void> => {
     const station = stationOf(lawn, stations)
     const brief =
-      !station || !seedOf(lawn)
+      !station || !sownOn(lawn, jobOf(lawn))
         ? undefined
-        : await briefText(work, station, subjectOf(lawn, station, work.today)).catch((error: unknown) => {
+        : await briefText(work, station, subjectOf(lawn, station, work)).catch((error: unknown) => {
             // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
             if (failureOf(error) !== undefined) throw error
             if (!(error instanceof Refusal))

@@ -1,5 +1,5 @@
 import { toDay } from '#core/measure/calendar'
-import { schoolsOf } from '#contract/schools'
+import { schoolsOf } from '#core/job/decision/practices'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { owner } from '../test/database'

@@ -1,7 +1,8 @@
 import type { Day } from '#core/measure/calendar'
 import type { PlanSettings } from '#core/job/settings'
 import type { Plan, PlanInput, PlanVersion } from '#contract/lawn'
-import { NO_WORK, type Work } from '#contract/work'
+import type { Work } from '#contract/work'
+import { NO_WORK } from '#core/job/nothingDecided'
 import { inFirm } from './db'
 import type { Author } from './firms'
 

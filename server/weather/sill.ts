@@ -144,7 +144,7 @@ export function sillJson({ outlook, ...told }: SillText): string {
 /** The same season as its ingredients, for what is tried out in a browser: a `SeasonTold` as JSON. */
 export async function seasonTold(work: AtWork, station: StationRecord, subject: Subject, lawn: Lawn): Promise<string> {
   const { read } = await groundsOf(work, station, subject)
-  const zones = zoneSubjects(lawn, station, work.today).map(({ name, subject: { seed, ground, risk } }) => ({
+  const zones = zoneSubjects(lawn, station, work).map(({ name, odds: { seed, ground, risk } }) => ({
     name,
     seed,
     ground,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Difference } from '~/composables/useDecide'
+import type { Difference } from '#core/job/decision/candidates'
 
 /** What practitioners hold different opinions on: the firm's own choice, the plan's, and what another would change. */
 const props = defineProps<{ differences: readonly Difference[]; locked: boolean }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Candidate } from '~/composables/useDecide'
+import type { Candidate } from '#core/job/decision/candidates'
 import { firstWork } from '#core/job/schedule/schedule'
 import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
 
@@ -12,7 +12,7 @@ const SHOWN = 3
 const all = ref(false)
 const columns = computed(() => (all.value ? props.candidates : props.candidates.slice(0, SHOWN)))
 const scale = computed(() => {
-  const firsts = columns.value.map(({ sequence }) => firstWork(sequence).from).sort()
+  const firsts = columns.value.map(({ schedule }) => firstWork(schedule).from).sort()
   const lasts = columns.value.map(({ sowOn }) => sowOn).sort()
   const from: Day = firsts[0] ?? context.today
   const days = Math.max(7, daysBetween(from, lasts.at(-1) ?? context.today) + 2)
@@ -45,8 +45,8 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     <div class="row" role="row">
       <b role="rowheader" class="side">Sequence</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
-        <ProgrammeStrip :sequence="one.sequence" :until="one.sowOn" :scale="scale" />
-        <span>{{ short(firstWork(one.sequence).from) }}, <b>{{ one.programme.anchor === 'sow' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span>
+        <ProgrammeStrip :sequence="one.schedule" :until="one.sowOn" :scale="scale" />
+        <span>{{ short(firstWork(one.schedule).from) }}, <b>{{ one.programme.anchor === 'sow' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span>
         <span class="small">{{ one.estimate.leadDays }} days<template v-if="one.good !== undefined">, <b>{{ one.good }} of {{ years }}</b> good</template><template v-if="one.estimate.seedKg">, seed <b>{{ text({ quantity: 'massKg', value: one.estimate.seedKg }) }}</b></template></span>
         <GateLine v-for="(hold, i) in one.waiting.holds.slice(0, 1)" :key="i" :gate="hold" />
       </div>

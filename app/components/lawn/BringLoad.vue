@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Lawn } from '#contract/lawn'
+import { jobOf, type Lawn } from '#contract/lawn'
 import { blendWords, enoughSeedsPerCm2, pureSeed } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { pickBags } from '#core/materials/bags'
@@ -10,9 +10,10 @@ import type { OperationCode } from '#core/job/operations/operations'
 import { depthGate } from '#core/job/operations/briefs'
 import { soilName } from '#core/job/operations/groundBriefs'
 import { PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
+import { planJob } from '#core/job/planJob'
+import { settingsOf } from '#core/job/seeding'
 import { cubicYards, figure } from '#core/measure/figure'
 import { fieldName, fieldText } from '~/utils/fieldWords'
-import { partsIn, settingsOf } from '~/utils/planOf'
 
 /** What goes on the van: seed, starter and cover, with the settings that made them. */
 const props = defineProps<{ id: string; lawn: Lawn }>()
@@ -22,9 +23,9 @@ const { text, shown, other, system, parse } = useUnits()
 const { form, read, materials } = useBringForm(props.lawn)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(props.id)
 
-const settings = computed(() => read.value.settings ?? settingsOf(props.lawn, context.practice))
+const settings = computed(() => read.value.settings ?? settingsOf(props.lawn, jobOf(props.lawn), context.firmRecord))
 /** The largest part of the plan is what the settings are made for. */
-const parts = computed<Part[]>(() => partsIn({ ...props.lawn, plan: { ...props.lawn.plan, programme: props.lawn.plan.programme ?? 'overseed', settings: settings.value } }, context.practice) ?? [])
+const parts = computed<Part[]>(() => planJob({ ...jobOf(props.lawn), programme: props.lawn.plan.programme ?? 'overseed', settings: settings.value }, props.lawn, context.firmRecord).parts)
 const main = computed(() => parts.value[0])
 const grass = computed(() => main.value?.grass ?? grassByCode('TF'))
 const treatedM2 = computed(() => main.value?.survey.areaM2 ?? Math.max(1, props.lawn.areaM2))

@@ -30,7 +30,7 @@ const done = computed(() => questions.value.filter(({ answered }) => answered).l
 /** What the answer leads to, before it is kept. */
 const consequence = computed(() => {
   const zone = zoneNow.value
-  const limits = context.practice.planning
+  const limits = context.firmRecord.planning
   if (!zone) return ''
   const thatch = thatchMm(zone)
   if (now.value.code === 'thatch' && thatch !== null) return thatch > limits.thatchDeep ? `Mean ${text({ quantity: 'depthMm', value: thatch })}: more than one season takes out.` : thatch > limits.thatch ? `Mean ${text({ quantity: 'depthMm', value: thatch })}, over ${text({ quantity: 'depthMm', value: PLANNING.thatch.value })}: dethatch in two directions.` : `Mean ${text({ quantity: 'depthMm', value: thatch })} is normal.`

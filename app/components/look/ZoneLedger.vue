@@ -11,7 +11,7 @@ const zones = computed(() => Object.entries(draft.zones).sort(([, a], [, b]) => 
 const show = (quantity: 'areaM2' | 'depthMm', value: number | null) => (value === null ? '–' : shown({ quantity, value, digits: quantity === 'areaM2' ? 3 : 2 }).value)
 const sun = (id: string, zone: Zone) => sunHoursOn(zone, measured.value[id] ?? { areaM2: null, sunByMonthH: null }, context.today)
 const driver = ({ driverMm }: Zone) => (driverMm.length ? driverMm.reduce((sum, mm) => sum + mm, 0) / driverMm.length : null)
-const limits = computed(() => context.practice.planning)
+const limits = computed(() => context.firmRecord.planning)
 const toggle = (id: string) => { chosen.value = chosen.value === id ? null : id }
 const confirming = ref('')
 const add = () => { chosen.value = addZone() ?? chosen.value }

@@ -3,12 +3,11 @@ import { useIntervalFn } from '@vueuse/core'
 import type { Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { seedOf } from '#core/job/parts'
-import { partsIn } from '~/utils/planOf'
 import { stepsOf } from '~/utils/lawnState'
 import { hangersOf } from '~/utils/hangers'
 import type { Hanger } from '~/utils/sillScale'
 
-const { id, lawn, settings, sequence, sequenceFrom } = useLawn()
+const { id, lawn, plan, settings, sequence, sequenceFrom } = useLawn()
 const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
@@ -28,10 +27,7 @@ watchEffect(() => {
 })
 const steps = computed(() => {
   if (!lawn.value || !settings.value) return []
-  const seed = (partsIn(lawn.value, context.practice) ?? []).reduce(
-    (sum, part) => sum + (seedOf(part)?.product.value ?? 0),
-    0,
-  )
+  const seed = (plan.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
   return stepsOf(
     lawn.value,
     context.today,

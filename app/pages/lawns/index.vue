@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { grassOf, LIST_PAGE } from '#contract/lawn'
+import { LIST_PAGE } from '#contract/lawn'
+import { grassOf } from '#core/job/lawn'
 import { figure } from '#core/measure/figure'
 import { LAWN_GROUPS, type LawnGroup } from '~/utils/lawnRow'
 import type { Hanger } from '~/utils/sillScale'

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { Lawn } from '#contract/lawn'
-import { doneSchema, NO_WORK } from '#contract/work'
+import { doneSchema } from '#contract/work'
+import { NO_WORK } from '#core/job/nothingDecided'
 import type { Glance } from '#core/establishment/glance'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
@@ -13,11 +14,14 @@ import { addDays, toDay } from '#core/measure/calendar'
 import { hangersOf } from '../hangers'
 import { keptField } from '../keptField'
 import { lawnRow } from '../lawnRow'
-import { sequenceOf } from '../planOf'
+import { jobOf } from '#contract/lawn'
+import { planJob } from '#core/job/planJob'
+import { seasonOfGlance } from '#core/job/season'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
 const PRACTICE = {
+  currency: 'USD',
   today: TODAY,
   schools: DEFAULT_SCHOOLS,
   planning: planningOf(),
@@ -91,7 +95,7 @@ describe('a row of the list', () => {
 })
 
 test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
-  const sequence = sequenceOf(lawn, glance, PRACTICE)
+  const sequence = planJob(jobOf(lawn), lawn, PRACTICE, seasonOfGlance(glance)).schedule
   expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({
     label: 'Sow',
     day: '2026-09-18',

@@ -243,6 +243,9 @@ export const DEFAULT_SCHOOLS: Schools = {
   loam: 'bring',
 }
 
+/** A firm's practices, with what it has not said yet filled by the usual. */
+export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
+
 /** Share of the label rate that the heavy school sows. @source practice §2: half again; common practice, no source */
 export const HEAVY_RATE = 1.5
 /** Share more sown in spring by those who hold it. @source own */

@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, test } from 'vitest'
 import { glanceOfBrief, type Brief } from '#core/establishment/glance'
-import { estimateOf } from '#core/job/price'
 import { planningOf } from '#core/job/planningFigures'
 import { PROGRAMME_CODES } from '#core/job/decision/programmes'
 import type { Sequence } from '#core/job/schedule/schedule'
@@ -9,8 +8,11 @@ import { leadDaysOf } from '#core/job/decision/wait'
 import { addDays, daysBetween, type Day } from '#core/measure/calendar'
 import type { Phrase } from '#core/explain/phrase'
 import type { Lawn } from '#contract/lawn'
-import { NO_WORK } from '#contract/work'
-import { decisionOf, partsIn, sequenceOf, settingsOf, type Practice, type Weather } from '../../../app/utils/planOf'
+import { NO_WORK } from '#core/job/nothingDecided'
+import { jobOf } from '#contract/lawn'
+import { planJob } from '../planJob'
+import type { FirmRecord } from '../records'
+import type { SeasonKnown } from '../season'
 
 /**
  * The plans of the demo's sixteen lawns, and of all programmes on each, as they stood before the house was rebuilt. What
@@ -19,10 +21,10 @@ import { decisionOf, partsIn, sequenceOf, settingsOf, type Practice, type Weathe
 const read = (name: string): unknown => JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'))
 
 interface Kept {
-  firm: Omit<Practice, 'planning'> & { planning: Parameters<typeof planningOf>[0]; currency: string }
+  firm: Omit<FirmRecord, 'planning'> & { planning: Parameters<typeof planningOf>[0] }
   lawns: {
     lawn: Lawn
-    weather: Pick<Weather, 'forecast'> & {
+    weather: Pick<SeasonKnown, 'forecast'> & {
       brief: Brief
       first: Day
       soilC: number[]
@@ -75,27 +77,24 @@ const whole = (sequence: Sequence | undefined) =>
   }
 
 function planned({ lawn, weather }: Kept['lawns'][number]) {
-  const { currency, ...rest } = firm
-  const practice: Practice = { ...rest, planning: planningOf(firm.planning) }
+  const practice: FirmRecord = { ...firm, planning: planningOf(firm.planning) }
   const { forecast, brief, first } = weather
   const on =
     <T>(series: readonly T[]) =>
     (day: Day) =>
       series[daysBetween(first, day)]
-  const seen: Weather = {
+  const glance = (sowOn: Day | null) => glanceOfBrief(brief, sowOn)
+  const seen: SeasonKnown = {
     forecast,
+    glance,
     soilOn: on(weather.soilC),
     groundOn: on(weather.groundLeft),
     fellOn: on(weather.rainMm),
   }
-  const glance = glanceOfBrief(brief, lawn.plan.sowOn)
-  const sequence = sequenceOf(lawn, glance, practice, seen)
-  const parts = partsIn(lawn, practice)
-  const decision = decisionOf(lawn, glance, practice)
-  const estimate = parts && sequence && estimateOf(parts, sequence, practice.planning, currency)
+  const { schedule, settings, decision, price: estimate } = planJob(jobOf(lawn), lawn, practice, seen)
   return {
-    plan: whole(sequence),
-    settings: settingsOf(lawn, practice),
+    plan: whole(schedule),
+    settings,
     estimate: estimate && {
       crewHours: exact(estimate.crewHours.value),
       priceMinor: exact(estimate.priceMinor.value),
@@ -115,14 +114,8 @@ function planned({ lawn, weather }: Kept['lawns'][number]) {
     programmes: Object.fromEntries(
       PROGRAMME_CODES.map((code) => {
         const sowOn = addDays(practice.today, Math.max(30, leadDaysOf(code)))
-        const trial = {
-          ...lawn,
-          done: [],
-          plan: { ...lawn.plan, programme: code, sowOn, settings: null, work: NO_WORK },
-        }
-        const tried = sequenceOf(trial, glanceOfBrief(brief, sowOn), practice, { forecast })
-        const of = partsIn(trial, practice)
-        const cost = of && tried && estimateOf(of, tried, practice.planning, currency)
+        const trial = { ...jobOf(lawn), done: [], programme: code, sowOn, settings: null, work: NO_WORK }
+        const { schedule: tried, price: cost } = planJob(trial, lawn, practice, { forecast, glance })
         return [
           code,
           tried && {

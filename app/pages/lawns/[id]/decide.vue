@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import { missingOf, type PlanInput } from '#contract/lawn'
-import { NO_WORK } from '#contract/work'
+import { NO_WORK } from '#core/job/nothingDecided'
 import { operationByCode } from '#core/job/operations/catalogue'
 import { codeOf } from '#core/job/operations/operations'
 import type { GrassCode } from '#core/grass/grasses'
 import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
 import type { School, Schools } from '#core/job/decision/practices'
 import { shortDay } from '#core/measure/calendar'
-import { settingsUnder, useDecide, type Candidate } from '~/composables/useDecide'
+import { settingsUnder, type Candidate } from '#core/job/decision/candidates'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 import { noteProblem } from '~/utils/overrule'
-import { beginningSettings, schoolsIn } from '~/utils/planOf'
+import { beginningSettings, practicesOf } from '#core/job/seeding'
 import { lookFields } from '~/composables/useSurvey'
 
-const { id, lawn, decision, outlook } = useLawn()
+const here = useLawn()
+const { id, lawn, job, decision, outlook } = here
 const context = useContextStore()
 const store = useLawnsStore()
 const sill = useSillStore()
-const { candidates, refused, differences, candidateFor } = useDecide(lawn, outlook, decision)
+const { candidates, refused, differences, candidateFor } = useDecide(here)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 const look = useMergingSave((value: ReturnType<typeof lookFields>) => store.saveLook(id, value), lookFields, (path) => fieldName(path))
 const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
@@ -43,9 +44,9 @@ const verdict = computed(() => {
 })
 
 async function plan(candidate: Candidate, why: string | null): Promise<void> {
-  if (!lawn.value) return
+  if (!lawn.value || !job.value) return
   const { code } = candidate.programme
-  const settings = beginningSettings(lawn.value, schoolsIn(lawn.value, context.practice), code)
+  const settings = beginningSettings(lawn.value, job.value, practicesOf(job.value, context.firmRecord), code)
   // A plan for another work keeps its day only where that still comes after all of it.
   const sowOn = lawn.value.plan.sowOn && candidate.sowOn <= lawn.value.plan.sowOn ? lawn.value.plan.sowOn : null
   if (await savePlan({ programme: code, overruleNote: why, settings, sowOn, ...(code === lawn.value.plan.programme ? {} : { work: NO_WORK }) })) {
@@ -78,12 +79,12 @@ async function changePlan(change: Partial<PlanInput>): Promise<void> {
   if (await savePlan(change)) await sill.show(id)
 }
 async function practise(question: School, code: string): Promise<void> {
-  if (!lawn.value) return
-  const before = schoolsIn(lawn.value, context.practice)
+  if (!lawn.value || !job.value) return
+  const before = practicesOf(job.value, context.firmRecord)
   const after = { ...before, [question]: code } as Schools
   const schools = { ...lawn.value.plan.schools, [question]: code } as Partial<Schools>
-  if (context.practice.schools[question] === code) Reflect.deleteProperty(schools, question)
-  await changePlan({ schools, settings: chosen.value ? settingsUnder(lawn.value, before, after, chosen.value) : lawn.value.plan.settings })
+  if (context.firmRecord.schools[question] === code) Reflect.deleteProperty(schools, question)
+  await changePlan({ schools, settings: chosen.value ? settingsUnder({ job: job.value, lawn: lawn.value }, before, after, chosen.value) : lawn.value.plan.settings })
 }
 async function treat(zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', why: string): Promise<void> {
   if (!lawn.value) return

@@ -6,9 +6,10 @@ import type { Slip } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 
-const { id, lawn, sequence, outlook, weather } = useLawn()
+const here = useLawn()
+const { id, lawn } = here
 const context = useContextStore()
-const work = useWork(id, lawn, sequence, outlook, weather)
+const work = useWork(here)
 const { trial, shown, moves, comes, goes, agreed, kept, busy, marking, message, merged, problem, clash } = work
 
 /** A sowing day that is tried out hangs from the ledge too. */

@@ -4,7 +4,9 @@ import type { DryHours } from '#core/establishment/moisture'
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/job/decision/decide'
-import { grassOf, seedOf, wateringOf } from '#contract/lawn'
+import { grassOf, wateringOf } from '#core/job/lawn'
+import { daysOf } from '#core/job/planJob'
+import { sownOn as seedSown } from '#core/job/seeding'
 import { depthLimitOf, mainOf, type Blend } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { shallowEnough } from '#core/job/settings'
@@ -13,16 +15,15 @@ import { inSeason, leadDaysOf } from '#core/job/decision/wait'
 import { figure } from '#core/measure/figure'
 import { CAUSES } from '~/utils/causeWords'
 import { fieldName, fieldText } from '~/utils/fieldWords'
-import { schoolsIn, settingsOf } from '~/utils/planOf'
 
-const { id, lawn, outlook, decision, sequenceFrom } = useLawn()
+const { id, lawn, job, plan, settings, outlook, decision, sequenceFrom } = useLawn()
 const sill = useSillStore()
 const context = useContextStore()
 const trial = useState<Day | null>('trial-day', () => null)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
 const sownOn = computed(() => lawn.value?.done.find(({ key }) => key === 'sow' || key === 'lift')?.doneOn)
-const seed = computed(() => (lawn.value ? seedOf(lawn.value) : undefined))
+const seed = computed(() => (lawn.value && job.value ? seedSown(lawn.value, job.value) : undefined))
 const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
 /** The programme brings its own seed, or none: there is nothing to mix. */
 const mixable = computed(() => Boolean(lawn.value && !lifted.value && !(lawn.value.plan.programme && PROGRAMMES[lawn.value.plan.programme].seed)))
@@ -35,11 +36,11 @@ const suggested = computed<Day>(() => {
   const soonest = addDays(context.today, of.plan.programme ? leadDaysOf(of.plan.programme) : 0)
   const barrier = lifted.value ? context.today : barrierUntil(of.applications, context.today).clear
   const clear = barrier > soonest ? barrier : soonest
-  const windows = lifted.value ? outlook.value.growing : inSeason(outlook.value.windows, schoolsIn(of, context.practice).season, of.latDeg)
+  const windows = lifted.value ? outlook.value.growing : inSeason(outlook.value.windows, plan.value!.practices.season, of.latDeg)
   const window = windows.find(({ to }) => to >= clear)
   if (!window) return addDays(context.today, 14)
   const from = window.from < clear ? clear : window.from
-  return nearestWorkingDay(window.best < clear ? clear : window.best, context.practice.workingDays, from, window.to)
+  return nearestWorkingDay(window.best < clear ? clear : window.best, context.firmRecord.workingDays, from, window.to)
 })
 const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
 // The season may come after the page: then the day is its best, unless one is planned.
@@ -79,7 +80,7 @@ async function sow(blend: Blend): Promise<void> {
   if (await savePlan({ blend: [...blend], ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}) })) await sill.show(id)
 }
 async function keep(): Promise<void> {
-  if (lawn.value && await savePlan({ sowOn: day.value, settings: settingsOf(lawn.value, context.practice), work: { ...lawn.value.plan.work, days: preview.value ? daysOf(preview.value) : {} } })) await goOn()
+  if (lawn.value && await savePlan({ sowOn: day.value, settings: settings.value ?? null, work: { ...lawn.value.plan.work, days: preview.value ? daysOf(preview.value) : {} } })) await goOn()
 }
 async function settled(takeTheirs: Set<string>): Promise<void> {
   if (await settleClash(takeTheirs)) await goOn()

@@ -1,5 +1,6 @@
 import { planSchema, pricesChanged } from '#contract/lawn'
 import { labelForbids } from '#core/job/decision/decide'
+import { isSeeded } from '#core/job/planJob'
 import { authorOf } from '../../../records/firms'
 import { savePlan } from '../../../records/plans'
 import { answer } from '../../../utils/answer'
@@ -12,7 +13,8 @@ export default answer(async (event, work) => {
   const plan = await bodyOf(event, planSchema)
   if (plan.version !== before.version) throw conflict(before)
   // A day that stood before the wait was written down is shown as held; it is a new day that is refused.
-  const forbidden = plan.sowOn && plan.sowOn !== before.sowOn ? labelForbids(applications, plan.sowOn) : undefined
+  const forbidden =
+    plan.sowOn && plan.sowOn !== before.sowOn && isSeeded(plan) ? labelForbids(applications, plan.sowOn) : undefined
   if (forbidden) throw new Refusal(422, 'label', forbidden, { sowOn: forbidden })
   if (work.person.role !== 'owner' && pricesChanged(before.settings, plan.settings).length) {
     throw new Refusal(403, 'owner_only', 'Prices are put in by an owner of the firm. Nothing was saved.')

@@ -7,5 +7,5 @@ import { subjectOf } from '../../../weather/subject'
 export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
   const station = await stationFor(lawn, work)
-  return asJson(event, await seasonTold(work, station, subjectOf(lawn, station, work.today), lawn))
+  return asJson(event, await seasonTold(work, station, subjectOf(lawn, station, work), lawn))
 })

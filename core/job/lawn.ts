@@ -1,0 +1,39 @@
+import type { GrassCode } from '../grass/grasses'
+import type { Day } from '../measure/calendar'
+import { mainGrass, surveyOver, type Survey } from '../site/survey'
+import { surveyOfZone, type Zone, type ZoneSurvey } from '../site/zone'
+import type { Watering } from '../water/topLayer'
+import type { LawnRecord } from './records'
+
+const NOTHING_MEASURED = { areaM2: null, sunByMonthH: null }
+
+/** Zones in the order of the list. */
+export const zonesOf = ({ zones }: Pick<LawnRecord, 'zones'>): [id: string, zone: Zone][] =>
+  Object.entries(zones).sort(([, a], [, b]) => a.order - b.order || (a.name < b.name ? -1 : 1))
+
+/** Zones as the plan reads them on a day; those that still lack something are left out. */
+export const zoneSurveysOf = (lawn: Pick<LawnRecord, 'zones' | 'measured'>, day: Day): ZoneSurvey[] =>
+  zonesOf(lawn).flatMap(([id, zone]) => surveyOfZone(id, zone, lawn.measured[id] ?? NOTHING_MEASURED, day) ?? [])
+
+/** The whole lawn as the plan reads it; undefined while something is missing. */
+export function surveyOf(lawn: Pick<LawnRecord, 'zones' | 'measured' | 'texture'>, day: Day): Survey | undefined {
+  const zones = zoneSurveysOf(lawn, day)
+  return zones.length && zones.length === Object.keys(lawn.zones).length ? surveyOver(zones, lawn.texture) : undefined
+}
+
+/** The grass most of the lawn is to have; undefined while no zone says. */
+export const grassOf = (lawn: Pick<LawnRecord, 'zones' | 'measured'>): GrassCode | undefined =>
+  mainGrass(
+    zonesOf(lawn).flatMap(([id, { grass }]) => (grass ? [{ grass, areaM2: lawn.measured[id]?.areaM2 ?? 1 }] : [])),
+  )
+
+/** A ban without an end is taken to last. */
+const NO_END = '2199-12-31' as Day
+
+/** How the bed will be watered, by what the client says they can; as told where nobody asked. */
+export const wateringOf = ({ water }: Pick<LawnRecord, 'water'>): Watering => ({
+  timesADay: water.source === 'none' ? 0 : (water.timesADay ?? 'as told'),
+  bannedUntil: water.restriction === 'ban' ? (water.restrictedUntil ?? NO_END) : null,
+})
+
+export const isIrrigated = ({ water }: Pick<LawnRecord, 'water'>): boolean => water.source === 'sprinklers'

@@ -1,0 +1,213 @@
+import type { Glance } from '../establishment/glance'
+import { addDays, daysBetween, type Day } from '../measure/calendar'
+import type { Survey } from '../site/survey'
+import type { ZoneSurvey } from '../site/zone'
+import { decideZone, type ZoneDecision } from './decision/decide'
+import type { Schools } from './decision/practices'
+import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
+import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
+import { isIrrigated, surveyOf, zoneSurveysOf } from './lawn'
+import { doneByKey } from './marks'
+import { WATER_AHEAD_BELOW } from './operations/gates'
+import { anchorOf, partsOf, type Extent, type Part, type PlannedZone } from './parts'
+import { estimateOf, type Estimate } from './price'
+import type { FirmRecord, JobRecord, LawnRecord } from './records'
+import { buildSequence, type Sequence } from './schedule/schedule'
+import { NO_SEASON, type SeasonKnown } from './season'
+import { practicesOf, settingsOf } from './seeding'
+import type { PlanSettings } from './settings'
+
+/** Every zone judged against every programme. */
+export interface LawnDecision {
+  zones: ZoneDecision[]
+  /** The programme recommended for most of the ground. */
+  leans: ProgrammeCode | undefined
+  waiting: Waiting
+}
+
+/** All that follows from what is recorded of a job, its lawn, its firm and its season. */
+export interface JobPlan {
+  practices: Schools
+  settings: PlanSettings
+  /** The whole lawn as it is planned for; undefined while something is missing. */
+  survey: Survey | undefined
+  glance: Glance | undefined
+  /** Undefined while the survey or the season is missing. */
+  decision: LawnDecision | undefined
+  /** Ground that is treated alike; none while the survey or the programme is missing, or all of it is left alone. */
+  parts: Part[]
+  /** Undefined while there is nothing to do or no day to do it from. */
+  schedule: Sequence | undefined
+  price: Estimate | undefined
+}
+
+/** The programme recommended for the largest area. */
+function mostLean(zones: readonly ZoneDecision[]): ProgrammeCode | undefined {
+  const areas = new Map<ProgrammeCode, number>()
+  for (const { zone, leans } of zones)
+    if (leans) areas.set(leans.programme, (areas.get(leans.programme) ?? 0) + zone.areaM2)
+  return [...areas].sort((a, b) => b[1] - a[1])[0]?.[0]
+}
+
+/** What a plan is made of, handed on together. */
+interface Given {
+  job: JobRecord
+  lawn: LawnRecord
+  firm: FirmRecord
+  practices: Schools
+}
+
+/** Whether a programme can be begun on some zones now. */
+function waitingFor(
+  { lawn, firm, practices }: Given,
+  glance: Glance,
+  programme: ProgrammeCode,
+  zones: ZoneDecision[],
+): Waiting {
+  const { water, applications, latDeg } = lawn
+  return waitOf({
+    programme,
+    zones,
+    applications,
+    latDeg,
+    today: firm.today,
+    windows: glance.windows,
+    growing: glance.growing,
+    years: glance.years,
+    rainShare: glance.rainShare,
+    irrigated: isIrrigated(lawn),
+    restriction: { kind: water.restriction, until: water.restrictedUntil },
+    season: practices.season,
+    planning: firm.planning,
+  })
+}
+
+function decisionOf(given: Given, glance: Glance): LawnDecision | undefined {
+  const { job, lawn, firm, practices } = given
+  if (!surveyOf(lawn, firm.today)) return undefined
+  const horizon = addDays(firm.today, PLAN_AHEAD_DAYS)
+  const of = {
+    ph: lawn.soilTest?.ph ?? null,
+    timesADay: lawn.water.timesADay,
+    irrigated: isIrrigated(lawn),
+    goal: lawn.wishes.goal,
+    winterOpen: glance.windows.some(({ from }) => from <= horizon),
+  }
+  const zones = zoneSurveysOf(lawn, job.sowOn ?? firm.today).map((zone) =>
+    decideZone(zone, of, practices, firm.planning),
+  )
+  const leans = mostLean(zones)
+  const concerned = zones.filter(({ zone }) => job.zonePlans[zone.id]?.programme !== 'leave')
+  return { zones, leans, waiting: waitingFor(given, glance, job.programme ?? leans ?? 'overseed', concerned) }
+}
+
+/** Zones with the programme each is to have, those left alone taken out. */
+function plannedZones(lawn: LawnRecord, { zonePlans }: JobRecord, day: Day, programme: ProgrammeCode): PlannedZone[] {
+  return zoneSurveysOf(lawn, day).flatMap((zone: ZoneSurvey): PlannedZone[] => {
+    const own = zonePlans[zone.id]?.programme
+    return own === 'leave' ? [] : [{ zone, programme: own ?? programme }]
+  })
+}
+
+/** A winter lies between the killing of the autumn and the sowing. */
+const AUTUMN_AHEAD_DAYS = 200
+
+function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undefined): Extent {
+  const left = glance?.sowing?.groundLeft
+  const has = (...keys: string[]) => job.done.some(({ key }) => keys.includes(key))
+  return {
+    soilTested: lawn.soilTest !== null,
+    dormant: glance?.sowing?.dormant ?? false,
+    dryGround: left !== undefined && left < WATER_AHEAD_BELOW && !has('core', 'fork', 'sow', 'lift'),
+    added: job.work.added,
+    autumnAhead: daysBetween(firm.today, sowOn) > AUTUMN_AHEAD_DAYS || has('killAutumn'),
+  }
+}
+
+function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown): Sequence {
+  const { job, lawn, firm } = given
+  const { work } = job
+  const { glance: glanceAt, ...weather } = season
+  const glance = glanceAt?.(sowOn)
+  const sowing = glance?.sowing
+  const growing = glance?.growing.find(({ to }) => to >= sowOn)
+  return buildSequence({
+    parts,
+    applications: lawn.applications,
+    sowOn,
+    today: firm.today,
+    planning: firm.planning,
+    extent: extentOf(given, sowOn, glance),
+    // Where only a glance is at hand, the ground is known of the sowing day alone.
+    ...(sowing ? { groundOn: () => sowing.groundLeft } : {}),
+    ...weather,
+    workingDays: firm.workingDays,
+    holidays: new Set(firm.holidays),
+    hoursADay: firm.hoursADay,
+    pace: firm.pace,
+    stock: firm.stock,
+    ...doneByKey(job.done),
+    skipped: work.skipped,
+    own: work.own,
+    overruled: work.overruled,
+    pins: new Map(Object.entries(work.pins)),
+    agreed: new Map(Object.entries(work.days)),
+    ...(growing ? { growsUntil: growing.to } : {}),
+    ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
+    ...(sowing?.up ? { firstGreen: sowing.up } : {}),
+    ...(sowing && glance && anchorOf(parts) === 'sow' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
+  })
+}
+
+/**
+ * Plans a job: the one way from what is recorded to decision, schedule, quantities, hours and price. What is tried out is
+ * the same call with the job changed.
+ * @param season what is known of it; the more, the more gates are judged
+ * @returns as much as the records allow; what lacks is undefined or empty
+ * @throws RangeError for impossible settings (rates, shares, heights)
+ */
+export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, season: SeasonKnown = NO_SEASON): JobPlan {
+  const given: Given = { job, lawn, firm, practices: practicesOf(job, firm) }
+  const settings = settingsOf(lawn, job, firm)
+  const day = job.sowOn ?? firm.today
+  const survey = surveyOf(lawn, day)
+  const glance = season.glance?.(job.sowOn)
+  const zones = job.programme && survey ? plannedZones(lawn, job, day, job.programme) : []
+  const parts = zones.length ? partsOf(zones, lawn.texture, settings, given.practices, job.blend, firm.planning) : []
+  const schedule = parts.length && job.sowOn ? scheduleOf(given, parts, job.sowOn, season) : undefined
+  return {
+    practices: given.practices,
+    settings,
+    survey,
+    glance,
+    decision: glance && decisionOf(given, glance),
+    parts,
+    schedule,
+    price: schedule && estimateOf(parts, schedule, firm.planning, firm.currency),
+  }
+}
+
+/** Whether a programme can be begun on some zones of a lawn now. */
+export const waitingOf = (
+  job: JobRecord,
+  lawn: LawnRecord,
+  firm: FirmRecord,
+  { glance, programme, zones }: { glance: Glance; programme: ProgrammeCode; zones: ZoneDecision[] },
+): Waiting => waitingFor({ job, lawn, firm, practices: practicesOf(job, firm) }, glance, programme, zones)
+
+/** Days of what is still to do, as they stand. */
+export const daysOf = ({ slips }: Sequence): Record<string, Day> =>
+  Object.fromEntries(slips.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
+
+/**
+ * A job with something changed, as it is tried out: the days that stand now count as confirmed, so that as few of them
+ * move as can be, whichever view tries it.
+ */
+export function tried(job: JobRecord, standing: Sequence | undefined, change: Partial<JobRecord>): JobRecord {
+  const work = change.work ?? job.work
+  return { ...job, ...change, work: { ...work, days: standing ? daysOf(standing) : work.days } }
+}
+
+/** Seed or a dressing goes down first: the operation whose day is chosen. */
+export const isSeeded = ({ programme }: Pick<JobRecord, 'programme'>): boolean =>
+  programme === null || PROGRAMMES[programme].anchor === 'sow'

@@ -1,0 +1,92 @@
+import type { StockLevels } from '../materials/stock'
+import type { Day } from '../measure/calendar'
+import type { Blend } from '../seed/blends'
+import type { Application } from '../site/survey'
+import type { Zone, ZoneMeasure } from '../site/zone'
+import type { Texture } from '../soil/soil'
+import type { Schools } from './decision/practices'
+import type { ProgrammeCode } from './decision/programmes'
+import type { Pace } from './hours'
+import type { OperationCode } from './operations/operations'
+import type { Planning } from './planningFigures'
+import type { OwnWork } from './schedule/input'
+import type { PlanSettings } from './settings'
+
+/** A lawn as a job on it is planned: the place, what was found there and what was put on it. */
+export interface LawnRecord {
+  client: string
+  latDeg: number
+  /** Above the sea, m; null where nobody said. */
+  heightM: number | null
+  texture: Texture
+  /** By their ids. */
+  zones: Readonly<Record<string, Zone>>
+  /** What was worked out of the survey when it was saved, by zone. */
+  measured: Readonly<Record<string, ZoneMeasure>>
+  applications: readonly Application[]
+  soilTest: { ph: number | null } | null
+  water: {
+    source: 'none' | 'hose' | 'sprinklers' | null
+    /** How often a day somebody waters, honestly. */
+    timesADay: number | null
+    restriction: 'none' | 'limited' | 'ban' | null
+    restrictedUntil: Day | null
+  }
+  wishes: { goal: 'thicker' | 'species' | 'levels' | 'winter' | 'patches' | null }
+}
+
+/** A piece of work marked done: of its task what share, on which day, and whether it passed its check. */
+export interface Mark {
+  key: string
+  doneOn: Day
+  /** 0-1 of the whole task; marks add up. */
+  share: number
+  passed: boolean
+}
+
+/** What somebody decided about the run of tasks; what is empty goes by the schedule. */
+export interface JobWork {
+  /** Days that were confirmed: changes move as few of them as they can. */
+  days: Readonly<Record<string, Day>>
+  /** Days chosen by hand for single tasks. */
+  pins: Readonly<Record<string, Day>>
+  added: readonly OperationCode[]
+  own: Readonly<Record<string, OwnWork>>
+  /** Left out, with the reason. */
+  skipped: Readonly<Record<string, string>>
+  /** Gates overridden, with the note: "scalp:surface". */
+  overruled: Readonly<Record<string, string>>
+}
+
+/** One renovation or overseeding of a lawn, as far as somebody decided about it. */
+export interface JobRecord {
+  programme: ProgrammeCode | null
+  /** Zones that are treated otherwise than the rest, or left as they are. */
+  zonePlans: Readonly<Record<string, { programme: ProgrammeCode | 'leave' }>>
+  /** Where the job differs from the firm's practices. */
+  schools: Partial<Schools>
+  /** Seed sown together in place of the zones' one grass; empty where that alone is sown. */
+  blend: Blend
+  sowOn: Day | null
+  /** Null while nobody has touched them: then they are what the practices begin with. */
+  settings: PlanSettings | null
+  work: JobWork
+  done: readonly Mark[]
+}
+
+/** The firm that does it: its practices and figures, its days, its pace, its shed, and which day it is. */
+export interface FirmRecord {
+  today: Day
+  schools: Schools
+  planning: Planning
+  /** ISO code of the planning prices. */
+  currency: string
+  /** 0 is Sunday. */
+  workingDays: readonly number[]
+  holidays: readonly Day[]
+  hoursADay: number
+  /** How fast the firm really is, by operation. */
+  pace: Readonly<Record<string, Pace>>
+  /** What the shed holds. */
+  stock: StockLevels
+}
