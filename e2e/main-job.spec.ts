@@ -147,7 +147,7 @@ test('two people at one lawn: what each changed is kept, what both changed is sh
   browser,
 }) => {
   await page.goto('/lawns')
-  const href = await page.getByRole('row', { name: /Pike & Daughter/ }).getAttribute('href')
+  const href = await page.getByRole('link', { name: 'Pike & Daughter' }).getAttribute('href')
   const look = href!.replace(/\/\w+$/, '/look')
   const wenna = await somebodyElse(browser, 'owner')
   for (const each of [page, wenna]) {

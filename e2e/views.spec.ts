@@ -116,3 +116,27 @@ test('the server answers errors in one shape', async ({ request, baseURL }) => {
   expect((await csv.text()).trim().split('\n')).toHaveLength(4)
   expect((await request.get('/standin/pellmoor-ridge/daily.csv?from=monday')).status()).toBe(422)
 })
+
+test('every place has a title of its own, the first key skips to the page, and a row of the list is a row with a link', async ({
+  page,
+}) => {
+  for (const [path, title] of [
+    ['/lawns', 'Lawns'],
+    ['/shed', 'Shed'],
+    ['/weather', 'Weather'],
+    ['/firm', 'Firm'],
+  ] as const) {
+    await open(page, path)
+    await expect(page).toHaveTitle(`${title}, Upper Sill`)
+  }
+  await open(page, '/lawns')
+  await page.keyboard.press('Tab')
+  await expect(page.getByRole('link', { name: 'Skip to the page' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('main')).toBeFocused()
+  await page
+    .getByRole('row', { name: /Sedge End/ })
+    .getByRole('link', { name: 'Sedge End' })
+    .press('Enter')
+  await expect(page).toHaveTitle(/^\w+, Sedge End, Upper Sill$/)
+})

@@ -30,10 +30,11 @@ useKeys({
 
 <template>
   <div class="house">
+    <a class="skip" href="#page">Skip to the page</a>
     <TheSill :hangers="hangers" />
     <div class="floor">
       <TheRail @keys="keysOpen = true" @note="noteOpen = sill.data !== undefined" />
-      <main class="page">
+      <main id="page" class="page" tabindex="-1">
         <p v-if="context.problem && context.problem.code !== 'signed_out'" class="problem" role="alert">
           <b>{{ context.problem.message }}</b>
           <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })">Try again</UButton>
@@ -50,6 +51,9 @@ useKeys({
 </template>
 
 <style scoped>
+.skip { position: absolute; left: 8px; top: -60px; z-index: 60; padding: 10px 14px; background: var(--ink); color: #fbfbf5; font-weight: 600; }
+.skip:focus { top: 8px; }
+.page:focus { outline: none; }
 .house { min-height: 100vh; display: flex; flex-direction: column; }
 .floor { display: flex; flex: 1; margin-top: -26px; }
 .page { flex: 1; min-width: 0; padding: 26px 20px 12px; display: flex; flex-direction: column; background: transparent; }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
 
-useHead({ title: 'Firm, Upper Sill' })
+useHead({ title: 'Firm' })
 const context = useContextStore()
 const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]>('/api/stations').catch(() => []))
 </script>

@@ -3,7 +3,7 @@ import type { LinkShown } from '#contract/firm'
 import { problemOf } from '~/utils/api'
 
 definePageMeta({ layout: 'door' })
-useHead({ title: 'Join, Upper Sill' })
+useHead({ title: 'Join' })
 const context = useContextStore()
 const link = ref<LinkShown>()
 const form = reactive({ name: '', email: '', password: '', code: '' })

@@ -3,6 +3,8 @@ import { kindOf, matterWords, STOCK_KINDS, STOCK_QUANTITY, type StockKind } from
 import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
+useHead({ title: 'Shed' })
+
 const context = useContextStore()
 const stock = useStockStore()
 const { text, other } = useUnits()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 definePageMeta({ layout: 'door' })
-useHead({ title: 'Sign in, Upper Sill' })
+useHead({ title: 'Sign in' })
 const route = useRoute()
 const context = useContextStore()
 

@@ -3,7 +3,7 @@ import { signUpSchema } from '#contract/firm'
 import { UNIT_ITEMS } from '~/utils/unitWords'
 
 definePageMeta({ layout: 'door' })
-useHead({ title: 'Sign up a firm, Upper Sill' })
+useHead({ title: 'Sign up a firm' })
 const context = useContextStore()
 const form = reactive({ firmName: '', units: 'us' as 'us' | 'metric', currency: 'USD', timeZone: 'America/New_York', name: '', email: '', password: '' })
 const { busy, message, errors, judged, send } = useSend()

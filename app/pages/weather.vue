@@ -2,6 +2,8 @@
 import type { Station } from '#contract/station'
 import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
+
+useHead({ title: 'Weather' })
 const sill = useSillStore()
 const context = useContextStore()
 const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))

@@ -36,4 +36,8 @@ export const wateringOf = ({ water }: Pick<LawnRecord, 'water'>): Watering => ({
   bannedUntil: water.restriction === 'ban' ? (water.restrictedUntil ?? NO_END) : null,
 })
 
+/** Whoever looked at the lawn found its lines marked: what was asked for, and what is drawn. */
+export const isLocated = ({ access, features }: Pick<LawnRecord, 'access' | 'features'>): boolean =>
+  access.services === 'located' && Object.values(features).every(({ kind, located }) => kind !== 'buried' || located)
+
 export const isIrrigated = ({ water }: Pick<LawnRecord, 'water'>): boolean => water.source === 'sprinklers'

@@ -6,7 +6,7 @@ import { decideZone, type ZoneDecision } from './decision/decide'
 import type { Schools } from './decision/practices'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
-import { isIrrigated, surveyOf, zoneSurveysOf } from './lawn'
+import { isIrrigated, isLocated, surveyOf, zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
 import { WATER_AHEAD_BELOW } from './operations/gates'
 import { anchorOf, partsOf, type Extent, type Part, type PlannedZone } from './parts'
@@ -64,11 +64,12 @@ function waitingFor(
   programme: ProgrammeCode,
   zones: ZoneDecision[],
 ): Waiting {
-  const { water, applications, latDeg } = lawn
+  const { water, applications, nothingPutOn, latDeg } = lawn
   return waitOf({
     programme,
     zones,
     applications,
+    nothingPutOn,
     latDeg,
     today: firm.today,
     windows: glance.windows,
@@ -134,6 +135,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
   return buildSequence({
     parts,
     applications: lawn.applications,
+    located: isLocated(lawn),
     sowOn,
     today: firm.today,
     planning: firm.planning,
@@ -141,6 +143,8 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     // Where only a glance is at hand, the ground is known of the sowing day alone.
     ...(sowing ? { groundOn: () => sowing.groundLeft } : {}),
     ...weather,
+    // Without days on record the water in the ground is reckoned from normals alone.
+    groundIsGuess: glance !== undefined && glance.rainShare === null,
     workingDays: firm.workingDays,
     holidays: new Set(firm.holidays),
     hoursADay: firm.hoursADay,

@@ -1,12 +1,10 @@
-import { blendWords } from '../seed/blends'
-import { feedNeed, parseAnalysis } from '../materials/feed'
+import { kindOf, STOCK_QUANTITY, type StockKind } from '../materials/stock'
 import { daysBetween, type Day } from '../measure/calendar'
 import { figure, type Figure } from '../measure/figure'
 import type { Worked, WorkingLine } from '../explain/working'
 import { PLANNING, sourceOf, type Planning, type PriceCode } from './planningFigures'
-import { seedOf, soilOf, type Part } from './parts'
-import { buriedMm } from './settings'
-import { firstWork, type Sequence } from './schedule/schedule'
+import { seedOf, type Part } from './parts'
+import { firstWork, type Sequence, type Slip } from './schedule/schedule'
 
 /** What a plan costs in work, money and time off the lawn. */
 export interface Estimate {
@@ -27,55 +25,44 @@ interface Line {
   amount: Figure
 }
 
-/** Materials of a part, each with what it is priced by. */
-function materialsOf(part: Part): Line[] {
-  const { survey, settings, programme, schools } = part
-  const seed = seedOf(part)
-  const analysis = parseAnalysis(settings.starterAnalysis)
-  const soil = soilOf(part)
-  const fleece = settings.coverMaterial === 'fleece'
-  const lines: Line[] = []
-  if (seed)
-    lines.push({ what: `Seed, ${blendWords(part.seed)}`, price: 'seed', amount: figure('massKg', seed.product.value) })
-  if (analysis && settings.starterNGPerM2 > 0)
-    lines.push({
-      what: 'Feed',
-      price: 'feed',
-      amount: figure('massKg', feedNeed(survey.areaM2, settings.starterNGPerM2, analysis).product.value),
-    })
-  if (settings.coverMm > 0 && programme.operations.includes('cover')) {
-    lines.push(
-      fleece
-        ? { what: 'Fleece', price: 'fleece', amount: figure('areaM2', survey.areaM2) }
-        : {
-            what: `Cover, ${settings.coverMaterial}`,
-            price: 'coverSoil',
-            amount: figure('volumeM3', (survey.areaM2 * (buriedMm(settings) || settings.coverMm)) / 1000),
-          },
-    )
+/** What material of each kind is priced by. */
+const PRICED_BY: Record<StockKind, PriceCode> = { seed: 'seed', feed: 'feed', cover: 'coverSoil', soil: 'loam' }
+const isHerbicide = ({ operation }: Slip): boolean => operation.code.startsWith('kill')
+
+/** Materials of a task, each with what it is priced by: what is left out of a plan is not paid for, what is added is. */
+function materialsOf(slip: Slip, parts: readonly Part[]): Line[] {
+  const lines = slip.wanted.map(({ matter, words, amount }): Line => {
+    const kind = kindOf(matter)
+    return {
+      what: `${slip.operation.name}, ${words}`,
+      price: PRICED_BY[kind],
+      amount: figure(STOCK_QUANTITY[kind], amount),
+    }
+  })
+  if (isHerbicide(slip)) lines.push({ what: slip.name, price: 'herbicide', amount: figure('areaM2', slip.groundM2) })
+  if (slip.operation.code === 'cover') {
+    const fleeced = parts.filter(({ settings }) => settings.coverMm > 0 && settings.coverMaterial === 'fleece')
+    const areaM2 = fleeced.reduce((sum, { survey }) => sum + survey.areaM2, 0)
+    if (areaM2) lines.push({ what: 'Fleece', price: 'fleece', amount: figure('areaM2', areaM2) })
   }
-  if (soil.volumeM3 > 0 && (programme.operations.includes('level') || programme.operations.includes('lift')))
-    lines.push({ what: 'Soil for levelling', price: 'loam', amount: figure('volumeM3', soil.volumeM3) })
-  for (const code of ['kill1', 'kill2'] as const)
-    if (programme.operations.includes(code))
-      lines.push({
-        what: code === 'kill1' ? 'Herbicide, first' : 'Herbicide, again',
-        price: 'herbicide',
-        amount: figure('areaM2', survey.areaM2),
-      })
-  if (schools.additive === 'priced')
-    lines.push({ what: 'Additive', price: 'additive', amount: figure('areaM2', survey.areaM2) })
   return lines
 }
 
+/** What goes on all ground of a part, whatever its tasks. */
+const additivesOf = ({ schools, survey }: Part): Line[] =>
+  schools.additive === 'priced'
+    ? [{ what: 'Additive', price: 'additive', amount: figure('areaM2', survey.areaM2) }]
+    : []
+
 const money = (minor: number, currency: string): Figure => ({ quantity: 'money', value: Math.round(minor), currency })
 
-function priceOf(parts: readonly Part[], hours: number, planning: Planning, currency: string): Worked {
+function priceOf(parts: readonly Part[], { slips, crewHours }: Sequence, planning: Planning, currency: string): Worked {
   const lines: WorkingLine[] = []
   let total = 0
   for (const { what, price, amount } of [
-    { what: 'Crew', price: 'crew' as const, amount: figure('hours', hours) },
-    ...parts.flatMap(materialsOf),
+    { what: 'Crew', price: 'crew' as const, amount: figure('hours', crewHours) },
+    ...slips.flatMap((slip) => materialsOf(slip, parts)),
+    ...parts.flatMap(additivesOf),
   ]) {
     const minor = amount.value * planning[price]
     total += minor
@@ -137,7 +124,7 @@ export function estimateOf(parts: readonly Part[], sequence: Sequence, planning:
         ],
       },
     },
-    priceMinor: priceOf(parts, crew, planning, currency),
+    priceMinor: priceOf(parts, sequence, planning, currency),
     seedKg: parts.reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0),
     outFrom: first.from,
     outTo: mow?.to ?? anchor.to,

@@ -24,6 +24,11 @@ export interface LawnRecord {
   /** What was worked out of the survey when it was saved, by zone. */
   measured: Readonly<Record<string, ZoneMeasure>>
   applications: readonly Application[]
+  /** Asked, and nothing was put on that is known of. */
+  nothingPutOn: boolean
+  /** What is drawn, as far as it lies in the ground. */
+  features: Readonly<Record<string, { kind: string; located: boolean }>>
+  access: { services: 'not asked' | 'asked' | 'located' }
   soilTest: { ph: number | null } | null
   water: {
     source: 'none' | 'hose' | 'sprinklers' | null

@@ -11,8 +11,9 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
 </script>
 
 <template>
-  <NuxtLink :to="to" class="row" :class="{ selected, held: row.gate?.state === 'hold', past: row.group === 'not now' || row.group === 'finished' }" role="row" @focus="$emit('focus')" @pointerenter="$emit('focus')">
-    <span class="name" role="cell"><b class="num">{{ row.lawn.client }}</b><i>{{ row.lawn.address }}</i></span>
+  <!-- The row is a row; the link in its first cell is stretched over it. -->
+  <div class="row" :class="{ selected, held: row.gate?.state === 'hold', past: row.group === 'not now' || row.group === 'finished' }" role="row" @focusin="$emit('focus')" @pointerenter="$emit('focus')">
+    <span class="name" role="cell"><NuxtLink :to="to" class="opens-lawn"><b class="num">{{ row.lawn.client }}</b></NuxtLink><i>{{ row.lawn.address }}</i></span>
     <span class="area" role="cell"><b class="num">{{ shown(area).value }}<span class="phone"> {{ shown(area).unit }}</span></b><i>{{ other(area) }}</i></span>
     <span class="grass" role="cell"><b class="plain">{{ row.grass }}</b><i>{{ row.lawn.growsNow }}</i></span>
     <span class="programme" role="cell"><b>{{ row.programme }}</b><i>{{ row.rate }}</i></span>
@@ -20,11 +21,14 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
     <span class="steps" role="cell"><LawnBlades :steps="row.steps" :held="held" /><i>{{ row.here.name }}, {{ row.here.says }}</i></span>
     <span class="next" role="cell"><b class="num">{{ row.next || row.here.name }}</b><i>{{ row.what }}</i></span>
     <span class="gate" role="cell"><GateLine v-if="row.gate" :gate="row.gate" /></span>
-  </NuxtLink>
+  </div>
 </template>
 
 <style scoped>
 .row { display: grid; grid-template-columns: subgrid; grid-column: 1 / -1; padding: 3px 8px; min-height: 41px; border-bottom: 1px solid var(--rule-2); align-items: start; border-left: 2px solid transparent; border-right: 2px solid transparent; }
+.row { position: relative; }
+.opens-lawn::after { content: ''; position: absolute; inset: 0; z-index: 1; }
+.opens-lawn:focus-visible { outline: none; }
 .row > span { display: flex; flex-direction: column; min-width: 0; }
 .row i { font-style: normal; font-size: 12px; color: var(--ink-2); font-stretch: 88%; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .row b { font-weight: 650; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
@@ -35,7 +39,7 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
 .row .steps { flex-direction: row; align-items: center; gap: 10px; padding-top: 4px; }
 .past { background: var(--chalk); }
 .held { background: var(--lime); border-left: 2px solid var(--ink); }
-.selected, .row:focus-visible { background: var(--straw-tint); outline: 2px solid var(--ink); outline-offset: -2px; }
+.selected, .row:has(.opens-lawn:focus-visible) { background: var(--straw-tint); outline: 2px solid var(--ink); outline-offset: -2px; }
 .gate :deep(.gate) { overflow: hidden; max-height: 36px; }
 @media (max-width: 1000px) {
   .row { display: grid; grid-template-columns: 1fr auto; gap: 2px 12px; padding: 10px 4px; min-height: 60px; }

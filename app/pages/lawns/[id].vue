@@ -56,6 +56,10 @@ const notice = useState<string>('merge-notice', () => '')
 onBeforeRouteLeave(() => {
   notice.value = ''
 })
+const STEP_NAMES: Record<string, string> = { look: 'Look', decide: 'Decide', when: 'When', do: 'Do', bring: 'Bring' }
+useHead({
+  title: () => [STEP_NAMES[route.path.split('/').at(-1) ?? ''], lawn.value?.client].filter(Boolean).join(', '),
+})
 const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 </script>
 

@@ -6,6 +6,7 @@ import { LAWN_GROUPS, type LawnGroup } from '~/utils/lawnRow'
 import type { Hanger } from '~/utils/sillScale'
 import { hangersOf } from '~/utils/hangers'
 
+useHead({ title: 'Lawns' })
 const store = useLawnsStore()
 const context = useContextStore()
 const { text, unit } = useUnits()

@@ -21,6 +21,8 @@ export interface WaitInput {
   programme: ProgrammeCode
   zones: readonly Pick<ZoneDecision, 'waits' | 'zone'>[]
   applications: readonly Application[]
+  /** Asked, and nothing was put on that is known of. */
+  nothingPutOn: boolean
   today: Day
   latDeg: number
   /** Windows of sowing ahead, in order, and of growth. */
@@ -60,7 +62,7 @@ export const leadDaysOf = (programme: ProgrammeCode): number =>
   programme === 'kill' ? KILL_LEAD_DAYS : PROGRAMMES[programme].operations.includes('dethatch') ? TEAR_LEAD_DAYS : 0
 
 function barrier(
-  { applications, today, windows }: WaitInput,
+  { applications, nothingPutOn, today, windows }: WaitInput,
   horizon: Day,
 ): { gate: Gate; clear: Day; holds: boolean } {
   const { clear, by } = barrierUntil(applications, today)
@@ -74,11 +76,17 @@ function barrier(
             text: ['Every label interval has run out.'],
             source: { kind: 'user', text: 'Look, put on before' },
           }
-        : {
-            state: 'waiting',
-            text: ['Nothing is written down as put on before. Ask the client about spring pre-emergents.'],
-            source: { kind: 'user', text: 'Look, put on before' },
-          },
+        : nothingPutOn
+          ? {
+              state: 'met',
+              text: ['Asked: nothing was put on this year.'],
+              source: { kind: 'user', text: 'Look, put on before' },
+            }
+          : {
+              state: 'waiting',
+              text: ['Nothing is written down as put on before. Ask the client about spring pre-emergents.'],
+              source: { kind: 'user', text: 'Look, put on before' },
+            },
     }
   }
   const source = { kind: 'user', text: `label wait of ${by.ingredient}, ${by.waitDays} days` } as const

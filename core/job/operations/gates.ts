@@ -1,6 +1,7 @@
-import { addDays, shortDay, weekdayIndex, weekdayName, type Day } from '../../measure/calendar'
+import { addDays, daysBetween, shortDay, weekdayIndex, weekdayName, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
+import type { Phrase } from '../../explain/phrase'
 import type { Application } from '../../site/survey'
 import { barrierUntil } from '../decision/decide'
 import { operationByCode } from './catalogue'
@@ -22,6 +23,10 @@ export interface GateInput extends Sky {
   soilOn?: (day: Day) => number | undefined
   /** Water that the root zone of the standing turf is expected to hold on a day, 0-1; rain alone. */
   groundOn?: (day: Day) => number | undefined
+  /** The water in the ground is reckoned from normals alone: no guess holds work. */
+  groundIsGuess?: boolean
+  /** Whoever looked at the lawn found its lines located and marked. */
+  located?: boolean
   /** Turf that is torn is to live on: none where all of it is killed or taken off. */
   keepsTurf: boolean
   /** Soil in which the turf that is worked on grows, °C. */
@@ -133,50 +138,59 @@ function soilBand({ soil, extent }: GateInput): Gate[] {
   return [{ state: 'met', text: ['soil about ', expected, ' that day'] }]
 }
 
-function ground({ groundOn, keepsTurf, today }: GateInput, code: OperationCode, day: Day): Gate[] {
+/** Water that was given lasts so many days for tines. @source own, the longest lag from soaking to coring */
+const SOAKED_DAYS = 3
+
+/** What was given, or is planned to be, before dry ground is worked. */
+function soaked({ done }: GateInput, day: Day, has: ReadonlySet<string>): Gate | undefined {
+  if (!has.has('waterAhead')) return undefined
+  const made = done.get('waterAhead')
+  const { name } = operationByCode('waterAhead')
+  if (!made) return { state: 'waiting', text: [`after ${name.toLowerCase()}: a plug comes out whole`] }
+  return daysBetween(made.day, day) <= SOAKED_DAYS
+    ? { state: 'met', text: [`watered ${shortDay(made.day)}: deep enough that a plug comes out`] }
+    : undefined
+}
+
+function ground(input: GateInput, code: OperationCode, day: Day, has: ReadonlySet<string>): Gate[] {
+  const { groundOn, groundIsGuess, keepsTurf, today } = input
   const groundLeft = WANTS_MOIST_GROUND.has(code) ? groundOn?.(day) : undefined
   if (groundLeft === undefined) return []
   const left = figure('share', groundLeft, 2)
   const source = { kind: 'computed', text: 'water balance of the root zone, rain alone' } as const
-  const torn = code === 'dethatch' && keepsTurf
-  if (torn && groundLeft < DROUGHT_BELOW)
-    return [
-      {
-        state: 'hold',
-        code: 'ground',
-        again: addDays(today, 1),
-        text: [
-          'drought, ground about ',
-          left,
-          ' full by then: torn turf does not come back; water it through, or wait',
-        ],
-        source,
-      },
-    ]
-  if (groundLeft < WATER_AHEAD_BELOW)
-    return [
-      {
-        state: 'risk',
-        code: 'ground',
-        text: [
-          'ground about ',
-          left,
-          torn
-            ? ' full by then: turf short of water is not torn, water ahead'
-            : ' full by then: water ahead, deep enough that a plug comes out',
-        ],
-        source,
-      },
-    ]
-  if (groundLeft > TOO_WET_ABOVE)
-    return [
-      {
-        state: 'risk',
-        code: 'ground',
-        text: ['ground about ', left, ' full by then: too wet smears, let it drain'],
-        source,
-      },
-    ]
+  const risk = (...text: Phrase): Gate[] => [{ state: 'risk', code: 'ground', text, source }]
+  if (groundLeft < WATER_AHEAD_BELOW) {
+    const given = soaked(input, day, has)
+    if (given) return [given]
+    // From normals nobody knows what fell: what is only a guess is looked at, and holds nothing.
+    if (groundIsGuess)
+      return [
+        {
+          state: 'waiting',
+          text: ['ground moist: about ', left, ' full by then is a guess from normals, so try it'],
+          source: { kind: 'computed', text: 'water balance of the root zone from normals alone' },
+        },
+      ]
+    const torn = code === 'dethatch' && keepsTurf
+    if (torn && groundLeft < DROUGHT_BELOW)
+      return [
+        {
+          state: 'hold',
+          code: 'ground',
+          again: addDays(today, 1),
+          text: [
+            'drought, ground about ',
+            left,
+            ' full by then: torn turf does not come back; water it through, or wait',
+          ],
+          source,
+        },
+      ]
+    return torn
+      ? risk('ground about ', left, ' full by then: turf short of water is not torn, water ahead')
+      : risk('ground about ', left, ' full by then: water ahead, deep enough that a plug comes out')
+  }
+  if (groundLeft > TOO_WET_ABOVE) return risk('ground about ', left, ' full by then: too wet smears, let it drain')
   return [{ state: 'met', text: ['ground about ', left, ' full by then'], source }]
 }
 
@@ -219,9 +233,22 @@ function growth({ soilOn, growsFromC, today, keepsTurf, extent }: GateInput, cod
 }
 
 /** Nothing goes into ground whose lines nobody has marked: no note overrules that. */
-function services({ done, today }: GateInput, code: OperationCode, day: Day, has: ReadonlySet<string>): Gate[] {
+function services(
+  { done, located, today }: GateInput,
+  code: OperationCode,
+  day: Day,
+  has: ReadonlySet<string>,
+): Gate[] {
   if (!BREAKS_GROUND.has(code) || !has.has('locate')) return []
   if (done.has('locate')) return [{ state: 'met', text: ['lines located, heads flagged'] }]
+  if (located)
+    return [
+      {
+        state: 'met',
+        text: ['lines located and marked at the survey; marks fade after two weeks'],
+        source: { kind: 'user', text: 'Look, buried lines' },
+      },
+    ]
   return day <= today
     ? [
         {
@@ -295,7 +322,7 @@ export function gatesOf(
     ...growth(input, code, day),
     ...weather(input, code, day),
     ...services(input, code, day, has),
-    ...ground(input, code, day),
+    ...ground(input, code, day, has),
     ...before(input, key, code, has),
     ...own,
   ]

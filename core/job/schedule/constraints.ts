@@ -115,8 +115,10 @@ function preferred(
       return input.parts[0]!.schools.feedWhen === 'after first mow' && anchorOf(input.parts) === 'sow'
         ? sow + mow + 1
         : sow
-    case 'feedAgain':
-      return sow + (input.parts.every(({ programme }) => programme.code === 'winter') ? 30 : preferredDay)
+    case 'feedAgain': {
+      const usual = input.parts.every(({ programme }) => programme.code === 'winter') ? 30 : preferredDay
+      return sow + Math.max(usual, mow)
+    }
     case 'nip':
     case 'recoveryFeed':
     case 'regulator':

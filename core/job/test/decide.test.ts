@@ -224,6 +224,7 @@ describe('waiting', () => {
       programme: 'overseed',
       zones: [{ zone: ZONE, waits: [] }],
       applications: [],
+      nothingPutOn: false,
       today: TODAY,
       latDeg: 37,
       windows: [AUTUMN, SPRING],

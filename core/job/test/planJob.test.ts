@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { jobOf, type Lawn } from '#contract/lawn'
+import { doneSchema } from '#contract/work'
+import type { Gate } from '../../explain/judgement'
 import { NO_WORK } from '../nothingDecided'
 import type { Glance } from '#core/establishment/glance'
 import { planningOf } from '#core/job/planningFigures'
@@ -14,6 +16,18 @@ import type { FirmRecord } from '../records'
 import { seasonOfGlance } from '../season'
 import { beginningSettings } from '../seeding'
 
+const NEW_FEATURE = {
+  name: '',
+  points: [
+    [0, 0],
+    [5, 0],
+  ] as [number, number][],
+  holes: [],
+  zoneId: null,
+  heightM: null,
+  radiusM: null,
+  depthMm: null,
+}
 const BACK = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
 const look = aLook({
   zones: {
@@ -207,5 +221,45 @@ describe('something tried out', () => {
     // What need not move stays on the day it stood on.
     const inDo = tried(jobOf(now), standing, { sowOn, work: { ...NO_WORK, days: {} } })
     expect(inDo.work.days).toEqual(days)
+  })
+})
+
+// Each was an answer that changed nothing.
+describe('an answer does what it says', () => {
+  const words = (gates: readonly Gate[]) => gates.map(({ text }) => text.join(' ')).join('; ')
+  const gatesOf = (of: Lawn, key: string, seen = glance) =>
+    planJob(jobOf(of), of, FIRM, seasonOfGlance(seen)).schedule!.slips.find((slip) => slip.key === key)!.gates
+
+  test('that nothing was put on is not asked again', () => {
+    const told = (change: Partial<Lawn>) =>
+      words(plan(lawn({}, { applications: [], ...change })).decision!.waiting.clear)
+    expect(told({ nothingPutOn: false })).toContain('Ask the client')
+    expect(told({ nothingPutOn: true })).not.toContain('Ask the client')
+  })
+
+  test('that lines are located and marked opens the ground, unless one that is drawn is not', () => {
+    const today = lawn({ sowOn: FIRM.today, work: { ...NO_WORK, pins: { core: FIRM.today } } })
+    const located = { access: { ...today.access, services: 'located' as const } }
+    const line = { ...NEW_FEATURE, kind: 'buried' as const, located: false }
+    const held = (of: Lawn) => gatesOf(of, 'core').some(({ code, state }) => code === 'services' && state === 'hold')
+    expect(held(today)).toBe(true)
+    expect(held({ ...today, ...located })).toBe(false)
+    expect(held({ ...today, ...located, features: { [BACK]: line } })).toBe(true)
+  })
+
+  test('of soaked ground reaches the gate that says it is too dry; a guess from normals holds nothing', () => {
+    const dry = (rainShare: number | null): Glance => ({
+      ...glance,
+      rainShare,
+      sowing: { ...glance.sowing!, groundLeft: 0.1 },
+    })
+    const skipped = { ...NO_WORK, skipped: { waterAhead: 'the client does' } }
+    const state = (of: Lawn, seen: Glance) =>
+      gatesOf(of, 'dethatch', seen).find(({ text }) => /ground|watered|water ahead/.test(text.join(' ')))!.state
+    expect(state(lawn({ work: skipped }), dry(0.8))).toBe('hold')
+    expect(state(lawn({ work: skipped }), dry(null))).toBe('waiting')
+    expect(state(lawn(), dry(0.8))).toBe('waiting')
+    const mark = { id: BACK, key: 'waterAhead', savedBy: null, ...doneSchema.parse({ doneOn: '2026-09-15' }) }
+    expect(state(lawn({}, { done: [mark] }), dry(0.8))).toBe('met')
   })
 })

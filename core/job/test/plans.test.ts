@@ -200,6 +200,14 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   })
 })
 
+// Found: where seed comes up late, a second feeding lay weeks before the first mowing that it waits for.
+test('a second feeding comes with the first mowing or after it, however late that is', () => {
+  for (const middle of [28, 60, 95, 160]) {
+    const late = whole({}, { firstMow: { early: middle - 8, middle, late: middle + 20 } })
+    expect(daysBetween(at(late, 'mow'), at(late, 'feedAgain'))).toBeGreaterThanOrEqual(0)
+  }
+})
+
 describe('seed that is to lie until spring', () => {
   test('is neither watered in nor looked at in its first days, and is told of its losses', () => {
     const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: true, added: [] }

@@ -18,7 +18,8 @@ import type { SeasonKnown } from '../season'
  * The plans of the demo's sixteen lawns, and of all programmes on each, as they stood before the house was rebuilt. What
  * differs since is argued in docs/decisions.
  */
-const read = (name: string): unknown => JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'))
+const read = (name: string, revive?: (name: string, value: unknown) => unknown): unknown =>
+  JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'), revive)
 
 interface Kept {
   firm: Omit<FirmRecord, 'planning'> & { planning: Parameters<typeof planningOf>[0] }
@@ -33,9 +34,6 @@ interface Kept {
     }
   }[]
 }
-const { firm, lawns } = read('demoLawns.json') as Kept
-const before = read('plansBefore.json') as Record<string, unknown>
-
 const exact = (value: number) => Number(value.toPrecision(9))
 const words = (phrase: Phrase): string =>
   phrase
@@ -130,8 +128,60 @@ function planned({ lawn, weather }: Kept['lawns'][number]) {
   }
 }
 
+/** What differs on purpose, and why; a plan has to have what a reason is about. */
+const ARGUED: readonly { where: RegExp; about: string; why: string }[] = [
+  { where: /feedAgain/, about: 'feedAgain', why: 'a second feeding lay before the first mowing that it waits for' },
+  {
+    where: /waterAhead|:ground|after water ahead/,
+    about: 'waterAhead',
+    why: 'ground is soaked a day before blades as before tines, and what is planned or done answers for dry ground',
+  },
+  {
+    where:
+      /(relay|scalp|dethatch|delivery|core|kill2|soilTest)(\/(from|to|float|gates\/\d)|: "\w+ \d)|\/(out|leadDays):/,
+    about: 'waterAhead',
+    why: 'visits are shared with the day of soaking, which is another',
+  },
+]
+
+/** Whether a difference is one of a plan that has what its reason is about. */
+function isArgued(line: string, kept: unknown): boolean {
+  const { plan, programmes } = kept as {
+    plan?: { slips: object }
+    programmes: Record<string, { slips: object } | undefined>
+  }
+  const code = /^\/programmes\/(\w+)/.exec(line)?.[1]
+  const slips = (code ? programmes[code]?.slips : plan?.slips) ?? {}
+  return ARGUED.some(({ where, about }) => where.test(line) && about in slips)
+}
+
+/** Tasks by their keys, so that one that moves does not shift the rest. */
+const byKey = (name: string, value: unknown): unknown =>
+  name === 'slips'
+    ? Object.fromEntries(
+        (value as (string | { key: string })[]).map((slip) =>
+          typeof slip === 'string' ? [slip.split(' ')[0], slip] : [slip.key, slip],
+        ),
+      )
+    : value
+
+const { firm, lawns } = read('demoLawns.json') as Kept
+const before = read('plansBefore.json', byKey) as Record<string, unknown>
+
+/** Where two trees of plain data differ, as "path: before → after". */
+function differences(a: unknown, b: unknown, path = ''): string[] {
+  if (JSON.stringify(a) === JSON.stringify(b)) return []
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null)
+    return [`${path}: ${JSON.stringify(a)} → ${JSON.stringify(b)}`]
+  const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])]
+  return keys.flatMap((key) =>
+    differences((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key], `${path}/${key}`),
+  )
+}
+
 describe('plans as they stood before the rebuild', () => {
   test.each(lawns.map((one) => [one.lawn.client, one] as const))('%s', (client, one) => {
-    expect(JSON.parse(JSON.stringify(planned(one)))).toEqual(before[client])
+    const now = JSON.parse(JSON.stringify(planned(one)), byKey) as unknown
+    expect(differences(before[client], now).filter((line) => !isArgued(line, before[client]))).toEqual([])
   })
 })

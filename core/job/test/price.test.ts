@@ -9,6 +9,7 @@ import { beginningRate } from '../settings'
 import { planningOf } from '../planningFigures'
 import { PROGRAMME_CODES } from '../decision/programmes'
 import { SCHOOL_CODES, SCHOOLS, type Schools } from '../decision/practices'
+import type { SequenceInput } from '../schedule/input'
 import { planned, PLANNING_FIGURES, sequenceInput, TODAY, type Planned } from './ground'
 
 test('the usual waits are the long end of the table', () => {
@@ -17,6 +18,25 @@ test('the usual waits are the long end of the table', () => {
   expect(usualWaitDays('2,4-D, dicamba, MCPP or triclopyr')).toBe(28)
   expect(usualWaitDays('siduron')).toBe(0)
   expect(usualWaitDays('water')).toBeUndefined()
+})
+
+describe('an estimate of a plan that was changed', () => {
+  const priced = (change: Partial<SequenceInput>) => {
+    const parts = planned({ programme: 'kill' })
+    const input = sequenceInput({ parts, sowOn: addDays(TODAY, 70), ...change })
+    const { priceMinor } = estimateOf(parts, buildSequence(input), PLANNING_FIGURES, 'USD')
+    return priceMinor.working.lines.filter(({ subtotal }) => subtotal).map(({ what }) => what)
+  }
+  const sprays = (what: readonly string[]) => what.filter((one) => one.startsWith('Kill'))
+
+  // Found: a third application was never priced, one that was left out still was.
+  test('pays for every herbicide that is in it, and for none that is not', () => {
+    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false }
+    expect(sprays(priced({ extent: { ...extent, added: [] } }))).toHaveLength(2)
+    expect(sprays(priced({ extent: { ...extent, added: ['kill3'] } }))).toHaveLength(3)
+    expect(sprays(priced({ skipped: { kill2: 'all brown' } }))).toHaveLength(1)
+    expect(priced({ skipped: { cover: 'done by the client' } }).some((one) => one.startsWith('Cover'))).toBe(false)
+  })
 })
 
 describe('an estimate', () => {
