@@ -1,42 +1,12 @@
 import { planningOf } from '#core/job/planningFigures'
-import { partsOf } from '#core/job/parts'
-import { defaultSettings } from '#core/job/settings'
-import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
-import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
+import { PROGRAMME_CODES, type ProgrammeCode } from '#core/job/decision/programmes'
 import { buildSequence } from '#core/job/schedule/schedule'
 import { UNTOUCHED, type SequenceInput } from '#core/job/schedule/input'
-import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/measure/calendar'
-import type { ZoneSurvey } from '#core/site/zone'
 import { quantile, type Measured } from './figures'
+import { planned } from '#core/job/test/ground'
 
 const TODAY = toDay('2026-09-08')
-const ZONE: ZoneSurvey = {
-  id: 'z',
-  name: 'Lawn',
-  areaM2: 612,
-  errorShare: 0.03,
-  sward: 'TF',
-  grass: 'TF',
-  desirableShare: 0.56,
-  weedShare: 0.33,
-  coarseShare: 0.02,
-  bareShare: 0.09,
-  barePatchy: false,
-  thatchMm: 18,
-  driverMm: 60,
-  penetrometerKPa: null,
-  mowingHeightMm: 76,
-  keptMm: null,
-  sunHours: 8,
-  slopeShare: 0,
-  wear: 'none',
-  drainage: 'free',
-  deepestMm: 40,
-  hollowM3: 0.5,
-  hollowM2: 25,
-  levelsSeen: true,
-}
 const FORECAST = Array.from({ length: 10 }, (_, i) => ({
   day: addDays(TODAY, i),
   tmaxC: 24,
@@ -47,11 +17,9 @@ const FORECAST = Array.from({ length: 10 }, (_, i) => ({
 
 /** A lawn's plan with a forecast, weekends off and agreed days that a later sowing day upsets. */
 function input(programme: ProgrammeCode, ahead: number): SequenceInput {
-  const grass = grassByCode(PROGRAMMES[programme].seed ?? 'TF')
-  const settings = defaultSettings({ grass, desirableShare: 0.56, programme: PROGRAMMES[programme] })
   return {
     ...UNTOUCHED,
-    parts: partsOf([{ zone: ZONE, programme }], 'loam', settings, DEFAULT_SCHOOLS),
+    parts: planned({ programme, zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } }),
     planning: planningOf(),
     extent: { soilTested: false, dryGround: true, autumnAhead: false, dormant: false, added: [] },
     applications: [],

@@ -136,7 +136,7 @@ async function keep(): Promise<void> {
           type="file"
           accept=".csv,.txt,text/csv"
           aria-label="Daily file"
-          class="file"
+          class="file-input"
           @change="choose"
       /></UFormField>
     </div>
@@ -269,22 +269,6 @@ async function keep(): Promise<void> {
   gap: 14px;
   flex-wrap: wrap;
   align-items: flex-end;
-}
-.file {
-  border: 1px solid var(--ink-3);
-  padding: 6px 8px;
-  background: var(--lime);
-  height: 32px;
-  font-size: 13px;
-}
-.file::file-selector-button {
-  font-weight: 650;
-  padding-right: 10px;
-}
-@media (max-width: 700px) {
-  .file {
-    height: 52px;
-  }
 }
 .sample {
   overflow-x: auto;

@@ -51,7 +51,7 @@ async function keep(): Promise<void> {
           type="file"
           accept=".csv,.txt,text/csv"
           aria-label="Logger file"
-          class="file"
+          class="file-input"
           @change="choose"
       /></UFormField>
       <UFormField label="Depth, where the file has none" name="readings-depth"
@@ -96,26 +96,10 @@ async function keep(): Promise<void> {
   flex-wrap: wrap;
   align-items: flex-end;
 }
-.file {
-  border: 1px solid var(--ink-3);
-  padding: 6px 8px;
-  background: var(--lime);
-  height: 32px;
-  font-size: 13px;
-}
-.file::file-selector-button {
-  font-weight: 650;
-  padding-right: 10px;
-}
 ol {
   max-height: 180px;
   overflow-y: auto;
   font-size: 12.5px;
   padding-left: 4px;
-}
-@media (max-width: 700px) {
-  .file {
-    height: 52px;
-  }
 }
 </style>

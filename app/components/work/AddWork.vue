@@ -50,7 +50,7 @@ function send(): void {
 </script>
 
 <template>
-  <section class="add">
+  <section class="inline-form add">
     <p v-for="{ key, operation, reason } in sequence.skipped" :key="key" class="small">
       Left out: <b>{{ operation.name }}</b>, {{ reason }}.
       <button type="button" class="opens" @click="emit('back', key)">Put it back</button>
@@ -105,40 +105,11 @@ function send(): void {
   gap: 6px 10px;
   align-items: center;
 }
-label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  font-size: 12.5px;
-  font-weight: 600;
-}
-input {
-  border: 1px solid var(--ink);
-  background: var(--lime);
-  padding: 4px 7px;
-  min-height: 32px;
-  border-radius: 2px;
-  font-weight: 400;
-  min-width: 0;
-}
 .short {
   width: 70px;
 }
 .wide {
   flex: 1 1 160px;
-}
-.wide input {
-  flex: 1;
-}
-.bad {
-  color: var(--clay);
-  font-weight: 600;
-  font-size: 12.5px;
-}
-@media (max-width: 900px) {
-  input {
-    min-height: 48px;
-  }
 }
 @media print {
   .add {

@@ -108,7 +108,7 @@ function send(): void {
 </script>
 
 <template>
-  <form class="done" :aria-label="`What was done: ${slip.name}`" novalidate @submit.prevent="send">
+  <form class="inline-form done" :aria-label="`What was done: ${slip.name}`" novalidate @submit.prevent="send">
     <div class="line">
       <label
         >Day
@@ -181,25 +181,8 @@ function send(): void {
   gap: 6px 14px;
   align-items: center;
 }
-label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  font-size: 12.5px;
-  font-weight: 600;
-}
 .check {
   font-weight: 400;
-}
-select,
-input:not([type='checkbox'], [type='radio']) {
-  border: 1px solid var(--ink);
-  background: var(--lime);
-  padding: 4px 7px;
-  min-height: 32px;
-  border-radius: 2px;
-  font-weight: 400;
-  min-width: 0;
 }
 input[type='checkbox'],
 input[type='radio'] {
@@ -213,28 +196,13 @@ input[type='radio'] {
 .wide {
   flex: 1 1 200px;
 }
-.wide input {
-  flex: 1;
-}
 legend {
   float: left;
   margin-right: 14px;
 }
-.bad {
-  color: var(--clay);
-  font-weight: 600;
-  font-size: 12.5px;
-}
 @media (max-width: 900px) {
-  select,
-  input:not([type='checkbox'], [type='radio']) {
-    min-height: 48px;
-  }
   .check {
     min-height: 48px;
-  }
-  label {
-    font-size: 14px;
   }
 }
 @media print {

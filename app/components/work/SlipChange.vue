@@ -21,7 +21,7 @@ function skip(): void {
 </script>
 
 <template>
-  <div class="change">
+  <div class="inline-form change">
     <form class="line" novalidate @submit.prevent="move">
       <label
         >Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${slip.name}`"
@@ -54,40 +54,8 @@ function skip(): void {
   gap: 6px 12px;
   align-items: center;
 }
-label {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  font-size: 12.5px;
-  font-weight: 600;
-}
-input {
-  border: 1px solid var(--ink);
-  background: var(--lime);
-  padding: 4px 7px;
-  min-height: 32px;
-  border-radius: 2px;
-  font-weight: 400;
-  min-width: 0;
-}
 .wide {
   flex: 1 1 240px;
-}
-.wide input {
-  flex: 1;
-}
-.bad {
-  color: var(--clay);
-  font-weight: 600;
-  font-size: 12.5px;
-}
-@media (max-width: 900px) {
-  input {
-    min-height: 48px;
-  }
-  label {
-    font-size: 14px;
-  }
 }
 @media print {
   .change {
