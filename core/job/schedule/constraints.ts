@@ -191,9 +191,10 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
   const lastLift = open.filter(({ operation }) => operation.code === 'lift').at(-1)
   if (lastLift && input.growsUntil) notAfter.set(lastLift.key, dayNumber(input.growsUntil))
 
-  const { bounds, base, late, possible, lags: kept } = bindable(names, lags, { fixed, notBefore, notAfter }, open)
+  const bound = bindable(names, lags, { fixed, notBefore, notAfter }, open)
+  const { bounds, base, lags: kept } = withMissed(input, names, bound)
   const tasks = planned.map((one): Task => {
-    const at = fixed.get(one.key)
+    const at = bounds.fixed.get(one.key)
     const { earliest, latest } = base.spans.get(one.key)!
     const middle = at ?? Math.min(Math.max(wanted.get(one.key)!, earliest), latest)
     return {
@@ -205,7 +206,44 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
     }
   })
   const problem: Problem = { tasks, lags: kept, bounds, visitCost: COST.visit }
-  return { days: layOut(problem)?.days ?? new Map([...wanted, ...fixed]), base, lags, possible, late }
+  const days = layOut(problem)?.days ?? new Map([...wanted, ...bounds.fixed])
+  return { days, base, lags, possible: bound.possible, late: bound.late }
+}
+
+interface Bound {
+  bounds: Bounds
+  base: Spans
+  late: string[]
+  possible: boolean
+  lags: readonly Lag[]
+}
+
+/**
+ * What can no longer be done in time stays on the confirmed day on which it was missed, and is not dated anew in the past.
+ * Nothing waits any more for how long ago that was.
+ */
+function withMissed(
+  { agreed, done, today }: SequenceInput,
+  names: readonly string[],
+  { bounds, base, lags }: Bound,
+): Pick<Bound, 'bounds' | 'base' | 'lags'> {
+  const bindsToday = (key: string) => (bounds.notBefore?.get(key) ?? Number.NEGATIVE_INFINITY) >= dayNumber(today)
+  const missed = new Map(
+    [...agreed].flatMap(([key, day]): [string, number][] =>
+      names.includes(key) && day < today && !done.has(key) && !bounds.fixed.has(key) && !bindsToday(key)
+        ? [[key, dayNumber(day)]]
+        : [],
+    ),
+  )
+  if (!missed.size) return { bounds, base, lags }
+  const eased = lags.flatMap(({ mostDays, ...lag }): Lag[] =>
+    missed.has(lag.to) ? [] : [{ ...lag, ...(mostDays === undefined || missed.has(lag.from) ? {} : { mostDays }) }],
+  )
+  const placed = { ...bounds, fixed: new Map([...bounds.fixed, ...missed]) }
+  const spans = spansOf(names, eased, placed)
+  return spans.possible
+    ? { bounds: placed, lags: eased, base: { ...spans, conflicts: base.conflicts, ring: base.ring } }
+    : { bounds, base, lags }
 }
 
 /**
@@ -217,7 +255,7 @@ function bindable(
   lags: readonly Lag[],
   bounds: Bounds,
   open: readonly PlannedOperation[],
-): { bounds: Bounds; base: Spans; late: string[]; possible: boolean; lags: readonly Lag[] } {
+): Bound {
   const strict = spansOf(names, lags, bounds)
   if (strict.possible) return { bounds, base: strict, late: [], possible: true, lags }
   const afar = open

@@ -191,3 +191,25 @@ describe('a plan that is changed', () => {
     )
   })
 })
+
+// Found: with every day that passed, what was missed was dated anew to some other past day.
+test('what was missed stays on the day it was missed, however late it gets', () => {
+  const parts = planned()
+  const extent = { soilTested: false, dryGround: false, autumnAhead: false, dormant: false, added: [] }
+  const input = (change: Partial<SequenceInput>) => ({
+    ...sequenceInput({ parts, extent, sowOn: addDays(TODAY, 16), ...change }),
+    skipped: {},
+  })
+  const first = buildSequence(input({})).slips
+  const agreed = new Map(first.map(({ key, to }) => [key, to]))
+  for (const later of [6, 20, 40, 60, 90]) {
+    const today = addDays(TODAY, later)
+    const sown = first.filter(({ key, to }) => later >= 20 && key !== 'soilTest' && to <= addDays(TODAY, 16))
+    const { moves, slips } = buildSequence(
+      input({ today, agreed, done: doneOn(...sown.map(({ key, to }): [string, Day] => [key, to])) }),
+    )
+    expect(moves.filter(({ to }) => to < today)).toEqual([])
+    for (const slip of slips.filter(({ overdue }) => overdue))
+      expect([slip.key, slip.to]).toEqual([slip.key, agreed.get(slip.key)])
+  }
+})
