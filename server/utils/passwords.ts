@@ -5,14 +5,36 @@ import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 /** N = 2^15, r = 8, p = 1: some 32 MB and a tenth of a second a try. */
 const scrypt = new Hash(new Scrypt({ cost: 32_768, blockSize: 8, parallelization: 1, maxMemory: 64 * 1024 * 1024 }))
 
-export const hashPassword = (password: string): Promise<string> => scrypt.make(password)
+/** Tries that are worked on at once, each with its memory; more take turns. */
+const MOST_AT_ONCE = 2
+let atWork = 0
+const inLine: (() => void)[] = []
+
+async function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  if (atWork < MOST_AT_ONCE) atWork++
+  // Whoever ends hands its place on.
+  else
+    await new Promise<void>((go) => {
+      inLine.push(go)
+    })
+  try {
+    return await work()
+  } finally {
+    const next = inLine.shift()
+    if (next) next()
+    else atWork--
+  }
+}
+
+export const hashPassword = (password: string): Promise<string> => inTurn(() => scrypt.make(password))
 
 let nobodys: Promise<string> | undefined
 
 /** Takes as long for an address that nobody has, so that the time does not tell. */
 export async function passwordFits(hash: string | null | undefined, password: string): Promise<boolean> {
   nobodys ??= hashPassword(randomBytes(16).toString('hex'))
-  const fits = await scrypt.verify(hash ?? (await nobodys), password)
+  const known = hash ?? (await nobodys)
+  const fits = await inTurn(() => scrypt.verify(known, password))
   return fits && typeof hash === 'string'
 }
 
