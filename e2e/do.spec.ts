@@ -10,14 +10,14 @@ const dayOfCard = async (page: Page, key: string) =>
     .textContent())!
 const planOf = async (request: APIRequestContext, client: string) => (await lawnNamed(request, client)).plan
 
-test('days are agreed, a slip is dragged, what moves is seen before it is kept, and it is undone', async ({
+test('a schedule is confirmed, a slip is dragged, what moves is seen before it is kept, and it is undone', async ({
   page,
   request,
 }) => {
   const lawn = await lawnNamed(request, 'Halloran')
   await open(page, `/lawns/${lawn.id}/do`)
-  await page.getByRole('button', { name: 'Agree these days' }).click()
-  await expect(page.getByText('Days agreed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Confirm schedule' }).click()
+  await expect(page.getByText('Schedule confirmed.')).toBeVisible()
   const before = (await planOf(request, 'Halloran')).work.days
   expect(before.scalp).toBeTruthy()
 
@@ -81,9 +81,9 @@ test('work is marked in part with what was really done, a failed check holds wha
   await expect(slip(page, 'scalp')).toContainText('did not pass its check')
   await expect(slip(page, 'scalp').locator('.stand')).toHaveText('Hold')
 
-  await slip(page, 'scalp').getByRole('button', { name: 'Overrule' }).click()
+  await slip(page, 'scalp').getByRole('button', { name: 'Override with a note' }).click()
   await slip(page, 'scalp').getByLabel('Note for overruling').fill('The edge greens up; it is dug out by hand.')
-  await page.getByRole('button', { name: 'Overrule with this note' }).click()
+  await page.getByRole('button', { name: 'Override with this note' }).click()
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(slip(page, 'scalp')).toContainText('dug out by hand')
   await expect(slip(page, 'scalp').locator('.stand')).toHaveText('Wait')
@@ -155,8 +155,8 @@ test('a wet forecast moves what has to stay dry, says why, and waits for a yes',
     (await request.put(`/api/lawns/${lawn.id}`, { data: { ...lawn, stationId: made.id }, headers })).status(),
   ).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
-  await page.getByRole('button', { name: 'Agree these days' }).click()
-  await expect(page.getByText('Days agreed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Confirm schedule' }).click()
+  await expect(page.getByText('Schedule confirmed.')).toBeVisible()
   const agreed = (await planOf(request, 'Fen Cottage')).work.days as Record<string, string>
 
   const days = Array.from({ length: 9 }, (_, i) => `2026-09-${String(8 + i).padStart(2, '0')}`)
@@ -167,7 +167,7 @@ test('a wet forecast moves what has to stay dry, says why, and waits for a yes',
   await open(page, `/lawns/${lawn.id}/do`)
   const panel = page.getByRole('status', { name: 'Days that cannot stay' })
   await expect(panel.getByRole('row', { name: /Dethatch/ })).toContainText('of rain that day')
-  await panel.getByRole('button', { name: 'Agree to the new days' }).click()
+  await panel.getByRole('button', { name: 'Confirm the new days' }).click()
   await expect(panel).toBeHidden()
   expect((await planOf(request, 'Fen Cottage')).work.days.dethatch).not.toBe(agreed.dethatch)
   expect(

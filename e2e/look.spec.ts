@@ -231,10 +231,10 @@ test('a programme against the rules wants a note, keeps it, and a practice chang
   await expect(hard).toBeVisible()
   const before = (await lawnNamed(request, 'Fen Cottage')).plan.settings!.seedRateGPerM2
   await page.getByRole('button', { name: 'Plan this instead' }).first().click()
-  await page.getByRole('button', { name: 'Overrule with this note' }).click()
+  await page.getByRole('button', { name: 'Override with this note' }).click()
   await expect(page.getByText('Say why in a few words')).toBeVisible()
-  await page.getByLabel('Plan it all the same, because').fill('The client wants it quick.')
-  await page.getByRole('button', { name: 'Overrule with this note' }).click()
+  await page.getByLabel('Plan it anyway, because').fill('The client wants it quick.')
+  await page.getByRole('button', { name: 'Override with this note' }).click()
   await expect(page).toHaveURL(/when$/)
   await expect(page.getByRole('slider', { name: 'Sowing day' })).toBeVisible()
   await page.getByRole('link', { name: /^Decide/ }).click()

@@ -7,8 +7,13 @@ import { parseMoney, typedMoney } from '#core/measure/money'
 import { keptField } from '~/utils/keptField'
 
 const FIELDS = {
-  rate: ['rateGPerM2', 'seedRateGPerM2'], purity: ['share', 'lot.purityShare'], germination: ['share', 'lot.germinationShare'],
-  coating: ['share', 'lot.coatingShare'], nitrogen: ['rateGPerM2', 'starterNGPerM2'], cover: ['depthMm', 'coverMm'], rake: ['depthMm', 'rakeMm'],
+  rate: ['rateGPerM2', 'seedRateGPerM2'],
+  purity: ['share', 'lot.purityShare'],
+  germination: ['share', 'lot.germinationShare'],
+  coating: ['share', 'lot.coatingShare'],
+  nitrogen: ['rateGPerM2', 'starterNGPerM2'],
+  cover: ['depthMm', 'coverMm'],
+  rake: ['depthMm', 'rakeMm'],
   scalp: ['depthMm', 'scalpToMm'],
 } as const satisfies Record<string, readonly [Quantity, string]>
 type Field = keyof typeof FIELDS
@@ -22,18 +27,33 @@ export function useBringForm(lawn: Lawn) {
   const money = (minor: number | null) => (minor === null ? '' : typedMoney(minor, context.currency))
 
   const form = reactive({
-    rate: typed('rateGPerM2', settings.seedRateGPerM2), purity: typed('share', settings.lot.purityShare), germination: typed('share', settings.lot.germinationShare),
-    coating: typed('share', settings.lot.coatingShare), purityOfBareSeed: settings.lot.purityOfBareSeed,
-    analysis: settings.starterAnalysis, nitrogen: typed('rateGPerM2', settings.starterNGPerM2),
-    cover: typed('depthMm', settings.coverMm), material: settings.coverMaterial, rake: typed('depthMm', settings.rakeMm), scalp: typed('depthMm', settings.scalpToMm),
+    rate: typed('rateGPerM2', settings.seedRateGPerM2),
+    purity: typed('share', settings.lot.purityShare),
+    germination: typed('share', settings.lot.germinationShare),
+    coating: typed('share', settings.lot.coatingShare),
+    purityOfBareSeed: settings.lot.purityOfBareSeed,
+    analysis: settings.starterAnalysis,
+    nitrogen: typed('rateGPerM2', settings.starterNGPerM2),
+    cover: typed('depthMm', settings.coverMm),
+    material: settings.coverMaterial,
+    rake: typed('depthMm', settings.rakeMm),
+    scalp: typed('depthMm', settings.scalpToMm),
     bags: settings.bags.map(({ massKg, priceMinor }) => ({ size: typed('massKg', massKg), price: money(priceMinor) })),
   })
 
   const exact: Record<Field, number> = {
-    rate: settings.seedRateGPerM2, purity: settings.lot.purityShare, germination: settings.lot.germinationShare, coating: settings.lot.coatingShare,
-    nitrogen: settings.starterNGPerM2, cover: settings.coverMm, rake: settings.rakeMm, scalp: settings.scalpToMm,
+    rate: settings.seedRateGPerM2,
+    purity: settings.lot.purityShare,
+    germination: settings.lot.germinationShare,
+    coating: settings.lot.coatingShare,
+    nitrogen: settings.starterNGPerM2,
+    cover: settings.coverMm,
+    rake: settings.rakeMm,
+    scalp: settings.scalpToMm,
   }
-  const kept = Object.fromEntries((Object.keys(FIELDS) as Field[]).map((field) => [field, keptField(exact[field], form[field])])) as Record<Field, ReturnType<typeof keptField<number>>>
+  const kept = Object.fromEntries(
+    (Object.keys(FIELDS) as Field[]).map((field) => [field, keptField(exact[field], form[field])]),
+  ) as Record<Field, ReturnType<typeof keptField<number>>>
   const keptBags = new Map(settings.bags.map(({ massKg }) => [typed('massKg', massKg), massKg]))
 
   /** Everything typed, read and judged together: what holds, and what does not by field. */
@@ -52,9 +72,20 @@ export function useBringForm(lawn: Lawn) {
       return { massKg: keptBags.get(size) ?? (mass.ok ? mass.value : 0), priceMinor: paid?.ok ? paid.value : null }
     })
     const candidate = {
-      seedRateGPerM2: value('rate'), starterAnalysis: form.analysis.trim(), starterNGPerM2: value('nitrogen'), coverMaterial: form.material,
-      coverMm: value('cover'), rakeMm: value('rake'), scalpToMm: value('scalp'), bags,
-      lot: { purityShare: value('purity'), germinationShare: value('germination'), coatingShare: value('coating'), purityOfBareSeed: form.purityOfBareSeed },
+      seedRateGPerM2: value('rate'),
+      starterAnalysis: form.analysis.trim(),
+      starterNGPerM2: value('nitrogen'),
+      coverMaterial: form.material,
+      coverMm: value('cover'),
+      rakeMm: value('rake'),
+      scalpToMm: value('scalp'),
+      bags,
+      lot: {
+        purityShare: value('purity'),
+        germinationShare: value('germination'),
+        coatingShare: value('coating'),
+        purityOfBareSeed: form.purityOfBareSeed,
+      },
     }
     const parsed = settingsSchema.safeParse(candidate)
     for (const { path, message } of parsed.success ? [] : parsed.error.issues) {

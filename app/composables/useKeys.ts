@@ -1,7 +1,8 @@
 import { useEventListener } from '@vueuse/core'
 
 const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || target.closest('input, textarea, select, [role=combobox], [role=listbox]') !== null)
+  target instanceof HTMLElement &&
+  (target.isContentEditable || target.closest('input, textarea, select, [role=combobox], [role=listbox]') !== null)
 
 /** Single keys, while nobody types, holds a modifier, or has a dialog open. */
 export function useKeys(keys: Record<string, () => void>): void {

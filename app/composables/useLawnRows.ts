@@ -40,7 +40,9 @@ export function useLawnRows() {
     const before = new Map(rows.value.map((row) => [row.lawn.id, row]))
     const made: LawnRowView[] = []
     // What is not worked out yet stays as it was.
-    const show = () => { rows.value = [...made, ...lawns.slice(made.length).flatMap(({ id }) => before.get(id) ?? [])] }
+    const show = () => {
+      rows.value = [...made, ...lawns.slice(made.length).flatMap(({ id }) => before.get(id) ?? [])]
+    }
     working.value = true
     let [slice, shown] = [performance.now(), performance.now()]
     for (const lawn of lawns) {
@@ -51,14 +53,24 @@ export function useLawnRows() {
         show()
         shown = performance.now()
       }
-      await new Promise((go) => { setTimeout(go) })
+      await new Promise((go) => {
+        setTimeout(go)
+      })
       if (mine !== round) return
       slice = performance.now()
     }
     show()
     working.value = false
   }
-  watch([() => [...store.lawns], () => store.glances, () => context.firmRecord, () => context.units], () => { void work() }, { immediate: true })
-  onUnmounted(() => { round++ })
+  watch(
+    [() => [...store.lawns], () => store.glances, () => context.firmRecord, () => context.units],
+    () => {
+      void work()
+    },
+    { immediate: true },
+  )
+  onUnmounted(() => {
+    round++
+  })
   return { rows, working }
 }

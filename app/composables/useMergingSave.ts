@@ -3,7 +3,11 @@ import { saveMerging, type OpenClash, type Versioned } from '~/utils/edits'
 import type { Problem } from '~/utils/api'
 
 /** A save that two people may make at once, with what is to be said and settled. */
-export function useMergingSave<T extends Versioned>(send: (value: T) => Promise<unknown>, fields: (answer: T) => T, labels: (path: string) => string) {
+export function useMergingSave<T extends Versioned>(
+  send: (value: T) => Promise<unknown>,
+  fields: (answer: T) => T,
+  labels: (path: string) => string,
+) {
   const busy = ref(false)
   const problem = ref<Problem>()
   const clash = shallowRef<OpenClash<T>>()
@@ -19,7 +23,8 @@ export function useMergingSave<T extends Versioned>(send: (value: T) => Promise<
     const outcome = await saveMerging(base, mine, send, fields)
     busy.value = false
     if (outcome.ok) {
-      if (outcome.merged.length) notice.value = `${outcome.savedBy ?? 'Somebody'} saved meanwhile. Both are kept; from them: ${outcome.merged.map(labels).join(', ')}.`
+      if (outcome.merged.length)
+        notice.value = `${outcome.savedBy ?? 'Somebody'} saved meanwhile. Both are kept; from them: ${outcome.merged.map(labels).join(', ')}.`
       return true
     }
     if ('clash' in outcome) clash.value = outcome.clash

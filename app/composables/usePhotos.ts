@@ -19,7 +19,9 @@ export function usePhotos(lawnId: string) {
   const path = `/api/lawns/${lawnId}/photos`
 
   async function run(work: () => Promise<Photo[]>): Promise<boolean> {
-    const done = await saving(async () => { photos.value = await work() })
+    const done = await saving(async () => {
+      photos.value = await work()
+    })
     message.value = done.ok ? '' : done.problem.message
     return done.ok
   }
@@ -28,7 +30,9 @@ export function usePhotos(lawnId: string) {
   async function send(one: Waiting): Promise<boolean> {
     busy.value = `Keeping ${one.name}`
     const { jpeg, small, place } = one.photo
-    const sent = await run(() => $fetch<Photo[]>(path, { method: 'POST', body: { id: one.id, ...one.words, place, jpeg, small } }))
+    const sent = await run(() =>
+      $fetch<Photo[]>(path, { method: 'POST', body: { id: one.id, ...one.words, place, jpeg, small } }),
+    )
     if (sent) waiting.value = waiting.value.filter(({ id }) => id !== one.id)
     busy.value = ''
     return sent
@@ -45,8 +49,16 @@ export function usePhotos(lawnId: string) {
     for (const file of files) {
       busy.value = `Reading ${file.name}`
       const read = await photoFrom(file)
-      if (!read.ok) { refused.push(read.message); continue }
-      const one: Waiting = { id: crypto.randomUUID(), name: file.name, words: { ...words, takenOn: read.photo.takenOn }, photo: { ...read.photo, place: keepPlace ? read.photo.place : null } }
+      if (!read.ok) {
+        refused.push(read.message)
+        continue
+      }
+      const one: Waiting = {
+        id: crypto.randomUUID(),
+        name: file.name,
+        words: { ...words, takenOn: read.photo.takenOn },
+        photo: { ...read.photo, place: keepPlace ? read.photo.place : null },
+      }
       waiting.value.push(one)
       await send(one)
     }
@@ -54,7 +66,8 @@ export function usePhotos(lawnId: string) {
     message.value = [...refused, message.value].filter(Boolean).join(' ')
   }
 
-  const describe = (id: string, words: PhotoWords) => run(() => $fetch<Photo[]>(`${path}/${id}`, { method: 'PUT', body: words }))
+  const describe = (id: string, words: PhotoWords) =>
+    run(() => $fetch<Photo[]>(`${path}/${id}`, { method: 'PUT', body: words }))
   const remove = (id: string) => run(() => $fetch<Photo[]>(`${path}/${id}`, { method: 'DELETE' }))
   const pictureOf = (id: string, size: 'small' | 'whole') => `${path}/${id}${size === 'small' ? '?small=1' : ''}`
 

@@ -10,18 +10,28 @@ export function usePictureUnder(projection: Projection) {
   const missing = ref(false)
   /** Two points clicked for a length that is typed next. */
   const line = ref<[PointM, PointM] | null>(null)
-  const layer = pictureLayer(projection, () => (draft.underlay && image.value ? { image: image.value, placed: draft.underlay } : undefined))
+  const layer = pictureLayer(projection, () =>
+    draft.underlay && image.value ? { image: image.value, placed: draft.underlay } : undefined,
+  )
 
-  watch(() => draft.underlay?.photoId, (id) => {
-    image.value = undefined
-    missing.value = false
-    line.value = null
-    if (!id) return
-    const fetched = new Image()
-    fetched.onload = () => { if (draft.underlay?.photoId === id) image.value = fetched }
-    fetched.onerror = () => { missing.value = draft.underlay?.photoId === id }
-    fetched.src = `/api/lawns/${lawn.id}/photos/${id}`
-  }, { immediate: true })
+  watch(
+    () => draft.underlay?.photoId,
+    (id) => {
+      image.value = undefined
+      missing.value = false
+      line.value = null
+      if (!id) return
+      const fetched = new Image()
+      fetched.onload = () => {
+        if (draft.underlay?.photoId === id) image.value = fetched
+      }
+      fetched.onerror = () => {
+        missing.value = draft.underlay?.photoId === id
+      }
+      fetched.src = `/api/lawns/${lawn.id}/photos/${id}`
+    },
+    { immediate: true },
+  )
   watch([image, () => JSON.stringify(draft.underlay)], () => layer.getSource()?.changed())
 
   function between(what: 'scale' | 'move', from: PointM, to: PointM): void {

@@ -22,7 +22,11 @@ export function usePlanEdit(zone: Ref<string | null>) {
   function undo(): void {
     const last = past.value.pop()
     if (!last) return
-    const [features, zones, underlay] = JSON.parse(last) as [typeof draft.features, typeof draft.zones, typeof draft.underlay]
+    const [features, zones, underlay] = JSON.parse(last) as [
+      typeof draft.features,
+      typeof draft.zones,
+      typeof draft.underlay,
+    ]
     draft.features = features
     draft.zones = zones
     draft.underlay = underlay
@@ -30,12 +34,24 @@ export function usePlanEdit(zone: Ref<string | null>) {
     message.value = ''
   }
 
-  const blank = (kind: FeatureKind, shape: Shape, zoneId: string | null): Feature =>
-    ({ kind, name: '', points: shape.points, holes: shape.holes, zoneId: kind === 'zone' ? zoneId : null, heightM: null, radiusM: null, depthMm: null, located: false })
+  const blank = (kind: FeatureKind, shape: Shape, zoneId: string | null): Feature => ({
+    kind,
+    name: '',
+    points: shape.points,
+    holes: shape.holes,
+    zoneId: kind === 'zone' ? zoneId : null,
+    heightM: null,
+    radiusM: null,
+    depthMm: null,
+    located: false,
+  })
 
   /** @returns the id, or undefined where it cannot be kept; the reason is said */
   function put(feature: Feature): string | undefined {
-    const problem = Object.keys(draft.features).length >= MOST_FEATURES ? `A plan holds ${MOST_FEATURES} things.` : featureProblem(feature)
+    const problem =
+      Object.keys(draft.features).length >= MOST_FEATURES
+        ? `A plan holds ${MOST_FEATURES} things.`
+        : featureProblem(feature)
     if (problem) {
       message.value = problem
       return undefined
@@ -51,9 +67,14 @@ export function usePlanEdit(zone: Ref<string | null>) {
     if (kind === 'zone') {
       // An outline is of the zone that is chosen while that has none, and of a new one after that.
       const outlined = Object.values(draft.features).some((feature) => feature.zoneId === zoneId)
-      const bare = Object.keys(draft.zones).find((id) => !Object.values(draft.features).some((feature) => feature.zoneId === id))
+      const bare = Object.keys(draft.zones).find(
+        (id) => !Object.values(draft.features).some((feature) => feature.zoneId === id),
+      )
       if (!zoneId || outlined) zoneId = bare ?? survey.addZone() ?? null
-      if (!zoneId) { message.value = 'No more zones can be added.'; return }
+      if (!zoneId) {
+        message.value = 'No more zones can be added.'
+        return
+      }
     }
     const id = put(blank(kind, shape, zoneId))
     if (!id) return
@@ -80,7 +101,8 @@ export function usePlanEdit(zone: Ref<string | null>) {
 
   function setSide(id: string, side: number, metres: number): void {
     const feature = draft.features[id]
-    if (feature && metres > 0) reshape(id, { points: withSide(feature.points, side, metres), holes: feature.holes as PointM[][] })
+    if (feature && metres > 0)
+      reshape(id, { points: withSide(feature.points, side, metres), holes: feature.holes as PointM[][] })
   }
 
   /** Cuts a zone's outline in two; the smaller part becomes a zone of its own with the same answers. */
@@ -93,12 +115,18 @@ export function usePlanEdit(zone: Ref<string | null>) {
       const [large, small] = area(left) >= area(right) ? [left, right] : [right, left]
       remember()
       const zoneId = survey.addZone()
-      if (!zoneId) { message.value = 'No more zones can be added.'; return }
+      if (!zoneId) {
+        message.value = 'No more zones can be added.'
+        return
+      }
       const { name, order } = draft.zones[zoneId]!
       draft.zones[zoneId] = { ...structuredClone(toRaw(draft.zones[feature.zoneId]!)), name, order }
       Reflect.deleteProperty(draft.features, id)
-      for (const { outer, holes } of large) put({ ...blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, feature.zoneId) })
-      for (const { outer, holes } of small) selected.value = put({ ...blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, zoneId) }) ?? null
+      for (const { outer, holes } of large)
+        put({ ...blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, feature.zoneId) })
+      for (const { outer, holes } of small)
+        selected.value =
+          put({ ...blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, zoneId) }) ?? null
       zone.value = zoneId
     } catch (error) {
       message.value = (error as Error).message
@@ -108,10 +136,13 @@ export function usePlanEdit(zone: Ref<string | null>) {
   /** Takes another zone's outlines and ground into this one; that zone and its answers go. */
   function join(zoneId: string, other: string): void {
     remember()
-    const mine = Object.entries(draft.features).filter(([, feature]) => feature.zoneId === zoneId || feature.zoneId === other)
+    const mine = Object.entries(draft.features).filter(
+      ([, feature]) => feature.zoneId === zoneId || feature.zoneId === other,
+    )
     const outlines = joined(mine.map(([, feature]) => outlineOf(feature)))
     for (const [id] of mine) Reflect.deleteProperty(draft.features, id)
-    for (const { outer, holes } of outlines) selected.value = put(blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, zoneId)) ?? null
+    for (const { outer, holes } of outlines)
+      selected.value = put(blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, zoneId)) ?? null
     survey.removeZone(other)
     zone.value = zoneId
     message.value = 'Joined; the answers of the zone that was taken in are gone. Undo brings them back.'
@@ -127,9 +158,32 @@ export function usePlanEdit(zone: Ref<string | null>) {
     const points = taped.value.map(([x, y]): PointM => [Math.round(x * 1000) / 1000, Math.round(y * 1000) / 1000])
     const [first, last] = [points[0], points.at(-1)]
     // A walk that comes back to its first corner says it twice.
-    if (first && last && points.length > 3 && FEATURE_KINDS[kind] === 'area' && Math.hypot(first[0] - last[0], first[1] - last[1]) < 0.15) points.pop()
+    if (
+      first &&
+      last &&
+      points.length > 3 &&
+      FEATURE_KINDS[kind] === 'area' &&
+      Math.hypot(first[0] - last[0], first[1] - last[1]) < 0.15
+    )
+      points.pop()
     add(kind, { points, holes: [] })
     if (!message.value) taped.value = []
   }
-  return { selected, message, past, undo, add, put, remember, reshape, remove, setSide, split, join, taped, tape, closeTape }
+  return {
+    selected,
+    message,
+    past,
+    undo,
+    add,
+    put,
+    remember,
+    reshape,
+    remove,
+    setSide,
+    split,
+    join,
+    taped,
+    tape,
+    closeTape,
+  }
 }

@@ -34,9 +34,23 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
   const source = new VectorSource()
   const over = { source, updateWhileAnimating: true, updateWhileInteracting: true }
   // The first style of a zone is its ground: shade is hatched over that, and under all names and marks.
-  const ground = new VectorLayer({ ...over, zIndex: 1, style: (feature: FeatureLike) => (isZone(String(feature.getId())) ? styleOf(String(feature.getId())).slice(0, 1) : []) })
-  const marks = new VectorLayer({ ...over, zIndex: 3, style: (feature: FeatureLike) => styleOf(String(feature.getId())).slice(isZone(String(feature.getId())) ? 1 : 0) })
-  const map = new OlMap({ layers: [ground, marks], controls: [], interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }), view: new View({ projection, center: [10, 10], resolution: 0.08, minResolution: 0.005, maxResolution: 5 }) })
+  const ground = new VectorLayer({
+    ...over,
+    zIndex: 1,
+    style: (feature: FeatureLike) =>
+      isZone(String(feature.getId())) ? styleOf(String(feature.getId())).slice(0, 1) : [],
+  })
+  const marks = new VectorLayer({
+    ...over,
+    zIndex: 3,
+    style: (feature: FeatureLike) => styleOf(String(feature.getId())).slice(isZone(String(feature.getId())) ? 1 : 0),
+  })
+  const map = new OlMap({
+    layers: [ground, marks],
+    controls: [],
+    interactions: defaults({ altShiftDragRotate: false, pinchRotate: false, doubleClickZoom: false }),
+    view: new View({ projection, center: [10, 10], resolution: 0.08, minResolution: 0.005, maxResolution: 5 }),
+  })
   const snap = new Snap({ source, pixelTolerance: NEAR_PX })
   let draw: Draw | undefined
   let quietUntil = 0
@@ -78,12 +92,20 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
   }
   function startDrawing(kind: FeatureKind | 'line'): void {
     stopDrawing()
-    draw = new Draw({ type: kind === 'line' ? 'LineString' : drawTypeOf(kind), ...(kind === 'line' ? { maxPoints: 2 } : {}), style: draftStyle(), snapTolerance: NEAR_PX, stopClick: true })
-    draw.on('drawstart', ({ feature }) => feature.getGeometry()?.on('change', (event) => {
-      const { points } = shapeOf(event.target as never)
-      const [from, to] = [points.at(-2), points.at(-1)]
-      events.sketching(from && to ? Math.hypot(to[0] - from[0], to[1] - from[1]) : null)
-    }))
+    draw = new Draw({
+      type: kind === 'line' ? 'LineString' : drawTypeOf(kind),
+      ...(kind === 'line' ? { maxPoints: 2 } : {}),
+      style: draftStyle(),
+      snapTolerance: NEAR_PX,
+      stopClick: true,
+    })
+    draw.on('drawstart', ({ feature }) =>
+      feature.getGeometry()?.on('change', (event) => {
+        const { points } = shapeOf(event.target as never)
+        const [from, to] = [points.at(-2), points.at(-1)]
+        events.sketching(from && to ? Math.hypot(to[0] - from[0], to[1] - from[1]) : null)
+      }),
+    )
     draw.on('drawend', ({ feature }) => {
       quietUntil = performance.now() + QUIET_MS
       const geometry = feature.getGeometry()
@@ -100,7 +122,8 @@ export function usePlanMap(events: PlanMapEvents, styleOf: (id: string) => Style
   function fit(): void {
     const extent = source.getExtent()
     const size = map.getSize()
-    if (extent && !isEmpty(extent) && size) map.getView().fit(extent, { padding: [46, 56, 30, 46], size, maxZoom: 99, minResolution: 0.02 })
+    if (extent && !isEmpty(extent) && size)
+      map.getView().fit(extent, { padding: [46, 56, 30, 46], size, maxZoom: 99, minResolution: 0.02 })
   }
   const zoom = (by: number) => map.getView().setResolution((map.getView().getResolution() ?? 1) * by)
   onUnmounted(() => map.setTarget(undefined))

@@ -28,6 +28,9 @@ export function useTyped<T>(path: string, value: Ref<T>, show: (value: T) => str
   }
   onUnmounted(() => unread.delete(path))
   /** What is wrong with the text, or what the contract says of its value or of one of its values. */
-  const error = computed(() => wrong.value || errors.value[path] || Object.entries(errors.value).find(([at]) => at.startsWith(`${path}.`))?.[1])
+  const error = computed(
+    () =>
+      wrong.value || errors.value[path] || Object.entries(errors.value).find(([at]) => at.startsWith(`${path}.`))?.[1],
+  )
   return { typed, error, type }
 }

@@ -8,14 +8,25 @@ import { parseDegrees } from '#core/site/typedPlace'
 export function useTypedStation() {
   const { text, parse } = useUnits()
   const empty = (): TypedStation => ({ name: '', lat: '', lon: '', height: '', coastal: false })
-  const typedOf = ({ name, latDeg, lonDeg, heightM, coastal }: NewStation): TypedStation =>
-    ({ name, coastal, lat: String(Math.round(latDeg * 1e5) / 1e5), lon: String(Math.round(lonDeg * 1e5) / 1e5), height: heightM === null ? '' : text(figure('distanceM', heightM, 6)) })
+  const typedOf = ({ name, latDeg, lonDeg, heightM, coastal }: NewStation): TypedStation => ({
+    name,
+    coastal,
+    lat: String(Math.round(latDeg * 1e5) / 1e5),
+    lon: String(Math.round(lonDeg * 1e5) / 1e5),
+    height: heightM === null ? '' : text(figure('distanceM', heightM, 6)),
+  })
   /** What the form says, with the fields that were read from words. */
   function readStation(form: TypedStation): { station: NewStation; read: Record<string, Parsed> } {
     const [latDeg, lonDeg] = [parseDegrees('latitude', form.lat), parseDegrees('longitude', form.lon)]
     const heightM: Parsed | undefined = form.height.trim() ? parse('distanceM', form.height) : undefined
     return {
-      station: { name: form.name, coastal: form.coastal, latDeg: orZero(latDeg), lonDeg: orZero(lonDeg), heightM: heightM ? orZero(heightM) : null },
+      station: {
+        name: form.name,
+        coastal: form.coastal,
+        latDeg: orZero(latDeg),
+        lonDeg: orZero(lonDeg),
+        heightM: heightM ? orZero(heightM) : null,
+      },
       read: { latDeg, lonDeg, ...(heightM ? { heightM } : {}) },
     }
   }

@@ -91,7 +91,7 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
   }
   async function agree(): Promise<void> {
     if (plan.value && sequence.value)
-      await keepPlan(agreed.value ? 'New days agreed' : 'Days agreed', {
+      await keepPlan(agreed.value ? 'New days confirmed' : 'Schedule confirmed', {
         work: { ...plan.value.work, days: daysOf(sequence.value) },
       })
   }

@@ -10,8 +10,17 @@ const sill = useSillStore()
 /** The ledge shows the lawn in view, and the home station everywhere else. */
 const inView = computed(() => (typeof route.params.id === 'string' ? route.params.id : null))
 // The page does not wait for the season; the ledge says that it is being worked out.
-watch(inView, (id) => { if (sill.lawnId !== id) void sill.show(id) }, { immediate: true })
-watch(() => route.fullPath, () => working.close())
+watch(
+  inView,
+  (id) => {
+    if (sill.lawnId !== id) void sill.show(id)
+  },
+  { immediate: true },
+)
+watch(
+  () => route.fullPath,
+  () => working.close(),
+)
 
 const keysOpen = ref(false)
 const noteOpen = ref(false)
@@ -22,9 +31,13 @@ function openFocusedWorking(): void {
 }
 useKeys({
   ...Object.fromEntries(PLACES.map(({ key, to }) => [key, () => void navigateTo(to)])),
-  '?': () => { keysOpen.value = true },
-  'n': () => { noteOpen.value = sill.data !== undefined },
-  'w': openFocusedWorking,
+  '?': () => {
+    keysOpen.value = true
+  },
+  n: () => {
+    noteOpen.value = sill.data !== undefined
+  },
+  w: openFocusedWorking,
 })
 </script>
 
@@ -37,7 +50,9 @@ useKeys({
       <main id="page" class="page" tabindex="-1">
         <p v-if="context.problem && context.problem.code !== 'signed_out'" class="problem" role="alert">
           <b>{{ context.problem.message }}</b>
-          <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })">Try again</UButton>
+          <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })"
+            >Try again</UButton
+          >
         </p>
         <slot />
         <DemoBar />
@@ -51,18 +66,65 @@ useKeys({
 </template>
 
 <style scoped>
-.skip { position: absolute; left: 8px; top: -60px; z-index: 60; padding: 10px 14px; background: var(--ink); color: #fbfbf5; font-weight: 600; }
-.skip:focus { top: 8px; }
-.page:focus { outline: none; }
-.house { min-height: 100vh; display: flex; flex-direction: column; }
-.floor { display: flex; flex: 1; margin-top: -26px; }
-.page { flex: 1; min-width: 0; padding: 26px 20px 12px; display: flex; flex-direction: column; background: transparent; }
-.page > :deep(*:nth-last-child(2)) { margin-bottom: 18px; }
-.floor > :first-child { margin-top: 2px; padding-top: 24px; }
-@media (max-width: 700px) {
-  .floor { margin-top: 0; }
-  .page { padding: 12px 16px 84px; }
-  .floor > :first-child { margin-top: 0; padding-top: 0; }
+.skip {
+  position: absolute;
+  left: 8px;
+  top: -60px;
+  z-index: 60;
+  padding: 10px 14px;
+  background: var(--ink);
+  color: #fbfbf5;
+  font-weight: 600;
 }
-@media print { .floor { margin-top: 0; } .page { padding: 0; } }
+.skip:focus {
+  top: 8px;
+}
+.page:focus {
+  outline: none;
+}
+.house {
+  min-height: 100vh;
+  display: flex;
+  flex-direction: column;
+}
+.floor {
+  display: flex;
+  flex: 1;
+  margin-top: -26px;
+}
+.page {
+  flex: 1;
+  min-width: 0;
+  padding: 26px 20px 12px;
+  display: flex;
+  flex-direction: column;
+  background: transparent;
+}
+.page > :deep(*:nth-last-child(2)) {
+  margin-bottom: 18px;
+}
+.floor > :first-child {
+  margin-top: 2px;
+  padding-top: 24px;
+}
+@media (max-width: 700px) {
+  .floor {
+    margin-top: 0;
+  }
+  .page {
+    padding: 12px 16px 84px;
+  }
+  .floor > :first-child {
+    margin-top: 0;
+    padding-top: 0;
+  }
+}
+@media print {
+  .floor {
+    margin-top: 0;
+  }
+  .page {
+    padding: 0;
+  }
+}
 </style>

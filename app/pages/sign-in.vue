@@ -24,11 +24,19 @@ async function enter(): Promise<void> {
   <div class="page">
     <h1>Sign in</h1>
     <SignInForm @done="enter" />
-    <p v-if="demo">This server shows a demo, an invented firm: <a class="opens" href="/demo/enter">enter it without a password</a></p>
-    <p class="small">Password lost? An owner of your firm makes you a link under Firm, People. A new firm? <NuxtLink to="/sign-up" class="opens">Sign it up</NuxtLink></p>
+    <p v-if="demo">
+      This server shows a demo, an invented firm: <a class="opens" href="/demo/enter">enter it without a password</a>
+    </p>
+    <p class="small">
+      Password lost? An owner of your firm makes you a link under Firm, People. A new firm?
+      <NuxtLink to="/sign-up" class="opens">Sign it up</NuxtLink>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.page { display: grid; gap: 18px; }
+.page {
+  display: grid;
+  gap: 18px;
+}
 </style>

@@ -6,9 +6,16 @@ import { figure } from '#core/measure/figure'
 useHead({ title: 'Weather' })
 const sill = useSillStore()
 const context = useContextStore()
-const { data: stations, refresh, error } = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))
+const {
+  data: stations,
+  refresh,
+  error,
+} = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))
 useState<unknown[]>('hangers').value = []
-watch(() => sill.data?.outlook.today, () => refresh())
+watch(
+  () => sill.data?.outlook.today,
+  () => refresh(),
+)
 const chosen = ref('')
 const opened = ref<string>()
 const shown = computed(() => stations.value?.find(({ id }) => id === opened.value))
@@ -33,16 +40,54 @@ async function imported(): Promise<void> {
 <template>
   <div class="weather">
     <h1>Weather</h1>
-    <p v-if="error" class="problem" role="alert">The stations could not be read. <UButton variant="outline" class="ml-3" @click="refresh()">Try again</UButton></p>
+    <p v-if="error" class="problem" role="alert">
+      The stations could not be read. <UButton variant="outline" class="ml-3" @click="refresh()">Try again</UButton>
+    </p>
     <table v-if="stations?.length" class="ledger">
-      <thead><tr><th scope="col">Station</th><th scope="col">Place</th><th scope="col" class="right">Days kept</th><th scope="col">From, to</th><th scope="col">How it delivers</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Station</th>
+          <th scope="col">Place</th>
+          <th scope="col" class="right">Days kept</th>
+          <th scope="col">From, to</th>
+          <th scope="col">How it delivers</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="s in stations" :key="s.id">
-          <td><button type="button" class="opens num" :aria-expanded="opened === s.id" @click="opened = opened === s.id ? undefined : s.id">{{ s.name }}</button><span v-if="s.home" class="small"> home station</span></td>
-          <td>{{ s.latDeg.toFixed(2) }}, {{ s.lonDeg.toFixed(2) }}<template v-if="s.heightM !== null">, {{ text(figure('distanceM', s.heightM)) }} up</template><template v-if="s.coastal">, coastal</template></td>
+          <td>
+            <button
+              type="button"
+              class="opens num"
+              :aria-expanded="opened === s.id"
+              @click="opened = opened === s.id ? undefined : s.id"
+            >
+              {{ s.name }}</button
+            ><span v-if="s.home" class="small"> home station</span>
+          </td>
+          <td>
+            {{ s.latDeg.toFixed(2) }}, {{ s.lonDeg.toFixed(2)
+            }}<template v-if="s.heightM !== null">, {{ text(figure('distanceM', s.heightM)) }} up</template
+            ><template v-if="s.coastal">, coastal</template>
+          </td>
           <td class="right num">{{ s.days.toLocaleString('en-US') }}</td>
-          <td>{{ s.firstDay ? `${shortDay(s.firstDay, context.today)} to ${shortDay(s.lastDay!, context.today)}` : 'nothing yet' }}</td>
-          <td>{{ s.kind === 'simulated' ? 'simulated: days, 10-day forecast and a probe at 2 in (50 mm)' : 'by hand and by file' }} <button v-if="s.kind === 'imported'" type="button" class="opens" @click="chosen = s.id">import a file</button></td>
+          <td>
+            {{
+              s.firstDay
+                ? `${shortDay(s.firstDay, context.today)} to ${shortDay(s.lastDay!, context.today)}`
+                : 'nothing yet'
+            }}
+          </td>
+          <td>
+            {{
+              s.kind === 'simulated'
+                ? 'simulated: days, 10-day forecast and a probe at 2 in (50 mm)'
+                : 'by hand and by file'
+            }}
+            <button v-if="s.kind === 'imported'" type="button" class="opens" @click="chosen = s.id">
+              import a file
+            </button>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -52,14 +97,40 @@ async function imported(): Promise<void> {
     <div class="two">
       <StationAdd @added="added" />
       <ImportPanel v-if="importable.length" v-model:station="chosen" :stations="importable" @imported="imported" />
-      <section v-else class="panel hint"><h2>Import days</h2><p>Add a station of your own first; then its daily file (date, highest, lowest, rain) goes in here. °C or °F, mm or inches.</p></section>
+      <section v-else class="panel hint">
+        <h2>Import days</h2>
+        <p>
+          Add a station of your own first; then its daily file (date, highest, lowest, rain) goes in here. °C or °F, mm
+          or inches.
+        </p>
+      </section>
     </div>
   </div>
 </template>
 
 <style scoped>
-.weather { display: grid; gap: 14px; }
-.two { display: grid; grid-template-columns: 380px minmax(0, 1fr); gap: 20px; align-items: start; }
-.hint { padding: 14px 16px; display: grid; gap: 8px; }
-@media (max-width: 900px) { .two { grid-template-columns: 1fr; } .ledger { display: block; overflow-x: auto; } }
+.weather {
+  display: grid;
+  gap: 14px;
+}
+.two {
+  display: grid;
+  grid-template-columns: 380px minmax(0, 1fr);
+  gap: 20px;
+  align-items: start;
+}
+.hint {
+  padding: 14px 16px;
+  display: grid;
+  gap: 8px;
+}
+@media (max-width: 900px) {
+  .two {
+    grid-template-columns: 1fr;
+  }
+  .ledger {
+    display: block;
+    overflow-x: auto;
+  }
+}
 </style>

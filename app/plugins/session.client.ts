@@ -3,7 +3,8 @@ export default defineNuxtPlugin(() => {
   const context = useContextStore()
   globalThis.$fetch = $fetch.create({
     onResponseError({ request, response }) {
-      if (response.status === 401 && !String(request).includes('/api/door/') && context.context) context.signInAgain = true
+      if (response.status === 401 && !String(request).includes('/api/door/') && context.context)
+        context.signInAgain = true
     },
   }) as typeof globalThis.$fetch
 })

@@ -36,8 +36,15 @@ export const useContextStore = defineStore('context', () => {
   const currency = computed(() => firm.value?.currency ?? 'USD')
   /** The firm as its jobs are planned. */
   const firmRecord = computed<FirmRecord>(() => ({
-    today: today.value, schools: firm.value?.schools ?? DEFAULT_SCHOOLS, planning: planningOf(firm.value?.planning), workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
-    holidays: firm.value?.holidays ?? [], hoursADay: firm.value?.hoursADay ?? 16, pace: context.value?.pace ?? {}, stock: context.value?.stock ?? {}, currency: currency.value,
+    today: today.value,
+    schools: firm.value?.schools ?? DEFAULT_SCHOOLS,
+    planning: planningOf(firm.value?.planning),
+    workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
+    holidays: firm.value?.holidays ?? [],
+    hoursADay: firm.value?.hoursADay ?? 16,
+    pace: context.value?.pace ?? {},
+    stock: context.value?.stock ?? {},
+    currency: currency.value,
   }))
   return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, firmRecord }
 })

@@ -16,8 +16,18 @@ const isApiError = (data: unknown): data is ApiError =>
 /** Any failure as a problem that can be shown; nothing is lost on the screen meanwhile. */
 export function problemOf(error: unknown): Problem {
   const data = (error as { data?: unknown }).data
-  if (isApiError(data)) return { code: data.error.code, message: data.error.message, fields: data.error.fields ?? {}, theirs: data.error.theirs }
-  return { code: 'unreachable', message: 'The server does not answer. What you entered is still here. Try again in a minute.', fields: {} }
+  if (isApiError(data))
+    return {
+      code: data.error.code,
+      message: data.error.message,
+      fields: data.error.fields ?? {},
+      theirs: data.error.theirs,
+    }
+  return {
+    code: 'unreachable',
+    message: 'The server does not answer. What you entered is still here. Try again in a minute.',
+    fields: {},
+  }
 }
 
 /** The first message of each field, by its path. */

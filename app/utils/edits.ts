@@ -27,7 +27,10 @@ const MOST_ROUNDS = 4
  * @param fields takes from an answer what can be edited, so that a stamp is no clash
  */
 export async function saveMerging<T extends Versioned>(
-  base: T, mine: T, send: (value: T) => Promise<unknown>, fields: (answer: T) => T,
+  base: T,
+  mine: T,
+  send: (value: T) => Promise<unknown>,
+  fields: (answer: T) => T,
 ): Promise<Merging<T>> {
   let [was, value] = [fields(base), fields(mine)]
   let taken: string[] = []

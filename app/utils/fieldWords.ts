@@ -11,25 +11,81 @@ import { figure, showText, type Quantity, type UnitSystem } from '#core/measure/
 /** Name of a field as its form has it, and what it measures. */
 type Words = Record<string, readonly [name: string, quantity?: Quantity]>
 const FIELDS: Words = {
-  client: ['Client or lawn'], address: ['Address'], growsNow: ['In a few words'], latDeg: ['Latitude'], lonDeg: ['Longitude'], stationId: ['Weather station'], texture: ['Soil'],
-  zones: ['Zones'], features: ['Site plan'], underlay: ['Picture under the plan'], applications: ['What was put on before'], nothingPutOn: ['Nothing put on'], soilTest: ['Soil test'],
-  water: ['Water'], access: ['Access'], wishes: ['Wishes'],
-  programme: ['Programme'], overruleNote: ['Note of the overruling'], zonePlans: ['Programmes of zones'], schools: ['Practices'], blend: ['Mixture'], heightM: ['Height'], sowOn: ['Sowing day'], settings: ['Settings'], work: ['Run of operations'], 'work.added': ['Put in'],
-  'settings.seedRateGPerM2': ['Live seed', 'rateGPerM2'], 'settings.lot.purityShare': ['Purity', 'share'], 'settings.lot.germinationShare': ['Germination', 'share'],
-  'settings.lot.coatingShare': ['Coating', 'share'], 'settings.lot.purityOfBareSeed': ['Purity of the bare seed'], 'settings.bags': ['Bags and prices'],
-  'settings.starterAnalysis': ['Starter analysis'], 'settings.starterNGPerM2': ['Nitrogen wanted', 'rateGPerM2'], 'settings.coverMaterial': ['Cover with'],
-  'settings.coverMm': ['Depth of cover', 'depthMm'], 'settings.rakeMm': ['Rake in to', 'depthMm'], 'settings.scalpToMm': ['Scalp down to', 'depthMm'],
+  client: ['Client or lawn'],
+  address: ['Address'],
+  growsNow: ['In a few words'],
+  latDeg: ['Latitude'],
+  lonDeg: ['Longitude'],
+  stationId: ['Weather station'],
+  texture: ['Soil'],
+  zones: ['Zones'],
+  features: ['Site plan'],
+  underlay: ['Picture under the plan'],
+  applications: ['What was put on before'],
+  nothingPutOn: ['Nothing put on'],
+  soilTest: ['Soil test'],
+  water: ['Water'],
+  access: ['Access'],
+  wishes: ['Wishes'],
+  programme: ['Programme'],
+  overruleNote: ['Note of the overruling'],
+  zonePlans: ['Programmes of zones'],
+  schools: ['Practices'],
+  blend: ['Mixture'],
+  heightM: ['Height'],
+  sowOn: ['Sowing day'],
+  settings: ['Settings'],
+  work: ['Run of operations'],
+  'work.added': ['Put in'],
+  'settings.seedRateGPerM2': ['Live seed', 'rateGPerM2'],
+  'settings.lot.purityShare': ['Purity', 'share'],
+  'settings.lot.germinationShare': ['Germination', 'share'],
+  'settings.lot.coatingShare': ['Coating', 'share'],
+  'settings.lot.purityOfBareSeed': ['Purity of the bare seed'],
+  'settings.bags': ['Bags and prices'],
+  'settings.starterAnalysis': ['Starter analysis'],
+  'settings.starterNGPerM2': ['Nitrogen wanted', 'rateGPerM2'],
+  'settings.coverMaterial': ['Cover with'],
+  'settings.coverMm': ['Depth of cover', 'depthMm'],
+  'settings.rakeMm': ['Rake in to', 'depthMm'],
+  'settings.scalpToMm': ['Scalp down to', 'depthMm'],
 }
 /** Fields of a zone, below its id. */
 const ZONE_FIELDS: Words = {
-  name: ['Name'], order: ['Order'], areaFrom: ['Which area counts'], areaTyped: ['Area as typed'], tapedM2: ['Area', 'areaM2'], errorShare: ['Measuring error', 'share'], sward: ['Grows now'],
-  grass: ['Grass wanted'], desirableShare: ['Grass worth keeping', 'share'], weedShare: ['Weeds', 'share'], coarseShare: ['Coarse weed grasses', 'share'], bareShare: ['Bare soil', 'share'],
-  counted: ['Counted points'], barePatchy: ['Bare in patches'], plugsMm: ['Thatch', 'depthMm'], driverMm: ['Screwdriver', 'depthMm'], penetrometerKPa: ['Penetrometer', 'kPa'],
-  mowingHeightMm: ['Mowing height', 'depthMm'], keptMm: ['Kept at', 'depthMm'], sunHours: ['Hours of sun', 'hours'], slopeShare: ['Slope', 'share'], wear: ['Wear'], drainage: ['Drainage'],
-  levelsSeen: ['Levels looked at'], hollows: ['Hollows'],
+  name: ['Name'],
+  order: ['Order'],
+  areaFrom: ['Which area counts'],
+  areaTyped: ['Area as typed'],
+  tapedM2: ['Area', 'areaM2'],
+  errorShare: ['Measuring error', 'share'],
+  sward: ['Grows now'],
+  grass: ['Grass wanted'],
+  desirableShare: ['Grass worth keeping', 'share'],
+  weedShare: ['Weeds', 'share'],
+  coarseShare: ['Coarse weed grasses', 'share'],
+  bareShare: ['Bare soil', 'share'],
+  counted: ['Counted points'],
+  barePatchy: ['Bare in patches'],
+  plugsMm: ['Thatch', 'depthMm'],
+  driverMm: ['Screwdriver', 'depthMm'],
+  penetrometerKPa: ['Penetrometer', 'kPa'],
+  mowingHeightMm: ['Mowing height', 'depthMm'],
+  keptMm: ['Kept at', 'depthMm'],
+  sunHours: ['Hours of sun', 'hours'],
+  slopeShare: ['Slope', 'share'],
+  wear: ['Wear'],
+  drainage: ['Drainage'],
+  levelsSeen: ['Levels looked at'],
+  hollows: ['Hollows'],
 }
 
-const WORK_FIELDS = { days: 'Day', pins: 'Day by hand', own: 'Own work', skipped: 'Left out', overruled: 'Overruled' } as const
+const WORK_FIELDS = {
+  days: 'Day',
+  pins: 'Day by hand',
+  own: 'Own work',
+  skipped: 'Left out',
+  overruled: 'Overridden',
+} as const
 /** A slip, or a gate of it, by its name. */
 function slipWords(key: string): string {
   const code = codeOf(key.split(':')[0]!)
@@ -39,8 +95,15 @@ function slipWords(key: string): string {
 function wordsOf(path: string): { words: Words[string] | undefined; zoneId?: string } {
   const [first, id, field] = path.split('.')
   if (first === 'zones' && id) return { zoneId: id, words: field ? ZONE_FIELDS[field] : ['The zone'] }
-  if (first === 'work' && field !== undefined) return { words: [`${WORK_FIELDS[id as keyof typeof WORK_FIELDS] ?? 'Work'}, ${slipWords(field)}`] }
-  return { words: FIELDS[path] ?? (['features', 'underlay', 'water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools'].includes(first!) ? FIELDS[first!] : undefined) }
+  if (first === 'work' && field !== undefined)
+    return { words: [`${WORK_FIELDS[id as keyof typeof WORK_FIELDS] ?? 'Work'}, ${slipWords(field)}`] }
+  return {
+    words:
+      FIELDS[path] ??
+      (['features', 'underlay', 'water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools'].includes(first!)
+        ? FIELDS[first!]
+        : undefined),
+  }
 }
 
 /** @param look where zones can be called by their names */
@@ -55,14 +118,22 @@ export function fieldText(path: string, value: unknown, units: UnitSystem): stri
   const quantity = wordsOf(path).words?.[1]
   const last = path.split('.').at(-1)
   if (value === null || value === undefined || value === '') return 'empty'
-  if (quantity && Array.isArray(value)) return value.map((one: number) => showText(figure(quantity, one, 3), units)).join(', ') || 'empty'
+  if (quantity && Array.isArray(value))
+    return value.map((one: number) => showText(figure(quantity, one, 3), units)).join(', ') || 'empty'
   if (typeof value === 'number' && quantity) return showText(figure(quantity, value, 3), units)
-  if (last === 'grass' || last === 'sward') return [...GRASSES, ...SWARDS].find(({ code }) => code === value)?.name ?? String(value)
+  if (last === 'grass' || last === 'sward')
+    return [...GRASSES, ...SWARDS].find(({ code }) => code === value)?.name ?? String(value)
   if (last === 'programme') return PROGRAMME_NAMES[value as keyof typeof PROGRAMME_NAMES] ?? String(value)
   if (typeof value === 'string' && isDay(value)) return shortDayWithWeekday(value)
-  if (path === 'settings.bags') return (value as { massKg: number }[]).map(({ massKg }) => showText(figure('massKg', massKg), units)).join(', ')
+  if (path === 'settings.bags')
+    return (value as { massKg: number }[]).map(({ massKg }) => showText(figure('massKg', massKg), units)).join(', ')
   if (path === 'blend') return blendWords(value as Blend)
-  if (path === 'applications') return (value as { ingredient: string; appliedOn: string }[]).map(({ ingredient, appliedOn }) => `${ingredient}, ${appliedOn}`).join('; ') || 'nothing'
+  if (path === 'applications')
+    return (
+      (value as { ingredient: string; appliedOn: string }[])
+        .map(({ ingredient, appliedOn }) => `${ingredient}, ${appliedOn}`)
+        .join('; ') || 'nothing'
+    )
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   return typeof value === 'object' ? 'changed' : String(value)
 }

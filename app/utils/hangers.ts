@@ -6,9 +6,28 @@ export function hangersOf(sequence: Sequence | undefined, name: string, onlySowi
   if (!sequence) return []
   const anchor = sequence.slips.find(({ key }) => key === 'sow') ?? sequence.slips.find(({ key }) => key === 'lift')
   return sequence.slips
-    .filter(({ key, to, operation }) => key === anchor?.key || (!onlySowing && to !== anchor?.to && operation.mark !== 'call'))
+    .filter(
+      ({ key, to, operation }) =>
+        key === anchor?.key || (!onlySowing && to !== anchor?.to && operation.mark !== 'call'),
+    )
     .map(({ key, operation, to, done }) => ({
-      key: `${name}/${key}`, day: to, mark: operation.mark as Exclude<typeof operation.mark, 'call'>, done: done !== undefined,
-      label: operation.code === 'lift' ? (onlySowing ? name : key === 'lift' ? 'Dress' : '') : operation.code === 'sow' ? (onlySowing ? name : 'Sow') : operation.mark === 'visit' || operation.code === 'mow' ? operation.name : '',
+      key: `${name}/${key}`,
+      day: to,
+      mark: operation.mark as Exclude<typeof operation.mark, 'call'>,
+      done: done !== undefined,
+      label:
+        operation.code === 'lift'
+          ? onlySowing
+            ? name
+            : key === 'lift'
+              ? 'Dress'
+              : ''
+          : operation.code === 'sow'
+            ? onlySowing
+              ? name
+              : 'Sow'
+            : operation.mark === 'visit' || operation.code === 'mow'
+              ? operation.name
+              : '',
     }))
 }

@@ -5,6 +5,9 @@ import type { Parsed } from '#core/measure/parse'
  * @param exact the value behind the text
  * @param text what the field was opened with
  */
-export function keptField<T>(exact: T, text: string): (typed: string, parse: (typed: string) => Parsed) => Parsed | { ok: true; value: T } {
+export function keptField<T>(
+  exact: T,
+  text: string,
+): (typed: string, parse: (typed: string) => Parsed) => Parsed | { ok: true; value: T } {
   return (typed, parse) => (typed === text ? { ok: true, value: exact } : parse(typed))
 }

@@ -18,10 +18,16 @@ export function labelPlace(outline: Outline, others: readonly PointM[]): PointM 
   let best: PointM | undefined
   let most = 0
   for (let i = 0; i < TRIES * TRIES; i++) {
-    const at: PointM = [box.minX + ((box.maxX - box.minX) * ((i % TRIES) + 0.5)) / TRIES, box.minY + ((box.maxY - box.minY) * (Math.floor(i / TRIES) + 0.5)) / TRIES]
+    const at: PointM = [
+      box.minX + ((box.maxX - box.minX) * ((i % TRIES) + 0.5)) / TRIES,
+      box.minY + ((box.maxY - box.minY) * (Math.floor(i / TRIES) + 0.5)) / TRIES,
+    ]
     if (!insideOutline(at, outline)) continue
     const here = flat(at)
-    const room = Math.min(...rings.map((ring) => distanceToLineM(here, ring)), ...named.map(([x, y]) => Math.hypot(here[0] - x, here[1] - y) * 0.6))
+    const room = Math.min(
+      ...rings.map((ring) => distanceToLineM(here, ring)),
+      ...named.map(([x, y]) => Math.hypot(here[0] - x, here[1] - y) * 0.6),
+    )
     if (room > most) [most, best] = [room, at]
   }
   return best

@@ -16,7 +16,14 @@ import type { Sequence } from '#core/job/schedule/schedule'
 import { currentStep, stepsOf, type Step } from './lawnState'
 
 export type LawnGroup = 'to survey' | 'to decide' | 'to sow' | 'growing' | 'not now' | 'finished'
-export const LAWN_GROUPS = ['to survey', 'to decide', 'to sow', 'growing', 'not now', 'finished'] as const satisfies readonly LawnGroup[]
+export const LAWN_GROUPS = [
+  'to survey',
+  'to decide',
+  'to sow',
+  'growing',
+  'not now',
+  'finished',
+] as const satisfies readonly LawnGroup[]
 
 /** What the list says of one lawn. */
 export interface LawnRowView {
@@ -51,7 +58,12 @@ function seedRate(lawn: Lawn, settings: PlanSettings, units: UnitSystem): string
 }
 
 /** Everything a row of the list shows, from the lawn and its season in brief. */
-export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, firm: FirmRecord, units: UnitSystem): LawnRowView {
+export function lawnRow(
+  lawn: Lawn,
+  glance: Glance | null | undefined,
+  firm: FirmRecord,
+  units: UnitSystem,
+): LawnRowView {
   const { today } = firm
   const { schedule: sequence, decision, settings } = planJob(jobOf(lawn), lawn, firm, seasonOfGlance(glance))
   const refused = decision !== undefined && decision.waiting.holds.length > 0 && !lawn.plan.programme
@@ -70,12 +82,21 @@ export function lawnRow(lawn: Lawn, glance: Glance | null | undefined, firm: Fir
         ? { state: 'risk', text: [sequence.troubles[0].text] }
         : next && [...next.gates].sort((a, b) => WEIGHT[a.state] - WEIGHT[b.state])[0]
   return {
-    lawn, sequence, steps, here: currentStep(steps), group: groupOf(lawn, sequence, refused),
+    lawn,
+    sequence,
+    steps,
+    here: currentStep(steps),
+    group: groupOf(lawn, sequence, refused),
     grass: grass ? grassByCode(grass).name : 'not chosen',
     programme: programme ? PROGRAMMES[programme].name : refused ? 'Wait' : 'Not decided',
     rate: seeded ? seedRate(lawn, settings, units) : '',
     sow: lawn.plan.sowOn ? shortDayWithWeekday(lawn.plan.sowOn, today) : 'no day yet',
-    odds: lawn.plan.sowOn && glance?.sowing && (!programme || seeded) ? `${glance.sowing.good} of ${glance.years} good` : refused && decision.waiting.next ? `next ${shortDay(decision.waiting.next, today)}` : '',
+    odds:
+      lawn.plan.sowOn && glance?.sowing && (!programme || seeded)
+        ? `${glance.sowing.good} of ${glance.years} good`
+        : refused && decision.waiting.next
+          ? `next ${shortDay(decision.waiting.next, today)}`
+          : '',
     next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : '',
     what: next ? next.name : sequence ? 'all done' : currentStep(steps).name,
     sortBy: next ? next.from : missing.length ? '0' : '9999',

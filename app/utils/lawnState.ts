@@ -23,13 +23,22 @@ export function stepsOf(lawn: Lawn, today: Day, area: string, seed: string, sequ
   const done = sequence?.slips.filter((slip) => slip.done).length ?? 0
   const count = sequence?.slips.length ?? 0
   return [
-    missing.length ? step('look', 'Look', 'needs', `${missing.length} to answer`) : step('look', 'Look', 'settled', area),
-    programme ? step('decide', 'Decide', 'settled', PROGRAMMES[programme].name) : step('decide', 'Decide', missing.length ? 'empty' : 'needs', missing.length ? 'after Look' : 'not decided'),
-    sowOn ? step('when', 'When', 'settled', shortDayWithWeekday(sowOn, today)) : step('when', 'When', programme ? 'needs' : 'empty', 'no day yet'),
-    sequence ? step('do', 'Do', done === count ? 'settled' : 'needs', done ? `${done} of ${count} done` : `${count} slips`) : step('do', 'Do', 'empty', 'after When'),
+    missing.length
+      ? step('look', 'Look', 'needs', `${missing.length} to answer`)
+      : step('look', 'Look', 'settled', area),
+    programme
+      ? step('decide', 'Decide', 'settled', PROGRAMMES[programme].name)
+      : step('decide', 'Decide', missing.length ? 'empty' : 'needs', missing.length ? 'after Look' : 'not decided'),
+    sowOn
+      ? step('when', 'When', 'settled', shortDayWithWeekday(sowOn, today))
+      : step('when', 'When', programme ? 'needs' : 'empty', 'no day yet'),
+    sequence
+      ? step('do', 'Do', done === count ? 'settled' : 'needs', done ? `${done} of ${count} done` : `${count} slips`)
+      : step('do', 'Do', 'empty', 'after When'),
     sequence ? step('bring', 'Bring', 'needs', seed) : step('bring', 'Bring', 'empty', 'after When'),
   ]
 }
 
 /** Where the lawn stands: the first step that is not settled. */
-export const currentStep = (steps: readonly Step[]): Step => steps.find(({ state }) => state !== 'settled') ?? steps.at(-1)!
+export const currentStep = (steps: readonly Step[]): Step =>
+  steps.find(({ state }) => state !== 'settled') ?? steps.at(-1)!

@@ -5,18 +5,44 @@ import { TEXTURES, type Texture } from '#core/soil/soil'
 /** Choices of the survey as they are read. */
 export const GRASS_ITEMS = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
 export const SWARD_ITEMS = SWARDS.map(({ code, name }) => ({ label: name, value: code }))
-export const WEAR_CHOICES = [{ value: 'none', name: 'hardly walked' }, { value: 'some', name: 'paths show' }, { value: 'heavy', name: 'walked bare' }] as const
-export const DRAINAGE_CHOICES = [{ value: 'free', name: 'drains freely' }, { value: 'slow', name: 'slowly' }, { value: 'standing', name: 'water stands' }] as const
-export const GOAL_CHOICES = [
-  { value: 'thicker', name: 'thicker' }, { value: 'patches', name: 'patches mended' }, { value: 'species', name: 'another grass' }, { value: 'levels', name: 'flatter' }, { value: 'winter', name: 'green in winter' },
+export const WEAR_CHOICES = [
+  { value: 'none', name: 'hardly walked' },
+  { value: 'some', name: 'paths show' },
+  { value: 'heavy', name: 'walked bare' },
 ] as const
-export const WATER_CHOICES = [{ value: 'none', name: 'none' }, { value: 'hose', name: 'hose and tap' }, { value: 'sprinklers', name: 'sprinklers in the ground' }] as const
-export const RESTRICTION_CHOICES = [{ value: 'none', name: 'none' }, { value: 'limited', name: 'limited days' }, { value: 'ban', name: 'banned' }] as const
-export const YES_NO = [{ value: true, name: 'in patches' }, { value: false, name: 'thin all over' }] as const
+export const DRAINAGE_CHOICES = [
+  { value: 'free', name: 'drains freely' },
+  { value: 'slow', name: 'slowly' },
+  { value: 'standing', name: 'water stands' },
+] as const
+export const GOAL_CHOICES = [
+  { value: 'thicker', name: 'thicker' },
+  { value: 'patches', name: 'patches mended' },
+  { value: 'species', name: 'another grass' },
+  { value: 'levels', name: 'flatter' },
+  { value: 'winter', name: 'green in winter' },
+] as const
+export const WATER_CHOICES = [
+  { value: 'none', name: 'none' },
+  { value: 'hose', name: 'hose and tap' },
+  { value: 'sprinklers', name: 'sprinklers in the ground' },
+] as const
+export const RESTRICTION_CHOICES = [
+  { value: 'none', name: 'none' },
+  { value: 'limited', name: 'limited days' },
+  { value: 'ban', name: 'banned' },
+] as const
+export const YES_NO = [
+  { value: true, name: 'in patches' },
+  { value: false, name: 'thin all over' },
+] as const
 
 /** Texture by feel, as it is found with a moist handful. @source the feel method of soil survey handbooks, from memory, told in our words */
 export const TEXTURE_FEEL: Record<Texture, string> = {
-  sand: 'gritty, falls apart, leaves no stain', 'sandy loam': 'gritty, a ball holds until touched', loam: 'smooth and a little gritty, a short ribbon',
-  'clay loam': 'sticky, a ribbon of about an inch (25 to 50 mm)', clay: 'sticky and stiff, a long ribbon over 2 in (50 mm)',
+  sand: 'gritty, falls apart, leaves no stain',
+  'sandy loam': 'gritty, a ball holds until touched',
+  loam: 'smooth and a little gritty, a short ribbon',
+  'clay loam': 'sticky, a ribbon of about an inch (25 to 50 mm)',
+  clay: 'sticky and stiff, a long ribbon over 2 in (50 mm)',
 }
 export const TEXTURE_ITEMS = TEXTURES.map((texture) => ({ label: texture, value: texture }))

@@ -12,13 +12,41 @@ interface Layer {
   years: number[]
 }
 
-const line = (rotation: number, dashArrayX: number | [number, number], dashArrayY: number | [number, number], colour: string) => ({
-  symbol: 'rect', color: colour, dashArrayX, dashArrayY, rotation,
+const line = (
+  rotation: number,
+  dashArrayX: number | [number, number],
+  dashArrayY: number | [number, number],
+  colour: string,
+) => ({
+  symbol: 'rect',
+  color: colour,
+  dashArrayX,
+  dashArrayY,
+  rotation,
 })
 
 const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
-  heat: { name: 'Heat before roots', colour: '#f2dccb', text: '#9a3e1b', decal: line(-Math.PI / 4, [1, 0], [1, 8], '#cf8f73') },
-  washout: { name: 'Washed out', colour: '#fbfbf5', text: '#172019', decal: { symbol: 'circle', color: '#172019', symbolSize: 0.55, dashArrayX: [[5, 5], [0, 5, 5, 0]], dashArrayY: [5, 0] } },
+  heat: {
+    name: 'Heat before roots',
+    colour: '#f2dccb',
+    text: '#9a3e1b',
+    decal: line(-Math.PI / 4, [1, 0], [1, 8], '#cf8f73'),
+  },
+  washout: {
+    name: 'Washed out',
+    colour: '#fbfbf5',
+    text: '#172019',
+    decal: {
+      symbol: 'circle',
+      color: '#172019',
+      symbolSize: 0.55,
+      dashArrayX: [
+        [5, 5],
+        [0, 5, 5, 0],
+      ],
+      dashArrayY: [5, 0],
+    },
+  },
   dry: { name: 'Dried out', colour: '#f3e7bf', text: '#735407', decal: line(Math.PI / 4, [1, 0], [1, 7], '#b8923a') },
   frost: { name: 'Frost before roots', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 6], '#6d9ab8') },
   cold: { name: 'Too cold to sprout', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 3], '#6d9ab8') },
@@ -27,7 +55,12 @@ const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
 const labelPx = (name: string): number => Math.round(name.length * 6.6) + 12
 
 /** Where a layer is thickest, if thick enough to carry its name, and the name within the chart: day and height of the middle. */
-function labelPlace(layers: readonly Layer[], at: number, years: number, marginDays: number): { day: number; height: number } | undefined {
+function labelPlace(
+  layers: readonly Layer[],
+  at: number,
+  years: number,
+  marginDays: number,
+): { day: number; height: number } | undefined {
   const { years: own } = layers[at]!
   const room = (i: number) => Math.min(i, own.length - 1 - i)
   let day: number | undefined
@@ -44,30 +77,77 @@ function labelPlace(layers: readonly Layer[], at: number, years: number, marginD
  * Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest.
  * @param names of layers that are called otherwise here
  */
-export function oddsChart(days: readonly SowingDay[], labels: readonly string[], years: number, grid: { left: number; right: number; perDay: number }, names: Partial<Record<Cause | 'good', string>> = {}): ECBasicOption {
+export function oddsChart(
+  days: readonly SowingDay[],
+  labels: readonly string[],
+  years: number,
+  grid: { left: number; right: number; perDay: number },
+  names: Partial<Record<Cause | 'good', string>> = {},
+): ECBasicOption {
   const layers: Layer[] = [
     { name: names.good ?? 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
-    ...CAUSES.map(({ code }) => ({ ...LOOK[code], name: names[code] ?? LOOK[code].name, years: days.map(({ causes }) => causes[code]) })),
+    ...CAUSES.map(({ code }) => ({
+      ...LOOK[code],
+      name: names[code] ?? LOOK[code].name,
+      years: days.map(({ causes }) => causes[code]),
+    })),
   ]
   const series = layers.map((layer, i) => {
     const place = labelPlace(layers, i, years, labelPx(layer.name) / 2 / grid.perDay)
     return {
-      type: 'line', name: layer.name, stack: 'years', step: 'middle', symbol: 'none', data: layer.years, silent: true,
+      type: 'line',
+      name: layer.name,
+      stack: 'years',
+      step: 'middle',
+      symbol: 'none',
+      data: layer.years,
+      silent: true,
       lineStyle: { width: i === 0 ? 2.5 : 0, color: '#3c6326' },
       itemStyle: { color: layer.colour, ...(layer.decal ? { decal: layer.decal } : {}) },
       areaStyle: { color: layer.colour, opacity: 1 },
-      ...(place ? { markPoint: {
-        silent: true, symbol: 'rect', symbolSize: [labelPx(layer.name), 18], itemStyle: { color: i === 0 ? '#dce5c6' : '#fbfbf5', decal: { symbol: 'none' } },
-        data: [{ coord: [place.day, place.height], label: { formatter: layer.name, color: layer.text, fontWeight: 650, fontSize: 12, fontFamily: 'Archivo Variable' } }],
-      } } : {}),
+      ...(place
+        ? {
+            markPoint: {
+              silent: true,
+              symbol: 'rect',
+              symbolSize: [labelPx(layer.name), 18],
+              itemStyle: { color: i === 0 ? '#dce5c6' : '#fbfbf5', decal: { symbol: 'none' } },
+              data: [
+                {
+                  coord: [place.day, place.height],
+                  label: {
+                    formatter: layer.name,
+                    color: layer.text,
+                    fontWeight: 650,
+                    fontSize: 12,
+                    fontFamily: 'Archivo Variable',
+                  },
+                },
+              ],
+            },
+          }
+        : {}),
     }
   })
   const axisText = { color: '#434c41', fontSize: 12, fontFamily: 'Archivo Variable' }
   return {
     animation: false,
     grid: { left: grid.left, right: grid.right, top: 34, bottom: 24 },
-    xAxis: { type: 'category', data: labels, axisLabel: { ...axisText, interval: (i: number) => labels[i] !== '' }, axisTick: { show: false }, axisLine: { lineStyle: { color: '#172019' } } },
-    yAxis: { type: 'value', min: 0, max: years, interval: years / 5, axisLabel: axisText, splitLine: { lineStyle: { color: '#172019', opacity: 0.14 } } },
+    xAxis: {
+      type: 'category',
+      data: labels,
+      axisLabel: { ...axisText, interval: (i: number) => labels[i] !== '' },
+      axisTick: { show: false },
+      axisLine: { lineStyle: { color: '#172019' } },
+    },
+    yAxis: {
+      type: 'value',
+      min: 0,
+      max: years,
+      interval: years / 5,
+      axisLabel: axisText,
+      splitLine: { lineStyle: { color: '#172019', opacity: 0.14 } },
+    },
     series,
   }
 }

@@ -28,11 +28,16 @@ function dayOf(written: unknown): Day | null {
 async function writtenBy(file: Blob): Promise<Pick<PhotoFile, 'takenOn' | 'place'>> {
   const { default: exifr } = await import('exifr')
   const [tags, place] = await Promise.all([
-    exifr.parse(file, { pick: ['DateTimeOriginal', 'CreateDate', 'DateTime'], reviveValues: false }).catch(() => undefined) as Promise<Record<string, unknown> | undefined>,
+    exifr
+      .parse(file, { pick: ['DateTimeOriginal', 'CreateDate', 'DateTime'], reviveValues: false })
+      .catch(() => undefined) as Promise<Record<string, unknown> | undefined>,
     exifr.gps(file).catch(() => undefined),
   ])
   const whole = place && Math.abs(place.latitude) <= 90 && Math.abs(place.longitude) <= 180
-  return { takenOn: dayOf(tags?.DateTimeOriginal ?? tags?.CreateDate ?? tags?.DateTime), place: whole ? { latDeg: place.latitude, lonDeg: place.longitude } : null }
+  return {
+    takenOn: dayOf(tags?.DateTimeOriginal ?? tags?.CreateDate ?? tags?.DateTime),
+    place: whole ? { latDeg: place.latitude, lonDeg: place.longitude } : null,
+  }
 }
 
 /** What the file says of its size, before anything of it is opened. */
@@ -67,7 +72,9 @@ async function packed(picture: ImageBitmap, longestPx: number, mostBytes: number
   context.imageSmoothingQuality = 'high'
   context.drawImage(picture, 0, 0, canvas.width, canvas.height)
   for (const quality of QUALITIES) {
-    const blob = await new Promise<Blob | null>((done) => { canvas.toBlob(done, 'image/jpeg', quality) })
+    const blob = await new Promise<Blob | null>((done) => {
+      canvas.toBlob(done, 'image/jpeg', quality)
+    })
     if (blob && blob.size <= mostBytes) return asBase64(blob)
   }
   return undefined
@@ -79,7 +86,10 @@ export async function photoFrom(file: File): Promise<PhotoRead> {
   if (file.size === 0) return no('this file is empty.')
   if (file.size > MOST_FILE_BYTES) return no('larger than 60 MB. Save it smaller.')
   const said = await sizeSaid(file)
-  if (said && said.width * said.height > MOST_PIXELS) return no(`it says it is ${said.width.toLocaleString('en')} by ${said.height.toLocaleString('en')} pixels, more than can be opened. Save it smaller.`)
+  if (said && said.width * said.height > MOST_PIXELS)
+    return no(
+      `it says it is ${said.width.toLocaleString('en')} by ${said.height.toLocaleString('en')} pixels, more than can be opened. Save it smaller.`,
+    )
   if (!said) return no('this is no picture that can be read here. JPEG, PNG and WebP can.')
   let picture: ImageBitmap
   try {
@@ -88,7 +98,11 @@ export async function photoFrom(file: File): Promise<PhotoRead> {
     return no('it is damaged, or of a kind this browser does not open. Save it as JPEG.')
   }
   try {
-    const [jpeg, small, written] = [await packed(picture, LONGEST_SIDE_PX, MOST_JPEG_BYTES), await packed(picture, SMALL_SIDE_PX, MOST_SMALL_BYTES), await writtenBy(file)]
+    const [jpeg, small, written] = [
+      await packed(picture, LONGEST_SIDE_PX, MOST_JPEG_BYTES),
+      await packed(picture, SMALL_SIDE_PX, MOST_SMALL_BYTES),
+      await writtenBy(file),
+    ]
     return jpeg && small ? { ok: true, photo: { jpeg, small, ...written } } : no('it could not be made small enough.')
   } finally {
     picture.close()

@@ -21,7 +21,9 @@ export interface SillScale {
 function range(data: SillData, from: number, to: number): [number, number] {
   const { p05, p95 } = data.outlook.soilC
   const values = [...p05.slice(from, to), ...p95.slice(from, to), data.outlook.band.lowC, data.outlook.band.highC]
-  const probe = data.outlook.readings.filter(({ used }) => used).flatMap((reading) => readingOnLine(data.outlook, reading) ?? [])
+  const probe = data.outlook.readings
+    .filter(({ used }) => used)
+    .flatMap((reading) => readingOnLine(data.outlook, reading) ?? [])
   const low = Math.min(...values, ...(probe.length ? probe.slice(-DAYS_BACK) : values))
   const high = Math.max(...values, ...(probe.length ? probe.slice(-DAYS_BACK) : values))
   return [Math.floor(low - 0.5), Math.ceil(high + 0.5)]
@@ -36,7 +38,11 @@ export function sillScale(data: SillData, left: number, rightEdge: number, top: 
   const [low, high] = range(data, todayIndex - DAYS_BACK, todayIndex + DAYS_ON)
   const start = dayNumber(from)
   return {
-    from, to: addDays(today, DAYS_ON), left, right, perDay,
+    from,
+    to: addDays(today, DAYS_ON),
+    left,
+    right,
+    perDay,
     x: (day) => left + (dayNumber(day) - start) * perDay,
     y: (tempC) => top + ((high - tempC) / (high - low)) * (foot - top),
     day: (x) => addDays(from, Math.min(DAYS_BACK + DAYS_ON, Math.max(0, Math.round((x - left) / perDay)))),
@@ -70,15 +76,25 @@ export interface Hanger {
 }
 
 /** Keeps those labels that have room, the sowing first. */
-export function labelled(hangers: readonly Hanger[], x: (day: Day) => number, right: number, most: number): Set<string> {
+export function labelled(
+  hangers: readonly Hanger[],
+  x: (day: Day) => number,
+  right: number,
+  most: number,
+): Set<string> {
   const taken: [number, number][] = []
   const kept = new Set<string>()
-  const ranked = [...hangers].sort((a, b) => Number(b.mark === 'sow') - Number(a.mark === 'sow') || Number(b.mark === 'visit') - Number(a.mark === 'visit'))
+  const ranked = [...hangers].sort(
+    (a, b) =>
+      Number(b.mark === 'sow') - Number(a.mark === 'sow') || Number(b.mark === 'visit') - Number(a.mark === 'visit'),
+  )
   for (const hanger of ranked) {
     if (!hanger.label || kept.size >= most) continue
     const start = x(hanger.day) + 8
     const end = start + hanger.label.length * 6.4 + 6
-    const marks = hangers.some(({ key, day }) => key !== hanger.key && x(day) > start - 8 && x(day) < end && day !== hanger.day)
+    const marks = hangers.some(
+      ({ key, day }) => key !== hanger.key && x(day) > start - 8 && x(day) < end && day !== hanger.day,
+    )
     if (end > right || marks || taken.some(([a, b]) => start < b && end > a)) continue
     taken.push([start - 12, end])
     kept.add(hanger.key)

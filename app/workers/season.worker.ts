@@ -18,14 +18,22 @@ export type SeasonAnswer = { number: number } & (
 /** Years of the first, coarse answer. */
 const COARSE_YEARS = 6
 let current = 0
-const say = (answer: SeasonAnswer) => { self.postMessage(answer) }
+const say = (answer: SeasonAnswer) => {
+  self.postMessage(answer)
+}
 /** Lets a newer question in. */
-const breathe = () => new Promise((go) => { setTimeout(go, 0) })
+const breathe = () =>
+  new Promise((go) => {
+    setTimeout(go, 0)
+  })
 
 async function work(number: number, { input, seed, risk, zones }: SeasonTold): Promise<void> {
   const variants = variantsOf(seed, input.ground, risk, zones)
   say({ number, kind: 'variants', variants })
-  const runs = [{ years: COARSE_YEARS, of: variants.slice(0, 1), coarse: true }, { years: input.years, of: variants, coarse: false }]
+  const runs = [
+    { years: COARSE_YEARS, of: variants.slice(0, 1), coarse: true },
+    { years: input.years, of: variants, coarse: false },
+  ]
   let done = 0
   for (const { years, of, coarse } of runs) {
     // Ground that differs wants soil of its own; the rest share one.
@@ -41,7 +49,14 @@ async function work(number: number, { input, seed, risk, zones }: SeasonTold): P
       const season = seasons.get(key)!
       const bed = bedKey(variant)
       if (!waters.has(bed)) waters.set(bed, watersOf(variant, season))
-      say({ number, kind: 'odds', odds: oddsOf(variant, season, waters.get(bed)), coarse, done: coarse ? 0 : ++done, of: variants.length })
+      say({
+        number,
+        kind: 'odds',
+        odds: oddsOf(variant, season, waters.get(bed)),
+        coarse,
+        done: coarse ? 0 : ++done,
+        of: variants.length,
+      })
       await breathe()
       if (current !== number) return
     }
@@ -50,5 +65,8 @@ async function work(number: number, { input, seed, risk, zones }: SeasonTold): P
 
 self.onmessage = ({ data }: MessageEvent<SeasonAsked>) => {
   current = data.number
-  if (data.told) work(data.number, data.told).catch((error: unknown) => { say({ number: data.number, kind: 'failed', message: (error as Error).message }) })
+  if (data.told)
+    work(data.number, data.told).catch((error: unknown) => {
+      say({ number: data.number, kind: 'failed', message: (error as Error).message })
+    })
 }

@@ -98,7 +98,7 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
         v-if="asked?.zoneId === row.zone.id"
         class="whole overrule"
         role="group"
-        :aria-label="`Overrule for ${row.zone.name}`"
+        :aria-label="`Override for ${row.zone.name}`"
       >
         <p>
           <b>{{ PROGRAMMES[asked.programme].name }} for {{ row.zone.name }}.</b>
@@ -110,7 +110,7 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
           ><UInput id="zone-note" v-model="note" maxlength="400" @keydown.enter.prevent="overrule"
         /></UFormField>
         <div class="verbs">
-          <UButton color="primary" size="sm" :loading="busy" @click="overrule">Overrule with this note</UButton
+          <UButton color="primary" size="sm" :loading="busy" @click="overrule">Override with this note</UButton
           ><UButton variant="outline" size="sm" @click="asked = undefined">Leave it</UButton>
         </div>
       </div>

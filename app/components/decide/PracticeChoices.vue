@@ -9,15 +9,27 @@ const { text } = useUnits()
 const SHOWN = 6
 const all = ref(false)
 /** Where the plan differs first, then what changes most. */
-const inOrder = computed(() => [...props.differences].sort((a, b) => Number(differs(b)) - Number(differs(a)) || weight(b) - weight(a)))
+const inOrder = computed(() =>
+  [...props.differences].sort((a, b) => Number(differs(b)) - Number(differs(a)) || weight(b) - weight(a)),
+)
 const differs = ({ choices }: Difference) => choices.some(({ own, firm }) => own !== firm)
 const weight = ({ choices }: Difference) => Math.max(...choices.map(({ minor }) => Math.abs(minor)))
 const signed = (value: number, shown: string) => `${value < 0 ? '−' : '+'}${shown}`
 function change({ hours, minor, seedKg, days }: Difference['choices'][number]): string {
   const parts: string[] = []
   if (Math.abs(hours) >= 0.05) parts.push(signed(hours, `${Math.abs(hours).toFixed(1)} h`))
-  if (Math.abs(minor) >= 100) parts.push(signed(minor, text({ quantity: 'money', value: Math.round(Math.abs(minor) / 100) * 100, currency: context.currency }).replace(/\.00$/, '')))
-  if (Math.abs(seedKg) >= 0.05) parts.push(signed(seedKg, `${text({ quantity: 'massKg', value: Math.abs(seedKg) })} of seed`))
+  if (Math.abs(minor) >= 100)
+    parts.push(
+      signed(
+        minor,
+        text({ quantity: 'money', value: Math.round(Math.abs(minor) / 100) * 100, currency: context.currency }).replace(
+          /\.00$/,
+          '',
+        ),
+      ),
+    )
+  if (Math.abs(seedKg) >= 0.05)
+    parts.push(signed(seedKg, `${text({ quantity: 'massKg', value: Math.abs(seedKg) })} of seed`))
   if (days) parts.push(signed(days, `${Math.abs(days)} days out of use`))
   return parts.join(', ')
 }
@@ -26,27 +38,88 @@ function change({ hours, minor, seedKg, days }: Difference['choices'][number]): 
 <template>
   <section>
     <h2>Practices <span class="small">◇ the firm’s own</span></h2>
-    <div v-for="one in (all ? inOrder : inOrder.slice(0, SHOWN))" :key="one.question" class="one" role="group" :aria-label="one.asks">
+    <div
+      v-for="one in all ? inOrder : inOrder.slice(0, SHOWN)"
+      :key="one.question"
+      class="one"
+      role="group"
+      :aria-label="one.asks"
+    >
       <span class="asks">{{ one.asks }}</span>
       <div class="choices">
-        <button v-for="choice in one.choices" :key="choice.code" type="button" :aria-pressed="choice.own" :disabled="locked" @click="!choice.own && emit('choose', one.question, choice.code)">{{ choice.name }}<template v-if="choice.firm"> ◇<span class="sr-only">, the firm’s own</span></template></button>
+        <button
+          v-for="choice in one.choices"
+          :key="choice.code"
+          type="button"
+          :aria-pressed="choice.own"
+          :disabled="locked"
+          @click="!choice.own && emit('choose', one.question, choice.code)"
+        >
+          {{ choice.name }}<template v-if="choice.firm"> ◇<span class="sr-only">, the firm’s own</span></template>
+        </button>
       </div>
       <p class="small">
-        <b v-if="differs(one)">Differs. </b><template v-for="choice in one.choices.filter(({ own }) => !own)" :key="choice.code"><b>{{ choice.name }}:</b> {{ change(choice) ? `${change(choice)}. ` : '' }}{{ choice.changes }}&ensp;</template>
+        <b v-if="differs(one)">Differs. </b
+        ><template v-for="choice in one.choices.filter(({ own }) => !own)" :key="choice.code"
+          ><b>{{ choice.name }}:</b> {{ change(choice) ? `${change(choice)}. ` : ''
+          }}{{ choice.changes }}&ensp;</template
+        >
       </p>
     </div>
-    <button v-if="inOrder.length > SHOWN" type="button" class="opens" @click="all = !all">{{ all ? 'Fewer' : `${inOrder.length - SHOWN} more practices` }}</button>
+    <button v-if="inOrder.length > SHOWN" type="button" class="opens" @click="all = !all">
+      {{ all ? 'Fewer' : `${inOrder.length - SHOWN} more practices` }}
+    </button>
   </section>
 </template>
 
 <style scoped>
-h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
-.one { display: grid; grid-template-columns: 88px 1fr; gap: 3px 10px; padding: 7px 0; border-bottom: 1px solid var(--rule); }
-.asks { font-weight: 600; padding-top: 4px; }
-.choices { display: flex; flex-wrap: wrap; }
-.choices button { border: 1.5px solid var(--ink); margin: 0 -1.5px -1.5px 0; padding: 3px 9px; background: var(--lime); cursor: pointer; min-height: 28px; }
-.choices button[aria-pressed=true] { background: var(--ink); color: var(--lime); font-weight: 600; }
-.choices button:disabled { cursor: default; }
-.one p { grid-column: 1 / -1; }
-@media (max-width: 700px) { .choices button { min-height: 48px; } .one { grid-template-columns: 1fr; } .opens { min-height: 48px; } }
+h2 {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 3px;
+}
+.one {
+  display: grid;
+  grid-template-columns: 88px 1fr;
+  gap: 3px 10px;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--rule);
+}
+.asks {
+  font-weight: 600;
+  padding-top: 4px;
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+}
+.choices button {
+  border: 1.5px solid var(--ink);
+  margin: 0 -1.5px -1.5px 0;
+  padding: 3px 9px;
+  background: var(--lime);
+  cursor: pointer;
+  min-height: 28px;
+}
+.choices button[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--lime);
+  font-weight: 600;
+}
+.choices button:disabled {
+  cursor: default;
+}
+.one p {
+  grid-column: 1 / -1;
+}
+@media (max-width: 700px) {
+  .choices button {
+    min-height: 48px;
+  }
+  .one {
+    grid-template-columns: 1fr;
+  }
+  .opens {
+    min-height: 48px;
+  }
+}
 </style>

@@ -4,7 +4,14 @@ import { firstWork } from '#core/job/schedule/schedule'
 import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
 
 /** Programmes side by side: they share every row, so that each can be compared. */
-const props = defineProps<{ candidates: readonly Candidate[]; chosen: string | null; leans: string | undefined; years: number; busy: boolean; locked: boolean }>()
+const props = defineProps<{
+  candidates: readonly Candidate[]
+  chosen: string | null
+  leans: string | undefined
+  years: number
+  busy: boolean
+  locked: boolean
+}>()
 const emit = defineEmits<{ plan: [candidate: Candidate] }>()
 const context = useContextStore()
 const { text } = useUnits()
@@ -20,10 +27,17 @@ const scale = computed(() => {
   return { from, days, mondays: mondays.length > 12 ? [] : mondays }
 })
 const short = (day: Day) => shortDay(day, context.today)
-const money = (minor: number) => text({ quantity: 'money', value: Math.round(minor / 100) * 100, currency: context.currency }).replace(/\.00$/, '')
+const money = (minor: number) =>
+  text({ quantity: 'money', value: Math.round(minor / 100) * 100, currency: context.currency }).replace(/\.00$/, '')
 const percent = (share: number) => Math.round(share * 100)
-const cover = ({ grass, weeds, bare }: Candidate['expect'][number]) => ({ desirableShare: grass.value, weedShare: weeds, coarseShare: 0, bareShare: bare })
-const state = ({ programme }: Candidate) => (programme.code === props.chosen ? 'chosen' : programme.code === props.leans ? 'where the rules lean' : '')
+const cover = ({ grass, weeds, bare }: Candidate['expect'][number]) => ({
+  desirableShare: grass.value,
+  weedShare: weeds,
+  coarseShare: 0,
+  bareShare: bare,
+})
+const state = ({ programme }: Candidate) =>
+  programme.code === props.chosen ? 'chosen' : programme.code === props.leans ? 'where the rules lean' : ''
 const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code === props.chosen }]
 </script>
 
@@ -32,81 +46,206 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     <div class="row head" role="row">
       <span role="columnheader" class="side"><span class="sr-only">Row</span></span>
       <div v-for="one in columns" :key="one.programme.code" role="columnheader" :class="cell(one)">
-        <h2>{{ one.programme.name }}</h2><span class="small"><template v-if="state(one)"><b class="state">{{ state(one) }}</b>, </template>{{ one.programme.about }}</span>
+        <h2>{{ one.programme.name }}</h2>
+        <span class="small"
+          ><template v-if="state(one)"
+            ><b class="state">{{ state(one) }}</b
+            >, </template
+          >{{ one.programme.about }}</span
+        >
       </div>
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Why</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
         <GateLine :gate="one.why" with-source />
-        <p v-for="but in one.butNot" :key="but.zone" class="small"><b>Not {{ but.zone }}:</b> <PhraseText :phrase="but.why.text" /></p>
+        <p v-for="but in one.butNot" :key="but.zone" class="small">
+          <b>Not {{ but.zone }}:</b> <PhraseText :phrase="but.why.text" />
+        </p>
       </div>
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Sequence</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
         <ProgrammeStrip :sequence="one.schedule" :until="one.sowOn" :scale="scale" />
-        <span>{{ short(firstWork(one.schedule).from) }}, <b>{{ one.programme.anchor === 'sow' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span>
-        <span class="small">{{ one.estimate.leadDays }} days<template v-if="one.good !== undefined">, <b>{{ one.good }} of {{ years }}</b> good</template><template v-if="one.estimate.seedKg">, seed <b>{{ text({ quantity: 'massKg', value: one.estimate.seedKg }) }}</b></template></span>
+        <span
+          >{{ short(firstWork(one.schedule).from) }},
+          <b>{{ one.programme.anchor === 'sow' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span
+        >
+        <span class="small"
+          >{{ one.estimate.leadDays }} days<template v-if="one.good !== undefined"
+            >, <b>{{ one.good }} of {{ years }}</b> good</template
+          ><template v-if="one.estimate.seedKg"
+            >, seed <b>{{ text({ quantity: 'massKg', value: one.estimate.seedKg }) }}</b></template
+          ></span
+        >
         <GateLine v-for="(hold, i) in one.waiting.holds.slice(0, 1)" :key="i" :gate="hold" />
       </div>
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Crew and price</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="[cell(one), 'two']">
-        <span><span class="big"><WorkedNumber :worked="one.estimate.crewHours" bare /></span> crew h</span><span class="big"><WorkedNumber :worked="one.estimate.priceMinor" :words="money(one.estimate.priceMinor.value)" /></span>
+        <span
+          ><span class="big"><WorkedNumber :worked="one.estimate.crewHours" bare /></span> crew h</span
+        ><span class="big"
+          ><WorkedNumber :worked="one.estimate.priceMinor" :words="money(one.estimate.priceMinor.value)"
+        /></span>
       </div>
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Out of use</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="[cell(one), 'two']">
-        <span><span class="big"><WorkedNumber :worked="one.estimate.outOfUse" bare /></span> days</span><span class="small">{{ short(one.estimate.outFrom) }} to {{ short(one.estimate.outTo) }}</span>
+        <span
+          ><span class="big"><WorkedNumber :worked="one.estimate.outOfUse" bare /></span> days</span
+        ><span class="small">{{ short(one.estimate.outFrom) }} to {{ short(one.estimate.outTo) }}</span>
       </div>
     </div>
     <div class="row" role="row">
-      <span role="rowheader" class="side"><b>Expect, %</b><br><span class="small">grass, weeds, bare: our planning figures, ±8</span></span>
+      <span role="rowheader" class="side"
+        ><b>Expect, %</b><br /><span class="small">grass, weeds, bare: our planning figures, ±8</span></span
+      >
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
-        <div v-for="then in one.expect" :key="then.horizon" class="expect"><span class="small">{{ then.when }}</span><CoverBar :zone="cover(then)" plain /><span class="three"><WorkedNumber :worked="then.grass" :words="String(percent(then.grass.value))" /><i>{{ percent(then.weeds) }}</i><i>{{ percent(then.bare) }}</i></span></div>
+        <div v-for="then in one.expect" :key="then.horizon" class="expect">
+          <span class="small">{{ then.when }}</span
+          ><CoverBar :zone="cover(then)" plain /><span class="three"
+            ><WorkedNumber :worked="then.grass" :words="String(percent(then.grass.value))" /><i>{{
+              percent(then.weeds)
+            }}</i
+            ><i>{{ percent(then.bare) }}</i></span
+          >
+        </div>
       </div>
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Risk</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
-        <GateLine v-for="(risk, i) in one.risks" :key="i" :gate="risk" with-source /><span v-if="!one.risks.length" class="small">None that the survey shows.</span>
+        <GateLine v-for="(risk, i) in one.risks" :key="i" :gate="risk" with-source /><span
+          v-if="!one.risks.length"
+          class="small"
+          >None that the survey shows.</span
+        >
       </div>
     </div>
     <div class="row" role="row">
       <span role="rowheader" class="side"><span class="sr-only">Choose</span></span>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
         <b v-if="one.programme.code === chosen" class="state">In the plan</b>
-        <UButton v-else :variant="!chosen && one === columns[0] ? 'solid' : 'outline'" color="primary" class="verb" :loading="busy" :disabled="locked || one.waiting.binding" @click="emit('plan', one)">{{ chosen ? 'Plan this instead' : one.programme.plan }}</UButton>
+        <UButton
+          v-else
+          :variant="!chosen && one === columns[0] ? 'solid' : 'outline'"
+          color="primary"
+          class="verb"
+          :loading="busy"
+          :disabled="locked || one.waiting.binding"
+          @click="emit('plan', one)"
+          >{{ chosen ? 'Plan this instead' : one.programme.plan }}</UButton
+        >
       </div>
     </div>
   </div>
-  <button v-if="candidates.length > SHOWN" type="button" class="opens more" @click="all = !all">{{ all ? 'Fewer side by side' : `${candidates.length - SHOWN} more that fit: ${candidates.slice(SHOWN).map(({ programme }) => programme.name.toLowerCase()).join(', ')}` }}</button>
+  <button v-if="candidates.length > SHOWN" type="button" class="opens more" @click="all = !all">
+    {{
+      all
+        ? 'Fewer side by side'
+        : `${candidates.length - SHOWN} more that fit: ${candidates
+            .slice(SHOWN)
+            .map(({ programme }) => programme.name.toLowerCase())
+            .join(', ')}`
+    }}
+  </button>
 </template>
 
 <style scoped>
-.columns { overflow-x: auto; }
-.row { display: grid; grid-template-columns: 92px repeat(var(--n), minmax(0, 1fr)); border-bottom: 1px solid var(--rule); }
-.side { padding: 8px 6px 8px 0; font-weight: 400; color: var(--ink-2); }
-.side b { font-weight: 600; }
-.cell { padding: 7px 10px; display: grid; gap: 3px; align-content: start; border-left: 1px solid var(--rule); min-width: 0; }
-.cell.two { display: flex; justify-content: space-between; align-items: baseline; flex-wrap: wrap; }
-.cell.chosen { background: var(--lime); border-inline: 2px solid var(--ink); }
-.head .cell.chosen { background: var(--straw-tint); border-top: 2px solid var(--ink); }
-.row:last-child .cell.chosen { border-bottom: 2px solid var(--ink); }
-.state { color: var(--moss); }
-.big { font: 650 19px/1.1 "Besley Variable", serif; }
-.expect { display: grid; grid-template-columns: 62px 1fr 74px; gap: 6px; align-items: center; }
-.three { align-items: center; display: grid; grid-template-columns: repeat(3, 1fr); text-align: right; }
-.three i { font-style: normal; }
-.three :deep(.opens) { min-height: 24px; min-width: 24px; text-align: right; }
-.verb { justify-self: start; }
-.more { margin-top: 8px; text-align: left; }
+.columns {
+  overflow-x: auto;
+}
+.row {
+  display: grid;
+  grid-template-columns: 92px repeat(var(--n), minmax(0, 1fr));
+  border-bottom: 1px solid var(--rule);
+}
+.side {
+  padding: 8px 6px 8px 0;
+  font-weight: 400;
+  color: var(--ink-2);
+}
+.side b {
+  font-weight: 600;
+}
+.cell {
+  padding: 7px 10px;
+  display: grid;
+  gap: 3px;
+  align-content: start;
+  border-left: 1px solid var(--rule);
+  min-width: 0;
+}
+.cell.two {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  flex-wrap: wrap;
+}
+.cell.chosen {
+  background: var(--lime);
+  border-inline: 2px solid var(--ink);
+}
+.head .cell.chosen {
+  background: var(--straw-tint);
+  border-top: 2px solid var(--ink);
+}
+.row:last-child .cell.chosen {
+  border-bottom: 2px solid var(--ink);
+}
+.state {
+  color: var(--moss);
+}
+.big {
+  font:
+    650 19px/1.1 'Besley Variable',
+    serif;
+}
+.expect {
+  display: grid;
+  grid-template-columns: 62px 1fr 74px;
+  gap: 6px;
+  align-items: center;
+}
+.three {
+  align-items: center;
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  text-align: right;
+}
+.three i {
+  font-style: normal;
+}
+.three :deep(.opens) {
+  min-height: 24px;
+  min-width: 24px;
+  text-align: right;
+}
+.verb {
+  justify-self: start;
+}
+.more {
+  margin-top: 8px;
+  text-align: left;
+}
 @media (max-width: 800px) {
-  .row { grid-template-columns: 84px repeat(var(--n), minmax(250px, 1fr)); width: max-content; min-width: 100%; }
-  .side { position: sticky; left: 0; background: var(--paper); z-index: 1; }
-  .opens.more { min-height: 48px; }
+  .row {
+    grid-template-columns: 84px repeat(var(--n), minmax(250px, 1fr));
+    width: max-content;
+    min-width: 100%;
+  }
+  .side {
+    position: sticky;
+    left: 0;
+    background: var(--paper);
+    z-index: 1;
+  }
+  .opens.more {
+    min-height: 48px;
+  }
 }
 </style>

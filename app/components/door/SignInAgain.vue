@@ -14,9 +14,15 @@ const enterDemo = computed(() => `/demo/enter?to=${encodeURIComponent(route.path
 </script>
 
 <template>
-  <UModal v-model:open="context.signInAgain" title="You are signed out" description="Sign in again, then save once more. What you entered is still here.">
+  <UModal
+    v-model:open="context.signInAgain"
+    title="You are signed out"
+    description="Sign in again, then save once more. What you entered is still here."
+  >
     <template #body>
-      <p v-if="context.firm?.demo">The people of the demo have no password. <a class="opens" :href="enterDemo">Enter the demo again</a></p>
+      <p v-if="context.firm?.demo">
+        The people of the demo have no password. <a class="opens" :href="enterDemo">Enter the demo again</a>
+      </p>
       <SignInForm v-else :email="context.person?.email ?? ''" @done="goOn" />
     </template>
   </UModal>

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { PLANNING, PLANNING_CODES, type Planning, type PlanningCode, type PlanningFigure } from '#core/job/planningFigures'
+import {
+  PLANNING,
+  PLANNING_CODES,
+  type Planning,
+  type PlanningCode,
+  type PlanningFigure,
+} from '#core/job/planningFigures'
 import { SOURCE_KIND_WORDS } from '#core/explain/working'
 import { lotOf, showText } from '#core/measure/figure'
 import { parseMoney, typedMoney } from '#core/measure/money'
@@ -11,18 +17,26 @@ const own = defineModel<Partial<Planning>>({ required: true })
 const unread = defineModel<number>('unread', { default: 0 })
 const props = defineProps<{ errors: Record<string, string>; locked: boolean; currency: string }>()
 const { parse, system } = useUnits()
-const groups = [...new Set(PLANNING_CODES.map((code) => PLANNING[code].group))].map((name) => ({ name, codes: PLANNING_CODES.filter((code) => PLANNING[code].group === name) }))
+const groups = [...new Set(PLANNING_CODES.map((code) => PLANNING[code].group))].map((name) => ({
+  name,
+  codes: PLANNING_CODES.filter((code) => PLANNING[code].group === name),
+}))
 const wrong = reactive<Record<string, string>>({})
 
-watch(wrong, () => { unread.value = Object.keys(wrong).length })
+watch(wrong, () => {
+  unread.value = Object.keys(wrong).length
+})
 
 const typed = (code: PlanningCode, value: number): string => {
   const { quantity, per }: PlanningFigure = PLANNING[code]
   if (quantity === 'money' && per) return typedMoney(Math.round(value * lotOf(per, system.value).of), props.currency)
   if (quantity === 'share') return `${Math.round(value * 1000) / 10}`
-  return quantity === 'ph' || quantity === 'count' ? String(value) : showText({ quantity, value, digits: 3 }, system.value)
+  return quantity === 'ph' || quantity === 'count'
+    ? String(value)
+    : showText({ quantity, value, digits: 3 }, system.value)
 }
-const unitOf = ({ quantity, per }: PlanningFigure): string => (quantity === 'money' && per ? `${props.currency} / ${lotOf(per, system.value).unit}` : quantity === 'share' ? '%' : '')
+const unitOf = ({ quantity, per }: PlanningFigure): string =>
+  quantity === 'money' && per ? `${props.currency} / ${lotOf(per, system.value).unit}` : quantity === 'share' ? '%' : ''
 function read(code: PlanningCode, text: string): Parsed {
   const { quantity, per }: PlanningFigure = PLANNING[code]
   if (quantity !== 'money' || !per) return parse(quantity, text)
@@ -36,8 +50,14 @@ function put(code: PlanningCode, text: string): void {
   else {
     const parsed = read(code, text)
     const { least, most } = PLANNING[code]
-    if (!parsed.ok) { wrong[code] = parsed.message; return }
-    if (parsed.value < least || parsed.value > most) { wrong[code] = `Between ${typed(code, least)} and ${typed(code, most)}.`; return }
+    if (!parsed.ok) {
+      wrong[code] = parsed.message
+      return
+    }
+    if (parsed.value < least || parsed.value > most) {
+      wrong[code] = `Between ${typed(code, least)} and ${typed(code, most)}.`
+      return
+    }
     next[code] = parsed.value
   }
   own.value = next
@@ -48,13 +68,40 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 <template>
   <h2>Planning figures <span class="small">what Decide judges and prices with</span></h2>
   <details v-for="group in groups" :key="group.name">
-    <summary><b>{{ group.name }}</b> <span class="small">{{ group.codes.filter((code) => own[code] !== undefined).length || 'none' }} of {{ group.codes.length }} your own</span></summary>
+    <summary>
+      <b>{{ group.name }}</b>
+      <span class="small"
+        >{{ group.codes.filter((code) => own[code] !== undefined).length || 'none' }} of {{ group.codes.length }} your
+        own</span
+      >
+    </summary>
     <table class="ledger">
-      <thead><tr><th scope="col">Figure</th><th scope="col">Yours</th><th scope="col">Where ours is from</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Figure</th>
+          <th scope="col">Yours</th>
+          <th scope="col">Where ours is from</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="code in group.codes" :key="code">
           <td :id="`figure-${code}`">{{ PLANNING[code].name }}</td>
-          <td><input class="field" :value="typed(code, own[code] ?? PLANNING[code].value)" :class="{ own: own[code] !== undefined }" :disabled="locked" :aria-labelledby="`figure-${code}`" size="9" maxlength="20" @change="put(code, value($event))"> <span class="small">{{ unitOf(PLANNING[code]) }}</span><p v-if="wrong[code] ?? errors[`planning.${code}`]" class="wrong">{{ wrong[code] ?? errors[`planning.${code}`] }}</p></td>
+          <td>
+            <input
+              class="field"
+              :value="typed(code, own[code] ?? PLANNING[code].value)"
+              :class="{ own: own[code] !== undefined }"
+              :disabled="locked"
+              :aria-labelledby="`figure-${code}`"
+              size="9"
+              maxlength="20"
+              @change="put(code, value($event))"
+            />
+            <span class="small">{{ unitOf(PLANNING[code]) }}</span>
+            <p v-if="wrong[code] ?? errors[`planning.${code}`]" class="wrong">
+              {{ wrong[code] ?? errors[`planning.${code}`] }}
+            </p>
+          </td>
           <td class="small">{{ PLANNING[code].source.text }} ({{ SOURCE_KIND_WORDS[PLANNING[code].source.kind] }})</td>
         </tr>
       </tbody>
@@ -63,13 +110,42 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 </template>
 
 <style scoped>
-h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
+h2 {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 3px;
+}
 /* The unit stays beside its figure. */
-td:nth-child(2) { white-space: nowrap; }
-.wrong { white-space: normal; }
-.field { border: 1px solid var(--rule-2); background: var(--lime); padding: 3px 6px; min-height: 28px; text-align: right; }
-.field.own { border: 2px solid var(--ink); font-weight: 650; }
-.field:disabled { color: var(--ink-2); }
-.wrong { color: var(--clay); font-weight: 600; }
-@media (max-width: 700px) { .field { min-height: 48px; } td:last-child, th:last-child { display: none; } }
+td:nth-child(2) {
+  white-space: nowrap;
+}
+.wrong {
+  white-space: normal;
+}
+.field {
+  border: 1px solid var(--rule-2);
+  background: var(--lime);
+  padding: 3px 6px;
+  min-height: 28px;
+  text-align: right;
+}
+.field.own {
+  border: 2px solid var(--ink);
+  font-weight: 650;
+}
+.field:disabled {
+  color: var(--ink-2);
+}
+.wrong {
+  color: var(--clay);
+  font-weight: 600;
+}
+@media (max-width: 700px) {
+  .field {
+    min-height: 48px;
+  }
+  td:last-child,
+  th:last-child {
+    display: none;
+  }
+}
 </style>

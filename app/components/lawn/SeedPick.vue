@@ -18,7 +18,8 @@ const items = computed(() => [
 const known = computed(() => BLENDS.find(({ parts }) => JSON.stringify(parts) === JSON.stringify(props.blend))?.code)
 const which = ref(ALONE!)
 const rows = ref<{ grass: GrassCode; typed: string }[]>([])
-const asRows = (parts: Blend) => parts.map(({ grass, massShare }) => ({ grass, typed: String(Math.round(massShare * 1000) / 10) }))
+const asRows = (parts: Blend) =>
+  parts.map(({ grass, massShare }) => ({ grass, typed: String(Math.round(massShare * 1000) / 10) }))
 function begin(): void {
   which.value = props.blend.length ? (known.value ?? OWN!) : ALONE!
   rows.value = asRows(props.blend.length ? props.blend : BLENDS[0]!.parts)
@@ -28,7 +29,13 @@ watch(() => JSON.stringify([props.blend, open.value]), begin, { immediate: true 
 const grassItems = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
 const read = computed(() => rows.value.map(({ grass, typed }) => ({ grass, share: parse('share', typed) })))
 const total = computed(() => read.value.reduce((sum, { share }) => sum + (share.ok ? share.value : 0), 0))
-const chosen = computed<Blend>(() => (which.value === ALONE ? [] : which.value === OWN ? read.value.map(({ grass, share }) => ({ grass, massShare: share.ok ? share.value : 0 })) : BLENDS.find(({ code }) => code === which.value)!.parts))
+const chosen = computed<Blend>(() =>
+  which.value === ALONE
+    ? []
+    : which.value === OWN
+      ? read.value.map(({ grass, share }) => ({ grass, massShare: share.ok ? share.value : 0 }))
+      : BLENDS.find(({ code }) => code === which.value)!.parts,
+)
 const wrong = computed(() => {
   if (which.value !== OWN) return ''
   const misread = read.value.find(({ share }) => !share.ok)
@@ -48,28 +55,90 @@ function add(): void {
   <details class="seed" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>Seed: {{ blend.length ? blendWords(blend) : grassByCode(single).name }}</summary>
     <div class="inside">
-      <UFormField label="What is sown" name="seed"><USelect id="field-seed" v-model="which" :items="items" :disabled="locked" aria-label="What is sown" class="w-full" /></UFormField>
+      <UFormField label="What is sown" name="seed"
+        ><USelect
+          id="field-seed"
+          v-model="which"
+          :items="items"
+          :disabled="locked"
+          aria-label="What is sown"
+          class="w-full"
+      /></UFormField>
       <template v-if="which === OWN">
         <div v-for="(row, i) in rows" :key="i" class="part">
           <USelect :id="`field-part-${i}`" v-model="row.grass" :items="grassItems" :aria-label="`Grass ${i + 1}`" />
-          <UInput :id="`field-share-${i}`" v-model="row.typed" maxlength="12" inputmode="decimal" :aria-label="`Share by weight of grass ${i + 1}, %`" />
-          <button type="button" class="opens" :aria-label="`Take ${grassByCode(row.grass).name} out`" :disabled="rows.length <= 2" @click="rows.splice(i, 1)">out</button>
+          <UInput
+            :id="`field-share-${i}`"
+            v-model="row.typed"
+            maxlength="12"
+            inputmode="decimal"
+            :aria-label="`Share by weight of grass ${i + 1}, %`"
+          />
+          <button
+            type="button"
+            class="opens"
+            :aria-label="`Take ${grassByCode(row.grass).name} out`"
+            :disabled="rows.length <= 2"
+            @click="rows.splice(i, 1)"
+          >
+            out
+          </button>
         </div>
-        <p class="small"><button v-if="rows.length < MOST_PARTS" type="button" class="opens" @click="add">Add a grass</button> Shares of the weight of pure seed, together <b class="num">{{ text(figure('share', total)) }}</b>.</p>
+        <p class="small">
+          <button v-if="rows.length < MOST_PARTS" type="button" class="opens" @click="add">Add a grass</button> Shares
+          of the weight of pure seed, together <b class="num">{{ text(figure('share', total)) }}</b>.
+        </p>
       </template>
       <p v-if="wrong" class="problem">{{ wrong }}</p>
       <GateLine v-for="(fault, i) in faults" :key="i" :gate="fault" with-source />
-      <p v-if="chosen.length && !wrong" class="small">Nothing over it deeper than {{ text(figure('depthMm', depthLimitOf(chosen))) }}: the shallowest of them.</p>
-      <UButton v-if="!same" color="primary" size="sm" :disabled="Boolean(wrong) || locked" :loading="busy" @click="emit('choose', chosen)">Sow this</UButton>
+      <p v-if="chosen.length && !wrong" class="small">
+        Nothing over it deeper than {{ text(figure('depthMm', depthLimitOf(chosen))) }}: the shallowest of them.
+      </p>
+      <UButton
+        v-if="!same"
+        color="primary"
+        size="sm"
+        :disabled="Boolean(wrong) || locked"
+        :loading="busy"
+        @click="emit('choose', chosen)"
+        >Sow this</UButton
+      >
     </div>
   </details>
 </template>
 
 <style scoped>
-.seed { margin: 8px 0 0 40px; max-width: 560px; }
-.inside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; padding: 4px 0 8px; justify-items: start; }
-.inside > :first-child { width: 100%; }
-.part { display: grid; grid-template-columns: 1fr 76px auto; gap: 8px; align-items: center; width: 100%; }
-.part button:disabled { opacity: 0.4; cursor: default; }
-@media (max-width: 700px) { .seed { margin-left: 0; } .opens { min-height: 48px; } }
+.seed {
+  margin: 8px 0 0 40px;
+  max-width: 560px;
+}
+.inside {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+  padding: 4px 0 8px;
+  justify-items: start;
+}
+.inside > :first-child {
+  width: 100%;
+}
+.part {
+  display: grid;
+  grid-template-columns: 1fr 76px auto;
+  gap: 8px;
+  align-items: center;
+  width: 100%;
+}
+.part button:disabled {
+  opacity: 0.4;
+  cursor: default;
+}
+@media (max-width: 700px) {
+  .seed {
+    margin-left: 0;
+  }
+  .opens {
+    min-height: 48px;
+  }
+}
 </style>

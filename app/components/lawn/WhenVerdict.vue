@@ -17,7 +17,8 @@ const lies = computed(() => chosen.value?.dormantGood ?? null)
 const verdict = computed(() => {
   const day = longDay(props.day)
   if (!chosen.value) return props.sown ? `Sown on ${day}.` : `${day} lies beyond what is worked out.`
-  if (lies.value !== null) return `${props.sown ? 'Dormant sowing, down since' : 'Dormant sowing on'} ${day}. Of ${years.value}, ${lies.value} make a stand in spring of what winter leaves.`
+  if (lies.value !== null)
+    return `${props.sown ? 'Dormant sowing, down since' : 'Dormant sowing on'} ${day}. Of ${years.value}, ${lies.value} make a stand in spring of what winter leaves.`
   return `${props.sown ? `Sown on ${day}.` : `Sow on ${day}.`} Of ${years.value}, ${chosen.value.good} ${props.sown ? 'make' : 'made'} a good stand.`
 })
 const because = computed(() => {
@@ -25,14 +26,19 @@ const because = computed(() => {
   if (!here || lies.value !== null) return ''
   const [sooner, later] = [at(addDays(props.day, -7)), at(addDays(props.day, 7))]
   /** The cause that takes the most years more than on the day chosen. */
-  const worse = (odds: NonNullable<typeof sooner>) => [...CAUSES].sort((a, b) => (odds.causes[b.code] - here.causes[b.code]) - (odds.causes[a.code] - here.causes[a.code]))[0]!
+  const worse = (odds: NonNullable<typeof sooner>) =>
+    [...CAUSES].sort(
+      (a, b) => odds.causes[b.code] - here.causes[b.code] - (odds.causes[a.code] - here.causes[a.code]),
+    )[0]!
   const tell = (lead: string, odds: typeof sooner) => {
     if (!odds) return ''
     if (odds.good >= here.good) return `${lead} is as good.`
     const cause = worse(odds)
     return `${lead}, ${cause.does} ${odds.causes[cause.code]} years instead of ${here.causes[cause.code]}.`
   }
-  return [props.day > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)].filter(Boolean).join(' ')
+  return [props.day > addDays(context.today, 7) ? tell('A week sooner', sooner) : '', tell('A week later', later)]
+    .filter(Boolean)
+    .join(' ')
 })
 /** Spring is rising soil, autumn falling, on both sides of the equator. */
 const seasons = computed(() => {
@@ -42,10 +48,13 @@ const seasons = computed(() => {
   return `Best day of spring ${told(rising)}; of autumn ${told(falling)}.`
 })
 const WEEDS = {
-  crabgrass: 'Crabgrass sprouts with it, from 55 °F (13 °C) of rising soil on; what keeps it down mostly keeps seed down too.',
+  crabgrass:
+    'Crabgrass sprouts with it, from 55 °F (13 °C) of rising soil on; what keeps it down mostly keeps seed down too.',
   'annual bluegrass': 'Annual bluegrass sprouts with it as the soil falls below 70 °F (21 °C).',
 } as const
-const weeds = computed(() => (lies.value === null ? (chosen.value?.weeds ?? []).map((weed) => WEEDS[weed]).join(' ') : ''))
+const weeds = computed(() =>
+  lies.value === null ? (chosen.value?.weeds ?? []).map((weed) => WEEDS[weed]).join(' ') : '',
+)
 /** Told where it is worth a thought: a stand in a tenth of the years. @source own */
 const dormant = computed(() => {
   const run = props.outlook.dormant
@@ -57,17 +66,32 @@ const dormant = computed(() => {
   <div class="said">
     <p class="verdict">{{ verdict }}</p>
     <p v-if="because" class="small">{{ because }}</p>
-    <p v-if="lies !== null" class="caution">Seed lies until the soil warms: 30 to 50% of it is lost by then (handbooks, from memory), so a third more to twice as much is sown. It comes up late and meets summer young.</p>
+    <p v-if="lies !== null" class="caution">
+      Seed lies until the soil warms: 30 to 50% of it is lost by then (handbooks, from memory), so a third more to twice
+      as much is sown. It comes up late and meets summer young.
+    </p>
     <p v-if="!sown && weeds" class="small">{{ weeds }}</p>
     <p v-if="!sown" class="small">
       <template v-if="seasons">{{ seasons }}&ensp;</template>
-      <template v-if="dormant"><b>Dormant sowing</b>, to lie until spring: <button type="button" class="opens" @click="emit('look', dormant.best)">{{ shortDay(dormant.best, context.today) }}</button>, {{ dormant.bestGood }} of {{ outlook.years }}.</template>
+      <template v-if="dormant"
+        ><b>Dormant sowing</b>, to lie until spring:
+        <button type="button" class="opens" @click="emit('look', dormant.best)">
+          {{ shortDay(dormant.best, context.today) }}</button>, {{ dormant.bestGood }} of {{ outlook.years }}.</template
+      >
     </p>
-    <p v-if="!sown && inTransitionZone(latDeg)" class="small">Between 33° and 39° of latitude neither cool- nor warm-season grass is quite at home: <i>What if</i> below has the odds of both.</p>
+    <p v-if="!sown && inTransitionZone(latDeg)" class="small">
+      Between 33° and 39° of latitude neither cool- nor warm-season grass is quite at home: <i>What if</i> below has the
+      odds of both.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.said { display: grid; gap: 8px; }
-.verdict { font-size: 21px; }
+.said {
+  display: grid;
+  gap: 8px;
+}
+.verdict {
+  font-size: 21px;
+}
 </style>

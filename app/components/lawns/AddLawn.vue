@@ -11,26 +11,98 @@ const newId = crypto.randomUUID()
 
 async function add(): Promise<void> {
   const area = parseArea(form.area)
-  const lawn = judged(newLawnSchema, { id: newId, client: form.client, address: form.address, growsNow: form.growsNow, areaTyped: form.area, areaM2: area.ok ? area.value : 1 }, { areaM2: area })
-  if (lawn && await send(() => lawns.add(lawn))) await navigateTo(`/lawns/${newId}/look`)
+  const lawn = judged(
+    newLawnSchema,
+    {
+      id: newId,
+      client: form.client,
+      address: form.address,
+      growsNow: form.growsNow,
+      areaTyped: form.area,
+      areaM2: area.ok ? area.value : 1,
+    },
+    { areaM2: area },
+  )
+  if (lawn && (await send(() => lawns.add(lawn)))) await navigateTo(`/lawns/${newId}/look`)
 }
 </script>
 
 <template>
   <form class="add" novalidate @submit.prevent="add">
     <h3><UIcon name="i-lucide-plus" class="size-5" aria-hidden="true" /> Add a lawn</h3>
-    <UFormField name="client" :error="errors.client" class="grow"><UInput id="field-client" v-model="form.client" aria-label="Client or lawn" placeholder="client or lawn" maxlength="80" autocomplete="off" /></UFormField>
-    <UFormField name="address" :error="errors.address" class="grow"><UInput id="field-address" v-model="form.address" aria-label="Street or place" placeholder="street or place" maxlength="160" autocomplete="off" /></UFormField>
-    <UFormField name="area" :error="errors.areaM2" class="grow"><UInput id="field-area" v-model="form.area" aria-label="Area" placeholder="area: 6,590 sq ft, 40x16 m" maxlength="80" autocomplete="off" /></UFormField>
-    <UFormField name="growsNow" :error="errors.growsNow" class="grow"><UInput id="field-growsNow" v-model="form.growsNow" aria-label="What grows there now" placeholder="what grows there now" maxlength="120" autocomplete="off" /></UFormField>
-    <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">Add, then survey</UButton>
+    <UFormField name="client" :error="errors.client" class="grow"
+      ><UInput
+        id="field-client"
+        v-model="form.client"
+        aria-label="Client or lawn"
+        placeholder="client or lawn"
+        maxlength="80"
+        autocomplete="off"
+    /></UFormField>
+    <UFormField name="address" :error="errors.address" class="grow"
+      ><UInput
+        id="field-address"
+        v-model="form.address"
+        aria-label="Street or place"
+        placeholder="street or place"
+        maxlength="160"
+        autocomplete="off"
+    /></UFormField>
+    <UFormField name="area" :error="errors.areaM2" class="grow"
+      ><UInput
+        id="field-area"
+        v-model="form.area"
+        aria-label="Area"
+        placeholder="area: 6,590 sq ft, 40x16 m"
+        maxlength="80"
+        autocomplete="off"
+    /></UFormField>
+    <UFormField name="growsNow" :error="errors.growsNow" class="grow"
+      ><UInput
+        id="field-growsNow"
+        v-model="form.growsNow"
+        aria-label="What grows there now"
+        placeholder="what grows there now"
+        maxlength="120"
+        autocomplete="off"
+    /></UFormField>
+    <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle"
+      >Add, then survey</UButton
+    >
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>
 </template>
 
 <style scoped>
-.add { border: 1.5px dashed var(--rule-2); margin-top: 14px; padding: 6px 10px; display: flex; gap: 8px; align-items: flex-start; flex-wrap: wrap; }
-h3 { display: flex; align-items: center; gap: 6px; padding: 7px 10px 0 0; font: 650 13px "Archivo Variable", sans-serif; letter-spacing: 0; }
-.grow { flex: 1 1 170px; }
-@media (max-width: 700px) { .add { flex-direction: column; align-items: stretch; } .grow { flex: none; } }
+.add {
+  border: 1.5px dashed var(--rule-2);
+  margin-top: 14px;
+  padding: 6px 10px;
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+  flex-wrap: wrap;
+}
+h3 {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  padding: 7px 10px 0 0;
+  font:
+    650 13px 'Archivo Variable',
+    sans-serif;
+  letter-spacing: 0;
+}
+.grow {
+  flex: 1 1 170px;
+}
+@media (max-width: 700px) {
+  .add {
+    flex-direction: column;
+    align-items: stretch;
+  }
+  .grow {
+    flex: none;
+  }
+}
 </style>

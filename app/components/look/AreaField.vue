@@ -9,7 +9,10 @@ const { text, parseArea, system } = useUnits()
 const zone = computed(() => draft.zones[props.id]!)
 const drawn = computed(() => Object.values(draft.features).some(({ zoneId }) => zoneId === props.id))
 const path = `zones.${props.id}.tapedM2`
-const typed = ref(zone.value.areaTyped || (zone.value.tapedM2 === null ? '' : text({ quantity: 'areaM2', value: zone.value.tapedM2, digits: 5 })))
+const typed = ref(
+  zone.value.areaTyped ||
+    (zone.value.tapedM2 === null ? '' : text({ quantity: 'areaM2', value: zone.value.tapedM2, digits: 5 })),
+)
 const taped = computed(() => readTaped(typed.value, system.value))
 const wrong = ref('')
 function read(): void {
@@ -24,7 +27,9 @@ function read(): void {
   }
 }
 onUnmounted(() => unread.delete(path))
-const offsets = computed(() => (taped.value?.ok ? taped.value.parts.flatMap(({ shape }) => (shape.kind === 'offsets' ? [shape] : [])) : []))
+const offsets = computed(() =>
+  taped.value?.ok ? taped.value.parts.flatMap(({ shape }) => (shape.kind === 'offsets' ? [shape] : [])) : [],
+)
 const inForce = computed(() => measured.value[props.id]?.areaM2 ?? null)
 const help = computed(() => {
   const parsed = parseArea(typed.value)
@@ -35,29 +40,92 @@ function example(kind: keyof typeof SHAPE_EXAMPLES): void {
   typed.value = typed.value.trim() ? `${typed.value.trim()} + ${SHAPE_EXAMPLES[kind]}` : SHAPE_EXAMPLES[kind]
   read()
 }
-const METHODS = [['taped', ERROR_SHARES.tape], ['paced', ERROR_SHARES.paced], ['drawn', ERROR_SHARES.drawn], ['walked with a track', ERROR_SHARES.walked]] as const
+const METHODS = [
+  ['taped', ERROR_SHARES.tape],
+  ['paced', ERROR_SHARES.paced],
+  ['drawn', ERROR_SHARES.drawn],
+  ['walked with a track', ERROR_SHARES.walked],
+] as const
 </script>
 
 <template>
   <div class="area">
     <UFormField label="Area" :name="path" :error="wrong || errors[path]" :help="help">
-      <UInput v-model="typed" maxlength="200" placeholder="6,590 sq ft, or 40x16 m - circle 3 m" @update:model-value="read" />
+      <UInput
+        v-model="typed"
+        maxlength="200"
+        placeholder="6,590 sq ft, or 40x16 m - circle 3 m"
+        @update:model-value="read"
+      />
     </UFormField>
-    <div class="shapes small"><span>Taped as a</span><button v-for="(_, kind) in SHAPE_EXAMPLES" :key="kind" type="button" class="opens" :title="SHAPE_EXAMPLES[kind]" @click="example(kind)">{{ kind }}</button></div>
+    <div class="shapes small">
+      <span>Taped as a</span
+      ><button
+        v-for="(_, kind) in SHAPE_EXAMPLES"
+        :key="kind"
+        type="button"
+        class="opens"
+        :title="SHAPE_EXAMPLES[kind]"
+        @click="example(kind)"
+      >
+        {{ kind }}
+      </button>
+    </div>
     <TapedFigure v-if="taped?.ok" :parts="taped.parts" />
     <div v-if="drawn" class="pick">
-      <PickOne v-model="zone.areaFrom" label="Counts" :choices="[{ value: 'drawn', name: 'as drawn' }, { value: 'taped', name: 'as taped' }]" needed />
-      <span class="small">In force: <b>{{ inForce === null ? 'none' : text({ quantity: 'areaM2', value: inForce }) }}</b></span>
+      <PickOne
+        v-model="zone.areaFrom"
+        label="Counts"
+        :choices="[
+          { value: 'drawn', name: 'as drawn' },
+          { value: 'taped', name: 'as taped' },
+        ]"
+        needed
+      />
+      <span class="small"
+        >In force: <b>{{ inForce === null ? 'none' : text({ quantity: 'areaM2', value: inForce }) }}</b></span
+      >
     </div>
-    <UFormField label="Measuring may be out by, %" :name="`zones.${id}.errorShare`" :error="errors[`zones.${id}.errorShare`]" :help="METHODS.map(([how, share]) => `${how} ${share * 100}%`).join(', ') + ' is usual'">
-      <UInput :model-value="String(Math.round(zone.errorShare * 1000) / 10)" inputmode="decimal" @update:model-value="(v) => { const n = Number(v); if (v !== '' && Number.isFinite(n)) zone.errorShare = n / 100 }" />
+    <UFormField
+      label="Measuring may be out by, %"
+      :name="`zones.${id}.errorShare`"
+      :error="errors[`zones.${id}.errorShare`]"
+      :help="METHODS.map(([how, share]) => `${how} ${share * 100}%`).join(', ') + ' is usual'"
+    >
+      <UInput
+        :model-value="String(Math.round(zone.errorShare * 1000) / 10)"
+        inputmode="decimal"
+        @update:model-value="
+          (v) => {
+            const n = Number(v)
+            if (v !== '' && Number.isFinite(n)) zone.errorShare = n / 100
+          }
+        "
+      />
     </UFormField>
   </div>
 </template>
 
 <style scoped>
-.area { display: grid; gap: 8px; }
-.shapes { display: flex; flex-wrap: wrap; gap: 4px 12px; align-items: baseline; }
-.pick { display: flex; gap: 12px; align-items: end; flex-wrap: wrap; }
-@media (max-width: 700px) { .shapes .opens { min-height: 40px; } }
+.area {
+  display: grid;
+  gap: 8px;
+}
+.shapes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: baseline;
+}
+.pick {
+  display: flex;
+  gap: 12px;
+  align-items: end;
+  flex-wrap: wrap;
+}
+@media (max-width: 700px) {
+  .shapes .opens {
+    min-height: 40px;
+  }
+}
 </style>

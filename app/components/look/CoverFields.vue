@@ -14,7 +14,13 @@ function point(i: number, by: 1 | -1): void {
   counts[i] = Math.max(0, Math.min(2000, counts[i]! + by))
   if (!counted.value) return
   const [desirable, weeds, coarse, bare] = counted.value.shares as [number, number, number, number]
-  Object.assign(zone.value, { desirableShare: desirable, weedShare: weeds, coarseShare: coarse, bareShare: bare, counted: [...counts] })
+  Object.assign(zone.value, {
+    desirableShare: desirable,
+    weedShare: weeds,
+    coarseShare: coarse,
+    bareShare: bare,
+    counted: [...counts],
+  })
 }
 /** Three shares settle the fourth. */
 function fill(): void {
@@ -33,33 +39,84 @@ function estimate(): void {
 <template>
   <div class="cover">
     <div v-if="!counting" class="field-row" @focusout="fill">
-      <TypedInput v-model="zone.desirableShare" label="Grass worth keeping, %" quantity="share" :path="`zones.${id}.desirableShare`" />
+      <TypedInput
+        v-model="zone.desirableShare"
+        label="Grass worth keeping, %"
+        quantity="share"
+        :path="`zones.${id}.desirableShare`"
+      />
       <TypedInput v-model="zone.weedShare" label="Weeds, %" quantity="share" :path="`zones.${id}.weedShare`" />
-      <TypedInput v-model="zone.coarseShare" label="Coarse weed grasses, %" quantity="share" :path="`zones.${id}.coarseShare`" help="survive all but killing" />
+      <TypedInput
+        v-model="zone.coarseShare"
+        label="Coarse weed grasses, %"
+        quantity="share"
+        :path="`zones.${id}.coarseShare`"
+        help="survive all but killing"
+      />
       <TypedInput v-model="zone.bareShare" label="Bare soil, %" quantity="share" :path="`zones.${id}.bareShare`" />
     </div>
     <div v-else class="points">
       <div v-for="(word, i) in WORDS" :key="word" class="point">
-        <button type="button" class="more" :aria-label="`One more point of ${word}`" @click="point(i, 1)"><b class="num">{{ counts[i] }}</b> {{ word }}</button>
+        <button type="button" class="more" :aria-label="`One more point of ${word}`" @click="point(i, 1)">
+          <b class="num">{{ counts[i] }}</b> {{ word }}
+        </button>
         <button type="button" class="less" :aria-label="`One point of ${word} less`" @click="point(i, -1)">−</button>
       </div>
-      <span class="small">{{ counted ? `${counted.points} points, grass good to ±${Math.round(counted.error * 100)} points of 100 nine times in ten` : 'Walk across, drop a pin every step, tap what it hits.' }}</span>
+      <span class="small">{{
+        counted
+          ? `${counted.points} points, grass good to ±${Math.round(counted.error * 100)} points of 100 nine times in ten`
+          : 'Walk across, drop a pin every step, tap what it hits.'
+      }}</span>
     </div>
     <CoverBar :zone="zone" wide />
     <div class="how">
-      <button type="button" class="opens" @click="estimate">{{ counting ? 'Estimate instead' : 'Count points instead' }}</button>
+      <button type="button" class="opens" @click="estimate">
+        {{ counting ? 'Estimate instead' : 'Count points instead' }}
+      </button>
       <PickOne v-model="zone.barePatchy" label="Bare and thin" :choices="YES_NO" />
     </div>
   </div>
 </template>
 
 <style scoped>
-.cover { display: grid; gap: 9px; }
-.points { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
-.points .small { grid-column: 1 / -1; }
-.point { display: flex; border: 1.5px solid var(--ink); background: var(--lime); }
-.more { flex: 1; min-height: 52px; cursor: pointer; text-align: left; padding: 4px 10px; }
-.more b { font-size: 20px; margin-right: 4px; }
-.less { width: 48px; border-left: 1px solid var(--rule-2); cursor: pointer; font-size: 18px; }
-.how { display: flex; gap: 6px 24px; align-items: end; flex-wrap: wrap; }
+.cover {
+  display: grid;
+  gap: 9px;
+}
+.points {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.points .small {
+  grid-column: 1 / -1;
+}
+.point {
+  display: flex;
+  border: 1.5px solid var(--ink);
+  background: var(--lime);
+}
+.more {
+  flex: 1;
+  min-height: 52px;
+  cursor: pointer;
+  text-align: left;
+  padding: 4px 10px;
+}
+.more b {
+  font-size: 20px;
+  margin-right: 4px;
+}
+.less {
+  width: 48px;
+  border-left: 1px solid var(--rule-2);
+  cursor: pointer;
+  font-size: 18px;
+}
+.how {
+  display: flex;
+  gap: 6px 24px;
+  align-items: end;
+  flex-wrap: wrap;
+}
 </style>

@@ -9,7 +9,8 @@ const { draft, errors, unread } = useSurveyHere()
 const { text, system } = useUnits()
 const zone = computed(() => draft.zones[props.id]!)
 const toMm = computed(() => (system.value === 'us' ? MM_PER_INCH : 1))
-const shownRows = (hollow: Zone['hollows'][number]) => hollow.rowsMm.map((row) => row.map((mm) => Math.round((mm / toMm.value) * 100) / 100).join(' ')).join(' / ')
+const shownRows = (hollow: Zone['hollows'][number]) =>
+  hollow.rowsMm.map((row) => row.map((mm) => Math.round((mm / toMm.value) * 100) / 100).join(' ')).join(' / ')
 const typed = reactive(zone.value.hollows.map(shownRows))
 function read(i: number): void {
   const rows = parseDepthRows(typed[i]!)
@@ -20,7 +21,16 @@ function read(i: number): void {
   } else unread.set(path, 'Numbers only')
 }
 function add(): void {
-  zone.value.hollows.push({ name: `Hollow ${zone.value.hollows.length + 1}`, spacingM: system.value === 'us' ? 0.3048 * 2 : 0.5, widthM: null, rowsMm: [[0, 0, 0], [0, 25, 0], [0, 0, 0]] })
+  zone.value.hollows.push({
+    name: `Hollow ${zone.value.hollows.length + 1}`,
+    spacingM: system.value === 'us' ? 0.3048 * 2 : 0.5,
+    widthM: null,
+    rowsMm: [
+      [0, 0, 0],
+      [0, 25, 0],
+      [0, 0, 0],
+    ],
+  })
   typed.push(shownRows(zone.value.hollows.at(-1)!))
 }
 function remove(i: number): void {
@@ -28,18 +38,44 @@ function remove(i: number): void {
   typed.splice(i, 1)
   unread.delete(`zones.${props.id}.hollows.${i}`)
 }
-const measured = computed(() => zone.value.hollows.map((hollow) => (hollowProblem(hollow) ? undefined : measureHollow(hollow))))
+const measured = computed(() =>
+  zone.value.hollows.map((hollow) => (hollowProblem(hollow) ? undefined : measureHollow(hollow))),
+)
 </script>
 
 <template>
   <div class="hollows">
-    <label class="none"><input v-model="zone.levelsSeen" type="checkbox" :disabled="zone.hollows.length > 0"> Looked along it with a straight edge{{ zone.hollows.length ? '' : ': no hollows' }}</label>
+    <label class="none"
+      ><input v-model="zone.levelsSeen" type="checkbox" :disabled="zone.hollows.length > 0" /> Looked along it with a
+      straight edge{{ zone.hollows.length ? '' : ': no hollows' }}</label
+    >
     <div v-for="(hollow, i) in zone.hollows" :key="i" class="one panel">
       <UFormField label="Name"><UInput v-model="hollow.name" maxlength="40" /></UFormField>
-      <TypedInput v-model="hollow.spacingM" label="Depths apart" quantity="distanceM" :path="`zones.${id}.hollows.${i}.spacingM`" />
-      <TypedInput v-model="hollow.widthM" label="Width, if one row" quantity="distanceM" :path="`zones.${id}.hollows.${i}.widthM`" />
-      <UFormField class="rows" :label="`Depths, ${system === 'us' ? 'in' : 'mm'}; a stroke / begins the next row`" :error="hollowProblem(hollow) ?? unread.get(`zones.${id}.hollows.${i}`) ?? errors[`zones.${id}.hollows.${i}.rowsMm`]"><UInput v-model="typed[i]" maxlength="600" @update:model-value="read(i)" /></UFormField>
-      <p v-if="measured[i]" class="rows small"><WorkedNumber :worked="measured[i].volume" /> to fill, deepest <b>{{ text({ quantity: 'depthMm', value: measured[i].deepestMm }) }}</b>: {{ liftsFor(measured[i].deepestMm) }} {{ liftsFor(measured[i].deepestMm) === 1 ? 'lift' : 'lifts' }} over living grass.</p>
+      <TypedInput
+        v-model="hollow.spacingM"
+        label="Depths apart"
+        quantity="distanceM"
+        :path="`zones.${id}.hollows.${i}.spacingM`"
+      />
+      <TypedInput
+        v-model="hollow.widthM"
+        label="Width, if one row"
+        quantity="distanceM"
+        :path="`zones.${id}.hollows.${i}.widthM`"
+      />
+      <UFormField
+        class="rows"
+        :label="`Depths, ${system === 'us' ? 'in' : 'mm'}; a stroke / begins the next row`"
+        :error="
+          hollowProblem(hollow) ?? unread.get(`zones.${id}.hollows.${i}`) ?? errors[`zones.${id}.hollows.${i}.rowsMm`]
+        "
+        ><UInput v-model="typed[i]" maxlength="600" @update:model-value="read(i)"
+      /></UFormField>
+      <p v-if="measured[i]" class="rows small">
+        <WorkedNumber :worked="measured[i].volume" /> to fill, deepest
+        <b>{{ text({ quantity: 'depthMm', value: measured[i].deepestMm }) }}</b>: {{ liftsFor(measured[i].deepestMm) }}
+        {{ liftsFor(measured[i].deepestMm) === 1 ? 'lift' : 'lifts' }} over living grass.
+      </p>
       <UButton variant="outline" size="sm" :aria-label="`Take ${hollow.name} out`" @click="remove(i)">Remove</UButton>
     </div>
     <UButton v-if="zone.hollows.length < 12" variant="outline" size="sm" class="add" @click="add">Add a hollow</UButton>
@@ -47,10 +83,33 @@ const measured = computed(() => zone.value.hollows.map((hollow) => (hollowProble
 </template>
 
 <style scoped>
-.hollows { display: grid; gap: 8px; }
-.one { padding: 8px 10px; display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px 12px; align-items: start; }
-.rows { grid-column: 1 / -1; }
-.none { display: flex; gap: 8px; align-items: center; min-height: 32px; }
-.none input { width: 18px; height: 18px; accent-color: var(--ink); }
-.add, .one button { justify-self: start; }
+.hollows {
+  display: grid;
+  gap: 8px;
+}
+.one {
+  padding: 8px 10px;
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px 12px;
+  align-items: start;
+}
+.rows {
+  grid-column: 1 / -1;
+}
+.none {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+.none input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
+.add,
+.one button {
+  justify-self: start;
+}
 </style>

@@ -8,17 +8,42 @@ const open = defineModel<string | null>({ required: true })
 defineProps<{ stations: Station[] }>()
 const { draft, missing } = useSurveyHere()
 const context = useContextStore()
-const TITLES: Record<LawnQuestionCode | 'place', string> = { history: 'Put on before', services: 'Buried lines', soil: 'Soil', water: 'Water', access: 'Access', wishes: 'Wishes', place: 'Where' }
+const TITLES: Record<LawnQuestionCode | 'place', string> = {
+  history: 'Put on before',
+  services: 'Buried lines',
+  soil: 'Soil',
+  water: 'Water',
+  access: 'Access',
+  wishes: 'Wishes',
+  place: 'Where',
+}
 const says = computed<Record<LawnQuestionCode | 'place', string>>(() => {
-  const last = draft.applications.map(({ appliedOn, waitDays }) => (appliedOn && Number.isInteger(waitDays) ? addDays(appliedOn, waitDays) : '')).sort().at(-1)
+  const last = draft.applications
+    .map(({ appliedOn, waitDays }) => (appliedOn && Number.isInteger(waitDays) ? addDays(appliedOn, waitDays) : ''))
+    .sort()
+    .at(-1)
   const { soilTest, water, access, wishes } = draft
   return {
-    history: draft.nothingPutOn ? 'nothing this year' : last ? (last > context.today ? `no seed before ${shortDay(last, context.today)}` : 'every wait has ended') : '',
+    history: draft.nothingPutOn
+      ? 'nothing this year'
+      : last
+        ? last > context.today
+          ? `no seed before ${shortDay(last, context.today)}`
+          : 'every wait has ended'
+        : '',
     services: access.services === 'not asked' ? '' : access.services,
     soil: `${draft.texture}${soilTest ? `, pH ${soilTest.ph ?? '–'}, P ${soilTest.pPpm ?? '–'}, K ${soilTest.kPpm ?? '–'} ppm` : ''}`,
-    water: [water.source && (water.source === 'none' ? 'no water' : water.source), water.timesADay !== null && `${water.timesADay} a day`, water.restriction === 'ban' && 'banned'].filter(Boolean).join(', '),
+    water: [
+      water.source && (water.source === 'none' ? 'no water' : water.source),
+      water.timesADay !== null && `${water.timesADay} a day`,
+      water.restriction === 'ban' && 'banned',
+    ]
+      .filter(Boolean)
+      .join(', '),
     access: [access.barrowM !== null && 'barrow way known', access.tipping].filter(Boolean).join(', '),
-    wishes: [wishes.goal, wishes.usableBy && `by ${shortDay(wishes.usableBy, context.today)}`].filter(Boolean).join(', '),
+    wishes: [wishes.goal, wishes.usableBy && `by ${shortDay(wishes.usableBy, context.today)}`]
+      .filter(Boolean)
+      .join(', '),
     place: `${draft.latDeg.toFixed(2)}, ${draft.lonDeg.toFixed(2)}`,
   }
 })
@@ -30,21 +55,55 @@ const lacks = (code: string) => missing.value.find((question) => question.code =
   <section class="sections">
     <div v-for="code in codes" :key="code" class="one" :class="{ open: open === code }">
       <button type="button" class="head" :aria-expanded="open === code" @click="open = open === code ? null : code">
-        <b>{{ TITLES[code] }}</b><span :class="{ lacks: lacks(code) }">{{ says[code] || lacks(code)?.left || '' }}</span>
+        <b>{{ TITLES[code] }}</b><span :class="{ lacks: lacks(code) }">{{
+          says[code] || lacks(code)?.left || ''
+        }}</span>
       </button>
-      <div v-if="open === code" class="body"><PlaceFields v-if="code === 'place'" :stations="stations" /><LawnFields v-else :only="code" /></div>
+      <div v-if="open === code" class="body">
+        <PlaceFields v-if="code === 'place'" :stations="stations" /><LawnFields v-else :only="code" />
+      </div>
     </div>
   </section>
 </template>
 
 <style scoped>
-.sections { border-top: 1.5px solid var(--ink); }
-.one { border-bottom: 1px solid var(--rule); }
-.head { display: grid; grid-template-columns: 104px 1fr; gap: 10px; width: 100%; text-align: left; padding: 6px; cursor: pointer; min-height: 32px; align-items: baseline; }
-.head:hover b { text-decoration: underline; }
-.lacks { color: var(--ink-2); }
-.open { outline: 2px solid var(--ink); background: var(--lime); }
-.open .head { background: var(--straw-tint); }
-.body { padding: 10px 12px 12px; border-top: 1px solid var(--ink); }
-@media (max-width: 700px) { .head { min-height: 48px; } }
+.sections {
+  border-top: 1.5px solid var(--ink);
+}
+.one {
+  border-bottom: 1px solid var(--rule);
+}
+.head {
+  display: grid;
+  grid-template-columns: 104px 1fr;
+  gap: 10px;
+  width: 100%;
+  text-align: left;
+  padding: 6px;
+  cursor: pointer;
+  min-height: 32px;
+  align-items: baseline;
+}
+.head:hover b {
+  text-decoration: underline;
+}
+.lacks {
+  color: var(--ink-2);
+}
+.open {
+  outline: 2px solid var(--ink);
+  background: var(--lime);
+}
+.open .head {
+  background: var(--straw-tint);
+}
+.body {
+  padding: 10px 12px 12px;
+  border-top: 1px solid var(--ink);
+}
+@media (max-width: 700px) {
+  .head {
+    min-height: 48px;
+  }
+}
 </style>

@@ -13,9 +13,19 @@ const keepPlace = ref(false)
 const open = ref<Photo>()
 /** A photo can be of a zone that is saved; of one that is still being drawn it is of the lawn. */
 const zoneOf = (id: string | null) => (id && id in lawn.zones ? id : null)
-const shown = computed(() => (props.about ? photos.value.filter(({ zoneId, note }) => zoneId === zoneOf(props.zoneId) && note === props.about) : photos.value))
+const shown = computed(() =>
+  props.about
+    ? photos.value.filter(({ zoneId, note }) => zoneId === zoneOf(props.zoneId) && note === props.about)
+    : photos.value,
+)
 const says = ({ zoneId, note, takenOn }: Photo) =>
-  [note, zoneId && Object.keys(draft.zones).length > 1 && draft.zones[zoneId]?.name, takenOn && shortDay(takenOn, context.today)].filter(Boolean).join(', ') || 'no words yet'
+  [
+    note,
+    zoneId && Object.keys(draft.zones).length > 1 && draft.zones[zoneId]?.name,
+    takenOn && shortDay(takenOn, context.today),
+  ]
+    .filter(Boolean)
+    .join(', ') || 'no words yet'
 
 async function read(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -24,7 +34,7 @@ async function read(event: Event): Promise<void> {
   await add(files, { zoneId: zoneOf(props.zoneId), note: props.about ?? '' }, keepPlace.value)
 }
 async function keep(words: PhotoWords): Promise<void> {
-  if (open.value && await describe(open.value.id, words)) open.value = undefined
+  if (open.value && (await describe(open.value.id, words))) open.value = undefined
 }
 async function drop(): Promise<void> {
   const id = open.value?.id
@@ -42,36 +52,131 @@ function lay(): void {
 <template>
   <section class="shelf" aria-label="Photos">
     <header>
-      <h2 v-if="!about">Photos <span class="small">{{ photos.length ? `${photos.length} kept` : 'none yet' }}</span></h2>
-      <label class="take" :class="{ reading: busy }"><UIcon name="i-lucide-camera" />{{ busy || (about ? 'Take a photo of it' : 'Add photos') }}<input type="file" accept="image/*" multiple :aria-label="about ? 'Take a photo of it' : 'Photos of the lawn'" :disabled="!!busy" @change="read"></label>
-      <label v-if="!about" class="small place"><input v-model="keepPlace" type="checkbox"> keep where each was taken</label>
+      <h2 v-if="!about">
+        Photos <span class="small">{{ photos.length ? `${photos.length} kept` : 'none yet' }}</span>
+      </h2>
+      <label class="take" :class="{ reading: busy }"
+        ><UIcon name="i-lucide-camera" />{{ busy || (about ? 'Take a photo of it' : 'Add photos')
+        }}<input
+          type="file"
+          accept="image/*"
+          multiple
+          :aria-label="about ? 'Take a photo of it' : 'Photos of the lawn'"
+          :disabled="!!busy"
+          @change="read"
+      /></label>
+      <label v-if="!about" class="small place"
+        ><input v-model="keepPlace" type="checkbox" /> keep where each was taken</label
+      >
     </header>
     <ul v-if="shown.length">
       <li v-for="photo in shown" :key="photo.id">
         <button type="button" :aria-label="`Open the photo: ${says(photo)}`" @click="open = photo">
-          <img :src="pictureOf(photo.id, 'small')" :alt="says(photo)" loading="lazy" :width="photo.widthPx" :height="photo.heightPx">
+          <img
+            :src="pictureOf(photo.id, 'small')"
+            :alt="says(photo)"
+            loading="lazy"
+            :width="photo.widthPx"
+            :height="photo.heightPx"
+          />
           <span class="small">{{ says(photo) }}</span>
         </button>
       </li>
     </ul>
-    <p v-if="waiting.length && !busy" class="problem" role="alert">{{ waiting.length === 1 ? 'A photo is' : `${waiting.length} photos are` }} read but not kept yet. {{ message }} <UButton size="sm" variant="outline" class="ml-2" @click="again">Try again</UButton></p>
+    <p v-if="waiting.length && !busy" class="problem" role="alert">
+      {{ waiting.length === 1 ? 'A photo is' : `${waiting.length} photos are` }} read but not kept yet. {{ message }}
+      <UButton size="sm" variant="outline" class="ml-2" @click="again">Try again</UButton>
+    </p>
     <p v-else-if="message" class="problem" role="alert">{{ message }}</p>
-    <PhotoOpen v-if="open" :photo="open" :src="pictureOf(open.id, 'whole')" :zones="lawn.zones" :problem="message" @close="open = undefined" @keep="keep" @remove="drop" @under="lay" />
+    <PhotoOpen
+      v-if="open"
+      :photo="open"
+      :src="pictureOf(open.id, 'whole')"
+      :zones="lawn.zones"
+      :problem="message"
+      @close="open = undefined"
+      @keep="keep"
+      @remove="drop"
+      @under="lay"
+    />
   </section>
 </template>
 
 <style scoped>
-header { display: flex; gap: 6px 16px; align-items: baseline; flex-wrap: wrap; }
-h2 { margin-right: auto; }
-.take { border: 1.5px solid var(--ink); background: var(--lime); padding: 5px 12px; min-height: 32px; display: inline-flex; gap: 8px; align-items: center; cursor: pointer; font-weight: 600; position: relative; }
-.take input { position: absolute; inset: 0; opacity: 0; cursor: pointer; }
-.take:focus-within { outline: 2.5px solid var(--frost); outline-offset: 2px; }
-.reading { background: var(--straw-tint); }
-.place { display: flex; gap: 6px; align-items: center; }
-ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(128px, 1fr)); gap: 10px; padding-top: 8px; }
-li button { display: grid; gap: 3px; text-align: left; width: 100%; cursor: pointer; }
-img { width: 100%; height: 92px; object-fit: cover; border: 1px solid var(--rule-2); background: var(--chalk); }
-li button:hover img { border-color: var(--ink); }
-.problem { margin-top: 8px; }
-@media (max-width: 700px) { .take { min-height: 52px; } .place { min-height: 44px; } ul { grid-template-columns: repeat(3, 1fr); } }
+header {
+  display: flex;
+  gap: 6px 16px;
+  align-items: baseline;
+  flex-wrap: wrap;
+}
+h2 {
+  margin-right: auto;
+}
+.take {
+  border: 1.5px solid var(--ink);
+  background: var(--lime);
+  padding: 5px 12px;
+  min-height: 32px;
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+  cursor: pointer;
+  font-weight: 600;
+  position: relative;
+}
+.take input {
+  position: absolute;
+  inset: 0;
+  opacity: 0;
+  cursor: pointer;
+}
+.take:focus-within {
+  outline: 2.5px solid var(--frost);
+  outline-offset: 2px;
+}
+.reading {
+  background: var(--straw-tint);
+}
+.place {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(128px, 1fr));
+  gap: 10px;
+  padding-top: 8px;
+}
+li button {
+  display: grid;
+  gap: 3px;
+  text-align: left;
+  width: 100%;
+  cursor: pointer;
+}
+img {
+  width: 100%;
+  height: 92px;
+  object-fit: cover;
+  border: 1px solid var(--rule-2);
+  background: var(--chalk);
+}
+li button:hover img {
+  border-color: var(--ink);
+}
+.problem {
+  margin-top: 8px;
+}
+@media (max-width: 700px) {
+  .take {
+    min-height: 52px;
+  }
+  .place {
+    min-height: 44px;
+  }
+  ul {
+    grid-template-columns: repeat(3, 1fr);
+  }
+}
 </style>

@@ -12,16 +12,26 @@ type Row = Look['applications'][number]
 
 function add(): void {
   if (!chosen.value) return
-  draft.applications.push({ ingredient: chosen.value, product: '', rate: '', appliedOn: '' as Day, waitDays: usualWaitDays(chosen.value) ?? 0 })
+  draft.applications.push({
+    ingredient: chosen.value,
+    product: '',
+    rate: '',
+    appliedOn: '' as Day,
+    waitDays: usualWaitDays(chosen.value) ?? 0,
+  })
   draft.nothingPutOn = false
   chosen.value = ''
 }
-const wait = (row: Row, typed: string | number) => { row.waitDays = /^\d{1,4}$/.test(String(typed).trim()) ? Number(typed) : Number.NaN }
+const wait = (row: Row, typed: string | number) => {
+  row.waitDays = /^\d{1,4}$/.test(String(typed).trim()) ? Number(typed) : Number.NaN
+}
 function until(row: Row): string {
   if (!isDay(row.appliedOn) || !Number.isInteger(row.waitDays)) return ''
   const end = addDays(row.appliedOn, row.waitDays)
   const left = daysBetween(context.today, end)
-  return left > 0 ? `No seed before ${shortDay(end, context.today)}, ${left} days` : `ended ${shortDay(end, context.today)}`
+  return left > 0
+    ? `No seed before ${shortDay(end, context.today)}, ${left} days`
+    : `ended ${shortDay(end, context.today)}`
 }
 </script>
 
@@ -29,30 +39,90 @@ function until(row: Row): string {
   <div class="history">
     <div v-for="(row, i) in draft.applications" :key="i" class="line">
       <b class="whole">{{ row.ingredient }}</b>
-      <UFormField label="put on" :name="`on${i}`" :error="errors[`applications.${i}.appliedOn`]"><UInput v-model="row.appliedOn" type="date" :max="context.today" :aria-label="`${row.ingredient} was put on`" /></UFormField>
-      <UFormField label="wait by label, days" :name="`wait${i}`" :error="errors[`applications.${i}.waitDays`]"><UInput :model-value="Number.isNaN(row.waitDays) ? '' : String(row.waitDays)" inputmode="numeric" @update:model-value="(v) => wait(row, v)" /></UFormField>
-      <UFormField label="product" :name="`product${i}`" :error="errors[`applications.${i}.product`]"><UInput v-model="row.product" maxlength="80" /></UFormField>
-      <UFormField label="rate" :name="`rate${i}`" :error="errors[`applications.${i}.rate`]"><UInput v-model="row.rate" maxlength="40" placeholder="0.5 oz/1,000 ft²" /></UFormField>
-      <span class="until"><GateGlyph v-if="until(row)" :state="until(row).startsWith('No') ? 'hold' : 'met'" /> {{ until(row) }}</span>
-      <UButton variant="outline" size="sm" :aria-label="`Take ${row.ingredient} off the list`" @click="draft.applications.splice(i, 1)">Remove</UButton>
+      <UFormField label="put on" :name="`on${i}`" :error="errors[`applications.${i}.appliedOn`]"
+        ><UInput v-model="row.appliedOn" type="date" :max="context.today" :aria-label="`${row.ingredient} was put on`"
+      /></UFormField>
+      <UFormField label="wait by label, days" :name="`wait${i}`" :error="errors[`applications.${i}.waitDays`]"
+        ><UInput
+          :model-value="Number.isNaN(row.waitDays) ? '' : String(row.waitDays)"
+          inputmode="numeric"
+          @update:model-value="(v) => wait(row, v)"
+      /></UFormField>
+      <UFormField label="product" :name="`product${i}`" :error="errors[`applications.${i}.product`]"
+        ><UInput v-model="row.product" maxlength="80"
+      /></UFormField>
+      <UFormField label="rate" :name="`rate${i}`" :error="errors[`applications.${i}.rate`]"
+        ><UInput v-model="row.rate" maxlength="40" placeholder="0.5 oz/1,000 ft²"
+      /></UFormField>
+      <span class="until"
+        ><GateGlyph v-if="until(row)" :state="until(row).startsWith('No') ? 'hold' : 'met'" /> {{ until(row) }}</span
+      >
+      <UButton
+        variant="outline"
+        size="sm"
+        :aria-label="`Take ${row.ingredient} off the list`"
+        @click="draft.applications.splice(i, 1)"
+        >Remove</UButton
+      >
     </div>
     <div class="add">
-      <USelect v-model="chosen" :items="items" placeholder="active ingredient" aria-label="Active ingredient put on before" />
+      <USelect
+        v-model="chosen"
+        :items="items"
+        placeholder="active ingredient"
+        aria-label="Active ingredient put on before"
+      />
       <UButton variant="outline" :disabled="!chosen" @click="add">Write it down</UButton>
     </div>
-    <label v-if="!draft.applications.length" class="none"><input v-model="draft.nothingPutOn" type="checkbox"> Asked: nothing was put on this year</label>
-    <p class="caution">The wait is filled in at the long end of what is usual, from memory: check the label in hand, it is the law.</p>
+    <label v-if="!draft.applications.length" class="none"
+      ><input v-model="draft.nothingPutOn" type="checkbox" /> Asked: nothing was put on this year</label
+    >
+    <p class="caution">
+      The wait is filled in at the long end of what is usual, from memory: check the label in hand, it is the law.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.history { display: grid; gap: 8px; }
-.line { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 6px 12px; align-items: end; padding-bottom: 8px; border-bottom: 1px solid var(--rule); }
-.whole { grid-column: 1 / -1; }
-.until { display: flex; gap: 7px; align-items: center; }
-.line > button { justify-self: end; }
-.add { display: flex; gap: 10px; }
-.add > :first-child { flex: 1; }
-.none { display: flex; gap: 8px; align-items: center; min-height: 32px; }
-.none input { width: 18px; height: 18px; accent-color: var(--ink); }
+.history {
+  display: grid;
+  gap: 8px;
+}
+.line {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 6px 12px;
+  align-items: end;
+  padding-bottom: 8px;
+  border-bottom: 1px solid var(--rule);
+}
+.whole {
+  grid-column: 1 / -1;
+}
+.until {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+.line > button {
+  justify-self: end;
+}
+.add {
+  display: flex;
+  gap: 10px;
+}
+.add > :first-child {
+  flex: 1;
+}
+.none {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  min-height: 32px;
+}
+.none input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
 </style>

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
-import { LAWN_QUESTIONS, ZONE_QUESTIONS, type LawnQuestionCode, type QuestionCode, type ZoneQuestionCode } from '#core/site/questions'
+import {
+  LAWN_QUESTIONS,
+  ZONE_QUESTIONS,
+  type LawnQuestionCode,
+  type QuestionCode,
+  type ZoneQuestionCode,
+} from '#core/site/questions'
 import { PLANNING } from '#core/job/planningFigures'
 import { thatchMm } from '#core/site/zone'
 import { fieldName, fieldText } from '~/utils/fieldWords'
@@ -13,17 +19,48 @@ const { draft, missing, message, busy, clash, dirty, save, settled, addZone } = 
 const context = useContextStore()
 const { text } = useUnits()
 
-interface Asked { key: string; code: QuestionCode; zoneId: string | null; asks: string; left: string; answered: boolean }
+interface Asked {
+  key: string
+  code: QuestionCode
+  zoneId: string | null
+  asks: string
+  left: string
+  answered: boolean
+}
 const zones = computed(() => Object.entries(draft.zones).sort(([, a], [, b]) => a.order - b.order))
 const questions = computed<Asked[]>(() => {
-  const open = (code: string, zoneId: string | null) => missing.value.some((question) => question.code === code && question.zoneId === zoneId)
+  const open = (code: string, zoneId: string | null) =>
+    missing.value.some((question) => question.code === code && question.zoneId === zoneId)
   return [
-    ...zones.value.flatMap(([id]) => ZONE_QUESTIONS.map(({ code, asks, left }) => ({ key: `${id}.${code}`, code, zoneId: id, asks, left, answered: !open(code, id) }))),
-    ...LAWN_QUESTIONS.map(({ code, asks, left }) => ({ key: `lawn.${code}`, code, zoneId: null, asks, left, answered: !open(code, null) })),
+    ...zones.value.flatMap(([id]) =>
+      ZONE_QUESTIONS.map(({ code, asks, left }) => ({
+        key: `${id}.${code}`,
+        code,
+        zoneId: id,
+        asks,
+        left,
+        answered: !open(code, id),
+      })),
+    ),
+    ...LAWN_QUESTIONS.map(({ code, asks, left }) => ({
+      key: `lawn.${code}`,
+      code,
+      zoneId: null,
+      asks,
+      left,
+      answered: !open(code, null),
+    })),
   ]
 })
 const begin = questions.value.findIndex(({ key }) => key === props.start)
-const at = ref(begin >= 0 ? begin : Math.max(0, questions.value.findIndex(({ answered }) => !answered)))
+const at = ref(
+  begin >= 0
+    ? begin
+    : Math.max(
+        0,
+        questions.value.findIndex(({ answered }) => !answered),
+      ),
+)
 const now = computed(() => questions.value[Math.min(at.value, questions.value.length - 1)]!)
 const zoneNow = computed(() => (now.value.zoneId ? draft.zones[now.value.zoneId] : undefined))
 const done = computed(() => questions.value.filter(({ answered }) => answered).length)
@@ -33,11 +70,26 @@ const consequence = computed(() => {
   const limits = context.firmRecord.planning
   if (!zone) return ''
   const thatch = thatchMm(zone)
-  if (now.value.code === 'thatch' && thatch !== null) return thatch > limits.thatchDeep ? `Mean ${text({ quantity: 'depthMm', value: thatch })}: more than one season takes out.` : thatch > limits.thatch ? `Mean ${text({ quantity: 'depthMm', value: thatch })}, over ${text({ quantity: 'depthMm', value: PLANNING.thatch.value })}: dethatch in two directions.` : `Mean ${text({ quantity: 'depthMm', value: thatch })} is normal.`
-  if (now.value.code === 'cover' && zone.desirableShare !== null) return zone.desirableShare >= limits.overseedFrom ? `${Math.round(zone.desirableShare * 100)}% worth keeping: enough to overseed.` : zone.desirableShare >= limits.hardFrom ? 'Under half worth keeping: a hard renovation.' : 'Little worth keeping: kill, or renovate hard.'
-  if (now.value.code === 'sun' && zone.sunHours !== null && zone.sunHours < limits.sunLeast) return 'Under 3 hours no turf lasts: open the shade first.'
-  if (now.value.code === 'hardness' && zone.driverMm.length) return zone.driverMm.reduce((sum, mm) => sum + mm, 0) / zone.driverMm.length < limits.driver ? 'Hard: it is cored.' : 'Soft enough.'
-  if (now.value.code === 'slope' && zone.slopeShare !== null && zone.slopeShare > limits.slopeSlit) return 'Steep: slit-seed, netting or fleece.'
+  if (now.value.code === 'thatch' && thatch !== null)
+    return thatch > limits.thatchDeep
+      ? `Mean ${text({ quantity: 'depthMm', value: thatch })}: more than one season takes out.`
+      : thatch > limits.thatch
+        ? `Mean ${text({ quantity: 'depthMm', value: thatch })}, over ${text({ quantity: 'depthMm', value: PLANNING.thatch.value })}: dethatch in two directions.`
+        : `Mean ${text({ quantity: 'depthMm', value: thatch })} is normal.`
+  if (now.value.code === 'cover' && zone.desirableShare !== null)
+    return zone.desirableShare >= limits.overseedFrom
+      ? `${Math.round(zone.desirableShare * 100)}% worth keeping: enough to overseed.`
+      : zone.desirableShare >= limits.hardFrom
+        ? 'Under half worth keeping: a hard renovation.'
+        : 'Little worth keeping: kill, or renovate hard.'
+  if (now.value.code === 'sun' && zone.sunHours !== null && zone.sunHours < limits.sunLeast)
+    return 'Under 3 hours no turf lasts: open the shade first.'
+  if (now.value.code === 'hardness' && zone.driverMm.length)
+    return zone.driverMm.reduce((sum, mm) => sum + mm, 0) / zone.driverMm.length < limits.driver
+      ? 'Hard: it is cored.'
+      : 'Soft enough.'
+  if (now.value.code === 'slope' && zone.slopeShare !== null && zone.slopeShare > limits.slopeSlit)
+    return 'Steep: slit-seed, netting or fleece.'
   return ''
 })
 /** What a photo taken at a question shows. */
@@ -54,7 +106,7 @@ async function keep(): Promise<void> {
   const finished = last.value
   if (!dirty.value) return finished ? emit('all') : walk(1)
   emit('at', goal)
-  if (await save() && finished) emit('all')
+  if ((await save()) && finished) emit('all')
 }
 async function another(): Promise<void> {
   const id = addZone()
@@ -64,22 +116,40 @@ async function another(): Promise<void> {
 
 <template>
   <section class="walk" aria-label="Survey, one question at a time">
-    <EditClash v-if="clash" :clash="clash" :label="(path) => fieldName(path, draft)" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="(theirs) => settled(theirs)" />
+    <EditClash
+      v-if="clash"
+      :clash="clash"
+      :label="(path) => fieldName(path, draft)"
+      :show="(path, value) => fieldText(path, value, context.units)"
+      :busy="busy"
+      @settle="(theirs) => settled(theirs)"
+    />
     <div class="count">
-      <span class="blades" aria-hidden="true"><i v-for="(question, i) in questions" :key="question.key" :class="{ done: question.answered, here: i === at }" /></span>
+      <span class="blades" aria-hidden="true"
+        ><i v-for="(question, i) in questions" :key="question.key" :class="{ done: question.answered, here: i === at }"
+      /></span>
       <span>Question {{ at + 1 }} of {{ questions.length }}, {{ done }} answered</span>
     </div>
     <h2>{{ now.asks }}</h2>
     <p v-if="zoneNow && zones.length > 1" class="which">{{ zoneNow.name }}</p>
     <ZoneFields v-if="now.zoneId" :id="now.zoneId" :key="now.key" :only="now.code as ZoneQuestionCode" />
     <LawnFields v-else :key="now.key" :only="now.code as LawnQuestionCode" />
-    <p v-if="consequence" class="so"><b>{{ consequence }}</b></p>
+    <p v-if="consequence" class="so">
+      <b>{{ consequence }}</b>
+    </p>
     <p v-else-if="!now.answered" class="so">Left open: {{ now.left }}</p>
     <PhotoShelf :key="`photo-${now.key}`" :zone-id="now.zoneId" :about="PHOTO_WORDS[now.code]" />
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="bar">
-      <UButton color="primary" class="grow" :loading="busy" @click="keep"><span class="verb"><b>{{ dirty ? 'Keep it' : last ? 'To the whole survey' : 'Go on' }}</b><i v-if="next">then: {{ next.asks.toLowerCase() }}</i></span></UButton>
-      <UButton v-if="!last" variant="outline" @click="walk(1)"><span class="verb"><b>Skip</b><i>ask again</i></span></UButton>
+      <UButton color="primary" class="grow" :loading="busy" @click="keep"
+        ><span class="verb"
+          ><b>{{ dirty ? 'Keep it' : last ? 'To the whole survey' : 'Go on' }}</b
+          ><i v-if="next">then: {{ next.asks.toLowerCase() }}</i></span
+        ></UButton
+      >
+      <UButton v-if="!last" variant="outline" @click="walk(1)"
+        ><span class="verb"><b>Skip</b><i>ask again</i></span></UButton
+      >
     </div>
     <div class="more">
       <UButton variant="outline" :disabled="at === 0" @click="walk(-1)">Back</UButton>
@@ -90,21 +160,105 @@ async function another(): Promise<void> {
 </template>
 
 <style scoped>
-.walk { display: grid; gap: 12px; padding-bottom: 96px; }
-.count { display: flex; gap: 14px; align-items: end; justify-content: space-between; font-weight: 600; color: var(--ink-2); }
-.blades { display: flex; gap: 2px; align-items: end; border-bottom: 2px solid var(--ink); height: 26px; overflow: hidden; flex: 1; max-width: 170px; }
-.blades i { flex: 1; max-width: 7px; height: 9px; background: var(--rule-2); }
-.blades .done { height: 20px; background: var(--moss); }
-.blades .here { height: 25px; background: var(--straw); border: 2px solid var(--ink); min-width: 7px; }
-h2 { font-size: 24px; }
-.which { color: var(--ink-2); font-weight: 600; }
-.so { border: 1px solid var(--rule-2); border-left: 6px solid var(--clay); background: var(--lime); padding: 10px 14px; }
-.bar { position: fixed; left: 0; right: 0; bottom: 64px; display: flex; gap: 8px; padding: 8px 16px; background: var(--chalk); border-top: 1.5px solid var(--ink); z-index: 6; }
-.bar .grow { flex: 1; }
-.bar button { min-height: 60px; justify-content: center; }
-.verb { display: grid; text-align: center; }
-.verb i { font-style: normal; font-weight: 400; font-size: 13px; }
-.more { display: flex; gap: 8px; flex-wrap: wrap; }
-.more button { min-height: 48px; }
-@media (min-width: 701px) { .bar { position: static; max-width: 560px; padding: 8px 0; background: none; border: 0; } .walk { max-width: 620px; padding: 0; } }
+.walk {
+  display: grid;
+  gap: 12px;
+  padding-bottom: 96px;
+}
+.count {
+  display: flex;
+  gap: 14px;
+  align-items: end;
+  justify-content: space-between;
+  font-weight: 600;
+  color: var(--ink-2);
+}
+.blades {
+  display: flex;
+  gap: 2px;
+  align-items: end;
+  border-bottom: 2px solid var(--ink);
+  height: 26px;
+  overflow: hidden;
+  flex: 1;
+  max-width: 170px;
+}
+.blades i {
+  flex: 1;
+  max-width: 7px;
+  height: 9px;
+  background: var(--rule-2);
+}
+.blades .done {
+  height: 20px;
+  background: var(--moss);
+}
+.blades .here {
+  height: 25px;
+  background: var(--straw);
+  border: 2px solid var(--ink);
+  min-width: 7px;
+}
+h2 {
+  font-size: 24px;
+}
+.which {
+  color: var(--ink-2);
+  font-weight: 600;
+}
+.so {
+  border: 1px solid var(--rule-2);
+  border-left: 6px solid var(--clay);
+  background: var(--lime);
+  padding: 10px 14px;
+}
+.bar {
+  position: fixed;
+  left: 0;
+  right: 0;
+  bottom: 64px;
+  display: flex;
+  gap: 8px;
+  padding: 8px 16px;
+  background: var(--chalk);
+  border-top: 1.5px solid var(--ink);
+  z-index: 6;
+}
+.bar .grow {
+  flex: 1;
+}
+.bar button {
+  min-height: 60px;
+  justify-content: center;
+}
+.verb {
+  display: grid;
+  text-align: center;
+}
+.verb i {
+  font-style: normal;
+  font-weight: 400;
+  font-size: 13px;
+}
+.more {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.more button {
+  min-height: 48px;
+}
+@media (min-width: 701px) {
+  .bar {
+    position: static;
+    max-width: 560px;
+    padding: 8px 0;
+    background: none;
+    border: 0;
+  }
+  .walk {
+    max-width: 620px;
+    padding: 0;
+  }
+}
 </style>

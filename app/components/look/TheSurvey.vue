@@ -16,7 +16,9 @@ const store = useLawnsStore()
 const context = useContextStore()
 const survey = useSurvey(props.lawn)
 const { dirty, message, busy, clash, missing, save, settled, forget } = survey
-const zone = ref<string | null>(Object.keys(props.lawn.zones).length === 1 && missing.value.length ? Object.keys(props.lawn.zones)[0]! : null)
+const zone = ref<string | null>(
+  Object.keys(props.lawn.zones).length === 1 && missing.value.length ? Object.keys(props.lawn.zones)[0]! : null,
+)
 const section = ref<string | null>(null)
 const confirming = ref(false)
 const needed = computed(() => missing.value.filter((question) => question.needed))
@@ -33,13 +35,21 @@ watch(survey.errors, (errors) => {
   if (!path) return
   const [first, id] = path.split('.')
   if (first === 'zones' && id) zone.value = id
-  else section.value = first === 'applications' ? 'history' : first === 'soilTest' ? 'soil' : ['water', 'wishes', 'access'].includes(first!) ? first! : 'place'
+  else
+    section.value =
+      first === 'applications'
+        ? 'history'
+        : first === 'soilTest'
+          ? 'soil'
+          : ['water', 'wishes', 'access'].includes(first!)
+            ? first!
+            : 'place'
 })
 async function goOn(): Promise<void> {
-  if (await save() && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
+  if ((await save()) && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
 }
 async function settle(takeTheirs: Set<string>): Promise<void> {
-  if (await settled(takeTheirs) && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
+  if ((await settled(takeTheirs)) && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
 }
 async function remove(): Promise<void> {
   const gone = await saving(() => store.remove(props.lawn.id))
@@ -47,7 +57,10 @@ async function remove(): Promise<void> {
   else message.value = gone.problem.message
 }
 function layPhoto(photo: Photo): void {
-  survey.draft.underlay = layUnder(photo, extentOf(Object.values(survey.draft.features).flatMap(({ points }) => points)))
+  survey.draft.underlay = layUnder(
+    photo,
+    extentOf(Object.values(survey.draft.features).flatMap(({ points }) => points)),
+  )
   document.querySelector('.plan')?.scrollIntoView({ block: 'start' })
 }
 const label = (path: string) => fieldName(path, lookFields(props.lawn))
@@ -55,7 +68,15 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
 
 <template>
   <form class="survey" novalidate @submit.prevent="goOn">
-    <EditClash v-if="clash" class="whole" :clash="clash" :label="label" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settle" />
+    <EditClash
+      v-if="clash"
+      class="whole"
+      :clash="clash"
+      :label="label"
+      :show="(path, value) => fieldText(path, value, context.units)"
+      :busy="busy"
+      @settle="settle"
+    />
     <div class="left"><LazySitePlan v-model:zone="zone" /><PhotoShelf :zone-id="zone" @under="layPhoto" /></div>
     <div class="right">
       <ZoneLedger v-model="zone" />
@@ -63,10 +84,18 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
       <StillMissing @answer="answer" />
     </div>
     <div class="foot whole">
-      <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">Save the survey</UButton>
+      <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle"
+        >Save the survey</UButton
+      >
       <UButton v-if="dirty" variant="outline" @click="forget">Undo what is not saved</UButton>
       <UButton variant="outline" @click="emit('walk')">One question at a time</UButton>
-      <span class="small">{{ dirty ? 'Not saved yet; it stays here while you look elsewhere.' : needed.length ? 'Save what you have; the rest can wait.' : 'Everything the plan needs is here.' }}</span>
+      <span class="small">{{
+        dirty
+          ? 'Not saved yet; it stays here while you look elsewhere.'
+          : needed.length
+            ? 'Save what you have; the rest can wait.'
+            : 'Everything the plan needs is here.'
+      }}</span>
       <span class="delete">
         <template v-if="confirming">
           <span>Delete {{ lawn.client }} with its plan and records?</span>
@@ -81,12 +110,62 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
 </template>
 
 <style scoped>
-.survey { display: grid; grid-template-columns: minmax(0, 1.35fr) minmax(440px, 1fr); gap: 12px 18px; align-items: start; }
-.whole { grid-column: 1 / -1; }
-.right { display: grid; gap: 14px; }
-.left { display: grid; gap: 16px; }
-.foot { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; position: sticky; bottom: 0; background: var(--paper); border-top: 1.5px solid var(--ink); padding: 8px 0; z-index: 5; }
-.delete { margin-left: auto; display: flex; gap: 10px; align-items: center; }
-@media (max-width: 1000px) { .survey { grid-template-columns: minmax(0, 1fr); } .left { order: 2; } .foot, .survey > .problem { order: 3; } }
-@media (max-width: 700px) { .foot { flex-direction: column; align-items: stretch; position: static; } .delete { margin: 0; flex-wrap: wrap; } }
+.survey {
+  display: grid;
+  grid-template-columns: minmax(0, 1.35fr) minmax(440px, 1fr);
+  gap: 12px 18px;
+  align-items: start;
+}
+.whole {
+  grid-column: 1 / -1;
+}
+.right {
+  display: grid;
+  gap: 14px;
+}
+.left {
+  display: grid;
+  gap: 16px;
+}
+.foot {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+  position: sticky;
+  bottom: 0;
+  background: var(--paper);
+  border-top: 1.5px solid var(--ink);
+  padding: 8px 0;
+  z-index: 5;
+}
+.delete {
+  margin-left: auto;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+@media (max-width: 1000px) {
+  .survey {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .left {
+    order: 2;
+  }
+  .foot,
+  .survey > .problem {
+    order: 3;
+  }
+}
+@media (max-width: 700px) {
+  .foot {
+    flex-direction: column;
+    align-items: stretch;
+    position: static;
+  }
+  .delete {
+    margin: 0;
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -6,7 +6,8 @@ import { parseList } from '#core/measure/parse'
 const values = defineModel<number[]>({ required: true })
 const props = defineProps<{ label: string; quantity: Quantity; path: string; help?: string; placeholder?: string }>()
 const { text, system } = useUnits()
-const shown = (numbers: readonly number[]) => numbers.map((value) => text({ quantity: props.quantity, value, digits: 3 })).join(', ')
+const shown = (numbers: readonly number[]) =>
+  numbers.map((value) => text({ quantity: props.quantity, value, digits: 3 })).join(', ')
 const { typed, error, type } = useTyped<number[]>(props.path, values, shown, (said) => {
   const read = parseList(props.quantity, said, system.value)
   return read.ok ? { ok: true, value: read.values } : read

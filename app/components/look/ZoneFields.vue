@@ -16,39 +16,106 @@ const drawnSun = computed(() => {
   return measure?.sunByMonthH ? sunHoursOn({ ...zone.value, sunHours: null }, measure, context.today) : null
 })
 const thatch = computed(() => thatchMm(zone.value))
-const SUN_GUESS = [{ value: '8', name: 'full, over 6 h' }, { value: '4.5', name: 'part, 3 to 6 h' }, { value: '2', name: 'dense, under 3 h' }] as const
-const guess = computed({ get: () => SUN_GUESS.find(({ value }) => Number(value) === zone.value.sunHours)?.value ?? null, set: (value) => { zone.value.sunHours = value === null ? null : Number(value) } })
+const SUN_GUESS = [
+  { value: '8', name: 'full, over 6 h' },
+  { value: '4.5', name: 'part, 3 to 6 h' },
+  { value: '2', name: 'dense, under 3 h' },
+] as const
+const guess = computed({
+  get: () => SUN_GUESS.find(({ value }) => Number(value) === zone.value.sunHours)?.value ?? null,
+  set: (value) => {
+    zone.value.sunHours = value === null ? null : Number(value)
+  },
+})
 </script>
 
 <template>
   <div class="zone-fields">
-    <UFormField v-if="!only" label="Name of the zone" :name="path('name')" :error="errors[path('name')]"><UInput v-model="zone.name" maxlength="40" /></UFormField>
+    <UFormField v-if="!only" label="Name of the zone" :name="path('name')" :error="errors[path('name')]"
+      ><UInput v-model="zone.name" maxlength="40"
+    /></UFormField>
     <AreaField v-if="asks('area')" :id="id" />
     <div v-if="asks('grows', 'grass')" class="field-row">
-      <UFormField v-if="asks('grows')" label="Grows there now" :name="path('sward')"><USelect v-model="zone.sward!" :items="SWARD_ITEMS" placeholder="choose" aria-label="Grows there now" /></UFormField>
-      <UFormField v-if="asks('grass')" label="Grass wanted" :name="path('grass')" :error="errors[path('grass')]"><USelect v-model="zone.grass!" :items="GRASS_ITEMS" placeholder="choose" aria-label="Grass wanted" /></UFormField>
+      <UFormField v-if="asks('grows')" label="Grows there now" :name="path('sward')"
+        ><USelect v-model="zone.sward!" :items="SWARD_ITEMS" placeholder="choose" aria-label="Grows there now"
+      /></UFormField>
+      <UFormField v-if="asks('grass')" label="Grass wanted" :name="path('grass')" :error="errors[path('grass')]"
+        ><USelect v-model="zone.grass!" :items="GRASS_ITEMS" placeholder="choose" aria-label="Grass wanted"
+      /></UFormField>
     </div>
     <CoverFields v-if="asks('cover')" :id="id" />
     <div v-if="asks('thatch', 'hardness', 'height')" class="field-row">
       <div v-if="asks('thatch')" class="both">
         <ThatchPlugs v-if="only" v-model="zone.plugsMm" />
-        <TypedList v-else v-model="zone.plugsMm" label="Thatch" quantity="depthMm" :path="path('plugsMm')" placeholder="5/8, 3/4, 1/2 in" :help="thatch === null ? 'brown layer of each plug' : `mean ${text({ quantity: 'depthMm', value: thatch })} of ${zone.plugsMm.length}`" />
+        <TypedList
+          v-else
+          v-model="zone.plugsMm"
+          label="Thatch"
+          quantity="depthMm"
+          :path="path('plugsMm')"
+          placeholder="5/8, 3/4, 1/2 in"
+          :help="
+            thatch === null
+              ? 'brown layer of each plug'
+              : `mean ${text({ quantity: 'depthMm', value: thatch })} of ${zone.plugsMm.length}`
+          "
+        />
       </div>
       <template v-if="asks('hardness')">
-        <TypedList v-model="zone.driverMm" label="Screwdriver goes in" quantity="depthMm" :path="path('driverMm')" placeholder="2 1/2, 3 in" help="when moist; hard under 3 in (75 mm)" />
-        <TypedList v-model="zone.penetrometerKPa" label="Or a penetrometer" quantity="kPa" :path="path('penetrometerKPa')" placeholder="250 psi" help="roots stop near 300 psi (2,000 kPa)" />
+        <TypedList
+          v-model="zone.driverMm"
+          label="Screwdriver goes in"
+          quantity="depthMm"
+          :path="path('driverMm')"
+          placeholder="2 1/2, 3 in"
+          help="when moist; hard under 3 in (75 mm)"
+        />
+        <TypedList
+          v-model="zone.penetrometerKPa"
+          label="Or a penetrometer"
+          quantity="kPa"
+          :path="path('penetrometerKPa')"
+          placeholder="250 psi"
+          help="roots stop near 300 psi (2,000 kPa)"
+        />
       </template>
       <template v-if="asks('height')">
-        <TypedInput v-model="zone.mowingHeightMm" label="Mown at now" quantity="depthMm" :path="path('mowingHeightMm')" placeholder="3 in" />
-        <TypedInput v-model="zone.keptMm" label="To be kept at" quantity="depthMm" :path="path('keptMm')" placeholder="as now" />
+        <TypedInput
+          v-model="zone.mowingHeightMm"
+          label="Mown at now"
+          quantity="depthMm"
+          :path="path('mowingHeightMm')"
+          placeholder="3 in"
+        />
+        <TypedInput
+          v-model="zone.keptMm"
+          label="To be kept at"
+          quantity="depthMm"
+          :path="path('keptMm')"
+          placeholder="as now"
+        />
       </template>
     </div>
     <div v-if="asks('sun', 'slope')" class="field-row">
       <div v-if="asks('sun')" class="both sun">
-        <TypedInput v-model="zone.sunHours" label="Hours of sun" quantity="hours" :path="path('sunHours')" :placeholder="drawnSun === null ? '8' : `${drawnSun.toFixed(1)} by the plan`" :help="drawnSun === null ? 'direct sun on a clear day; the plan can tell' : 'typed hours override the plan'" />
+        <TypedInput
+          v-model="zone.sunHours"
+          label="Hours of sun"
+          quantity="hours"
+          :path="path('sunHours')"
+          :placeholder="drawnSun === null ? '8' : `${drawnSun.toFixed(1)} by the plan`"
+          :help="drawnSun === null ? 'direct sun on a clear day; the plan can tell' : 'typed hours override the plan'"
+        />
         <PickOne v-model="guess" label="Or by eye" :choices="SUN_GUESS" />
       </div>
-      <TypedInput v-if="asks('slope')" v-model="zone.slopeShare" label="Slope, %" quantity="share" :path="path('slopeShare')" help="rise over run" />
+      <TypedInput
+        v-if="asks('slope')"
+        v-model="zone.slopeShare"
+        label="Slope, %"
+        quantity="share"
+        :path="path('slopeShare')"
+        help="rise over run"
+      />
     </div>
     <HollowFields v-if="asks('levels')" :id="id" />
     <div v-if="asks('wear')" class="field-row wear">
@@ -59,8 +126,25 @@ const guess = computed({ get: () => SUN_GUESS.find(({ value }) => Number(value) 
 </template>
 
 <style scoped>
-.zone-fields { display: grid; gap: 14px; }
-.both.sun { grid-column: 1 / -1; display: grid; grid-template-columns: minmax(130px, 200px) auto; gap: 16px; }
-.wear { grid-template-columns: auto auto; justify-content: start; gap: 10px 24px; }
-@media (max-width: 700px) { .both.sun, .wear { grid-template-columns: 1fr; } }
+.zone-fields {
+  display: grid;
+  gap: 14px;
+}
+.both.sun {
+  grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: minmax(130px, 200px) auto;
+  gap: 16px;
+}
+.wear {
+  grid-template-columns: auto auto;
+  justify-content: start;
+  gap: 10px 24px;
+}
+@media (max-width: 700px) {
+  .both.sun,
+  .wear {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

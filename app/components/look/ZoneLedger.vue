@@ -8,13 +8,20 @@ const { draft, measured, addZone, removeZone } = useSurveyHere()
 const context = useContextStore()
 const { shown, unit } = useUnits()
 const zones = computed(() => Object.entries(draft.zones).sort(([, a], [, b]) => a.order - b.order))
-const show = (quantity: 'areaM2' | 'depthMm', value: number | null) => (value === null ? '–' : shown({ quantity, value, digits: quantity === 'areaM2' ? 3 : 2 }).value)
-const sun = (id: string, zone: Zone) => sunHoursOn(zone, measured.value[id] ?? { areaM2: null, sunByMonthH: null }, context.today)
-const driver = ({ driverMm }: Zone) => (driverMm.length ? driverMm.reduce((sum, mm) => sum + mm, 0) / driverMm.length : null)
+const show = (quantity: 'areaM2' | 'depthMm', value: number | null) =>
+  value === null ? '–' : shown({ quantity, value, digits: quantity === 'areaM2' ? 3 : 2 }).value
+const sun = (id: string, zone: Zone) =>
+  sunHoursOn(zone, measured.value[id] ?? { areaM2: null, sunByMonthH: null }, context.today)
+const driver = ({ driverMm }: Zone) =>
+  driverMm.length ? driverMm.reduce((sum, mm) => sum + mm, 0) / driverMm.length : null
 const limits = computed(() => context.firmRecord.planning)
-const toggle = (id: string) => { chosen.value = chosen.value === id ? null : id }
+const toggle = (id: string) => {
+  chosen.value = chosen.value === id ? null : id
+}
 const confirming = ref('')
-const add = () => { chosen.value = addZone() ?? chosen.value }
+const add = () => {
+  chosen.value = addZone() ?? chosen.value
+}
 function remove(id: string): void {
   removeZone(id)
   confirming.value = ''
@@ -24,20 +31,50 @@ function remove(id: string): void {
 
 <template>
   <section class="zones">
-    <div class="line heads small"><span>Zone</span><span>{{ unit('areaM2') }}</span><span>Sun, h</span><span>grass, weeds, bare, %</span><span>Thatch, {{ unit('depthMm') }}</span><span>Driver, {{ unit('depthMm') }}</span></div>
+    <div class="line heads small">
+      <span>Zone</span><span>{{ unit('areaM2') }}</span
+      ><span>Sun, h</span><span>grass, weeds, bare, %</span><span>Thatch, {{ unit('depthMm') }}</span
+      ><span>Driver, {{ unit('depthMm') }}</span>
+    </div>
     <div v-for="[id, zone] in zones" :key="id" class="zone" :class="{ open: chosen === id }">
       <button type="button" class="line" :aria-expanded="chosen === id" @click="toggle(id)">
-        <span class="name"><b>{{ zone.name }}</b><i class="small">{{ zone.slopeShare ? `falls ${Math.round(zone.slopeShare * 100)}%` : zone.wear === 'heavy' ? 'walked bare' : zone.drainage === 'standing' ? 'water stands' : '' }}</i></span>
+        <span class="name"
+          ><b>{{ zone.name }}</b
+          ><i class="small">{{
+            zone.slopeShare
+              ? `falls ${Math.round(zone.slopeShare * 100)}%`
+              : zone.wear === 'heavy'
+                ? 'walked bare'
+                : zone.drainage === 'standing'
+                  ? 'water stands'
+                  : ''
+          }}</i></span
+        >
         <span class="num">{{ show('areaM2', measured[id]?.areaM2 ?? null) }}</span>
-        <span><b class="num">{{ sun(id, zone)?.toFixed(1) ?? '–' }}</b><i v-if="(sun(id, zone) ?? 9) < limits.sunLeast" class="over">no turf lasts</i></span>
+        <span
+          ><b class="num">{{ sun(id, zone)?.toFixed(1) ?? '–' }}</b
+          ><i v-if="(sun(id, zone) ?? 9) < limits.sunLeast" class="over">no turf lasts</i></span
+        >
         <CoverBar v-if="zone.desirableShare !== null" :zone="zone" /><span v-else>–</span>
-        <span><b class="num">{{ show('depthMm', thatchMm(zone)) }}</b><i v-if="(thatchMm(zone) ?? 0) > limits.thatch" class="over">over {{ show('depthMm', PLANNING.thatch.value) }}</i></span>
-        <span><b class="num">{{ show('depthMm', driver(zone)) }}</b><i v-if="driver(zone) !== null && driver(zone)! < limits.driver" class="over">hard</i></span>
+        <span
+          ><b class="num">{{ show('depthMm', thatchMm(zone)) }}</b
+          ><i v-if="(thatchMm(zone) ?? 0) > limits.thatch" class="over"
+            >over {{ show('depthMm', PLANNING.thatch.value) }}</i
+          ></span
+        >
+        <span
+          ><b class="num">{{ show('depthMm', driver(zone)) }}</b
+          ><i v-if="driver(zone) !== null && driver(zone)! < limits.driver" class="over">hard</i></span
+        >
       </button>
       <div v-if="chosen === id" class="fields">
         <ZoneFields :id="id" :key="id" />
         <div v-if="zones.length > 1" class="remove">
-          <template v-if="confirming === id"><span>Take {{ zone.name }} out, with what is drawn of it?</span><UButton color="error" variant="outline" size="sm" @click="remove(id)">Take it out</UButton><UButton variant="outline" size="sm" @click="confirming = ''">Keep it</UButton></template>
+          <template v-if="confirming === id"
+            ><span>Take {{ zone.name }} out, with what is drawn of it?</span
+            ><UButton color="error" variant="outline" size="sm" @click="remove(id)">Take it out</UButton
+            ><UButton variant="outline" size="sm" @click="confirming = ''">Keep it</UButton></template
+          >
           <UButton v-else variant="outline" size="sm" @click="confirming = id">Take this zone out</UButton>
         </div>
       </div>
@@ -47,25 +84,91 @@ function remove(id: string): void {
 </template>
 
 <style scoped>
-.line { display: grid; grid-template-columns: minmax(96px, 1.3fr) 58px 52px minmax(96px, 1.2fr) 62px 60px; gap: 8px; align-items: center; width: 100%; text-align: left; padding: 5px 6px; }
-.heads { border-bottom: 1.5px solid var(--ink); align-items: end; }
-.line > :nth-child(2), .line > :nth-child(3), .line > :nth-child(5), .line > :nth-child(6) { text-align: right; }
-.zone { border-bottom: 1px solid var(--rule); }
-.zone > .line { cursor: pointer; min-height: 41px; }
-.zone > .line:hover b { text-decoration: underline; }
-.open { outline: 2px solid var(--ink); background: var(--lime); }
-.open > .line { background: var(--straw-tint); }
-.name { display: grid; }
-.name i, .over { font-style: normal; display: block; }
-.over { color: var(--clay); font-weight: 600; font-size: 12px; }
-.num { font-size: 15px; }
-.fields { padding: 10px 12px 12px; border-top: 1px solid var(--ink); }
-.remove { display: flex; gap: 10px; align-items: center; margin-top: 12px; }
-.add { width: 100%; text-align: left; padding: 7px 6px; border-bottom: 1.5px dashed var(--rule-2); cursor: pointer; color: var(--ink-2); }
-.add:hover { text-decoration: underline; }
+.line {
+  display: grid;
+  grid-template-columns: minmax(96px, 1.3fr) 58px 52px minmax(96px, 1.2fr) 62px 60px;
+  gap: 8px;
+  align-items: center;
+  width: 100%;
+  text-align: left;
+  padding: 5px 6px;
+}
+.heads {
+  border-bottom: 1.5px solid var(--ink);
+  align-items: end;
+}
+.line > :nth-child(2),
+.line > :nth-child(3),
+.line > :nth-child(5),
+.line > :nth-child(6) {
+  text-align: right;
+}
+.zone {
+  border-bottom: 1px solid var(--rule);
+}
+.zone > .line {
+  cursor: pointer;
+  min-height: 41px;
+}
+.zone > .line:hover b {
+  text-decoration: underline;
+}
+.open {
+  outline: 2px solid var(--ink);
+  background: var(--lime);
+}
+.open > .line {
+  background: var(--straw-tint);
+}
+.name {
+  display: grid;
+}
+.name i,
+.over {
+  font-style: normal;
+  display: block;
+}
+.over {
+  color: var(--clay);
+  font-weight: 600;
+  font-size: 12px;
+}
+.num {
+  font-size: 15px;
+}
+.fields {
+  padding: 10px 12px 12px;
+  border-top: 1px solid var(--ink);
+}
+.remove {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-top: 12px;
+}
+.add {
+  width: 100%;
+  text-align: left;
+  padding: 7px 6px;
+  border-bottom: 1.5px dashed var(--rule-2);
+  cursor: pointer;
+  color: var(--ink-2);
+}
+.add:hover {
+  text-decoration: underline;
+}
 @media (max-width: 700px) {
-  .heads { display: none; }
-  .line { grid-template-columns: 1fr 1fr 1fr; }
-  .name { grid-column: 1 / -1; } .line > * { text-align: left !important; }
+  .heads {
+    display: none;
+  }
+  .line {
+    grid-template-columns: 1fr 1fr 1fr;
+  }
+  .name {
+    grid-column: 1 / -1;
+  }
+  .line > * {
+    text-align: left !important;
+  }
 }
 </style>

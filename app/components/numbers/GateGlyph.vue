@@ -27,5 +27,8 @@ defineProps<{ state: GateState }>()
 </template>
 
 <style scoped>
-.glyph { flex: none; margin-top: 2px; }
+.glyph {
+  flex: none;
+  margin-top: 2px;
+}
 </style>

@@ -5,7 +5,9 @@ import { SOURCE_KIND_WORDS } from '#core/explain/working'
 const props = defineProps<{ gate: Gate; withSource?: boolean }>()
 const WORDS = { met: 'Met', waiting: 'Waiting', risk: 'At risk', hold: 'Hold' } as const
 const COLOURS = { met: 'text-moss-500', waiting: 'text-ink-2', risk: 'text-clay-500', hold: 'text-ink-500' } as const
-const source = computed(() => props.gate.source && `${props.gate.source.text} (${SOURCE_KIND_WORDS[props.gate.source.kind]})`)
+const source = computed(
+  () => props.gate.source && `${props.gate.source.text} (${SOURCE_KIND_WORDS[props.gate.source.kind]})`,
+)
 </script>
 
 <template>
@@ -19,8 +21,31 @@ const source = computed(() => props.gate.source && `${props.gate.source.text} ($
 </template>
 
 <style scoped>
-.gate { display: flex; gap: 7px; font-size: 12.5px; font-stretch: 90%; line-height: 1.35; padding: 1.5px 0; }
-.source { color: var(--ink-3); font-size: 12px; }
-@media print { .gate { font-size: 8pt; line-height: 1.2; padding: 0; } }
-@media (max-width: 700px) { .gate { font-size: 14px; } .source { font-size: 13px; } }
+.gate {
+  display: flex;
+  gap: 7px;
+  font-size: 12.5px;
+  font-stretch: 90%;
+  line-height: 1.35;
+  padding: 1.5px 0;
+}
+.source {
+  color: var(--ink-3);
+  font-size: 12px;
+}
+@media print {
+  .gate {
+    font-size: 8pt;
+    line-height: 1.2;
+    padding: 0;
+  }
+}
+@media (max-width: 700px) {
+  .gate {
+    font-size: 14px;
+  }
+  .source {
+    font-size: 13px;
+  }
+}
 </style>

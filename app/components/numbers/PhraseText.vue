@@ -7,5 +7,10 @@ const { text } = useUnits()
 </script>
 
 <template>
-  <span><template v-for="(part, i) in phrase" :key="i"><template v-if="typeof part === 'string'">{{ part }}</template><WorkedNumber v-else-if="isWorked(part)" :worked="part" /><b v-else>{{ text(part) }}</b></template></span>
+  <span
+    ><template v-for="(part, i) in phrase" :key="i"
+      ><template v-if="typeof part === 'string'">{{ part }}</template
+      ><WorkedNumber v-else-if="isWorked(part)" :worked="part" /><b v-else>{{ text(part) }}</b></template
+    ></span
+  >
 </template>

@@ -6,9 +6,18 @@ import type { Worked } from '#core/explain/working'
 const props = defineProps<{ worked: Worked; bare?: boolean; words?: string }>()
 const working = useWorkingStore()
 const { shown } = useUnits()
-const value = computed(() => (props.words === undefined ? shown(props.worked.working.result) : { value: props.words, unit: '' }))
+const value = computed(() =>
+  props.words === undefined ? shown(props.worked.working.result) : { value: props.words, unit: '' },
+)
 </script>
 
 <template>
-  <button class="opens" type="button" :aria-label="`${value.value} ${value.unit}, ${worked.working.title}: open the working`" @click.stop="working.show(worked.working)">{{ value.value }}<template v-if="!bare && value.unit">&nbsp;{{ value.unit }}</template></button>
+  <button
+    class="opens"
+    type="button"
+    :aria-label="`${value.value} ${value.unit}, ${worked.working.title}: open the working`"
+    @click.stop="working.show(worked.working)"
+  >
+    {{ value.value }}<template v-if="!bare && value.unit">&nbsp;{{ value.unit }}</template>
+  </button>
 </template>

@@ -25,7 +25,13 @@ function degrees(typed: string): number | undefined {
 function lay(): void {
   const metres = parse('distanceM', along.value)
   const by = props.taped.length ? degrees(turn.value) : (degrees(turn.value) ?? 0)
-  wrong.value = !metres.ok ? metres.message : metres.value <= 0 || metres.value > 500 ? 'Between nothing and 1,600 ft (500 m).' : by === undefined ? 'A turn such as left 90, right 45 or straight on.' : ''
+  wrong.value = !metres.ok
+    ? metres.message
+    : metres.value <= 0 || metres.value > 500
+      ? 'Between nothing and 1,600 ft (500 m).'
+      : by === undefined
+        ? 'A turn such as left 90, right 45 or straight on.'
+        : ''
   if (wrong.value || !metres.ok || by === undefined) return
   // The first side is laid from north round; 0 is straight up the plan.
   emit('tape', metres.value, props.taped.length ? by : -90)
@@ -34,45 +40,146 @@ function lay(): void {
 const closes = computed(() => {
   const [first, last] = [props.taped[0], props.taped.at(-1)]
   if (!first || !last || props.taped.length < 3) return undefined
-  return { sideM: Math.hypot(first[0] - last[0], first[1] - last[1]), areaM2: coveredM2([{ outer: props.taped, holes: [] }]) }
+  return {
+    sideM: Math.hypot(first[0] - last[0], first[1] - last[1]),
+    areaM2: coveredM2([{ outer: props.taped, holes: [] }]),
+  }
 })
-const choose = (code: FeatureKind) => { kind.value = kind.value === code ? null : code }
+const choose = (code: FeatureKind) => {
+  kind.value = kind.value === code ? null : code
+}
 </script>
 
 <template>
   <div class="strip">
     <div class="row" role="group" aria-label="Draw a">
       <b>Draw a</b>
-      <button v-for="code in FEATURE_CODES" :key="code" type="button" :aria-pressed="kind === code" @click="choose(code)"><UIcon :name="MARKS[code]" />{{ KIND_WORDS[code] }}</button>
+      <button
+        v-for="code in FEATURE_CODES"
+        :key="code"
+        type="button"
+        :aria-pressed="kind === code"
+        @click="choose(code)"
+      >
+        <UIcon :name="MARKS[code]" />{{ KIND_WORDS[code] }}
+      </button>
     </div>
     <div v-if="kind" class="row how">
       <b>by</b>
-      <button type="button" :aria-pressed="by === 'corners'" @click="by = 'corners'">{{ shape === 'point' ? 'its place' : 'its corners' }}</button>
-      <button v-if="shape !== 'point'" type="button" :aria-pressed="by === 'tape'" @click="by = 'tape'">tape and turn</button>
+      <button type="button" :aria-pressed="by === 'corners'" @click="by = 'corners'">
+        {{ shape === 'point' ? 'its place' : 'its corners' }}
+      </button>
+      <button v-if="shape !== 'point'" type="button" :aria-pressed="by === 'tape'" @click="by = 'tape'">
+        tape and turn
+      </button>
       <template v-if="by === 'tape' && shape !== 'point'">
-        <label>along <input v-model="along" class="field" size="7" placeholder="7 ft" aria-label="Length of the next side" @keydown.enter.prevent="lay"></label>
-        <label v-if="taped.length">turn <input v-model="turn" class="field" size="9" list="turns" aria-label="Turn before the next side" @keydown.enter.prevent="lay"></label>
+        <label
+          >along
+          <input
+            v-model="along"
+            class="field"
+            size="7"
+            placeholder="7 ft"
+            aria-label="Length of the next side"
+            @keydown.enter.prevent="lay"
+        /></label>
+        <label v-if="taped.length"
+          >turn
+          <input
+            v-model="turn"
+            class="field"
+            size="9"
+            list="turns"
+            aria-label="Turn before the next side"
+            @keydown.enter.prevent="lay"
+        /></label>
         <datalist id="turns"><option v-for="one in TURNS" :key="one" :value="one" /></datalist>
         <UButton size="sm" variant="outline" @click="lay">Lay it</UButton>
         <UButton v-if="taped.length > 1" size="sm" variant="outline" @click="emit('drop')">Drop</UButton>
-        <UButton v-if="taped.length >= (shape === 'area' ? 3 : 2)" size="sm" color="primary" @click="emit('close')">{{ shape === 'area' ? 'Close it' : 'Done' }}</UButton>
-        <span class="result" role="status">{{ wrong || (closes ? `Side ${taped.length}. Closes with ${text({ quantity: 'distanceM', value: closes.sideM })}, ${text({ quantity: 'areaM2', value: closes.areaM2 })}.` : taped.length ? `Side ${taped.length}.` : 'The first side runs north.') }}</span>
+        <UButton v-if="taped.length >= (shape === 'area' ? 3 : 2)" size="sm" color="primary" @click="emit('close')">{{
+          shape === 'area' ? 'Close it' : 'Done'
+        }}</UButton>
+        <span class="result" role="status">{{
+          wrong ||
+          (closes
+            ? `Side ${taped.length}. Closes with ${text({ quantity: 'distanceM', value: closes.sideM })}, ${text({ quantity: 'areaM2', value: closes.areaM2 })}.`
+            : taped.length
+              ? `Side ${taped.length}.`
+              : 'The first side runs north.')
+        }}</span>
       </template>
-      <span v-else class="result" role="status">{{ sketchM === null ? (shape === 'point' ? 'Click its place.' : shape === 'area' ? 'Click its corners, the last one twice.' : 'Click along it, the last point twice.') : `This side ${text({ quantity: 'distanceM', value: sketchM })}.` }}</span>
-      <UButton v-if="by === 'corners' && shape !== 'point'" size="sm" variant="outline" @click="emit('back')">A point back</UButton>
+      <span v-else class="result" role="status">{{
+        sketchM === null
+          ? shape === 'point'
+            ? 'Click its place.'
+            : shape === 'area'
+              ? 'Click its corners, the last one twice.'
+              : 'Click along it, the last point twice.'
+          : `This side ${text({ quantity: 'distanceM', value: sketchM })}.`
+      }}</span>
+      <UButton v-if="by === 'corners' && shape !== 'point'" size="sm" variant="outline" @click="emit('back')"
+        >A point back</UButton
+      >
     </div>
   </div>
 </template>
 
 <style scoped>
-.strip { border: 1px solid var(--rule-2); border-top: 0; background: var(--lime); padding: 6px 10px; display: grid; gap: 5px; }
-.row { display: flex; flex-wrap: wrap; gap: 2px 3px; align-items: center; font-size: 12.5px; font-stretch: 90%; }
-.row b { margin-right: 4px; }
-button[aria-pressed] { display: inline-flex; gap: 4px; align-items: center; padding: 3px 7px; cursor: pointer; min-height: 28px; }
-button[aria-pressed=true] { background: var(--ink); color: var(--lime); font-weight: 600; }
-button[aria-pressed]:hover { text-decoration: underline; }
-.how { border-top: 1px solid var(--rule); padding-top: 5px; gap: 4px 8px; }
-.field { border: 1.5px solid var(--ink); background: var(--lime); padding: 2px 7px; min-height: 28px; font-weight: 600; }
-.result { margin-left: auto; font-weight: 600; }
-@media (max-width: 700px) { button[aria-pressed], .field { min-height: 48px; } }
+.strip {
+  border: 1px solid var(--rule-2);
+  border-top: 0;
+  background: var(--lime);
+  padding: 6px 10px;
+  display: grid;
+  gap: 5px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 3px;
+  align-items: center;
+  font-size: 12.5px;
+  font-stretch: 90%;
+}
+.row b {
+  margin-right: 4px;
+}
+button[aria-pressed] {
+  display: inline-flex;
+  gap: 4px;
+  align-items: center;
+  padding: 3px 7px;
+  cursor: pointer;
+  min-height: 28px;
+}
+button[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--lime);
+  font-weight: 600;
+}
+button[aria-pressed]:hover {
+  text-decoration: underline;
+}
+.how {
+  border-top: 1px solid var(--rule);
+  padding-top: 5px;
+  gap: 4px 8px;
+}
+.field {
+  border: 1.5px solid var(--ink);
+  background: var(--lime);
+  padding: 2px 7px;
+  min-height: 28px;
+  font-weight: 600;
+}
+.result {
+  margin-left: auto;
+  font-weight: 600;
+}
+@media (max-width: 700px) {
+  button[aria-pressed],
+  .field {
+    min-height: 48px;
+  }
+}
 </style>

@@ -22,7 +22,10 @@ watch(line, async (between) => {
 function scale(): void {
   if (!line.value) return
   const parsed = parse('distanceM', typed.value)
-  if (!parsed.ok) { wrong.value = parsed.message; return }
+  if (!parsed.ok) {
+    wrong.value = parsed.message
+    return
+  }
   try {
     picture.value = scaledBy(picture.value, ...line.value, parsed.value)
     line.value = null
@@ -34,7 +37,10 @@ function turn(event: Event): void {
   const degrees = Number((event.target as HTMLInputElement).value)
   if (Number.isFinite(degrees)) picture.value = turnedTo(picture.value, degrees)
 }
-const across = computed(() => `${text({ quantity: 'distanceM', value: picture.value.widthPx * picture.value.mPerPx, digits: 3 })} × ${text({ quantity: 'distanceM', value: picture.value.heightPx * picture.value.mPerPx, digits: 3 })}`)
+const across = computed(
+  () =>
+    `${text({ quantity: 'distanceM', value: picture.value.widthPx * picture.value.mPerPx, digits: 3 })} × ${text({ quantity: 'distanceM', value: picture.value.heightPx * picture.value.mPerPx, digits: 3 })}`,
+)
 </script>
 
 <template>
@@ -43,14 +49,40 @@ const across = computed(() => `${text({ quantity: 'distanceM', value: picture.va
     <span v-if="missing" class="wrong">is gone or cannot be fetched.</span>
     <span v-else class="small">{{ across }}</span>
     <template v-if="line">
-      <label class="length">That is <UInput id="known-length" ref="length" v-model="typed" size="sm" maxlength="40" placeholder="40 ft" aria-label="Length between the two points" @keydown.enter.prevent="scale" /></label>
+      <label class="length"
+        >That is
+        <UInput
+          id="known-length"
+          ref="length"
+          v-model="typed"
+          size="sm"
+          maxlength="40"
+          placeholder="40 ft"
+          aria-label="Length between the two points"
+          @keydown.enter.prevent="scale"
+      /></label>
       <UButton size="sm" color="primary" @click="scale">Scale it</UButton>
       <UButton size="sm" variant="outline" @click="line = null">Leave it</UButton>
     </template>
     <template v-else>
-      <UButton size="sm" variant="outline" :aria-pressed="doing === 'scale'" @click="emit('draw', 'scale')">Scale by a known length</UButton>
+      <UButton size="sm" variant="outline" :aria-pressed="doing === 'scale'" @click="emit('draw', 'scale')"
+        >Scale by a known length</UButton
+      >
       <UButton size="sm" variant="outline" :aria-pressed="doing === 'move'" @click="emit('draw', 'move')">Move</UButton>
-      <label>turn <input class="field" type="number" min="-180" max="180" step="0.5" :value="Math.round(picture.turnDeg * 10) / 10" aria-label="Turned clockwise, degrees" @change="turn"> °</label>
+      <label
+        >turn
+        <input
+          class="field"
+          type="number"
+          min="-180"
+          max="180"
+          step="0.5"
+          :value="Math.round(picture.turnDeg * 10) / 10"
+          aria-label="Turned clockwise, degrees"
+          @change="turn"
+        />
+        °</label
+      >
     </template>
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
     <UButton size="sm" variant="outline" class="away" @click="emit('away')">Take it away</UButton>
@@ -58,11 +90,42 @@ const across = computed(() => `${text({ quantity: 'distanceM', value: picture.va
 </template>
 
 <style scoped>
-.under { border: 1px solid var(--rule-2); border-top: 0; background: var(--lime); padding: 6px 10px; display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: center; font-size: 12.5px; }
-.length { display: flex; gap: 6px; align-items: center; }
-.length :deep(input) { width: 110px; }
-.field { border: 1.5px solid var(--ink); background: var(--lime); padding: 2px 6px; min-height: 28px; width: 66px; }
-.wrong { color: var(--clay); font-weight: 600; }
-.away { margin-left: auto; }
-@media (max-width: 700px) { .field { min-height: 44px; } }
+.under {
+  border: 1px solid var(--rule-2);
+  border-top: 0;
+  background: var(--lime);
+  padding: 6px 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: center;
+  font-size: 12.5px;
+}
+.length {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.length :deep(input) {
+  width: 110px;
+}
+.field {
+  border: 1.5px solid var(--ink);
+  background: var(--lime);
+  padding: 2px 6px;
+  min-height: 28px;
+  width: 66px;
+}
+.wrong {
+  color: var(--clay);
+  font-weight: 600;
+}
+.away {
+  margin-left: auto;
+}
+@media (max-width: 700px) {
+  .field {
+    min-height: 44px;
+  }
+}
 </style>

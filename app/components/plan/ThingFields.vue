@@ -9,14 +9,24 @@ const { draft } = useSurveyHere()
 const { text, parse } = useUnits()
 const thing = computed(() => draft.features[props.id]!)
 const shape = computed(() => FEATURE_KINDS[thing.value.kind])
-const sides = computed(() => (shape.value === 'area' && thing.value.points.length <= 12 ? sidesM(thing.value.points) : []))
+const sides = computed(() =>
+  shape.value === 'area' && thing.value.points.length <= 12 ? sidesM(thing.value.points) : [],
+)
 const tall = computed(() => ['tree', 'building', 'fence'].includes(thing.value.kind))
 const wide = computed(() => ['tree', 'head'].includes(thing.value.kind))
-const others = computed(() => Object.entries(draft.zones).filter(([id]) => id !== thing.value.zoneId && Object.values(draft.features).some(({ zoneId }) => zoneId === id)).map(([value, { name }]) => ({ value, label: name })))
+const others = computed(() =>
+  Object.entries(draft.zones)
+    .filter(([id]) => id !== thing.value.zoneId && Object.values(draft.features).some(({ zoneId }) => zoneId === id))
+    .map(([value, { name }]) => ({ value, label: name })),
+)
 const wrong = ref('')
 function setSide(i: number, typed: string): void {
   const parsed = parse('distanceM', typed)
-  wrong.value = parsed.ok ? (parsed.value > 0 && parsed.value < 500 ? '' : 'Between nothing and 1,600 ft (500 m).') : parsed.message
+  wrong.value = parsed.ok
+    ? parsed.value > 0 && parsed.value < 500
+      ? ''
+      : 'Between nothing and 1,600 ft (500 m).'
+    : parsed.message
   if (!wrong.value && parsed.ok && Math.abs(parsed.value - sides.value[i]!) > 0.005) emit('side', i, parsed.value)
 }
 const value = (event: Event) => (event.target as HTMLInputElement).value
@@ -25,29 +35,108 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 <template>
   <div class="thing" role="group" :aria-label="`The ${KIND_WORDS[thing.kind]} that is chosen`">
     <b>{{ KIND_WORDS[thing.kind][0]!.toUpperCase() + KIND_WORDS[thing.kind].slice(1) }}</b>
-    <label v-if="thing.kind !== 'zone'">called <input v-model="thing.name" class="field" size="10" maxlength="40" aria-label="Name of it"></label>
+    <label v-if="thing.kind !== 'zone'"
+      >called <input v-model="thing.name" class="field" size="10" maxlength="40" aria-label="Name of it"
+    /></label>
     <span v-else class="zone-name">{{ thing.zoneId ? draft.zones[thing.zoneId]?.name : '' }}</span>
-    <span v-if="tall" class="measure"><TypedInput v-model="thing.heightM" label="Height" quantity="distanceM" :path="`features.${id}.heightM`" placeholder="guessed" /></span>
-    <span v-if="wide" class="measure"><TypedInput v-model="thing.radiusM" :label="thing.kind === 'tree' ? 'Crown, half across' : 'Throw'" quantity="distanceM" :path="`features.${id}.radiusM`" placeholder="guessed" /></span>
-    <span v-if="thing.kind === 'hollow'" class="measure"><TypedInput v-model="thing.depthMm" label="Deepest" quantity="depthMm" :path="`features.${id}.depthMm`" /></span>
-    <label v-if="thing.kind === 'buried'" class="check"><input v-model="thing.located" type="checkbox"> located and marked</label>
-    <span v-if="sides.length" class="sides"><span class="small">Sides</span><input v-for="(metres, i) in sides" :key="`${i}-${metres.toFixed(3)}`" class="field" size="6" :value="text({ quantity: 'distanceM', value: metres })" :aria-label="`Length of side ${i + 1}`" @change="setSide(i, value($event))" @keydown.enter.prevent="setSide(i, value($event))"></span>
+    <span v-if="tall" class="measure"
+      ><TypedInput
+        v-model="thing.heightM"
+        label="Height"
+        quantity="distanceM"
+        :path="`features.${id}.heightM`"
+        placeholder="guessed"
+    /></span>
+    <span v-if="wide" class="measure"
+      ><TypedInput
+        v-model="thing.radiusM"
+        :label="thing.kind === 'tree' ? 'Crown, half across' : 'Throw'"
+        quantity="distanceM"
+        :path="`features.${id}.radiusM`"
+        placeholder="guessed"
+    /></span>
+    <span v-if="thing.kind === 'hollow'" class="measure"
+      ><TypedInput v-model="thing.depthMm" label="Deepest" quantity="depthMm" :path="`features.${id}.depthMm`"
+    /></span>
+    <label v-if="thing.kind === 'buried'" class="check"
+      ><input v-model="thing.located" type="checkbox" /> located and marked</label
+    >
+    <span v-if="sides.length" class="sides"
+      ><span class="small">Sides</span
+      ><input
+        v-for="(metres, i) in sides"
+        :key="`${i}-${metres.toFixed(3)}`"
+        class="field"
+        size="6"
+        :value="text({ quantity: 'distanceM', value: metres })"
+        :aria-label="`Length of side ${i + 1}`"
+        @change="setSide(i, value($event))"
+        @keydown.enter.prevent="setSide(i, value($event))"
+    /></span>
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
     <span class="verbs">
-      <UButton v-if="thing.kind === 'zone'" size="sm" variant="outline" @click="emit('split')">Split along a line</UButton>
-      <USelect v-if="thing.kind === 'zone' && others.length" :model-value="undefined" :items="others" size="sm" placeholder="join with" aria-label="Join with another zone" @update:model-value="(other) => emit('join', String(other))" />
+      <UButton v-if="thing.kind === 'zone'" size="sm" variant="outline" @click="emit('split')"
+        >Split along a line</UButton
+      >
+      <USelect
+        v-if="thing.kind === 'zone' && others.length"
+        :model-value="undefined"
+        :items="others"
+        size="sm"
+        placeholder="join with"
+        aria-label="Join with another zone"
+        @update:model-value="(other) => emit('join', String(other))"
+      />
       <UButton size="sm" variant="outline" @click="emit('remove')">Take it out</UButton>
     </span>
   </div>
 </template>
 
 <style scoped>
-.thing { border: 1px solid var(--rule-2); border-top: 0; background: var(--straw-tint); padding: 6px 10px; display: flex; flex-wrap: wrap; gap: 6px 12px; align-items: end; font-size: 12.5px; }
-.field { border: 1.5px solid var(--ink); background: var(--lime); padding: 2px 6px; min-height: 28px; }
-.measure { width: 116px; }
-.sides { display: flex; flex-wrap: wrap; gap: 4px; align-items: center; }
-.check { display: flex; gap: 6px; align-items: center; }
-.wrong { color: var(--clay); font-weight: 600; }
-.verbs { display: flex; gap: 6px; margin-left: auto; flex-wrap: wrap; }
-@media (max-width: 700px) { .field { min-height: 44px; } }
+.thing {
+  border: 1px solid var(--rule-2);
+  border-top: 0;
+  background: var(--straw-tint);
+  padding: 6px 10px;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+  align-items: end;
+  font-size: 12.5px;
+}
+.field {
+  border: 1.5px solid var(--ink);
+  background: var(--lime);
+  padding: 2px 6px;
+  min-height: 28px;
+}
+.measure {
+  width: 116px;
+}
+.sides {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  align-items: center;
+}
+.check {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+.wrong {
+  color: var(--clay);
+  font-weight: 600;
+}
+.verbs {
+  display: flex;
+  gap: 6px;
+  margin-left: auto;
+  flex-wrap: wrap;
+}
+@media (max-width: 700px) {
+  .field {
+    min-height: 44px;
+  }
+}
 </style>

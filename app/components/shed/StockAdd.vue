@@ -4,7 +4,12 @@ import { feedMatter, MATTERS, STOCK_QUANTITY, type Matter, type StockKind } from
 import { orZero } from '~/composables/useSend'
 
 /** Something the shed holds and nobody has written down yet. */
-const KINDS: { value: StockKind; name: string }[] = [{ value: 'seed', name: 'Seed' }, { value: 'feed', name: 'Feed' }, { value: 'cover', name: 'Cover' }, { value: 'soil', name: 'Soil, sand' }]
+const KINDS: { value: StockKind; name: string }[] = [
+  { value: 'seed', name: 'Seed' },
+  { value: 'feed', name: 'Feed' },
+  { value: 'cover', name: 'Cover' },
+  { value: 'soil', name: 'Soil, sand' },
+]
 const context = useContextStore()
 const stock = useStockStore()
 const { parse, unit } = useUnits()
@@ -13,15 +18,29 @@ const kind = ref<StockKind | null>('seed')
 const listed = ref<Matter>(MATTERS.seed[0]!.matter)
 const form = reactive({ analysis: '', name: '', amount: '' })
 const quantity = computed(() => STOCK_QUANTITY[kind.value ?? 'seed'])
-const choices = computed(() => (kind.value === 'feed' || !kind.value ? [] : MATTERS[kind.value].map(({ matter, name }) => ({ label: name, value: matter }))))
-watch(kind, () => { if (choices.value.length) listed.value = choices.value[0]!.value })
+const choices = computed(() =>
+  kind.value === 'feed' || !kind.value
+    ? []
+    : MATTERS[kind.value].map(({ matter, name }) => ({ label: name, value: matter })),
+)
+watch(kind, () => {
+  if (choices.value.length) listed.value = choices.value[0]!.value
+})
 let id = crypto.randomUUID()
 
 async function add(): Promise<void> {
   const amount = parse(quantity.value, form.amount)
-  const wanted = judged(newStockSchema, {
-    id, matter: kind.value === 'feed' ? (feedMatter(form.analysis) ?? '') : listed.value, name: form.name, day: context.today, amount: orZero(amount),
-  }, { amount })
+  const wanted = judged(
+    newStockSchema,
+    {
+      id,
+      matter: kind.value === 'feed' ? (feedMatter(form.analysis) ?? '') : listed.value,
+      name: form.name,
+      day: context.today,
+      amount: orZero(amount),
+    },
+    { amount },
+  )
   if (!wanted || !(await send(() => stock.add(wanted)))) return
   id = crypto.randomUUID()
   Object.assign(form, { analysis: '', name: '', amount: '' })
@@ -32,16 +51,36 @@ async function add(): Promise<void> {
   <form class="panel add" novalidate aria-label="Add to the stock book" @submit.prevent="add">
     <h2>Add to the book</h2>
     <PickOne v-model="kind" label="Kind" :choices="KINDS" needed />
-    <UFormField v-if="kind === 'feed'" label="Analysis" :error="errors.matter ?? false"><UInput v-model="form.analysis" placeholder="18-24-12" maxlength="20" class="w-full" /></UFormField>
-    <UFormField v-else label="What it is" :error="errors.matter ?? false"><USelect v-model="listed" :items="choices" aria-label="What it is" class="w-full" /></UFormField>
-    <UFormField label="Name, lot or bag" :error="errors.name ?? false"><UInput v-model="form.name" placeholder="lot 26-114" maxlength="80" class="w-full" /></UFormField>
-    <UFormField :label="`There now, ${unit(quantity)}`" :error="errors.amount ?? false"><UInput v-model="form.amount" :placeholder="quantity === 'massKg' ? '50 lb' : '2 yd3'" maxlength="20" class="w-full" /></UFormField>
+    <UFormField v-if="kind === 'feed'" label="Analysis" :error="errors.matter ?? false"
+      ><UInput v-model="form.analysis" placeholder="18-24-12" maxlength="20" class="w-full"
+    /></UFormField>
+    <UFormField v-else label="What it is" :error="errors.matter ?? false"
+      ><USelect v-model="listed" :items="choices" aria-label="What it is" class="w-full"
+    /></UFormField>
+    <UFormField label="Name, lot or bag" :error="errors.name ?? false"
+      ><UInput v-model="form.name" placeholder="lot 26-114" maxlength="80" class="w-full"
+    /></UFormField>
+    <UFormField :label="`There now, ${unit(quantity)}`" :error="errors.amount ?? false"
+      ><UInput
+        v-model="form.amount"
+        :placeholder="quantity === 'massKg' ? '50 lb' : '2 yd3'"
+        maxlength="20"
+        class="w-full"
+    /></UFormField>
     <UButton type="submit" color="primary" :loading="busy">Write it down</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>
 </template>
 
 <style scoped>
-.add { padding: 14px 16px; display: grid; gap: 10px; justify-items: start; align-content: start; }
-.add > :not(button, h2) { width: 100%; }
+.add {
+  padding: 14px 16px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+  align-content: start;
+}
+.add > :not(button, h2) {
+  width: 100%;
+}
 </style>

@@ -23,19 +23,50 @@ async function step(days: number): Promise<void> {
 
 <template>
   <footer v-if="context.firm?.demo" class="demo">
-    <span><b>Demo.</b> You are {{ context.person?.name }}, {{ context.person?.role }} of {{ context.firm.name }}, an invented firm with a simulated station. <a class="opens" :href="`/demo/enter?as=${other}&to=${route.path}`">Work as its {{ other }}</a></span>
+    <span
+      ><b>Demo.</b> You are {{ context.person?.name }}, {{ context.person?.role }} of {{ context.firm.name }}, an
+      invented firm with a simulated station.
+      <a class="opens" :href="`/demo/enter?as=${other}&to=${route.path}`">Work as its {{ other }}</a></span
+    >
     <span class="clock">
       Clock: <b class="num">{{ longDay(context.today) }}</b>
-      <UButton size="sm" variant="outline" :loading="busy === 1" :disabled="busy !== 0" @click="step(1)">A day on</UButton>
-      <UButton size="sm" variant="outline" :loading="busy === 7" :disabled="busy !== 0" @click="step(7)">A week on</UButton>
+      <UButton size="sm" variant="outline" :loading="busy === 1" :disabled="busy !== 0" @click="step(1)"
+        >A day on</UButton
+      >
+      <UButton size="sm" variant="outline" :loading="busy === 7" :disabled="busy !== 0" @click="step(7)"
+        >A week on</UButton
+      >
     </span>
     <span v-if="message" class="problem" role="alert">{{ message }}</span>
   </footer>
 </template>
 
 <style scoped>
-.demo { margin-top: auto; padding: 10px 0 2px; display: flex; gap: 8px 20px; align-items: center; justify-content: space-between; flex-wrap: wrap; color: var(--ink-2); font-size: 12.5px; border-top: 1px solid var(--rule); }
-.clock { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
-.clock b { color: var(--ink); font-size: 14px; }
-@media print { .demo { display: none; } }
+.demo {
+  margin-top: auto;
+  padding: 10px 0 2px;
+  display: flex;
+  gap: 8px 20px;
+  align-items: center;
+  justify-content: space-between;
+  flex-wrap: wrap;
+  color: var(--ink-2);
+  font-size: 12.5px;
+  border-top: 1px solid var(--rule);
+}
+.clock {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.clock b {
+  color: var(--ink);
+  font-size: 14px;
+}
+@media print {
+  .demo {
+    display: none;
+  }
+}
 </style>

@@ -5,8 +5,13 @@ import { PLACES } from '~/utils/places'
 const open = defineModel<boolean>({ required: true })
 const KEYS = [
   ...PLACES.map(({ key, name }) => [key, name]),
-  ['[  ]', 'the step before and after, in a lawn'], ['/', 'find a lawn'], ['n', 'note a soil reading'], ['w', 'open the working of the focused number'],
-  ['← →', 'read a day on the ledge, or move the sowing day in When'], ['Esc', 'close what is open'], ['?', 'this list'],
+  ['[  ]', 'the step before and after, in a lawn'],
+  ['/', 'find a lawn'],
+  ['n', 'note a soil reading'],
+  ['w', 'open the working of the focused number'],
+  ['← →', 'read a day on the ledge, or move the sowing day in When'],
+  ['Esc', 'close what is open'],
+  ['?', 'this list'],
 ]
 </script>
 
@@ -14,13 +19,27 @@ const KEYS = [
   <UModal v-model:open="open" title="Keys" description="While nothing is being typed.">
     <template #body>
       <table class="ledger">
-        <tbody><tr v-for="[key, does] in KEYS" :key="key"><td><kbd>{{ key }}</kbd></td><td>{{ does }}</td></tr></tbody>
+        <tbody>
+          <tr v-for="[key, does] in KEYS" :key="key">
+            <td>
+              <kbd>{{ key }}</kbd>
+            </td>
+            <td>{{ does }}</td>
+          </tr>
+        </tbody>
       </table>
     </template>
   </UModal>
 </template>
 
 <style scoped>
-kbd { border: 1px solid var(--rule-2); padding: 1px 8px; font-family: inherit; white-space: nowrap; }
-td:first-child { width: 70px; }
+kbd {
+  border: 1px solid var(--rule-2);
+  padding: 1px 8px;
+  font-family: inherit;
+  white-space: nowrap;
+}
+td:first-child {
+  width: 70px;
+}
 </style>

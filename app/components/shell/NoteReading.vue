@@ -22,23 +22,47 @@ watch(open, (now) => {
 
 async function note(): Promise<void> {
   const [tempC, depthMm] = [parse('tempC', form.temp), parse('depthMm', form.depth)]
-  const reading = judged(readingSchema, { at: form.at, tempC: orZero(tempC), depthMm: orZero(depthMm) }, { tempC, depthMm })
+  const reading = judged(
+    readingSchema,
+    { at: form.at, tempC: orZero(tempC), depthMm: orZero(depthMm) },
+    { tempC, depthMm },
+  )
   const station = sill.data?.stationId
-  if (!reading || !station || !(await send(() => $fetch(`/api/stations/${station}/readings`, { method: 'POST', body: reading })))) return
+  if (
+    !reading ||
+    !station ||
+    !(await send(() => $fetch(`/api/stations/${station}/readings`, { method: 'POST', body: reading })))
+  )
+    return
   await sill.show(sill.lawnId ?? null)
-  const shownAs = sill.data?.outlook.readings.find(({ at, depthMm: deep }) => at === reading.at && Math.abs(deep - reading.depthMm) < 1)
-  if (!shownAs || shownAs.used) { open.value = false; return }
+  const shownAs = sill.data?.outlook.readings.find(
+    ({ at, depthMm: deep }) => at === reading.at && Math.abs(deep - reading.depthMm) < 1,
+  )
+  if (!shownAs || shownAs.used) {
+    open.value = false
+    return
+  }
   doubt.value = `Kept, and left out of the line: it is ${text(figure('tempStepK', Math.abs(shownAs.surpriseK), 2))} ${shownAs.surpriseK > 0 ? 'over' : 'under'} what the model and the readings before say. Read again; three that agree are believed.`
 }
 </script>
 
 <template>
-  <UModal v-model:open="open" title="Note a soil reading" :description="`For ${sill.data?.stationName ?? 'the station'}. Push the probe in out of the sun, wait until it stands still.`">
+  <UModal
+    v-model:open="open"
+    title="Note a soil reading"
+    :description="`For ${sill.data?.stationName ?? 'the station'}. Push the probe in out of the sun, wait until it stands still.`"
+  >
     <template #body>
       <form class="note" novalidate @submit.prevent="note">
-        <UFormField :label="`Soil temperature, ${unit('tempC')}`" name="temp" :error="errors.tempC"><UInput id="field-reading-temp" v-model="form.temp" inputmode="decimal" autofocus /></UFormField>
-        <UFormField label="Depth" name="depth" :error="errors.depthMm"><UInput id="field-reading-depth" v-model="form.depth" /></UFormField>
-        <UFormField label="When" name="at" :error="errors.at"><UInput id="field-reading-at" v-model="form.at" type="datetime-local" :max="`${context.today}T23:59`" /></UFormField>
+        <UFormField :label="`Soil temperature, ${unit('tempC')}`" name="temp" :error="errors.tempC"
+          ><UInput id="field-reading-temp" v-model="form.temp" inputmode="decimal" autofocus
+        /></UFormField>
+        <UFormField label="Depth" name="depth" :error="errors.depthMm"
+          ><UInput id="field-reading-depth" v-model="form.depth"
+        /></UFormField>
+        <UFormField label="When" name="at" :error="errors.at"
+          ><UInput id="field-reading-at" v-model="form.at" type="datetime-local" :max="`${context.today}T23:59`"
+        /></UFormField>
         <p v-if="message" class="problem" role="alert">{{ message }}</p>
         <p v-if="doubt" class="problem" role="status">{{ doubt }}</p>
         <UButton type="submit" color="primary" :loading="busy">Note the reading</UButton>
@@ -48,6 +72,11 @@ async function note(): Promise<void> {
 </template>
 
 <style scoped>
-.note { display: grid; gap: 14px; }
-.note > button { justify-self: start; }
+.note {
+  display: grid;
+  gap: 14px;
+}
+.note > button {
+  justify-self: start;
+}
 </style>

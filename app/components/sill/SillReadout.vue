@@ -32,10 +32,24 @@ const weekAhead = computed(() => {
 function openWorking(): void {
   if (!sill.data || nowC.value === undefined) return
   const { stationName, recordEnds, outlook } = sill.data
-  working.show(soilWorking({ nowC: nowC.value, correctionK: outlook.correctionK[outlook.todayIndex]!, stationName, recordEnds, ...(latest.value ? { reading: latest.value } : {}) }))
+  working.show(
+    soilWorking({
+      nowC: nowC.value,
+      correctionK: outlook.correctionK[outlook.todayIndex]!,
+      stationName,
+      recordEnds,
+      ...(latest.value ? { reading: latest.value } : {}),
+    }),
+  )
 }
 const depth = computed(() => text(figure('depthMm', PROBE_DEPTH_M * 1000)))
-const note = computed(() => (!latest.value ? `${depth.value} deep, modelled` : latest.value.used ? `probe ${latest.value.at.slice(11)}: ${text(figure('tempC', latest.value.tempC))}` : `probe ${latest.value.at.slice(11)} left out`))
+const note = computed(() =>
+  !latest.value
+    ? `${depth.value} deep, modelled`
+    : latest.value.used
+      ? `probe ${latest.value.at.slice(11)}: ${text(figure('tempC', latest.value.tempC))}`
+      : `probe ${latest.value.at.slice(11)} left out`,
+)
 </script>
 
 <template>
@@ -48,37 +62,128 @@ const note = computed(() => (!latest.value ? `${depth.value} deep, modelled` : l
         <path d="M2 25.5H40" stroke="#e9e0ce" stroke-width="3" />
         <g stroke="#8c7c64" stroke-width="2" stroke-linecap="round"><path d="M12 31v5M21 31v10M30 31v6" /></g>
       </svg>
-      <span>Upper <br>Sill</span>
+      <span>Upper <br />Sill</span>
     </NuxtLink>
     <div v-if="sill.data && nowC !== undefined" class="soil">
       <div class="place">Soil now, {{ sill.data.place }}</div>
-      <button class="now num" :aria-label="`Soil now ${text(figure('tempC', nowC))}, open the working`" @click="openWorking">
+      <button
+        class="now num"
+        :aria-label="`Soil now ${text(figure('tempC', nowC))}, open the working`"
+        @click="openWorking"
+      >
         {{ shown(figure('tempC', nowC)).value }}<span class="deg">{{ shown(figure('tempC', nowC)).unit }}</span>
       </button>
       <span class="other">{{ other }}</span>
-      <div class="note"><b>{{ note }}</b><br>{{ weekAhead }}</div>
+      <div class="note">
+        <b>{{ note }}</b
+        ><br />{{ weekAhead }}
+      </div>
     </div>
   </div>
 </template>
 
 <style scoped>
-.readout { position: absolute; inset: 0 auto auto 0; height: 117px; display: flex; z-index: 1; }
-.mark { width: 72px; border-right: 1px solid #43382a; color: #e9e0ce; display: flex; flex-direction: column; align-items: center; padding-top: 18px; font: 700 16px/1 "Besley Variable", serif; gap: 2px; }
-.soil { padding: 14px 0 0 16px; width: 176px; position: relative; border-right: 1px solid #43382a; margin: 14px 0; padding-top: 0; }
-.place { font-size: 12.5px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; padding-right: 6px; }
-.now { font-size: 38px; line-height: 1.12; color: #e9e0ce; cursor: pointer; }
-.deg { font: 650 13px "Archivo Variable", sans-serif; vertical-align: 15px; }
-.other { position: absolute; right: 10px; top: 42px; color: #bfb197; font-size: 12.5px; }
-.note { font-size: 11.5px; line-height: 1.45; }
+.readout {
+  position: absolute;
+  inset: 0 auto auto 0;
+  height: 117px;
+  display: flex;
+  z-index: 1;
+}
+.mark {
+  width: 72px;
+  border-right: 1px solid #43382a;
+  color: #e9e0ce;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  padding-top: 18px;
+  font:
+    700 16px/1 'Besley Variable',
+    serif;
+  gap: 2px;
+}
+.soil {
+  padding: 14px 0 0 16px;
+  width: 176px;
+  position: relative;
+  border-right: 1px solid #43382a;
+  margin: 14px 0;
+  padding-top: 0;
+}
+.place {
+  font-size: 12.5px;
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  padding-right: 6px;
+}
+.now {
+  font-size: 38px;
+  line-height: 1.12;
+  color: #e9e0ce;
+  cursor: pointer;
+}
+.deg {
+  font:
+    650 13px 'Archivo Variable',
+    sans-serif;
+  vertical-align: 15px;
+}
+.other {
+  position: absolute;
+  right: 10px;
+  top: 42px;
+  color: #bfb197;
+  font-size: 12.5px;
+}
+.note {
+  font-size: 11.5px;
+  line-height: 1.45;
+}
 @media (max-width: 700px) {
-  .readout { position: static; background: #211a12; height: 58px; align-items: center; justify-content: space-between; }
-  .mark { flex-direction: row; width: auto; border: 0; padding: 6px 12px; gap: 8px; }
-  .mark svg { width: 34px; height: 36px; }
-  .mark br { display: none; }
-  .mark span { font-size: 18px; }
-  .soil { border: 0; margin: 0; width: auto; text-align: right; padding: 4px 14px 0; }
-  .now { font-size: 26px; }
-  .other, .note { display: none; }
-  .place { font-size: 13px; max-width: 190px; padding: 0; }
+  .readout {
+    position: static;
+    background: #211a12;
+    height: 58px;
+    align-items: center;
+    justify-content: space-between;
+  }
+  .mark {
+    flex-direction: row;
+    width: auto;
+    border: 0;
+    padding: 6px 12px;
+    gap: 8px;
+  }
+  .mark svg {
+    width: 34px;
+    height: 36px;
+  }
+  .mark br {
+    display: none;
+  }
+  .mark span {
+    font-size: 18px;
+  }
+  .soil {
+    border: 0;
+    margin: 0;
+    width: auto;
+    text-align: right;
+    padding: 4px 14px 0;
+  }
+  .now {
+    font-size: 26px;
+  }
+  .other,
+  .note {
+    display: none;
+  }
+  .place {
+    font-size: 13px;
+    max-width: 190px;
+    padding: 0;
+  }
 }
 </style>

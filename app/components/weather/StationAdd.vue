@@ -10,7 +10,13 @@ async function add(): Promise<void> {
   const { station: typed, read } = readStation(form.value)
   const wanted = judged(newStationSchema, typed, read)
   let station: Station | undefined
-  if (!wanted || !(await send(async () => { station = await $fetch<Station>('/api/stations', { method: 'POST', body: wanted }) }))) return
+  if (
+    !wanted ||
+    !(await send(async () => {
+      station = await $fetch<Station>('/api/stations', { method: 'POST', body: wanted })
+    }))
+  )
+    return
   emit('added', station!)
   form.value = empty()
 }
@@ -26,5 +32,10 @@ async function add(): Promise<void> {
 </template>
 
 <style scoped>
-form { padding: 14px 16px; display: grid; gap: 10px; justify-items: start; }
+form {
+  padding: 14px 16px;
+  display: grid;
+  gap: 10px;
+  justify-items: start;
+}
 </style>

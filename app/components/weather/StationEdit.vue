@@ -20,7 +20,11 @@ const version = ref(props.station.version)
 async function save(): Promise<void> {
   const { station: typed, read } = readStation(form.value)
   const readTable = readNormals(normals.value, props.station.normals, context.units)
-  const wanted = judged(stationEditSchema, { ...typed, version: version.value, home: home.value, normals: readTable.ok ? readTable.normals : null }, read)
+  const wanted = judged(
+    stationEditSchema,
+    { ...typed, version: version.value, home: home.value, normals: readTable.ok ? readTable.normals : null },
+    read,
+  )
   if (!readTable.ok) errors.value = { ...errors.value, ...readTable.wrong }
   if (!wanted || !readTable.ok) return
   let station: Station | undefined
@@ -58,7 +62,9 @@ function paste(event: ClipboardEvent, key: keyof Normals, month: number): void {
   const cells = pastedRow(event.clipboardData?.getData('text') ?? '')
   if (!cells) return
   event.preventDefault()
-  cells.forEach((cell, i) => { if (month + i < 12) normals.value[key][month + i] = cell })
+  cells.forEach((cell, i) => {
+    if (month + i < 12) normals.value[key][month + i] = cell
+  })
 }
 const tableFault = computed(() => {
   const [at] = Object.entries(errors.value).filter(([path]) => path.startsWith('normals.'))
@@ -71,15 +77,40 @@ const tableFault = computed(() => {
 <template>
   <form novalidate @submit.prevent="save">
     <StationFields v-model="form" :errors="errors" prefix="edit" />
-    <label class="check"><input v-model="home" type="checkbox" :disabled="station.home"> The home station: what the ledge shows where no lawn is in view</label>
+    <label class="check"
+      ><input v-model="home" type="checkbox" :disabled="station.home" /> The home station: what the ledge shows where no
+      lawn is in view</label
+    >
     <div class="normals">
       <table class="ledger">
-        <caption>Monthly normals, means of many years <span class="small">{{ unit('tempC') }}, {{ unit('waterMm') }} a month, days with rain. All of them, or none. A copied row can be pasted.</span></caption>
-        <thead><tr><td /><th v-for="month in MONTH_LETTERS" :key="month" scope="col">{{ month }}</th></tr></thead>
+        <caption>
+          Monthly normals, means of many years
+          <span class="small"
+            >{{ unit('tempC') }}, {{ unit('waterMm') }} a month, days with rain. All of them, or none. A copied row can
+            be pasted.</span
+          >
+        </caption>
+        <thead>
+          <tr>
+            <td />
+            <th v-for="month in MONTH_LETTERS" :key="month" scope="col">{{ month }}</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="row in NORMAL_ROWS" :key="row.key">
             <th scope="row">{{ row.label }}</th>
-            <td v-for="(month, m) in MONTH_LETTERS" :key="month"><input :id="`field-normal-${row.key}-${m}`" v-model="normals[row.key][m]" type="text" inputmode="decimal" maxlength="12" :aria-label="`${row.label}, ${month}`" :aria-invalid="Boolean(errors[`normals.${row.key}.${m}`])" @paste="paste($event, row.key, m)"></td>
+            <td v-for="(month, m) in MONTH_LETTERS" :key="month">
+              <input
+                :id="`field-normal-${row.key}-${m}`"
+                v-model="normals[row.key][m]"
+                type="text"
+                inputmode="decimal"
+                maxlength="12"
+                :aria-label="`${row.label}, ${month}`"
+                :aria-invalid="Boolean(errors[`normals.${row.key}.${m}`])"
+                @paste="paste($event, row.key, m)"
+              />
+            </td>
           </tr>
         </tbody>
       </table>
@@ -87,26 +118,77 @@ const tableFault = computed(() => {
     <p v-if="tableFault" class="problem">{{ tableFault }}</p>
     <div v-if="theirs" class="problem" role="alert">
       Somebody saved this station meanwhile, as “{{ theirs.name }}”. Nothing of yours is lost.
-      <UButton size="sm" class="mx-2" @click="keepMine">Keep mine</UButton><UButton size="sm" variant="outline" @click="takeTheirs">Show theirs</UButton>
+      <UButton size="sm" class="mx-2" @click="keepMine">Keep mine</UButton
+      ><UButton size="sm" variant="outline" @click="takeTheirs">Show theirs</UButton>
     </div>
     <p v-else-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="actions">
       <UButton type="submit" color="primary" :loading="busy">Save the station</UButton>
-      <UButton v-if="!station.home && station.kind === 'imported'" variant="outline" :disabled="busy" @click="remove">Remove it with its days</UButton>
+      <UButton v-if="!station.home && station.kind === 'imported'" variant="outline" :disabled="busy" @click="remove"
+        >Remove it with its days</UButton
+      >
     </div>
   </form>
 </template>
 
 <style scoped>
-form { display: grid; gap: 12px; justify-items: start; }
-.check { display: flex; gap: 8px; align-items: center; }
-.check input { width: 18px; height: 18px; accent-color: var(--ink); }
-.normals { overflow-x: auto; max-width: 100%; }
-caption { text-align: left; font-weight: 650; padding-bottom: 4px; }
-.normals th, .normals td { padding: 2px 3px; text-align: center; }
-.normals tbody th { text-align: left; color: var(--ink); white-space: nowrap; padding-right: 8px; }
-.normals input { width: 52px; height: 30px; border: 1px solid var(--rule-2); background: var(--lime); text-align: right; padding: 0 5px; }
-.normals input[aria-invalid=true] { border: 2px solid var(--clay); }
-.actions { display: flex; gap: 8px; flex-wrap: wrap; }
-@media (max-width: 700px) { .normals input { height: 48px; } .check { min-height: 48px; } }
+form {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.check input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
+.normals {
+  overflow-x: auto;
+  max-width: 100%;
+}
+caption {
+  text-align: left;
+  font-weight: 650;
+  padding-bottom: 4px;
+}
+.normals th,
+.normals td {
+  padding: 2px 3px;
+  text-align: center;
+}
+.normals tbody th {
+  text-align: left;
+  color: var(--ink);
+  white-space: nowrap;
+  padding-right: 8px;
+}
+.normals input {
+  width: 52px;
+  height: 30px;
+  border: 1px solid var(--rule-2);
+  background: var(--lime);
+  text-align: right;
+  padding: 0 5px;
+}
+.normals input[aria-invalid='true'] {
+  border: 2px solid var(--clay);
+}
+.actions {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+@media (max-width: 700px) {
+  .normals input {
+    height: 48px;
+  }
+  .check {
+    min-height: 48px;
+  }
+}
 </style>

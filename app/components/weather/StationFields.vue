@@ -14,20 +14,57 @@ const { unit } = useUnits()
 
 <template>
   <div class="fields">
-    <UFormField label="Name" :name="`${prefix}-name`" :error="errors.name"><UInput :id="`field-${prefix}-name`" v-model="form.name" maxlength="80" /></UFormField>
+    <UFormField label="Name" :name="`${prefix}-name`" :error="errors.name"
+      ><UInput :id="`field-${prefix}-name`" v-model="form.name" maxlength="80"
+    /></UFormField>
     <div class="three">
-      <UFormField label="Latitude" :name="`${prefix}-lat`" :error="errors.latDeg" help="south is negative"><UInput :id="`field-${prefix}-lat`" v-model="form.lat" inputmode="decimal" /></UFormField>
-      <UFormField label="Longitude" :name="`${prefix}-lon`" :error="errors.lonDeg" help="west is negative"><UInput :id="`field-${prefix}-lon`" v-model="form.lon" inputmode="decimal" /></UFormField>
-      <UFormField :label="`Height, ${unit('distanceM')}`" :name="`${prefix}-height`" :error="errors.heightM" help="above the sea"><UInput :id="`field-${prefix}-height`" v-model="form.height" inputmode="decimal" /></UFormField>
+      <UFormField label="Latitude" :name="`${prefix}-lat`" :error="errors.latDeg" help="south is negative"
+        ><UInput :id="`field-${prefix}-lat`" v-model="form.lat" inputmode="decimal"
+      /></UFormField>
+      <UFormField label="Longitude" :name="`${prefix}-lon`" :error="errors.lonDeg" help="west is negative"
+        ><UInput :id="`field-${prefix}-lon`" v-model="form.lon" inputmode="decimal"
+      /></UFormField>
+      <UFormField
+        :label="`Height, ${unit('distanceM')}`"
+        :name="`${prefix}-height`"
+        :error="errors.heightM"
+        help="above the sea"
+        ><UInput :id="`field-${prefix}-height`" v-model="form.height" inputmode="decimal"
+      /></UFormField>
     </div>
-    <label class="check"><input v-model="form.coastal" type="checkbox"> Near a coast: more sun for the same range of temperature</label>
+    <label class="check"
+      ><input v-model="form.coastal" type="checkbox" /> Near a coast: more sun for the same range of temperature</label
+    >
   </div>
 </template>
 
 <style scoped>
-.fields { display: grid; gap: 10px; width: 100%; }
-.three { display: grid; grid-template-columns: repeat(3, 1fr); gap: 12px; }
-.check { display: flex; gap: 8px; align-items: center; }
-.check input { width: 18px; height: 18px; accent-color: var(--ink); }
-@media (max-width: 700px) { .three { grid-template-columns: 1fr 1fr; } .check { min-height: 48px; } }
+.fields {
+  display: grid;
+  gap: 10px;
+  width: 100%;
+}
+.three {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 12px;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.check input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--ink);
+}
+@media (max-width: 700px) {
+  .three {
+    grid-template-columns: 1fr 1fr;
+  }
+  .check {
+    min-height: 48px;
+  }
+}
 </style>

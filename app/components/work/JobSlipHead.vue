@@ -11,17 +11,43 @@ const { text, other } = useUnits()
 
 <template>
   <div v-if="context.firm" class="paper">
-    <div><b class="num">{{ context.firm.name }}</b><span v-for="licence in context.firm.licences" :key="licence.number">{{ licence.what }} {{ licence.number }}</span></div>
-    <div class="right"><b>{{ lawn.address }}</b><span>{{ text(figure('areaM2', lawn.areaM2)) }} ({{ other(figure('areaM2', lawn.areaM2)) }}), {{ crewHours.toFixed(1) }} crew h</span><span>Printed {{ longDay(context.today) }}</span></div>
+    <div>
+      <b class="num">{{ context.firm.name }}</b
+      ><span v-for="licence in context.firm.licences" :key="licence.number"
+        >{{ licence.what }} {{ licence.number }}</span
+      >
+    </div>
+    <div class="right">
+      <b>{{ lawn.address }}</b
+      ><span
+        >{{ text(figure('areaM2', lawn.areaM2)) }} ({{ other(figure('areaM2', lawn.areaM2)) }}),
+        {{ crewHours.toFixed(1) }} crew h</span
+      ><span>Printed {{ longDay(context.today) }}</span>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.paper { display: none; }
+.paper {
+  display: none;
+}
 @media print {
-  .paper { display: flex; justify-content: space-between; border-bottom: 1.5pt solid black; padding-bottom: 4pt; font-size: 9pt; }
-  .paper div { display: flex; flex-direction: column; }
-  .paper .num { font-size: 13pt; }
-  .right { text-align: right; }
+  .paper {
+    display: flex;
+    justify-content: space-between;
+    border-bottom: 1.5pt solid black;
+    padding-bottom: 4pt;
+    font-size: 9pt;
+  }
+  .paper div {
+    display: flex;
+    flex-direction: column;
+  }
+  .paper .num {
+    font-size: 13pt;
+  }
+  .right {
+    text-align: right;
+  }
 }
 </style>

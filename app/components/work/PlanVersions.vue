@@ -13,39 +13,78 @@ const problem = ref('')
 const { send, message } = useSend()
 
 async function load(): Promise<void> {
-  await send(async () => { versions.value = await $fetch<PlanVersion[]>(`/api/lawns/${props.lawnId}/versions`) })
+  await send(async () => {
+    versions.value = await $fetch<PlanVersion[]>(`/api/lawns/${props.lawnId}/versions`)
+  })
   problem.value = message.value
 }
-watch(() => [open.value, props.version], () => { if (open.value) void load() })
+watch(
+  () => [open.value, props.version],
+  () => {
+    if (open.value) void load()
+  },
+)
 
 /** What differs from the version before, in words. */
 function changes(i: number): string[] {
   const [now, before] = [versions.value![i]!.plan, versions.value![i + 1]?.plan]
   if (!before) return ['the first that is kept']
   const { taken } = mergeEdits({ ...before, version: 0 }, { ...before, version: 0 }, { ...now, version: 0 })
-  const valueAt = (path: string) => path.split('.').reduce<unknown>((of, key) => (of as Record<string, unknown> | undefined)?.[key], now)
+  const valueAt = (path: string) =>
+    path.split('.').reduce<unknown>((of, key) => (of as Record<string, unknown> | undefined)?.[key], now)
   // Days in the order in which they come, whatever order they were written in.
   const order = (path: string) => (path.startsWith('work.days.') ? String(valueAt(path)) : '')
-  return [...taken].sort((a, b) => order(a).localeCompare(order(b))).map((path) => {
-    const value = valueAt(path)
-    return `${fieldName(path).toLowerCase()}${path === 'settings' || path === 'work' ? '' : `: ${fieldText(path, value, context.units)}`}`
-  })
+  return [...taken]
+    .sort((a, b) => order(a).localeCompare(order(b)))
+    .map((path) => {
+      const value = valueAt(path)
+      return `${fieldName(path).toLowerCase()}${path === 'settings' || path === 'work' ? '' : `: ${fieldText(path, value, context.units)}`}`
+    })
 }
-const at = (instant: string | null) => (instant ? new Date(instant).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }) : '')
+const at = (instant: string | null) =>
+  instant
+    ? new Date(instant).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+    : ''
 </script>
 
 <template>
   <details class="versions" @toggle="open = ($event.target as HTMLDetailsElement).open">
     <summary>Versions of this plan, who changed what</summary>
-    <p v-if="problem" class="problem" role="alert">{{ problem }} <button type="button" class="opens" @click="load">Try again</button></p>
+    <p v-if="problem" class="problem" role="alert">
+      {{ problem }} <button type="button" class="opens" @click="load">Try again</button>
+    </p>
     <p v-else-if="!versions" class="small">Looking them up…</p>
     <p v-else-if="!versions.length" class="small">None kept yet; from the next change on each is.</p>
     <table v-else class="ledger">
-      <thead><tr><th scope="col">Version</th><th scope="col">When</th><th scope="col">Who</th><th scope="col">What changed</th><th scope="col"><span class="sr-only">Take back</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Version</th>
+          <th scope="col">When</th>
+          <th scope="col">Who</th>
+          <th scope="col">What changed</th>
+          <th scope="col"><span class="sr-only">Take back</span></th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="(one, i) in versions" :key="one.plan.version">
-          <td class="num">{{ one.plan.version }}</td><td>{{ at(one.savedAt) }}</td><td>{{ one.savedBy ?? 'somebody' }}</td><td><span v-for="words in changes(i)" :key="words" class="change">{{ words }}</span></td>
-          <td class="right"><button v-if="i > 0" type="button" class="opens" :disabled="busy" :aria-label="`Take version ${one.plan.version} back`" @click="emit('restore', one.plan)">Take back</button><span v-else class="small">now</span></td>
+          <td class="num">{{ one.plan.version }}</td>
+          <td>{{ at(one.savedAt) }}</td>
+          <td>{{ one.savedBy ?? 'somebody' }}</td>
+          <td>
+            <span v-for="words in changes(i)" :key="words" class="change">{{ words }}</span>
+          </td>
+          <td class="right">
+            <button
+              v-if="i > 0"
+              type="button"
+              class="opens"
+              :disabled="busy"
+              :aria-label="`Take version ${one.plan.version} back`"
+              @click="emit('restore', one.plan)"
+            >
+              Take back</button
+            ><span v-else class="small">now</span>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -53,9 +92,33 @@ const at = (instant: string | null) => (instant ? new Date(instant).toLocaleStri
 </template>
 
 <style scoped>
-.versions { margin-top: 8px; border-top: 1.5px solid var(--ink); padding-top: 6px; }
-summary { font-weight: 600; cursor: pointer; min-height: 28px; }
-.change { display: inline-block; margin-right: 12px; }
-@media (max-width: 900px) { summary { min-height: 48px; display: flex; align-items: center; } .ledger { font-size: 13px; } }
-@media print { .versions { display: none; } }
+.versions {
+  margin-top: 8px;
+  border-top: 1.5px solid var(--ink);
+  padding-top: 6px;
+}
+summary {
+  font-weight: 600;
+  cursor: pointer;
+  min-height: 28px;
+}
+.change {
+  display: inline-block;
+  margin-right: 12px;
+}
+@media (max-width: 900px) {
+  summary {
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+  }
+  .ledger {
+    font-size: 13px;
+  }
+}
+@media print {
+  .versions {
+    display: none;
+  }
+}
 </style>

@@ -4,7 +4,14 @@ import type { Slip } from '#core/job/schedule/schedule'
 import { shortDayWithWeekday } from '#core/measure/calendar'
 
 /** What a change would move, or what can no longer stay as it was agreed: seen before it is kept. */
-const props = defineProps<{ trying: string | undefined; moves: readonly Move[]; comes: readonly Slip[]; goes: readonly Slip[]; troubles: number; busy: boolean }>()
+const props = defineProps<{
+  trying: string | undefined
+  moves: readonly Move[]
+  comes: readonly Slip[]
+  goes: readonly Slip[]
+  troubles: number
+  busy: boolean
+}>()
 const emit = defineEmits<{ keep: []; drop: []; agree: [] }>()
 const context = useContextStore()
 /** Work that moves together is one row, told by the first of it. */
@@ -17,28 +24,60 @@ const rows = computed(() => {
   }
   return out
 })
-const told = (slips: readonly Slip[]) => slips.map(({ name, to }) => `${name.toLowerCase()}, ${shortDayWithWeekday(to, context.today)}`).join('; ')
+const told = (slips: readonly Slip[]) =>
+  slips.map(({ name, to }) => `${name.toLowerCase()}, ${shortDayWithWeekday(to, context.today)}`).join('; ')
 const nothing = computed(() => !props.moves.length && !props.comes.length && !props.goes.length)
 </script>
 
 <template>
-  <section v-if="trying || moves.length" class="panel-open moves" role="status" :aria-label="trying ? 'What this would move' : 'Days that cannot stay'">
+  <section
+    v-if="trying || moves.length"
+    class="panel-open moves"
+    role="status"
+    :aria-label="trying ? 'What this would move' : 'Days that cannot stay'"
+  >
     <div class="head">
-      <h2>{{ trying ?? (moves.length === 1 ? 'One day cannot stay as it was agreed' : `${moves.length} days cannot stay as they were agreed`) }}</h2>
+      <h2>
+        {{
+          trying ??
+          (moves.length === 1 ? 'One confirmed day cannot stay' : `${moves.length} confirmed days cannot stay`)
+        }}
+      </h2>
       <span class="pair">
-        <template v-if="trying"><UButton color="primary" :loading="busy" @click="emit('keep')">Keep it so</UButton><UButton variant="outline" @click="emit('drop')">Leave it as it was</UButton></template>
-        <UButton v-else color="primary" :loading="busy" @click="emit('agree')">Agree to the new days</UButton>
+        <template v-if="trying"
+          ><UButton color="primary" :loading="busy" @click="emit('keep')">Keep it so</UButton
+          ><UButton variant="outline" @click="emit('drop')">Leave it as it was</UButton></template
+        >
+        <UButton v-else color="primary" :loading="busy" @click="emit('agree')">Confirm the new days</UButton>
       </span>
     </div>
     <p v-if="trying && nothing">Nothing else moves.</p>
-    <p v-if="comes.length">Comes in: {{ told(comes) }}.</p>
-    <p v-if="goes.length">Falls out: {{ told(goes) }}.</p>
-    <p v-if="trying && troubles" class="caution">{{ troubles === 1 ? 'Something cannot be kept this way' : `${troubles} things cannot be kept this way` }}: read below before you keep it.</p>
+    <p v-if="comes.length">Added: {{ told(comes) }}.</p>
+    <p v-if="goes.length">Removed: {{ told(goes) }}.</p>
+    <p v-if="trying && troubles" class="caution">
+      {{ troubles === 1 ? 'Something cannot be kept this way' : `${troubles} things cannot be kept this way` }}: read
+      below before you keep it.
+    </p>
     <table v-if="rows.length" class="ledger">
-      <thead><tr><th scope="col">Work</th><th scope="col">Agreed</th><th scope="col">Would be</th><th scope="col">Because</th></tr></thead>
+      <thead>
+        <tr>
+          <th scope="col">Work</th>
+          <th scope="col">Confirmed</th>
+          <th scope="col">Would be</th>
+          <th scope="col">Because</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="{ move, names } in rows" :key="move.key">
-          <td><b>{{ names.join(', ') }}</b></td><td class="num">{{ shortDayWithWeekday(move.from, context.today) }}</td><td><b class="num">{{ shortDayWithWeekday(move.to, context.today) }}</b>, {{ shiftWords(move.from, move.to) }}</td><td><PhraseText :phrase="move.why" /></td>
+          <td>
+            <b>{{ names.join(', ') }}</b>
+          </td>
+          <td class="num">{{ shortDayWithWeekday(move.from, context.today) }}</td>
+          <td>
+            <b class="num">{{ shortDayWithWeekday(move.to, context.today) }}</b
+            >, {{ shiftWords(move.from, move.to) }}
+          </td>
+          <td><PhraseText :phrase="move.why" /></td>
         </tr>
       </tbody>
     </table>
@@ -46,11 +85,55 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
 </template>
 
 <style scoped>
-.moves { padding: 12px 16px; display: grid; gap: 8px; position: sticky; top: 0; z-index: 5; max-height: 52vh; overflow: auto; }
-.head, .pair { display: flex; gap: 8px; flex-wrap: wrap; align-items: center; }
-.head { justify-content: space-between; }
-.ledger td:first-child { width: 30%; }
-.ledger .num { white-space: nowrap; }
-@media (max-width: 700px) { .moves { position: static; max-height: none; } .ledger thead { display: none; } .ledger td { display: block; border: 0; padding: 1px 0; width: auto !important; } .ledger tr { display: block; border-bottom: 1px solid var(--rule); padding: 5px 0; } }
-@media print { .moves { display: none; } }
+.moves {
+  padding: 12px 16px;
+  display: grid;
+  gap: 8px;
+  position: sticky;
+  top: 0;
+  z-index: 5;
+  max-height: 52vh;
+  overflow: auto;
+}
+.head,
+.pair {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  align-items: center;
+}
+.head {
+  justify-content: space-between;
+}
+.ledger td:first-child {
+  width: 30%;
+}
+.ledger .num {
+  white-space: nowrap;
+}
+@media (max-width: 700px) {
+  .moves {
+    position: static;
+    max-height: none;
+  }
+  .ledger thead {
+    display: none;
+  }
+  .ledger td {
+    display: block;
+    border: 0;
+    padding: 1px 0;
+    width: auto !important;
+  }
+  .ledger tr {
+    display: block;
+    border-bottom: 1px solid var(--rule);
+    padding: 5px 0;
+  }
+}
+@media print {
+  .moves {
+    display: none;
+  }
+}
 </style>

@@ -5,13 +5,26 @@ import { fieldsOf, problemOf, saving } from '../api'
 const refused = (error: object) => ({ data: { error } })
 
 test('an answer of the server is told in its own words, with what somebody else saved', () => {
-  expect(problemOf(refused({ code: 'conflict', message: 'Saved meanwhile.', theirs: { version: 2 } }))).toEqual({ code: 'conflict', message: 'Saved meanwhile.', fields: {}, theirs: { version: 2 } })
-  expect(problemOf(refused({ code: 'invalid', message: 'Look again.', fields: { area: 'Too large.' } })).fields).toEqual({ area: 'Too large.' })
+  expect(problemOf(refused({ code: 'conflict', message: 'Saved meanwhile.', theirs: { version: 2 } }))).toEqual({
+    code: 'conflict',
+    message: 'Saved meanwhile.',
+    fields: {},
+    theirs: { version: 2 },
+  })
+  expect(
+    problemOf(refused({ code: 'invalid', message: 'Look again.', fields: { area: 'Too large.' } })).fields,
+  ).toEqual({ area: 'Too large.' })
 })
 
 test('whatever else goes wrong on the way is no answer, and nothing is said to be saved', () => {
   // A proxy's page, a line that broke, a half answer.
-  for (const error of [new TypeError('fetch failed'), { data: '<html>502</html>' }, refused({ code: 'x' }), { data: { error: null } }, {}]) {
+  for (const error of [
+    new TypeError('fetch failed'),
+    { data: '<html>502</html>' },
+    refused({ code: 'x' }),
+    { data: { error: null } },
+    {},
+  ]) {
     const { code, message } = problemOf(error)
     expect([code, message]).toEqual(['unreachable', expect.stringContaining('What you entered is still here')])
   }
@@ -19,7 +32,11 @@ test('whatever else goes wrong on the way is no answer, and nothing is said to b
 
 test('a save tells how it went instead of throwing', async () => {
   expect(await saving(async () => 1)).toEqual({ ok: true })
-  expect(await saving(async () => { throw refused({ code: 'full', message: 'No room.' }) })).toMatchObject({ ok: false, problem: { code: 'full', message: 'No room.' } })
+  expect(
+    await saving(async () => {
+      throw refused({ code: 'full', message: 'No room.' })
+    }),
+  ).toMatchObject({ ok: false, problem: { code: 'full', message: 'No room.' } })
 })
 
 test('each field keeps its first message, under its path', () => {

@@ -8,8 +8,15 @@ import { PLACES } from '../places'
 
 test('every field that two people can change has a name in words', () => {
   const paths = [
-    ...Object.keys(lookSchema.shape), ...Object.keys(planSchema.shape), ...Object.keys(settingsSchema.shape).filter((key) => key !== 'lot').map((key) => `settings.${key}`),
-    ...Object.keys(zoneSchema.shape).map((key) => `zones.${ZONE_ID}.${key}`), `zones.${ZONE_ID}`, 'water.timesADay', 'features.x.points',
+    ...Object.keys(lookSchema.shape),
+    ...Object.keys(planSchema.shape),
+    ...Object.keys(settingsSchema.shape)
+      .filter((key) => key !== 'lot')
+      .map((key) => `settings.${key}`),
+    ...Object.keys(zoneSchema.shape).map((key) => `zones.${ZONE_ID}.${key}`),
+    `zones.${ZONE_ID}`,
+    'water.timesADay',
+    'features.x.points',
     ...Object.keys(settingsSchema.shape.lot.shape).map((key) => `settings.lot.${key}`),
   ].filter((path) => path !== 'version')
   expect(paths.length).toBeGreaterThan(25)
@@ -23,9 +30,16 @@ test('its values are told as people read them', () => {
   expect(fieldText('sowOn', toDay('2026-09-18'), 'us')).toBe('Fri 18 Sep')
   expect(fieldText(`zones.${ZONE_ID}.grass`, 'TF', 'us')).toBe('tall fescue')
   expect([fieldText('address', '', 'us'), fieldText('zones.x.plugsMm', [], 'us')]).toEqual(['empty', 'empty'])
-  expect(fieldText('applications', [{ ingredient: 'prodiamine', appliedOn: '2026-05-04', waitDays: 184 }], 'us')).toBe('prodiamine, 2026-05-04')
+  expect(fieldText('applications', [{ ingredient: 'prodiamine', appliedOn: '2026-05-04', waitDays: 184 }], 'us')).toBe(
+    'prodiamine, 2026-05-04',
+  )
   expect(fieldText('settings', { bags: [] }, 'us')).toBe('changed')
-  const two = aLook({ zones: { [ZONE_ID]: aZone({ name: 'Front' }), '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02': aZone({ name: 'Back', order: 1 }) } })
+  const two = aLook({
+    zones: {
+      [ZONE_ID]: aZone({ name: 'Front' }),
+      '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02': aZone({ name: 'Back', order: 1 }),
+    },
+  })
   expect(fieldName(`zones.${ZONE_ID}.plugsMm`, two)).toBe('Thatch, Front')
   expect(fieldText(`zones.${ZONE_ID}.plugsMm`, [12.7, 15.9], 'us')).toBe('½ in, ⅝ in')
 })

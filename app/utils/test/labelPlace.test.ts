@@ -2,7 +2,15 @@ import { describe, expect, test } from 'vitest'
 import { distanceM, insideOutline, type Outline, type PointM } from '#core/site/geometry'
 import { labelPlace, middleOf } from '../labelPlace'
 
-const box: Outline = { outer: [[0, 0], [20, 0], [20, 10], [0, 10]], holes: [] }
+const box: Outline = {
+  outer: [
+    [0, 0],
+    [20, 0],
+    [20, 10],
+    [0, 10],
+  ],
+  holes: [],
+}
 
 describe('the name of a zone', () => {
   test('stands about in the middle of a plain one', () => {
@@ -10,7 +18,24 @@ describe('the name of a zone', () => {
   })
 
   test('stands inside of a bent one, and not in what is cut out of it', () => {
-    const bent: Outline = { outer: [[0, 0], [20, 0], [20, 4], [4, 4], [4, 20], [0, 20]], holes: [[[8, 1], [12, 1], [12, 3], [8, 3]]] }
+    const bent: Outline = {
+      outer: [
+        [0, 0],
+        [20, 0],
+        [20, 4],
+        [4, 4],
+        [4, 20],
+        [0, 20],
+      ],
+      holes: [
+        [
+          [8, 1],
+          [12, 1],
+          [12, 3],
+          [8, 3],
+        ],
+      ],
+    }
     expect(insideOutline(labelPlace(bent, [])!, bent)).toBe(true)
   })
 

@@ -6,14 +6,19 @@ const normals = COLUMBUS
 
 describe('a table of monthly normals', () => {
   test('that is only shown and saved keeps every value as it was, in either system', () => {
-    for (const units of ['us', 'metric'] as const) expect(readNormals(typedNormals(normals, units), normals, units)).toEqual({ ok: true, normals })
+    for (const units of ['us', 'metric'] as const)
+      expect(readNormals(typedNormals(normals, units), normals, units)).toEqual({ ok: true, normals })
   })
   test('takes a cell that is typed, in the reader’s units', () => {
     const typed = typedNormals(normals, 'us')
     typed.tmaxC[6] = '86'
     typed.rainMm[0] = '2.5'
     const read = readNormals(typed, normals, 'us')
-    expect(read.ok && [read.normals!.tmaxC[6], read.normals!.rainMm[0], read.normals!.tmaxC[5]]).toEqual([30, 63.5, normals.tmaxC[5]])
+    expect(read.ok && [read.normals!.tmaxC[6], read.normals!.rainMm[0], read.normals!.tmaxC[5]]).toEqual([
+      30,
+      63.5,
+      normals.tmaxC[5],
+    ])
   })
   test('is none when it is empty, and names the cell that is missing or no number', () => {
     const empty = typedNormals(null, 'us')
@@ -29,6 +34,10 @@ describe('a table of monthly normals', () => {
   test('takes a row pasted from a sheet, and leaves a single value and words to the cell', () => {
     expect(pastedRow('37.1\t41.1\t51.8')).toEqual(['37.1', '41.1', '51.8'])
     expect(pastedRow('3.0 2.4 3.6 3.9')).toEqual(['3.0', '2.4', '3.6', '3.9'])
-    expect([pastedRow('37.1'), pastedRow('high of July'), pastedRow(Array(13).fill('1').join(' '))]).toEqual([undefined, undefined, undefined])
+    expect([pastedRow('37.1'), pastedRow('high of July'), pastedRow(Array(13).fill('1').join(' '))]).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ])
   })
 })

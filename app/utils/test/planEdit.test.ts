@@ -6,7 +6,12 @@ import { drawnAreaM2 } from '#core/site/drawn'
 import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
 import { usePlanEdit } from '../../composables/usePlanEdit'
 
-const box = (x: number, y: number, w: number, h: number): PointM[] => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]
+const box = (x: number, y: number, w: number, h: number): PointM[] => [
+  [x, y],
+  [x + w, y],
+  [x + w, y + h],
+  [x, y + h],
+]
 const shape = (points: PointM[], holes: PointM[][] = []) => ({ points, holes })
 
 let draft: Look
@@ -27,7 +32,9 @@ beforeEach(() => {
       draft.zones[id] = aZone({ name: `Zone ${zones + 1}`, order: zones, plugsMm: [] })
       return id
     },
-    removeZone: (id: string) => { Reflect.deleteProperty(draft.zones, id) },
+    removeZone: (id: string) => {
+      Reflect.deleteProperty(draft.zones, id)
+    },
   }))
   edit = usePlanEdit(zone)
 })
@@ -45,11 +52,27 @@ describe('drawing', () => {
   })
 
   test('keeps nothing that cannot be, and says why', () => {
-    edit.add('bed', shape([[0, 0], [9, 9], [9, 0], [0, 9]]))
+    edit.add(
+      'bed',
+      shape([
+        [0, 0],
+        [9, 9],
+        [9, 0],
+        [0, 9],
+      ]),
+    )
     expect([things(), edit.message.value]).toEqual([[], expect.stringContaining('crosses itself')])
     edit.add('zone', shape(box(0, 0, 20, 10)))
     const [id] = Object.keys(draft.features) as [string]
-    edit.reshape(id, shape([[0, 0], [20, 10], [20, 0], [0, 10]]))
+    edit.reshape(
+      id,
+      shape([
+        [0, 0],
+        [20, 10],
+        [20, 0],
+        [0, 10],
+      ]),
+    )
     expect(edit.message.value).toContain('It stays as it was.')
     expect(area(ZONE_ID)).toBeCloseTo(200, 6)
   })
@@ -60,7 +83,10 @@ describe('drawing', () => {
     edit.setSide(id, 0, 30)
     edit.add('bed', shape(box(2, 2, 2, 2)))
     edit.remove(id)
-    const areas = [0, 1, 2, 3].map(() => { edit.undo(); return Math.round(area(ZONE_ID)) })
+    const areas = [0, 1, 2, 3].map(() => {
+      edit.undo()
+      return Math.round(area(ZONE_ID))
+    })
     // With its first side at 30 m the corners after it move 10 m: a trapezoid of 30 and 20 by 10 m. Its slant halves the bed.
     expect(areas).toEqual([248, 250, 200, 0])
     edit.undo()
@@ -104,7 +130,13 @@ test('by tape and turn a square closes, and what crosses itself stays laid out t
   edit.closeTape('bed')
   expect(things()[0]!.points).toHaveLength(4)
   expect(edit.taped.value).toEqual([])
-  for (const [metres, turn] of [[4, 0], [4, 135], [4, 135], [6, 120]] as const) edit.tape(metres, turn)
+  for (const [metres, turn] of [
+    [4, 0],
+    [4, 135],
+    [4, 135],
+    [6, 120],
+  ] as const)
+    edit.tape(metres, turn)
   const laid = edit.taped.value.length
   edit.closeTape('bed')
   if (edit.message.value) expect(edit.taped.value).toHaveLength(laid)

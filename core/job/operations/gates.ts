@@ -1,70 +1,17 @@
-import { addDays, daysBetween, shortDay, weekdayIndex, weekdayName, type Day } from '../../measure/calendar'
+import { addDays, shortDay, weekdayIndex, weekdayName, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
-import type { Application } from '../../site/survey'
 import { barrierUntil } from '../decision/decide'
 import { operationByCode } from './catalogue'
-import { PUTS_DOWN, skyGates, type Sky } from './weatherGates'
+import { PUTS_DOWN } from './putDownGates'
+import { skyGates } from './weatherGates'
 import { keyOf, numberOf, type OperationCode } from './operations'
-import type { Extent } from '../parts'
-
-/** What gates are judged by on the day of an operation. */
-export interface GateInput extends Sky {
-  today: Day
-  sowOn: Day
-  applications: readonly Application[]
-  extent: Pick<Extent, 'dormant'>
-  workingDays: readonly number[]
-  holidays: ReadonlySet<Day>
-  /** Median modelled soil at probe depth on the sowing day, °C, and the band it should be in. */
-  soil?: { expectedC: number; lowC: number; highC: number }
-  /** The same soil on any day, as far as it is worked out. */
-  soilOn?: (day: Day) => number | undefined
-  /** Water that the root zone of the standing turf is expected to hold on a day, 0-1; rain alone. */
-  groundOn?: (day: Day) => number | undefined
-  /** The water in the ground is reckoned from normals alone: no guess holds work. */
-  groundIsGuess?: boolean
-  /** Whoever looked at the lawn found its lines located and marked. */
-  located?: boolean
-  /** Turf that is torn is to live on: none where all of it is killed or taken off. */
-  keepsTurf: boolean
-  /** Soil in which the turf that is worked on grows, °C. */
-  growsFromC: number
-  /** What is done, on which day, and whether what is looked at then was as it should be. */
-  done: ReadonlyMap<string, { day: Day; passed: boolean }>
-  /** Notes of the technician by slip and gate: "scalp:surface". */
-  overruled: Readonly<Record<string, string>>
-}
-
-/** Soil of turf in growth, °C. @source trade (cool-season), mem (warm-season) */
-export const GROWS_FROM_C = { cool: 10, warm: 18 } as const
-const DORMANT_K = 5
+import type { GateInput } from './gateInput'
+import { ground, growth, services } from './groundGates'
 
 /** The forecast of a device reaches so far ahead; waiting for one is looked at again when it comes into sight. */
 const FORECAST_REACH_DAYS = 5
 
-/** Water of the root zone under which tines bounce, and over which holes smear. @source own for the shares; moist, not wet is trade */
-export const [WATER_AHEAD_BELOW, TOO_WET_ABOVE] = [0.4, 0.97]
-/** Water of the root zone under which turf has stopped and is not torn. @source own; no dethatching in drought is trade */
-const DROUGHT_BELOW = 0.2
-const WANTS_MOIST_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'fork', 'loosen', 'dethatch'])
-/** Work that only growing turf or weeds answer to. */
-const WANTS_GROWTH: ReadonlySet<OperationCode> = new Set([
-  'hardWeeds',
-  'killAutumn',
-  'kill1',
-  'kill2',
-  'kill3',
-  'lift',
-  'nip',
-  'recoveryFeed',
-  'regulator',
-  'weedControl',
-  'feedAgain',
-])
-/** Steel that goes into the ground. */
-const BREAKS_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'fork', 'loosen', 'relay', 'dethatch'])
 /** What has to be done and found right before something else is begun; the last of them that a plan has. */
 const AFTER: Partial<Record<OperationCode, readonly OperationCode[]>> = {
   scalp: ['kill3', 'kill2', 'kill1'],
@@ -136,131 +83,6 @@ function soilBand({ soil, extent }: GateInput): Gate[] {
       { state: 'risk', code: 'soil', text: ['soil about ', expected, ', warmer than ', figure('tempC', highC, 2)] },
     ]
   return [{ state: 'met', text: ['soil about ', expected, ' that day'] }]
-}
-
-/** Water that was given lasts so many days for tines. @source own, the longest lag from soaking to coring */
-const SOAKED_DAYS = 3
-
-/** What was given, or is planned to be, before dry ground is worked. */
-function soaked({ done }: GateInput, day: Day, has: ReadonlySet<string>): Gate | undefined {
-  if (!has.has('waterAhead')) return undefined
-  const made = done.get('waterAhead')
-  const { name } = operationByCode('waterAhead')
-  if (!made) return { state: 'waiting', text: [`after ${name.toLowerCase()}: a plug comes out whole`] }
-  return daysBetween(made.day, day) <= SOAKED_DAYS
-    ? { state: 'met', text: [`watered ${shortDay(made.day)}: deep enough that a plug comes out`] }
-    : undefined
-}
-
-function ground(input: GateInput, code: OperationCode, day: Day, has: ReadonlySet<string>): Gate[] {
-  const { groundOn, groundIsGuess, keepsTurf, today } = input
-  const groundLeft = WANTS_MOIST_GROUND.has(code) ? groundOn?.(day) : undefined
-  if (groundLeft === undefined) return []
-  const left = figure('share', groundLeft, 2)
-  const source = { kind: 'computed', text: 'water balance of the root zone, rain alone' } as const
-  const risk = (...text: Phrase): Gate[] => [{ state: 'risk', code: 'ground', text, source }]
-  if (groundLeft < WATER_AHEAD_BELOW) {
-    const given = soaked(input, day, has)
-    if (given) return [given]
-    // From normals nobody knows what fell: what is only a guess is looked at, and holds nothing.
-    if (groundIsGuess)
-      return [
-        {
-          state: 'waiting',
-          text: ['ground moist: about ', left, ' full by then is a guess from normals, so try it'],
-          source: { kind: 'computed', text: 'water balance of the root zone from normals alone' },
-        },
-      ]
-    const torn = code === 'dethatch' && keepsTurf
-    if (torn && groundLeft < DROUGHT_BELOW)
-      return [
-        {
-          state: 'hold',
-          code: 'ground',
-          again: addDays(today, 1),
-          text: [
-            'drought, ground about ',
-            left,
-            ' full by then: torn turf does not come back; water it through, or wait',
-          ],
-          source,
-        },
-      ]
-    return torn
-      ? risk('ground about ', left, ' full by then: turf short of water is not torn, water ahead')
-      : risk('ground about ', left, ' full by then: water ahead, deep enough that a plug comes out')
-  }
-  if (groundLeft > TOO_WET_ABOVE) return risk('ground about ', left, ' full by then: too wet smears, let it drain')
-  return [{ state: 'met', text: ['ground about ', left, ' full by then'], source }]
-}
-
-function growth({ soilOn, growsFromC, today, keepsTurf, extent }: GateInput, code: OperationCode, day: Day): Gate[] {
-  const torn = code === 'dethatch' && keepsTurf
-  const soilC = torn || WANTS_GROWTH.has(code) ? soilOn?.(day) : undefined
-  if (soilC === undefined) return []
-  const source = {
-    kind: 'computed',
-    text: `soil at 2 in (50 mm), middle of the years; growing from ${growsFromC} °C`,
-  } as const
-  const told = figure('tempC', soilC, 2)
-  // Whoever sows for spring opens dormant turf and knows it.
-  if (soilC < growsFromC - DORMANT_K && torn && extent.dormant)
-    return [
-      {
-        state: 'risk',
-        code: 'growth',
-        text: ['dormant, soil about ', told, ': torn turf stays open until spring, one light direction'],
-        source,
-      },
-    ]
-  if (soilC < growsFromC - DORMANT_K)
-    return [
-      {
-        state: 'hold',
-        code: 'growth',
-        again: addDays(today, 7),
-        text: [
-          'dormant, soil about ',
-          told,
-          torn ? ': torn turf does not close' : ': it takes nothing up and grows through nothing',
-        ],
-        source,
-      },
-    ]
-  if (soilC < growsFromC)
-    return [{ state: 'risk', code: 'growth', text: ['hardly growing, soil about ', told], source }]
-  return [{ state: 'met', text: ['growing, soil about ', told], source }]
-}
-
-/** Nothing goes into ground whose lines nobody has marked: no note overrules that. */
-function services(
-  { done, located, today }: GateInput,
-  code: OperationCode,
-  day: Day,
-  has: ReadonlySet<string>,
-): Gate[] {
-  if (!BREAKS_GROUND.has(code) || !has.has('locate')) return []
-  if (done.has('locate')) return [{ state: 'met', text: ['lines located, heads flagged'] }]
-  if (located)
-    return [
-      {
-        state: 'met',
-        text: ['lines located and marked at the survey; marks fade after two weeks'],
-        source: { kind: 'user', text: 'Look, buried lines' },
-      },
-    ]
-  return day <= today
-    ? [
-        {
-          state: 'hold',
-          code: 'services',
-          binding: true,
-          again: addDays(today, 1),
-          text: ['buried lines are not located: nothing goes into the ground'],
-          source: { kind: 'mem', text: 'local law, several working days ahead' },
-        },
-      ]
-    : [{ state: 'waiting', text: ['buried lines located, heads flagged'] }]
 }
 
 /** What comes before it done, and found as it should be. */

@@ -1,6 +1,6 @@
 import type { StockLevels } from '../../materials/stock'
 import { daysBetween, type Day } from '../../measure/calendar'
-import type { GateInput } from '../operations/gates'
+import type { GateInput } from '../operations/gateInput'
 import type { Pace } from '../hours'
 import { operationsOf, type Extent, type Part, type PlannedOperation } from '../parts'
 import type { Planning } from '../planningFigures'

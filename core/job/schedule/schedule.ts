@@ -1,6 +1,7 @@
 import { dayNumber } from '../../measure/calendar'
 import { movesOf, type Move } from './moves'
-import { GROWS_FROM_C, type GateInput } from '../operations/gates'
+import type { GateInput } from '../operations/gateInput'
+import { GROWS_FROM_C } from '../operations/groundGates'
 import { lay } from './constraints'
 import type { Operation } from '../operations/operations'
 import { anchorOf, operationsOf } from '../parts'

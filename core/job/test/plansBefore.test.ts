@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { gunzipSync } from 'node:zlib'
 import { describe, expect, test } from 'vitest'
 import { glanceOfBrief, type Brief } from '#core/establishment/glance'
 import { planningOf } from '#core/job/planningFigures'
@@ -19,7 +20,7 @@ import type { SeasonKnown } from '../season'
  * differs since is argued in docs/decisions.
  */
 const read = (name: string, revive?: (name: string, value: unknown) => unknown): unknown =>
-  JSON.parse(readFileSync(new URL(name, import.meta.url), 'utf8'), revive)
+  JSON.parse(gunzipSync(readFileSync(new URL(name, import.meta.url))).toString(), revive)
 
 interface Kept {
   firm: Omit<FirmRecord, 'planning'> & { planning: Parameters<typeof planningOf>[0] }
@@ -165,8 +166,8 @@ const byKey = (name: string, value: unknown): unknown =>
       )
     : value
 
-const { firm, lawns } = read('demoLawns.json') as Kept
-const before = read('plansBefore.json', byKey) as Record<string, unknown>
+const { firm, lawns } = read('demoLawns.json.gz') as Kept
+const before = read('plansBefore.json.gz', byKey) as Record<string, unknown>
 
 /** Where two trees of plain data differ, as "path: before → after". */
 function differences(a: unknown, b: unknown, path = ''): string[] {

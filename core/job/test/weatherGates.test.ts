@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { addDays, toDay } from '../../measure/calendar'
-import { forecastGates, type PutDown } from '../operations/weatherGates'
+import { forecastGates, type PutDown } from '../operations/putDownGates'
 
 const ON = toDay('2026-09-14')
 /** Five quiet days. Limits: reference §6 (12 mm in four days own; wind 16 and 3 km/h from memory) and practice §3 (trade). */

@@ -129,11 +129,11 @@ const overruled = computed(() => {
           <UButton v-if="!started" variant="outline" :loading="busy" @click="changePlan({ programme: null, sowOn: null, overruleNote: null, settings: null, work: NO_WORK })">Take it out of the plan</UButton>
         </div>
       </section>
-      <section v-if="against" class="whole panel-open ask" aria-label="Overrule">
+      <section v-if="against" class="whole panel-open ask" aria-label="Override">
         <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'The rules lean another way, or refuse it. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
         <div class="actions">
-          <UFormField label="Plan it all the same, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
-          <UButton color="primary" :loading="busy" @click="overrule">Overrule with this note</UButton>
+          <UFormField label="Plan it anyway, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
+          <UButton color="primary" :loading="busy" @click="overrule">Override with this note</UButton>
           <UButton variant="outline" @click="against = undefined">Leave it</UButton>
         </div>
       </section>
@@ -142,15 +142,15 @@ const overruled = computed(() => {
         <ProgrammeColumns :candidates="candidates" :chosen="chosen" :leans="leans" :years="outlook?.years ?? 30" :busy="busy" :locked="started" @plan="choose" />
         <p v-if="started" class="small">Work has begun; the programme stays. Undo what is done in Do to change it.</p>
         <section v-if="refused.length" class="unfit">
-          <h2>Do not fit</h2>
-          <ul><li v-for="one in refused" :key="one.programme.code"><s>{{ one.programme.name }}</s> <span><PhraseText :phrase="one.why.text" /> <button v-if="!started && !waiting.binding" type="button" class="opens" :aria-label="`${one.programme.name} all the same`" @click="insist(one.programme.code)">All the same</button></span></li></ul>
+          <h2>Not suitable</h2>
+          <ul><li v-for="one in refused" :key="one.programme.code"><s>{{ one.programme.name }}</s> <span><PhraseText :phrase="one.why.text" /> <button v-if="!started && !waiting.binding" type="button" class="opens" :aria-label="`${one.programme.name} anyway`" @click="insist(one.programme.code)">Plan it anyway</button></span></li></ul>
         </section>
       </div>
       <div class="right">
         <PracticeChoices :differences="differences" :locked="started || busy" @choose="practise" />
         <GrassByZone :lawn="lawn" :zones="decision.zones" :chosen="chosen" :busy="busy || look.busy.value" :locked="started" @grass="sowWith" @programme="treat" />
         <section v-if="overruled.length">
-          <h2>Overruled <span class="small">{{ lawn.plan.savedBy }}{{ lawn.plan.savedAt ? `, ${shortDay(lawn.plan.savedAt.slice(0, 10) as never, context.today)}` : '' }}</span></h2>
+          <h2>Overridden <span class="small">{{ lawn.plan.savedBy }}{{ lawn.plan.savedAt ? `, ${shortDay(lawn.plan.savedAt.slice(0, 10) as never, context.today)}` : '' }}</span></h2>
           <p v-for="one in overruled" :key="one.what"><b>{{ one.what }}</b>: “{{ one.why }}”</p>
         </section>
       </div>

@@ -62,8 +62,8 @@ const putBack = (key: string) => { work.tryOut(`${nameOf(key)} put back`, { skip
 const add = (code: Work['added'][number]) => { work.tryOut(`${operationByCode(code).name} put in`, { added: [...plan.value.work.added, code] }) }
 const addOwn = (own: Work['own'][string]) => { work.tryOut(own.name, { own: { ...plan.value.work.own, [`own-${crypto.randomUUID()}`]: own } }) }
 const takeOut = (key: string) => { work.tryOut(`Without ${nameOf(key).toLowerCase()}`, { added: plan.value.work.added.filter((code) => code !== key), own: without(plan.value.work.own, key), pins: without(plan.value.work.pins, key) }) }
-const overrule = (key: string, code: string, note: string) => { work.tryOut(`${nameOf(key)} goes on all the same`, { overruled: { ...plan.value.work.overruled, [`${key}:${code}`]: note } }) }
-const heed = (key: string, code: string) => { work.tryOut(`${nameOf(key)} heeds it again`, { overruled: without(plan.value.work.overruled, `${key}:${code}`) }) }
+const overrule = (key: string, code: string, note: string) => { work.tryOut(`${nameOf(key)}: override with a note`, { overruled: { ...plan.value.work.overruled, [`${key}:${code}`]: note } }) }
+const heed = (key: string, code: string) => { work.tryOut(`${nameOf(key)}: override removed`, { overruled: without(plan.value.work.overruled, `${key}:${code}`) }) }
 
 /** What goes to the printer: the whole, each visit on a page of its own, or the notice of one spraying. */
 const paper = ref<'slip' | 'visits' | 'notice'>('slip')
@@ -87,7 +87,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
       <template v-if="shown.next">Next: <b>{{ shown.next.name.toLowerCase() }}, {{ shortDay(shown.next.from) }}</b>.</template>
       <template v-else>Everything is done.</template></span>
       <span class="buttons">
-        <UButton v-if="!agreed && !trial && shown.next" color="primary" size="sm" :loading="busy" @click="work.agree()">Agree these days</UButton>
+        <UButton v-if="!agreed && !trial && shown.next" color="primary" size="sm" :loading="busy" @click="work.agree()">Confirm schedule</UButton>
         <span v-else-if="agreed && !moves.length && !trial">Days agreed.</span>
         <UButton variant="outline" size="sm" @click="print('slip')">Print the job slip</UButton>
         <UButton variant="outline" size="sm" @click="print('visits')">One page a visit</UButton>

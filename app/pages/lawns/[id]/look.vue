@@ -14,7 +14,24 @@ const at = ref('')
 
 <template>
   <template v-if="lawn">
-    <SurveyWalk v-if="walking" :key="`walk-${lawn.id}-${lawn.version}`" :lawn="lawn" :start="at" @at="(key) => { at = key }" @all="wanted = 'all'" />
-    <TheSurvey v-else :key="`${lawn.id}-${lawn.version}`" :lawn="lawn" :stations="stations ?? []" @walk="wanted = 'walk'" />
+    <SurveyWalk
+      v-if="walking"
+      :key="`walk-${lawn.id}-${lawn.version}`"
+      :lawn="lawn"
+      :start="at"
+      @at="
+        (key) => {
+          at = key
+        }
+      "
+      @all="wanted = 'all'"
+    />
+    <TheSurvey
+      v-else
+      :key="`${lawn.id}-${lawn.version}`"
+      :lawn="lawn"
+      :stations="stations ?? []"
+      @walk="wanted = 'walk'"
+    />
   </template>
 </template>
