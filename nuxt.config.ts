@@ -14,7 +14,8 @@ export default defineNuxtConfig({
     // By a name of its own, so that tests run the same code without Nitro's imports.
     '#session': here('./node_modules/nuxt-auth-utils/dist/runtime/server/utils/session'),
   },
-  // Every page is behind the sign-in and lives by its arrows and drags: the server sends a shell and data, no drawn pages.
+  // Every page is behind the sign-in and lives by its arrows and drags: the server sends a shell and data, no drawn
+  // pages.
   ssr: false,
   // A row of the list is no reason to fetch the whole of a lawn's page; a hand on it is.
   experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },

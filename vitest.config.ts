@@ -19,7 +19,8 @@ export default defineConfig({
           ...slow,
         },
       },
-      // Built servers as processes of their own: what two of them, a lost database or a kill do. Wants `nuxt build` first.
+      // Built servers as processes of their own: what two of them, a lost database or a kill do. Wants `nuxt build`
+      // first.
       { resolve: { alias }, test: { name: 'running', include: ['server/test/running/**/*.test.ts'], ...slow } },
     ],
   },

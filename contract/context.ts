@@ -49,7 +49,9 @@ export interface SillData {
   outlook: Outlook
 }
 
-/** A line of long work: what is being done and how far it is, or the end of it as it would have been answered at once. */
+/**
+ * A line of long work: what is being done and how far it is, or the end of it as it would have been answered at once.
+ */
 export type Step = { doing: string; share: number | null } | { status: number; body: unknown }
 
 export interface ApiError {

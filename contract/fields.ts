@@ -1,10 +1,15 @@
 import { z } from 'zod'
 import { isDay, type Day } from '#core/measure/calendar'
 
-/** Control characters but tab and line breaks, and halves of surrogate pairs: no text is made of them, and no database keeps them. */
+/**
+ * Control characters but tab and line breaks, and halves of surrogate pairs: no text is made of them, and no database
+ * keeps them.
+ */
 const UNKEEPABLE = /(?![\t\n\r])[\p{Cc}\p{Cs}]/gu
 
-/** The one cleaning of everything people type: what cannot be kept is dropped, one spelling for each letter, trimmed. */
+/**
+ * The one cleaning of everything people type: what cannot be kept is dropped, one spelling for each letter, trimmed.
+ */
 export const cleaned = (typed: string): string => typed.replace(UNKEEPABLE, '').normalize('NFC').trim()
 
 /** Fields that several contracts are made of, each bounded. */

@@ -88,7 +88,10 @@ export const forecastSchema = z.object({
     .refine((days) => new Set(days.map(({ day }) => day)).size === days.length, 'Each day once.'),
 })
 
-/** What is told of a file of soil temperatures besides: a unit and a depth, where its header names none. The file is the body. */
+/**
+ * What is told of a file of soil temperatures besides: a unit and a depth, where its header names none. The file is
+ * the body.
+ */
 export const readingsFileSchema = z.object({
   temperature: z.enum(['C', 'F']).optional(),
   depthMm: z.coerce

@@ -26,7 +26,10 @@ const DEMO_DAY = toDay('2026-09-08')
 const DEMO_MORNING = `${DEMO_DAY}T08:20:00`
 const TIME_ZONE = PELLMOOR.timeZone
 
-/** The firm, its station and its two people, all or nothing. @returns who does the work in it; undefined when there is a firm already */
+/**
+ * The firm, its station and its two people, all or nothing. @returns who does the work in it; undefined when there is
+ * a firm already
+ */
 async function createFirm(): Promise<Author | undefined> {
   return asOwner(async (client) => {
     await client.query('begin')

@@ -31,7 +31,10 @@ const drawn = ({ feet, heightFt, radiusFt, ...rest }: Drawn): Feature => ({
   radiusM: radiusFt === undefined ? null : radiusFt * M_PER_FOOT,
 })
 
-/** The invented garden of 4 Quarry Rise, in feet from its south-west corner. @param zones ids of front, slope and strip */
+/**
+ * The invented garden of 4 Quarry Rise, in feet from its south-west corner. @param zones ids of front, slope and
+ * strip
+ */
 export const odellPlan = (zones: { front: string; slope: string; strip: string }): Feature[] => [
   drawn({
     kind: 'zone',

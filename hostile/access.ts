@@ -89,7 +89,8 @@ export async function access(server: Running, report: Report): Promise<string> {
     }
     if (of.params && !of.open) {
       const { status, text } = await ask(ours.owner, theirs)
-      // One's own sessions and links are told by their firm; others' are not there, or taking them away again is no error.
+      // One's own sessions and links are told by their firm; others' are not there, or taking them away again is no
+      // error.
       if (text.includes('their-secret-word') || (status === 200 && !/me\/sessions|marks\/:mark/.test(route.path)))
         report.leaked.push(`${label} of another firm answers ${status}`)
     }

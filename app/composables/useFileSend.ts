@@ -1,7 +1,9 @@
 import { problemOf } from '~/utils/api'
 import { Cancelled, sendFile, type FileProgress } from '~/utils/sendFile'
 
-/** A file on its way: one at a time, followed, cancelled by hand or by leaving the page, with what is wrong in words. */
+/**
+ * A file on its way: one at a time, followed, cancelled by hand or by leaving the page, with what is wrong in words.
+ */
 export function useFileSend() {
   const context = useContextStore()
   const progress = shallowRef<FileProgress>()

@@ -15,7 +15,10 @@ interface MadeOf {
   units: UnitSystem
 }
 
-/** The rows of the list, each worked out once for what it is made of; those of a large book a slice at a time, the first page at once. */
+/**
+ * The rows of the list, each worked out once for what it is made of; those of a large book a slice at a time, the
+ * first page at once.
+ */
 export function useLawnRows() {
   const store = useLawnsStore()
   const context = useContextStore()

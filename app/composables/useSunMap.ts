@@ -3,7 +3,10 @@ import { zoneOutlines } from '#core/site/drawn'
 import type { SunMap } from '#core/site/sun'
 import type { MapAsked } from '~/workers/sun.worker'
 
-/** Hours of direct sun over the plan on a day or in the mean of its year, worked out beside the page; an answer that is overtaken is dropped. */
+/**
+ * Hours of direct sun over the plan on a day or in the mean of its year, worked out beside the page; an answer that
+ * is overtaken is dropped.
+ */
 export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' | 'year'>) {
   const { draft } = useSurveyHere()
   const map = shallowRef<SunMap>()

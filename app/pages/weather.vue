@@ -62,8 +62,7 @@ async function imported(): Promise<void> {
               :aria-expanded="opened === s.id"
               @click="opened = opened === s.id ? undefined : s.id"
             >
-              {{ s.name }}</button
-            ><span v-if="s.home" class="small"> home station</span>
+              {{ s.name }}</button><span v-if="s.home" class="small"> home station</span>
           </td>
           <td>
             {{ s.latDeg.toFixed(2) }}, {{ s.lonDeg.toFixed(2)

@@ -37,7 +37,10 @@ export const YES_NO = [
   { value: false, name: 'thin all over' },
 ] as const
 
-/** Texture by feel, as it is found with a moist handful. @source the feel method of soil survey handbooks, from memory, told in our words */
+/**
+ * Texture by feel, as it is found with a moist handful. @source the feel method of soil survey handbooks, from
+ * memory, told in our words
+ */
 export const TEXTURE_FEEL: Record<Texture, string> = {
   sand: 'gritty, falls apart, leaves no stain',
   'sandy loam': 'gritty, a ball holds until touched',

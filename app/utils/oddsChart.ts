@@ -54,7 +54,10 @@ const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
 
 const labelPx = (name: string): number => Math.round(name.length * 6.6) + 12
 
-/** Where a layer is thickest, if thick enough to carry its name, and the name within the chart: day and height of the middle. */
+/**
+ * Where a layer is thickest, if thick enough to carry its name, and the name within the chart: day and height of the
+ * middle.
+ */
 function labelPlace(
   layers: readonly Layer[],
   at: number,

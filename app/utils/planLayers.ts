@@ -24,7 +24,9 @@ function hatch(context: CanvasRenderingContext2D, gap: number, ratio: number): C
   return context.createPattern(tile, 'repeat')
 }
 
-/** What a layer is drawn with: its sheet, the place of its upper left corner on the plan, m, and sheet pixels a metre. */
+/**
+ * What a layer is drawn with: its sheet, the place of its upper left corner on the plan, m, and sheet pixels a metre.
+ */
 interface Sheet {
   context: CanvasRenderingContext2D
   left: number

@@ -1,4 +1,5 @@
-// Takes the pictures of docs/screenshots from a running, fresh demo: node bin/lib/screenshots.mjs [http://127.0.0.1:3000]
+// Takes the pictures of docs/screenshots from a running, fresh demo: node bin/lib/screenshots.mjs
+// [http://127.0.0.1:3000]
 import { chromium } from '@playwright/test'
 
 const base = process.argv[2] ?? 'http://127.0.0.1:3000'

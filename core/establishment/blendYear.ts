@@ -4,7 +4,10 @@ import type { BedWater } from './moisture'
 import type { SeasonYear } from './season'
 import { judgeYear, type Cause, type SeedbedRisk, type SeedYear, type YearOutlook } from './sowing'
 
-/** Share of a full stand that has to come through for the stand to be good. @source models.md §8 asks it of emergence; of mixtures ours */
+/**
+ * Share of a full stand that has to come through for the stand to be good. @source models.md §8 asks it of emergence;
+ * of mixtures ours
+ */
 const ENOUGH_OF_STAND = 0.6
 
 /** One weather year for a mixture: each seed by itself, and all of them together. */
@@ -25,7 +28,10 @@ export function normalShare(z: number): number {
   return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
 }
 
-/** Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source models.md §5 */
+/**
+ * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source models.md
+ * §5
+ */
 export const emergedShare = ({ thermal }: Grass, collectedCd: number): number =>
   collectedCd > 0 ? normalShare((Math.log(collectedCd) - Math.log(thermal.medianCd)) / thermal.spread) : 0
 
@@ -38,7 +44,10 @@ interface Counted {
 const collected = ({ outlook: { germinatedCd } }: Counted, sown: number, day: number): number =>
   germinatedCd[day]! - (sown > 0 ? germinatedCd[sown - 1]! : 0)
 
-/** Day on which the mixture's seedlings reach a share of their number, between the days of its quickest and its slowest seed. */
+/**
+ * Day on which the mixture's seedlings reach a share of their number, between the days of its quickest and its
+ * slowest seed.
+ */
 function dayUp(parts: readonly Counted[], key: 'up05' | 'up50' | 'up95', share: number, sown: number): number {
   const days = parts.map(({ outlook }) => outlook[key][sown]!)
   const last = parts[0]!.outlook.germinatedCd.length - 1

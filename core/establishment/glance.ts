@@ -10,7 +10,10 @@ export interface Glance {
   growing: DatedWindow[]
   rainShare: number | null
   band: { lowC: number; highC: number }
-  /** The sowing day asked for, with the ground where it is driest in the days of work before it; null when it lies outside of what is shown. */
+  /**
+   * The sowing day asked for, with the ground where it is driest in the days of work before it; null when it lies
+   * outside of what is shown.
+   */
   sowing: {
     good: number
     dormant: boolean
@@ -34,7 +37,9 @@ const toWaits = (waits: SowingDay['mow']): Waits => (waits ? [waits.early, waits
 const fromWaits = (waits: Waits): SowingDay['mow'] =>
   waits ? { early: waits[0], middle: waits[1], late: waits[2] } : null
 
-/** Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them. */
+/**
+ * Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them.
+ */
 const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
   up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 }
 

@@ -2,7 +2,10 @@ import { addDays } from '../measure/calendar'
 import { fiveDayMean, middleSoilC, type Season } from './season'
 import type { DatedWindow } from './window'
 
-/** Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source mem: sowing and growth of warm-season grass */
+/**
+ * Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source mem: sowing and growth of
+ * warm-season grass
+ */
 const GROWS_C = 18
 /** Soil that sends it dormant, and the growth it wants after the last lift. @source reference §12, own */
 const DORMANT_C = 15

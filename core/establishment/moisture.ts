@@ -98,11 +98,17 @@ export function bedWater(
 export interface DryHours {
   /** In the mean of the years. */
   hoursADay: number
-  /** Clock hours, solar, from and to which it is dry on at least half of the days, over midnight too; null where no hour is. */
+  /**
+   * Clock hours, solar, from and to which it is dry on at least half of the days, over midnight too; null where no
+   * hour is.
+   */
   between: [from: number, to: number] | null
 }
 
-/** The longest run of hours round the clock at which it holds, from its first to the one after its last; null for none. */
+/**
+ * The longest run of hours round the clock at which it holds, from its first to the one after its last; null for
+ * none.
+ */
 function longestRun(holds: readonly boolean[]): DryHours['between'] {
   if (holds.every(Boolean)) return [0, 24]
   let best: { from: number; hours: number } | undefined

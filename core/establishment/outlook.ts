@@ -48,9 +48,14 @@ export interface Outlook {
   sowing: SowingDay[]
   windows: DatedWindow[]
   best: SeasonBests
-  /** Run of days for seed that lies until spring; null where soil never gets that cold, or the seed does not bear it. */
+  /**
+   * Run of days for seed that lies until spring; null where soil never gets that cold, or the seed does not bear it.
+   */
   dormant: DatedWindow | null
-  /** Runs of days in which warm-season turf grows fast enough to come through a dressing, and still has three weeks after it. */
+  /**
+   * Runs of days in which warm-season turf grows fast enough to come through a dressing, and still has three weeks
+   * after it.
+   */
   growing: DatedWindow[]
   /** Years of all in which turf dressed on each day grows through. */
   growsThrough: number[]
@@ -58,7 +63,10 @@ export interface Outlook {
   rainShare: number | null
   /** Water in the root zone of the turf that stands there, 0-1, by day, rain alone; the middle year ahead. */
   groundLeft: number[]
-  /** One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the counts. */
+  /**
+   * One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the
+   * counts.
+   */
   grain: string[]
 }
 
@@ -244,7 +252,10 @@ export function summarise(
 /** Index of a date in an outlook's series; may lie outside of them. */
 export const indexOf = (outlook: Outlook, day: Day): number => dayNumber(day) - dayNumber(outlook.first)
 
-/** Where a reading stands beside the line of a piece of ground: its uncorrected day, moved as far as the reading is off its model, °C. */
+/**
+ * Where a reading stands beside the line of a piece of ground: its uncorrected day, moved as far as the reading is
+ * off its model, °C.
+ */
 export function readingOnLine(outlook: Outlook, { at, tempC, modelC }: JudgedReading): number | undefined {
   const i = indexOf(outlook, at.slice(0, 10) as Day)
   const median = outlook.soilC.median[i]

@@ -47,7 +47,9 @@ export interface SeasonInput {
   ground: Ground
   years: number
   seed: number
-  /** The station's own years from today on, where enough of them are on record; they take the place of generated ones. */
+  /**
+   * The station's own years from today on, where enough of them are on record; they take the place of generated ones.
+   */
   own?: readonly PlainRun[] | undefined
   /** K by which the air over this ground is warmer than at the station, for its height; 0 where left out. */
   warmerK?: number | undefined
@@ -113,7 +115,10 @@ function fadeIn(year: WeatherRun, input: SeasonInput, anomalyK: number): Weather
 /** Days of forecast weather that the modelled profile goes on for, so that today's readings can be judged. */
 const PROFILE_AHEAD = 2
 
-/** How far the probe moves the soil of each day of the season. The profile is the station's own, spun up on its own year. */
+/**
+ * How far the probe moves the soil of each day of the season. The profile is the station's own, spun up on its own
+ * year.
+ */
 function probeCorrection(
   { probe }: SeasonInput,
   history: WeatherRun,

@@ -61,7 +61,10 @@ export interface YearOutlook {
   up95: Float64Array
   /** Thermal time of germination collected from the first day to the end of each, °C·d. */
   germinatedCd: Float64Array
-  /** The same causes for seed put down to lie until spring; undefined on days too warm for it, and for warm-season seed. */
+  /**
+   * The same causes for seed put down to lie until spring; undefined on days too warm for it, and for warm-season
+   * seed.
+   */
   dormant: (Cause | null | undefined)[]
 }
 

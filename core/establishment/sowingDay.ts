@@ -24,11 +24,17 @@ export interface SowingDay extends DayOdds {
   mow: { early: number; middle: number; late: number } | null
   /** What keeps the top layer moist from sowing until nearly all is up, a day in the middle year. */
   water: { mmADay: number; timesADay: number } | null
-  /** When the bed is too dry from sowing until nearly all is up, watered as the client will; null where water is not followed. */
+  /**
+   * When the bed is too dry from sowing until nearly all is up, watered as the client will; null where water is not
+   * followed.
+   */
   dry: DryHours | null
   /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
   dormantGood: number | null
-  /** Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null where the stand is not known. */
+  /**
+   * Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null
+   * where the stand is not known.
+   */
   stand: { cover: number; oldMow: number | null } | null
   /** Depth of roots six weeks after sowing, mm, in the middle year; 0 where it is not up by then. */
   rootsMm: number
@@ -64,7 +70,10 @@ function dayMean(hourly: ArrayLike<number>, day: number): number {
 /** Days of the wet phase that are looked at where seed does not come up within them. */
 const WET_PHASE_DAYS = 28
 
-/** Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as told */
+/**
+ * Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as
+ * told
+ */
 function waterNeed(told: readonly GivenWater[], years: readonly SeedYear[], i: number): SowingDay['water'] {
   const needs = told.map(({ givenMm, times }, y) => {
     const until = Math.min(

@@ -2,10 +2,16 @@ import { growthBaseC, type Grass } from '../grass/grasses'
 import { firstMowHeightMm, thermalTimeToHeight } from './growth'
 import type { SeasonYear } from './season'
 
-/** Ground that one seedling covers, cm²: at emergence, in the end, and how it gets there with thermal time of air above 5 °C. @source models.md §7, own */
+/**
+ * Ground that one seedling covers, cm²: at emergence, in the end, and how it gets there with thermal time of air
+ * above 5 °C. @source models.md §7, own
+ */
 const FOOTPRINT = { firstCm2: 0.05, lastCm2: 1, middleCd: 350, scaleCd: 90 } as const
 const COVER_BASE_C = 5
-/** Of live seed, how much stands up in the field: raked in and covered, on the surface, or among standing grass. @source models.md §5, own */
+/**
+ * Of live seed, how much stands up in the field: raked in and covered, on the surface, or among standing grass.
+ * @source models.md §5, own
+ */
 export const FIELD_SHARE = { covered: 0.6, surface: 0.4, amongGrass: 0.3 } as const
 /** From this share of grass that is kept, seedlings come up among it. @source own */
 const AMONG_GRASS_FROM = 0.3
@@ -31,7 +37,10 @@ export const footprintCm2 = (thermalCd: number): number =>
   FOOTPRINT.firstCm2 +
   (FOOTPRINT.lastCm2 - FOOTPRINT.firstCm2) / (1 + Math.exp(-(thermalCd - FOOTPRINT.middleCd) / FOOTPRINT.scaleCd))
 
-/** Share of the ground that seedlings and the old grass between them cover. @source models.md §7: 1 − exp(−n·a), and the old sward's beside it */
+/**
+ * Share of the ground that seedlings and the old grass between them cover. @source models.md §7: 1 − exp(−n·a), and
+ * the old sward's beside it
+ */
 export const coverShare = (seedlingsPerCm2: number, thermalCd: number, oldShare = 0): number =>
   1 - (1 - oldShare) * Math.exp(-seedlingsPerCm2 * footprintCm2(thermalCd))
 
@@ -54,7 +63,10 @@ export function coverOf(stand: Stand, year: SeasonYear, sown: number, upIndex: n
   return upIndex < end ? coverShare(seedlingsPerCm2(stand), thermalCd, stand.keptShare) : stand.keptShare
 }
 
-/** Day on which the old grass, cut before sowing, wants mowing again in one weather year; Infinity where growth stops first or nothing stands. */
+/**
+ * Day on which the old grass, cut before sowing, wants mowing again in one weather year; Infinity where growth stops
+ * first or nothing stands.
+ */
 export function oldMowIndex({ old, scalpToMm }: Stand, year: SeasonYear, sown: number, keptMm: number): number {
   if (!old) return Infinity
   const target = thermalTimeToHeight(old, firstMowHeightMm(keptMm)) - thermalTimeToHeight(old, scalpToMm)

@@ -3,7 +3,10 @@ import { middleSoilC, type Season } from './season'
 /** Weeds that come up with the seed, by the soil they wait for. */
 export type Weed = 'crabgrass' | 'annual bluegrass'
 
-/** Soil at probe depth, 5-day mean, from which crabgrass sprouts as it warms, and below which annual bluegrass does as it cools. @source mem, models.md §8 */
+/**
+ * Soil at probe depth, 5-day mean, from which crabgrass sprouts as it warms, and below which annual bluegrass does as
+ * it cools. @source mem, models.md §8
+ */
 const CRABGRASS_FROM_C = 13
 const POA_BELOW_C = 21
 /** Colder soil holds annual bluegrass back as well. @source own */

@@ -34,7 +34,10 @@ const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
   { timesADay: 0, words: 'rain alone' },
 ]
 
-/** Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source mem, drawn roughly by latitude */
+/**
+ * Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source mem, drawn
+ * roughly by latitude
+ */
 const [TRANSITION_FROM_DEG, TRANSITION_TO_DEG] = [33, 39]
 export const inTransitionZone = (latDeg: number): boolean =>
   Math.abs(latDeg) >= TRANSITION_FROM_DEG && Math.abs(latDeg) <= TRANSITION_TO_DEG

@@ -20,7 +20,10 @@ export interface GrassWishes {
   latDeg: number
 }
 
-/** Warm-season grass north of this, cool-season south of that, is out of its region. @source mem, drawn roughly by latitude */
+/**
+ * Warm-season grass north of this, cool-season south of that, is out of its region. @source mem, drawn roughly by
+ * latitude
+ */
 const WARM_TO_DEG = 38
 const COOL_FROM_DEG = 31
 /** Bluegrass belongs to the colder zones. @source trade: USDA hardiness zones 2-6; latitude stands in for the zone */

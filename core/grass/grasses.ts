@@ -3,7 +3,10 @@ import type { Source } from '../explain/working'
 export type GrassCode = 'PRG' | 'TF' | 'KBG' | 'CRF' | 'CHF' | 'HF' | 'RBG' | 'CBG' | 'ARG' | 'BER' | 'ZOY'
 export type Season = 'cool' | 'warm'
 
-/** Thermal-time model of germination: cardinal temperatures °C, thermal time to the median °C·d, spread of its logarithm. */
+/**
+ * Thermal-time model of germination: cardinal temperatures °C, thermal time to the median °C·d, spread of its
+ * logarithm.
+ */
 export interface ThermalModel {
   baseC: number
   optimumC: number

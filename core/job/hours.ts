@@ -71,7 +71,10 @@ export interface Pace {
 /** Jobs from which on the firm's own pace counts more than ours. @source own */
 export const PACE_FROM_JOBS = 3
 
-/** Crew hours by the firm's own pace, where it has one; those of the work rates otherwise. @param areaM2 ground that is worked on */
+/**
+ * Crew hours by the firm's own pace, where it has one; those of the work rates otherwise. @param areaM2 ground that
+ * is worked on
+ */
 export function pacedHours(hours: Worked, areaM2: number, pace: Pace | undefined): Worked {
   if (!pace || pace.jobs < PACE_FROM_JOBS || !(pace.m2PerCrewH > 0) || !(areaM2 > 0)) return hours
   const value = areaM2 / pace.m2PerCrewH

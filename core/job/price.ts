@@ -29,7 +29,9 @@ interface Line {
 const PRICED_BY: Record<StockKind, PriceCode> = { seed: 'seed', feed: 'feed', cover: 'coverSoil', soil: 'loam' }
 const isHerbicide = ({ operation }: Slip): boolean => operation.code.startsWith('kill')
 
-/** Materials of a task, each with what it is priced by: what is left out of a plan is not paid for, what is added is. */
+/**
+ * Materials of a task, each with what it is priced by: what is left out of a plan is not paid for, what is added is.
+ */
 function materialsOf(slip: Slip, parts: readonly Part[]): Line[] {
   const lines = slip.wanted.map(({ matter, words, amount }): Line => {
     const kind = kindOf(matter)

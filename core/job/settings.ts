@@ -41,7 +41,10 @@ export function defaultScalpMm(grass: Grass, desirableShare: number, school: Sch
 export const buriedMm = ({ coverMaterial, coverMm }: Pick<PlanSettings, 'coverMaterial' | 'coverMm'>): number =>
   coverMaterial === 'straw' || coverMaterial === 'fleece' ? 0 : coverMm
 
-/** Settings whose raking in and cover together keep to what the seed grows through; deeper ones are shared by halves. @param limitMm deepest safe cover */
+/**
+ * Settings whose raking in and cover together keep to what the seed grows through; deeper ones are shared by halves.
+ * @param limitMm deepest safe cover
+ */
 export function shallowEnough<S extends Pick<PlanSettings, 'rakeMm' | 'coverMm'>>(settings: S, limitMm: number): S {
   const half = Math.min(5, limitMm / 2)
   return { ...settings, rakeMm: Math.min(settings.rakeMm, half), coverMm: Math.min(settings.coverMm, half) }

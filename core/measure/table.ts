@@ -35,7 +35,10 @@ export function delimiterOf(text: string): Delimiter {
 const POINT = /^[-+]?(\d+\.?\d*|\.\d+)$/
 const COMMA = /^[-+]?(\d+,\d*|,\d+)$/
 
-/** A number as its file writes it: with a decimal point, and where commas do not part the cells, with a decimal comma too. */
+/**
+ * A number as its file writes it: with a decimal point, and where commas do not part the cells, with a decimal comma
+ * too.
+ */
 export function readNumber(text: string | undefined, delimiter: Delimiter): number | undefined {
   if (text === undefined) return undefined
   if (POINT.test(text)) return Number(text)

@@ -73,7 +73,10 @@ export const standShares = (parts: Blend): number[] =>
 export const seedsPerGOf = (parts: Blend): number =>
   parts.reduce((sum, { grass, massShare }) => sum + massShare * grassByCode(grass).seedsPerG, 0)
 
-/** Live seeds per cm² of a mixture that make a full stand: its parts each make their share of one. @returns low and high end @source reference §2; adding shares of a stand is ours */
+/**
+ * Live seeds per cm² of a mixture that make a full stand: its parts each make their share of one. @returns low and
+ * high end @source reference §2; adding shares of a stand is ours
+ */
 export function enoughSeedsPerCm2(parts: Blend): [number, number] {
   const counts = countShares(parts)
   const enough = (end: 0 | 1) =>

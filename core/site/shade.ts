@@ -21,7 +21,10 @@ export interface SunGrid {
 
 /** Cells a sun map has at the most: a hectare at half a metre. */
 export const MOST_CELLS = 40_000
-/** Cells times what casts a shadow on them, at the most: about a second's work. A plan that asks for more gets a coarser grid. */
+/**
+ * Cells times what casts a shadow on them, at the most: about a second's work. A plan that asks for more gets a
+ * coarser grid.
+ */
 export const MOST_SHADOWS = 6_000_000
 
 /**

@@ -7,7 +7,10 @@ import type { Features } from './sitePlan'
 import { MONTH_DAYS, MONTHS } from './sunYear'
 
 const STEP_MIN = 10
-/** Below this height the sun gives too little to count as sun. @source about where direct sun reaches 120 W/m², from memory */
+/**
+ * Below this height the sun gives too little to count as sun. @source about where direct sun reaches 120 W/m², from
+ * memory
+ */
 const LEAST_HEIGHT_DEG = 3
 const MS_A_MINUTE = 60_000
 
@@ -83,7 +86,9 @@ export interface ShadedGround {
   place: PlaceDeg
 }
 
-/** Lays the grid over the zones and looks round from every cell. @param cellM wanted; coarser where the lawn is large */
+/**
+ * Lays the grid over the zones and looks round from every cell. @param cellM wanted; coarser where the lawn is large
+ */
 export function shadedGround(
   features: Features,
   zoneIds: readonly string[],

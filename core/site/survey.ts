@@ -25,7 +25,10 @@ export interface Survey {
   hollowM3: number
   /** Ground under the measured hollows, m². */
   hollowM2: number
-  /** How deep a screwdriver goes where it goes least, mm, and what a penetrometer reads where it reads most; null where nobody tried. */
+  /**
+   * How deep a screwdriver goes where it goes least, mm, and what a penetrometer reads where it reads most; null
+   * where nobody tried.
+   */
   driverMm: number | null
   penetrometerKPa: number | null
 }

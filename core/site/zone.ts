@@ -10,7 +10,10 @@ export const DRAINAGES = ['free', 'slow', 'standing'] as const
 export type Wear = (typeof WEARS)[number]
 export type Drainage = (typeof DRAINAGES)[number]
 
-/** A part of a lawn that is treated by itself, as it was found. Null is "not looked at yet". Shares are 0-1 of its area. */
+/**
+ * A part of a lawn that is treated by itself, as it was found. Null is "not looked at yet". Shares are 0-1 of its
+ * area.
+ */
 export interface Zone {
   name: string
   /** Its place in the list. */

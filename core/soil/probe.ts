@@ -16,7 +16,10 @@ const FADE_DAYS = 10
 const MODEL_SD_K = 1.5
 /** How far a reading is from the ground around it: the instrument, its place, its depth, K. @source own */
 const PROBE_SD_K = 0.7
-/** Farther than this from what was to be expected, in standard deviations and at least in K, a reading is questioned. @source own */
+/**
+ * Farther than this from what was to be expected, in standard deviations and at least in K, a reading is questioned.
+ * @source own
+ */
 const QUESTIONED = { deviations: 3, leastK: 4 } as const
 /** So many questioned readings that agree, within days of each other, are believed over the model. @source own */
 const AGREEING = { readings: 3, withinK: 2, days: 6 } as const

@@ -33,7 +33,10 @@ export const SUN_WAVE = Float64Array.from({ length: 24 }, (_, h) =>
 )
 const SUN_WAVE_MEAN = SUN_WAVE.reduce((sum, v) => sum + v, 0) / 24
 
-/** What the surface of a run follows, by day: its mean without sun, half the air's range, and what the sun adds at noon. */
+/**
+ * What the surface of a run follows, by day: its mean without sun, half the air's range, and what the sun adds at
+ * noon.
+ */
 export interface SurfaceWaves {
   meanC: Float64Array
   swingK: Float64Array

@@ -9,7 +9,10 @@ const [ROOTS_AT_EMERGENCE_MM, ROOTS_A_DAY_MM] = [10, 2]
 const ROOTS_FROM_C = 10
 /** Roots of a new stand end between these; standing turf that is to be renewed is shallow. @source own */
 export const ROOTS_MM = { standing: 150, deepest: 300 } as const
-/** Water use of turf over the reference, and the share of its water that it takes without curbing. @source FAO-56 tables 12 and 22, from memory */
+/**
+ * Water use of turf over the reference, and the share of its water that it takes without curbing. @source FAO-56
+ * tables 12 and 22, from memory
+ */
 const TURF = { cool: { factor: 0.95, readilyShare: 0.4 }, warm: { factor: 0.85, readilyShare: 0.5 } } as const
 
 /** Days so far on which soil is warm enough for roots to grow. @param probeDailyC soil of the days, °C */

@@ -23,7 +23,10 @@ export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> =
 /** Infiltration into level bare soil, mm/h; half of it on slopes. @source reference §7, mem */
 const INFILTRATION_MM_PER_H: Record<Texture, number> = { sand: 50, 'sandy loam': 25, loam: 13, 'clay loam': 8, clay: 5 }
 const STEEP_SHARE = 0.08
-/** Share of the layer's water that leaves before the surface dries. @source FAO-56 table 19, REW over TEW of its middle rows */
+/**
+ * Share of the layer's water that leaves before the surface dries. @source FAO-56 table 19, REW over TEW of its
+ * middle rows
+ */
 const READILY_SHARE = 0.4
 /** Evaporation of wet bare soil over the reference. @source FAO-56 eq. 72 in a temperate climate */
 const WET_SOIL_FACTOR = 1.2
@@ -63,7 +66,10 @@ export function topLayer(texture: Texture, cover: BedCover, coverMm: number, slo
   }
 }
 
-/** Evaporation of one hour, mm. @param depletedMm gone from the full layer at its beginning @param et0Mm reference evaporation of the hour */
+/**
+ * Evaporation of one hour, mm. @param depletedMm gone from the full layer at its beginning @param et0Mm reference
+ * evaporation of the hour
+ */
 export function evaporatedMm(
   { capacityMm, readilyMm, evaporationFactor }: TopLayer,
   depletedMm: number,

@@ -14,7 +14,9 @@ type TaskName = Exclude<keyof typeof tasks, 'isRefused'>
 type Input<N extends TaskName> = Parameters<(typeof tasks)[N]>[0]
 type Made<N extends TaskName> = Exclude<ReturnType<(typeof tasks)[N]>, Refused>
 
-/** Files are read apart from surveys, and both apart from sun and climate: a heap of one keeps nobody from the other. */
+/**
+ * Files are read apart from surveys, and both apart from sun and climate: a heap of one keeps nobody from the other.
+ */
 type Queue = 'files' | 'surveys' | 'grounds'
 const QUEUE: Record<TaskName, Queue> = {
   previewFile: 'files',

@@ -131,7 +131,8 @@ describe('a station file', () => {
     const file = bytes(make())
     const began = performance.now()
     expect(() => previewDays(file)).toThrow(says)
-    // Each took 12 s and more, and gigabytes, when it was parsed first; how long it takes now is told by the hostile suite.
+    // Each took 12 s and more, and gigabytes, when it was parsed first; how long it takes now is told by the hostile
+    // suite.
     expect(performance.now() - began).toBeLessThan(5000)
   })
 

@@ -20,7 +20,10 @@ function originOf(sent: string | undefined): string | undefined {
   }
 }
 
-/** Scheme and host of this server as browsers know it. Behind a proxy TLS is ended there, and its word counts; without a word it is taken for TLS. */
+/**
+ * Scheme and host of this server as browsers know it. Behind a proxy TLS is ended there, and its word counts; without
+ * a word it is taken for TLS.
+ */
 function ownOrigin(event: H3Event): string | undefined {
   const scheme = behindProxy()
     ? getRequestHeader(event, 'x-forwarded-proto')?.split(',').at(-1)?.trim() || 'https'
@@ -29,7 +32,10 @@ function ownOrigin(event: H3Event): string | undefined {
   return originOf(`${scheme}://${getRequestHost(event)}`)
 }
 
-/** A write has to come from a page of this very server; beside the same-site cookie, the second lock against forged ones. */
+/**
+ * A write has to come from a page of this very server; beside the same-site cookie, the second lock against forged
+ * ones.
+ */
 export default defineEventHandler((event): ApiError | undefined => {
   if (READS.has(event.method)) return undefined
   const from = originOf(getRequestHeader(event, 'origin'))

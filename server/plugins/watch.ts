@@ -5,7 +5,10 @@ import { defineNitroPlugin } from '#imports'
 const TICK_MS = 5
 const MS_A_JIFFY = 10
 
-/** Time this thread was ready to run and other processes had the processor, ms since it began; 0 where Linux does not say. */
+/**
+ * Time this thread was ready to run and other processes had the processor, ms since it began; 0 where Linux does not
+ * say.
+ */
 function waitedMs(): number {
   try {
     return Number(readFileSync(`/proc/self/task/${process.pid}/schedstat`, 'utf8').split(' ')[1]) / 1e6

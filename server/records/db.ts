@@ -78,7 +78,10 @@ export async function askOnce<Row extends pg.QueryResultRow>(text: string, value
 
 const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i
 
-/** Times a whole transaction is begun: two that waited for each other, or a connection that had died unnoticed, are no reason to bother anybody. */
+/**
+ * Times a whole transaction is begun: two that waited for each other, or a connection that had died unnoticed, are no
+ * reason to bother anybody.
+ */
 const MOST_TRIES = 4
 const pause = (ms: number): Promise<void> =>
   new Promise((go) => {

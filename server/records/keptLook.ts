@@ -2,7 +2,10 @@ import { createHash } from 'node:crypto'
 import type { Look } from '#contract/look'
 import { areasOf, sunKeyText, sunQuestionOf, type SunQuestion } from '#core/site/measure'
 
-/** A survey as it is written down. Its drawing goes as text: a thread makes it, and who saves it does not build it anew. */
+/**
+ * A survey as it is written down. Its drawing goes as text: a thread makes it, and who saves it does not build it
+ * anew.
+ */
 export interface KeptLook {
   look: Omit<Look, 'features'>
   /** Rows of the drawing as JSON. */

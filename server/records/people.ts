@@ -232,7 +232,10 @@ export async function useLink(
   })
 }
 
-/** A new password for an address, of whatever firm, and no second factor: only for whoever runs the server. Ends every session of it. */
+/**
+ * A new password for an address, of whatever firm, and no second factor: only for whoever runs the server. Ends every
+ * session of it.
+ */
 export async function resetByAddress(address: string, passwordHash: string): Promise<boolean> {
   return asOwner(async (client) => {
     const { rows } = await client.query<{ id: string }>(

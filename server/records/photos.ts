@@ -39,7 +39,10 @@ export async function pictureOf(
   })
 }
 
-/** Sent twice under one id, as after a lost answer, it is there once. @returns false when the lawn has as many as it may */
+/**
+ * Sent twice under one id, as after a lost answer, it is there once. @returns false when the lawn has as many as it
+ * may
+ */
 export async function addPhoto(
   { firmId, personId }: Author,
   lawnId: string,

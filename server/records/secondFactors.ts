@@ -29,7 +29,10 @@ export async function proposeSecondFactor({ firmId, personId }: Author, sealed: 
   return rowCount === 1
 }
 
-/** Puts a confirmed secret in force, with codes for the day the device is lost. @returns false where it is already, or another was proposed meanwhile */
+/**
+ * Puts a confirmed secret in force, with codes for the day the device is lost. @returns false where it is already, or
+ * another was proposed meanwhile
+ */
 export async function turnSecondFactorOn(
   { firmId, personId }: Author,
   sealed: string,

@@ -144,11 +144,13 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
     `select w.stamp, w.last_day as "lastDay", f.forecast, f.issued as "forecastIssued", p.readings from
        (select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp, max(day) as last_day
         from weather_days where firm_id = $1 and station_id = $2) w,
-       (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm, 'windKmh', wind_kmh) order by day), '[]') as forecast, max(issued_on) as issued
+       (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm,
+          'windKmh', wind_kmh) order by day), '[]') as forecast, max(issued_on) as issued
         from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
           and issued_on = (select max(issued_on) from forecast_days
             where firm_id = $1 and station_id = $2 and issued_on <= $3)) f,
-       (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm, 'tempC', temp_c) order by read_at), '[]')::text as readings
+       (select coalesce(json_agg(json_build_object('at', to_char(read_at, 'YYYY-MM-DD"T"HH24:MI'), 'depthMm', depth_mm,
+          'tempC', temp_c) order by read_at), '[]')::text as readings
         -- Readings that people note all count; of a logger that reads every minute one an hour and depth says as much.
         from (select read_at, depth_mm, temp_c from (
           select read_at, depth_mm, temp_c, count(*) over () as total, row_number()
@@ -168,7 +170,8 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
 export async function weatherText(firmId: string, stationId: string): Promise<string> {
   const [row] = await ask<{ days: string }>(
     firmId,
-    `select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm) order by day), '[]')::text as days
+    `select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm)
+        order by day), '[]')::text as days
      from weather_days where firm_id = $1 and station_id = $2`,
     stationId,
   )
@@ -205,7 +208,10 @@ export async function keepWeatherRows(
   })
 }
 
-/** In order of days: two imports that lock the same rows then come one after the other instead of waiting for each other. */
+/**
+ * In order of days: two imports that lock the same rows then come one after the other instead of waiting for each
+ * other.
+ */
 const byDay = <T extends { day: Day }>(days: readonly T[]): T[] => [...days].sort((a, b) => (a.day < b.day ? -1 : 1))
 export const keepWeather = (
   firmId: string,
@@ -216,7 +222,8 @@ export const keepWeather = (
 const KEEP_FORECAST = `
   insert into forecast_days (firm_id, station_id, issued_on, day, tmax_c, tmin_c, rain_mm, wind_kmh)
   select $1, $2, $3, * from unnest($4::date[], $5::float8[], $6::float8[], $7::float8[], $8::float8[])
-  on conflict (station_id, issued_on, day) do update set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c, rain_mm = excluded.rain_mm, wind_kmh = excluded.wind_kmh`
+  on conflict (station_id, issued_on, day) do update set tmax_c = excluded.tmax_c, tmin_c = excluded.tmin_c,
+    rain_mm = excluded.rain_mm, wind_kmh = excluded.wind_kmh`
 
 const forecastColumns = (unordered: readonly ForecastDay[], days = byDay(unordered)) => [
   days.map((d) => d.day),
@@ -245,7 +252,8 @@ export async function replaceForecast(
 ): Promise<void> {
   await ask(
     firmId,
-    `with gone as (delete from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3 and not (day = any($4::date[])))
+    `with gone as (delete from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3
+      and not (day = any($4::date[])))
      ${KEEP_FORECAST}`,
     stationId,
     issuedOn,

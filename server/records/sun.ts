@@ -1,7 +1,9 @@
 import type { ZoneMeasure } from '#core/site/zone'
 import { inFirm } from './db'
 
-/** Keeps the sun of a plan; dropped where the plan was drawn anew meanwhile. @param wanted what it was worked out for */
+/**
+ * Keeps the sun of a plan; dropped where the plan was drawn anew meanwhile. @param wanted what it was worked out for
+ */
 export async function keepSun(
   firmId: string,
   lawnId: string,

@@ -10,7 +10,9 @@ import { giveBack, useUp } from './stock'
 const WHOLE = 0.995
 const MOST = 1.005
 
-/** 'kept', or why not: the parts would make more than the whole, somebody made it whole, or the id is another mark's. */
+/**
+ * 'kept', or why not: the parts would make more than the whole, somebody made it whole, or the id is another mark's.
+ */
 export type Marked = 'kept' | 'more than the whole' | 'done already' | 'other mark'
 
 /**

@@ -12,7 +12,9 @@ function networkOf(address: string): string {
   return groups.slice(0, 4).join(':')
 }
 
-/** Where a request comes from. Behind a proxy its last word counts: what stands before it the asker may have written. */
+/**
+ * Where a request comes from. Behind a proxy its last word counts: what stands before it the asker may have written.
+ */
 export function addressOf(event: H3Event): string {
   const forwarded = behindProxy() ? getRequestHeader(event, 'x-forwarded-for')?.split(',').at(-1)?.trim() : undefined
   const address = forwarded || event.node.req.socket?.remoteAddress || 'unknown'

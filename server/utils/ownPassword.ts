@@ -6,7 +6,10 @@ import { addressOf, passwordTried } from './limits'
 import { passwordFits } from './passwords'
 import { Refusal } from './refusal'
 
-/** Before something of one's own is changed: the password again. @throws Refusal where it is another, or too many were tried */
+/**
+ * Before something of one's own is changed: the password again. @throws Refusal where it is another, or too many were
+ * tried
+ */
 export async function ownPasswordGiven(event: H3Event, work: AtWork, current: string): Promise<void> {
   if (work.firm.demo) throw new Refusal(409, 'demo', 'The people of the demo have no password.')
   const at = { account: work.person.email, address: addressOf(event), known: true }

@@ -1,7 +1,10 @@
 import { getRequestHeader, getRequestWebStream, type H3Event } from 'h3'
 import { Refusal } from './refusal'
 
-/** A body has this long, and a little more for what it has brought: a phone at the edge of its network gets through, a trickle does not. */
+/**
+ * A body has this long, and a little more for what it has brought: a phone at the edge of its network gets through, a
+ * trickle does not.
+ */
 const PATIENCE_MS = 30_000
 const LEAST_BYTES_PER_S = 16_384
 
@@ -32,7 +35,10 @@ function hungUp({ node: { req } }: H3Event): Promise<never> {
   return gone
 }
 
-/** Reads a body and stops at its bounds, so that what is too large never fills the memory and what is too slow holds no place. */
+/**
+ * Reads a body and stops at its bounds, so that what is too large never fills the memory and what is too slow holds
+ * no place.
+ */
 export async function readBounded(event: H3Event, mostBytes: number): Promise<Uint8Array> {
   if (Number(getRequestHeader(event, 'content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes)
   const stream = getRequestWebStream(event)

@@ -16,7 +16,10 @@ export const SESSION_COOKIE = 'upper-sill'
 const REMEMBERED_MS = 60_000
 const MOST_REMEMBERED = 1000
 
-/** Cookies opened lately: opening one costs more than all that follows. What it claims is checked in the database each time. */
+/**
+ * Cookies opened lately: opening one costs more than all that follows. What it claims is checked in the database each
+ * time.
+ */
 const opened = new Map<string, { claim: Claim; until: number }>()
 
 /** What the sealed cookie of a request claims; undefined without one, or with one of an older form. */

@@ -1,7 +1,9 @@
 /** Values that a body of what people type has at the most; the largest plan has a quarter of it. */
 const MOST_VALUES = 4000
 
-/** Counts the values of a JSON text without building them: judging ten thousands of wrong ones would hold the thread. */
+/**
+ * Counts the values of a JSON text without building them: judging ten thousands of wrong ones would hold the thread.
+ */
 export function tooManyValues(json: string, most = MOST_VALUES): boolean {
   let [values, quoted] = [0, false]
   for (let i = 0; i < json.length; i++) {

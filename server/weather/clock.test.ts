@@ -3,7 +3,8 @@ import { toDay } from '#core/measure/calendar'
 import { clockAheadH } from './clock'
 
 test('the clock is ahead of the sun by its zone, its summer time and its place in the zone', () => {
-  // Offsets of the IANA time zone database: UTC−4 in New York's summer, −5 in its winter; +5:45 in Kathmandu; +11 in Sydney's summer.
+  // Offsets of the IANA time zone database: UTC−4 in New York's summer, −5 in its winter; +5:45 in Kathmandu; +11 in
+  // Sydney's summer.
   expect(clockAheadH('America/New_York', -75, toDay('2026-09-08'))).toBeCloseTo(1, 9)
   expect(clockAheadH('America/New_York', -75, toDay('2026-01-08'))).toBeCloseTo(0, 9)
   expect(clockAheadH('America/New_York', -82.5, toDay('2026-01-08'))).toBeCloseTo(0.5, 9)

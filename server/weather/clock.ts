@@ -1,6 +1,9 @@
 import { toDay, type Day } from '#core/measure/calendar'
 
-/** Where days and zones are worked out: here and nowhere else. A zone that this server does not know reads as UTC, so that nobody is shut out by it. */
+/**
+ * Where days and zones are worked out: here and nowhere else. A zone that this server does not know reads as UTC, so
+ * that nobody is shut out by it.
+ */
 const formats = new Map<string, Intl.DateTimeFormat>()
 
 function formatOf(timeZone: string): Intl.DateTimeFormat {

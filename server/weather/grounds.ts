@@ -33,7 +33,10 @@ export interface Grounds {
 const warmerK = (station: StationRecord, heightM: number | null): number =>
   station.heightM === null || heightM === null ? 0 : Math.round((station.heightM - heightM) * LAPSE_K_PER_M * 100) / 100
 
-/** What a season is computed from, with a key that changes when any of it does; the long record is read only where it is wanted. */
+/**
+ * What a season is computed from, with a key that changes when any of it does; the long record is read only where it
+ * is wanted.
+ */
 export async function groundsOf(
   { firm, today }: AtWork,
   station: StationRecord,

@@ -44,7 +44,10 @@ function remembered<T>(
   return value
 }
 
-/** The station a lawn reads: the one chosen, else the one nearest in place and height that has days or normals, or delivers. */
+/**
+ * The station a lawn reads: the one chosen, else the one nearest in place and height that has days or normals, or
+ * delivers.
+ */
 export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): StationRecord | undefined {
   const chosen = stations.find((station) => station.id === lawn.stationId)
   const telling = stations.filter(({ days, feedPath, normals }) => days > 0 || feedPath || normals)

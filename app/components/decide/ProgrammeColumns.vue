@@ -106,8 +106,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
       >
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
         <div v-for="then in one.expect" :key="then.horizon" class="expect">
-          <span class="small">{{ then.when }}</span
-          ><CoverBar :zone="cover(then)" plain /><span class="three"
+          <span class="small">{{ then.when }}</span><CoverBar :zone="cover(then)" plain /><span class="three"
             ><WorkedNumber :worked="then.grass" :words="String(percent(then.grass.value))" /><i>{{
               percent(then.weeds)
             }}</i

@@ -2,7 +2,10 @@
 import { daysBetween, shortDay, type Day } from '#core/measure/calendar'
 import type { Variant } from '#core/establishment/whatIf'
 
-/** Other seedbeds beside the plan: what more water, another cover, sun or seed would give on the day chosen. Nothing of the plan changes. */
+/**
+ * Other seedbeds beside the plan: what more water, another cover, sun or seed would give on the day chosen. Nothing
+ * of the plan changes.
+ */
 const props = defineProps<{ lawnId: string; day: Day }>()
 const context = useContextStore()
 const { variants, odds, coarse, progress, message, ask, stop } = useWhatIf(props.lawnId)

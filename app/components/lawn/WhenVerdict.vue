@@ -4,7 +4,10 @@ import { indexOf, type Outlook } from '#core/establishment/outlook'
 import { inTransitionZone } from '#core/establishment/whatIf'
 import { CAUSES } from '~/utils/causeWords'
 
-/** The odds of a day in a sentence or two: how many years stand, what a week sooner or later costs, spring against autumn, and lying until spring. */
+/**
+ * The odds of a day in a sentence or two: how many years stand, what a week sooner or later costs, spring against
+ * autumn, and lying until spring.
+ */
 const props = defineProps<{ outlook: Outlook; day: Day; sown: boolean; latDeg: number }>()
 const emit = defineEmits<{ look: [day: Day] }>()
 const context = useContextStore()

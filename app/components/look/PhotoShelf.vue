@@ -3,7 +3,9 @@ import type { Photo, PhotoWords } from '#contract/photo'
 import { MOST_PHOTOS } from '#contract/photo'
 import { shortDay } from '#core/measure/calendar'
 
-/** Photos of the lawn as a row of prints; taken at a question, they are of its zone and say what they were taken for. */
+/**
+ * Photos of the lawn as a row of prints; taken at a question, they are of its zone and say what they were taken for.
+ */
 const props = defineProps<{ zoneId: string | null; about?: string }>()
 const emit = defineEmits<{ under: [photo: Photo] }>()
 const { lawn, draft } = useSurveyHere()

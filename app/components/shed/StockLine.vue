@@ -76,8 +76,9 @@ const save = (putAway: boolean) =>
             {{ move.amount < 0 ? '−' : '+' }}{{ text(figure(quantity, Math.abs(move.amount))) }}
           </td>
           <td>
-            <NuxtLink v-if="move.lawnId" :to="`/lawns/${move.lawnId}/do`" class="opens">{{ move.client }}</NuxtLink
-            ><template v-else-if="move.why === 'used'">a lawn that is deleted</template> {{ move.note }}
+            <NuxtLink v-if="move.lawnId" :to="`/lawns/${move.lawnId}/do`" class="opens">{{
+              move.client
+            }}</NuxtLink><template v-else-if="move.why === 'used'">a lawn that is deleted</template> {{ move.note }}
           </td>
           <td>{{ move.savedBy }}</td>
         </tr>

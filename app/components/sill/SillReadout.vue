@@ -75,8 +75,7 @@ const note = computed(() =>
       </button>
       <span class="other">{{ other }}</span>
       <div class="note">
-        <b>{{ note }}</b
-        ><br />{{ weekAhead }}
+        <b>{{ note }}</b><br />{{ weekAhead }}
       </div>
     </div>
   </div>

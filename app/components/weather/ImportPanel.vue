@@ -13,7 +13,10 @@ import { readDailyRow } from '#core/weather/dailyFile'
 import { addDays, shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
-/** A daily file: chosen, looked into, columns confirmed and shown as they are understood, good rows kept and bad ones told. */
+/**
+ * A daily file: chosen, looked into, columns confirmed and shown as they are understood, good rows kept and bad ones
+ * told.
+ */
 const props = defineProps<{ stations: Station[] }>()
 const emit = defineEmits<{ imported: [] }>()
 const station = defineModel<string>('station', { required: true })

@@ -12,14 +12,12 @@ const { text, other } = useUnits()
 <template>
   <div v-if="context.firm" class="paper">
     <div>
-      <b class="num">{{ context.firm.name }}</b
-      ><span v-for="licence in context.firm.licences" :key="licence.number"
+      <b class="num">{{ context.firm.name }}</b><span v-for="licence in context.firm.licences" :key="licence.number"
         >{{ licence.what }} {{ licence.number }}</span
       >
     </div>
     <div class="right">
-      <b>{{ lawn.address }}</b
-      ><span
+      <b>{{ lawn.address }}</b><span
         >{{ text(figure('areaM2', lawn.areaM2)) }} ({{ other(figure('areaM2', lawn.areaM2)) }}),
         {{ crewHours.toFixed(1) }} crew h</span
       ><span>Printed {{ longDay(context.today) }}</span>

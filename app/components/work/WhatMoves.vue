@@ -74,8 +74,7 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
           </td>
           <td class="num">{{ shortDayWithWeekday(move.from, context.today) }}</td>
           <td>
-            <b class="num">{{ shortDayWithWeekday(move.to, context.today) }}</b
-            >, {{ shiftWords(move.from, move.to) }}
+            <b class="num">{{ shortDayWithWeekday(move.to, context.today) }}</b>, {{ shiftWords(move.from, move.to) }}
           </td>
           <td><PhraseText :phrase="move.why" /></td>
         </tr>

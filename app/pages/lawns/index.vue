@@ -230,10 +230,9 @@ kbd {
 }
 .list {
   display: grid;
-  grid-template-columns: minmax(150px, 1.2fr) 66px minmax(110px, 1fr) 96px minmax(98px, auto) minmax(
-      180px,
-      1.25fr
-    ) 98px minmax(190px, 1.6fr);
+  grid-template-columns:
+    minmax(150px, 1.2fr) 66px minmax(110px, 1fr) 96px minmax(98px, auto) minmax(180px, 1.25fr)
+    98px minmax(190px, 1.6fr);
   column-gap: 14px;
 }
 .row-head {

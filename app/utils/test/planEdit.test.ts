@@ -87,7 +87,8 @@ describe('drawing', () => {
       edit.undo()
       return Math.round(area(ZONE_ID))
     })
-    // With its first side at 30 m the corners after it move 10 m: a trapezoid of 30 and 20 by 10 m. Its slant halves the bed.
+    // With its first side at 30 m the corners after it move 10 m: a trapezoid of 30 and 20 by 10 m. Its slant halves
+    // the bed.
     expect(areas).toEqual([248, 250, 200, 0])
     edit.undo()
     expect([things(), edit.past.value]).toEqual([[], []])

@@ -95,7 +95,8 @@ test('the summary of a mixture tells each seed by itself, and the quick one firs
 })
 
 describe('seed that lies until spring', () => {
-  // Dormant sowing (handbook knowledge, from memory): soil below 5 °C, here December to February; it comes up in spring.
+  // Dormant sowing (handbook knowledge, from memory): soil below 5 °C, here December to February; it comes up in
+  // spring.
   test('is put down in winter alone and comes up after it', () => {
     const outlook = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
     expect(outlook.dormant).not.toBeNull()

@@ -56,7 +56,8 @@ describe('drought', () => {
     })
   })
 
-  // From mid September on: before that, seed that lies dry comes up later and so meets less heat, which is another matter.
+  // From mid September on: before that, seed that lies dry comes up later and so meets less heat, which is another
+  // matter.
   test('takes more stands the less is watered, and more from a bare bed than from a covered one', () => {
     const counts = [AS_TOLD, times(2), times(1), times(0)].map((watering) => good(judged(bed(watering))))
     expect([...counts].sort((a, b) => b - a)).toEqual(counts)
@@ -118,7 +119,8 @@ describe('hours of the day the bed is too dry', () => {
     const [none, once, four] = [0, 1, 4].map(hours)
     expect(none!.hoursADay).toBeGreaterThan(once!.hoursADay)
     expect(once!.hoursADay).toBeGreaterThan(four!.hoursADay)
-    // Common practice, no source: a bed watered in the morning alone is dry by the afternoon. It stays so until the next.
+    // Common practice, no source: a bed watered in the morning alone is dry by the afternoon. It stays so until the
+    // next.
     expect(once!.between![0]).toBeGreaterThanOrEqual(11)
     expect(once!.between![0]).toBeLessThanOrEqual(16)
     expect(once!.between![1]).toBe(6)

@@ -59,7 +59,8 @@ describe('a bed after sowing', () => {
     expect(coverOf(STAND, year, 0, 60)).toBe(0.5)
     expect(coverOf(STAND, year, 0, 8)).toBeGreaterThan(coverOf(STAND, year, 0, 20))
   })
-  // Reference §8, tall fescue: 65 °C·d to 25 mm, 130 to 50, 230 to 80 above 5 °C; at 15 °C ten a day. From 50 mm to 80 mm: 100 °C·d, ten days from the cut three days ahead.
+  // Reference §8, tall fescue: 65 °C·d to 25 mm, 130 to 50, 230 to 80 above 5 °C; at 15 °C ten a day. From 50 mm to
+  // 80 mm: 100 °C·d, ten days from the cut three days ahead.
   test('has its old grass up to mowing height when its thermal time is over, counted from the cut', () => {
     expect(oldMowIndex({ ...STAND, scalpToMm: 50 }, steady(15), 10, 80 / 1.5)).toBe(16)
     expect(oldMowIndex({ ...STAND, old: null }, steady(15), 10, 60)).toBe(Infinity)

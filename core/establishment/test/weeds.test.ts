@@ -16,7 +16,8 @@ const season = (on: Day, latDeg: number, normals = COLUMBUS) =>
     ground: { latDeg, coastal: false, texture: 'loam', cover: 'bare', sun: 'full' },
   })
 
-// Crabgrass from 13 °C of rising soil: mid to late April in the Midwest; annual bluegrass from late summer on, as soil cools below 21 °C. Extension knowledge, from memory.
+// Crabgrass from 13 °C of rising soil: mid to late April in the Midwest; annual bluegrass from late summer on, as
+// soil cools below 21 °C. Extension knowledge, from memory.
 test('crabgrass comes with spring sowings, annual bluegrass with autumn ones, on both sides of the equator', () => {
   const north = season(toDay('2026-03-01'), COLUMBUS_LAT)
   const told = weedsByDay(north, north.todayIndex + 300)

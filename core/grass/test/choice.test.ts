@@ -95,7 +95,8 @@ describe('the grass for a zone', () => {
 })
 
 test('standing turfs are told by habit and season', () => {
-  // Habit as handbooks have it, from memory: bunch ryegrass and tall fescue; runners in bluegrass, bermuda, zoysia, St. Augustine.
+  // Habit as handbooks have it, from memory: bunch ryegrass and tall fescue; runners in bluegrass, bermuda, zoysia,
+  // St. Augustine.
   for (const code of ['PRG', 'TF', 'CHF', 'HF', 'ARG']) expect([code, swardByCode(code).spreads]).toEqual([code, false])
   for (const code of ['KBG', 'BER', 'ZOY', 'SAG', 'HBER'])
     expect([code, swardByCode(code).spreads]).toEqual([code, true])

@@ -173,7 +173,10 @@ export function barrierUntil(applications: readonly Application[], today: Day): 
   return by ? { clear, by } : { clear }
 }
 
-/** What the label forbids of a sowing day; undefined where it forbids nothing. The label is the law: no note overrules it. */
+/**
+ * What the label forbids of a sowing day; undefined where it forbids nothing. The label is the law: no note overrules
+ * it.
+ */
 export function labelForbids(applications: readonly Application[], sowOn: Day): string | undefined {
   const { clear, by } = barrierUntil(applications, sowOn)
   return (

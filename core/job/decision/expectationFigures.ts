@@ -11,7 +11,10 @@ export const HORIZONS = [
 ] as const
 export type Horizon = (typeof HORIZONS)[number][0]
 
-/** What is told of each: shares of the grass there was, of the weeds there were, and of the rest filled with new grass. */
+/**
+ * What is told of each: shares of the grass there was, of the weeds there were, and of the rest filled with new
+ * grass.
+ */
 export const EXPECTED = [
   ['kept', 'old grass still there'],
   ['weeds', 'weeds still there'],
@@ -20,7 +23,10 @@ export const EXPECTED = [
 export type Expected = (typeof EXPECTED)[number][0]
 export type ExpectCode = `${ProgrammeCode}.${Expected}.${Horizon}`
 
-/** kept, weeds, filled at 6 weeks; 6 months; second season. @source own, planning figures to be replaced by the firm's counts */
+/**
+ * kept, weeds, filled at 6 weeks; 6 months; second season. @source own, planning figures to be replaced by the firm's
+ * counts
+ */
 const SHARES: Record<ProgrammeCode, readonly (readonly [kept: number, weeds: number, filled: number])[]> = {
   spot: [
     [1, 1, 0.5],

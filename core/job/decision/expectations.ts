@@ -14,7 +14,10 @@ export interface Expectation {
   bare: number
 }
 
-/** Coarse weed grasses come back whole unless they are killed. @source practice §1: they survive everything but killing */
+/**
+ * Coarse weed grasses come back whole unless they are killed. @source practice §1: they survive everything but
+ * killing
+ */
 const KILLS: readonly ProgrammeCode[] = ['kill']
 
 /**

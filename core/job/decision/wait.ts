@@ -14,7 +14,10 @@ export const PLAN_AHEAD_DAYS = 120
 const LOOK_AGAIN_DAYS = 14
 /** Scalped, torn and cored, a machine a day, before its sowing, days. @source own */
 const TEAR_LEAD_DAYS = 3
-/** From the first spray of a killing to its sowing, days: regrowth, the label interval, the cuts of the scalp. @source reference §12 and §4, own */
+/**
+ * From the first spray of a killing to its sowing, days: regrowth, the label interval, the cuts of the scalp. @source
+ * reference §12 and §4, own
+ */
 const KILL_LEAD_DAYS = 26
 
 export interface WaitInput {

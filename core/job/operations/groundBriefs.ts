@@ -15,7 +15,10 @@ const TORN_A_PASS = 0.3
 const SWELL = 3
 /** Kept lower than this, cores come off. @source trade */
 const LOW_CUT_MM = 25
-/** Blades reach so far into the soil, mm: they just bring up loose soil. @source own for the figure; common practice for the sight */
+/**
+ * Blades reach so far into the soil, mm: they just bring up loose soil. @source own for the figure; common practice
+ * for the sight
+ */
 const BLADES_IN_SOIL_MM = 3
 
 /** Soil for levelling by the school, or by the soil that is there. @source practice §2 */

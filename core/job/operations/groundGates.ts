@@ -10,9 +10,15 @@ import type { GateInput } from './gateInput'
 export const GROWS_FROM_C = { cool: 10, warm: 18 } as const
 const DORMANT_K = 5
 
-/** Water of the root zone under which tines bounce, and over which holes smear. @source own for the shares; moist, not wet is trade */
+/**
+ * Water of the root zone under which tines bounce, and over which holes smear. @source own for the shares; moist, not
+ * wet is trade
+ */
 export const [WATER_AHEAD_BELOW, TOO_WET_ABOVE] = [0.4, 0.97]
-/** Water of the root zone under which turf has stopped and is not torn. @source own; no dethatching in drought is trade */
+/**
+ * Water of the root zone under which turf has stopped and is not torn. @source own; no dethatching in drought is
+ * trade
+ */
 const DROUGHT_BELOW = 0.2
 const WANTS_MOIST_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'fork', 'loosen', 'dethatch'])
 /** Work that only growing turf or weeds answer to. */

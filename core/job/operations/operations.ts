@@ -1,4 +1,7 @@
-/** In the order in which they are done. A later lift is `lift` again; its key counts it. The last is work of the technician's own. */
+/**
+ * In the order in which they are done. A later lift is `lift` again; its key counts it. The last is work of the
+ * technician's own.
+ */
 export const OPERATION_CODES = [
   'hardWeeds',
   'killAutumn',

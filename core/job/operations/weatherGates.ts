@@ -16,7 +16,10 @@ export interface Sky {
 const WANTS_DRY: ReadonlySet<OperationCode> = new Set(['scalp', 'clear', 'dethatch', 'relay', 'mow', 'nip'])
 /** Work that tears turf, which heat then burns. */
 const TEARS: ReadonlySet<OperationCode> = new Set(['dethatch', 'scalp'])
-/** Rain of the day, and of the day before, from which grass and surface are taken to be wet, mm. @source own; dry surface is trade */
+/**
+ * Rain of the day, and of the day before, from which grass and surface are taken to be wet, mm. @source own; dry
+ * surface is trade
+ */
 const WET = { dayMm: 1, beforeMm: 6 } as const
 
 /**

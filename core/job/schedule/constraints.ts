@@ -34,7 +34,10 @@ export interface Laying {
   late: string[]
 }
 
-/** What comes before the scalp comes before its first cut, the slip's day is that of its last; once it is begun, the first has been made. */
+/**
+ * What comes before the scalp comes before its first cut, the slip's day is that of its last; once it is begun, the
+ * first has been made.
+ */
 function toFirstCut(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
   const spanDays = lag.to !== 'scalp' || done.has('scalp') || begun.has('scalp') ? 0 : scalpSpanDays(parts)
   if (!spanDays) return lag
@@ -161,7 +164,9 @@ function costOf(
     (was !== undefined && day !== was ? COST.moved : 0)
 }
 
-/** Places every operation: what is done where it was, what was chosen where it was put, the rest where it costs least. */
+/**
+ * Places every operation: what is done where it was, what was chosen where it was put, the rest where it costs least.
+ */
 export function lay(input: SequenceInput, planned: readonly PlannedOperation[]): Laying {
   const names = planned.map(({ key }) => key)
   const lags = lagsOf(input, planned)

@@ -92,7 +92,10 @@ function edgesOf(
   return { edges, conflicts }
 }
 
-/** A ring of edges whose days sum up to less than nothing, by relaxing each edge as often as there are nodes. @source Bellman-Ford */
+/**
+ * A ring of edges whose days sum up to less than nothing, by relaxing each edge as often as there are nodes. @source
+ * Bellman-Ford
+ */
 function ringOf(edges: readonly Edge[], size: number): Lag[] {
   const reach = new Float64Array(size)
   const by: (Edge | undefined)[] = Array.from({ length: size })

@@ -39,7 +39,10 @@ export interface Slip extends Brief {
   wanted: readonly Wanted[]
 }
 
-/** The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. @param earliest what comes before it allows */
+/**
+ * The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. @param earliest what
+ * comes before it allows
+ */
 function firstCutDay({ workingDays }: SequenceInput, day: Day, earliest: Day): Day {
   const sooner = addDays(day, -6)
   return nearestWorkingDay(day, workingDays, earliest > sooner ? earliest : sooner, day)

@@ -28,7 +28,10 @@ const DISPENSABLE: ReadonlySet<string> = new Set([
 
 const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
 
-/** The first later day of sowing, or of the first lift, from which every lag can be kept; where a season ends, the last sooner one. */
+/**
+ * The first later day of sowing, or of the first lift, from which every lag can be kept; where a season ends, the
+ * last sooner one.
+ */
 function soonest(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Day | undefined {
   const names = planned.map(({ key }) => key)
   const anchors = planned.filter(({ key }) => key === 'sow' || key === 'lift').map(({ key }) => key)

@@ -169,7 +169,8 @@ describe('a plan that is changed', () => {
           const anchor = anchorOf(of.parts)
           for (const slip of tight.slips) {
             const was = usual.slips.find(({ key }) => key === slip.key)!
-            // Counted from the anchor a tighter wait leaves less room: nothing after it may come sooner, nothing before it later.
+            // Counted from the anchor a tighter wait leaves less room: nothing after it may come sooner, nothing
+            // before it later.
             if (daysBetween(at(usual, anchor), was.earliest) >= 0)
               expect([slip.key, slip.earliest >= was.earliest]).toEqual([slip.key, true])
             else expect([slip.key, slip.latest <= was.latest]).toEqual([slip.key, true])

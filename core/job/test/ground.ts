@@ -73,7 +73,10 @@ export const doneOn = (...work: [key: string, day: Day][]): Map<string, DoneWork
 /** Seed in the shed and lines known, so that tests of the work itself need no lead. */
 const READY = { order: 'in the shed', locate: 'marked' }
 
-/** A plan to lay out: overseeding of the lawn above, sown in sixteen days, with seed in the shed and no lines in the ground. */
+/**
+ * A plan to lay out: overseeding of the lawn above, sown in sixteen days, with seed in the shed and no lines in the
+ * ground.
+ */
 export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInput => ({
   ...UNTOUCHED,
   parts: planned(),

@@ -14,7 +14,10 @@ const offsets = (sequence: Sequence, keys: readonly string[]) => {
 const whole = (plan: Planned, change: Partial<SequenceInput> = {}) =>
   buildSequence({ ...sequenceInput({ parts: planned(plan), ...change }), skipped: change.skipped ?? {} })
 
-/** Northern autumn, and the same half a year on in the south: nothing but the date and the season's figures may differ. */
+/**
+ * Northern autumn, and the same half a year on in the south: nothing but the date and the season's figures may
+ * differ.
+ */
 const HEMISPHERES = [
   { name: 'northern', today: toDay('2026-08-01'), sowOn: toDay('2026-09-16') },
   { name: 'southern', today: toDay('2027-02-01'), sowOn: toDay('2027-03-19') },
@@ -110,7 +113,8 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
       },
     )
     expect(late.troubles[0]!.text).toContain('11 days from kill, third to scalp')
-    // Regrowth shows ten days after the second spray; a week of label later comes the first of three cuts, with the last of them the seed.
+    // Regrowth shows ten days after the second spray; a week of label later comes the first of three cuts, with the
+    // last of them the seed.
     expect(late.troubles[0]!.sowOn).toBe(addDays(sowOn, -11 + 10 + 7 + 4))
   })
 

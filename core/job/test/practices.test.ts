@@ -108,7 +108,8 @@ describe('working days', () => {
   })
 
   test('draw the first cut to a day sooner, off a day off, and never before today', () => {
-    // 76 mm to 38 mm is two cuts: sown on Friday the 18th, the last is on Tuesday the 15th, the first would be on Sunday the 13th.
+    // 76 mm to 38 mm is two cuts: sown on Friday the 18th, the last is on Tuesday the 15th, the first would be on
+    // Sunday the 13th.
     const twoCuts = planned({ settings: { scalpToMm: 38 } })
     const scalp = (today: string) =>
       buildSequence(input({ parts: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips.find(

@@ -5,7 +5,10 @@ import { addDays, toDay } from '../../measure/calendar'
 import { forecastGates, type PutDown } from '../operations/putDownGates'
 
 const ON = toDay('2026-09-14')
-/** Five quiet days. Limits: reference §6 (12 mm in four days own; wind 16 and 3 km/h from memory) and practice §3 (trade). */
+/**
+ * Five quiet days. Limits: reference §6 (12 mm in four days own; wind 16 and 3 km/h from memory) and practice §3
+ * (trade).
+ */
 const days = (...changes: Partial<ForecastDay>[]): ForecastDay[] =>
   Array.from({ length: 5 }, (_, i) => ({
     day: addDays(ON, i),

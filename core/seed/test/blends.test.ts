@@ -44,7 +44,8 @@ describe('shares of a mixture', () => {
       }),
     )
   })
-  // A tenth of small-seeded bluegrass can be half of all seeds (trade saying of practice §5); it is far from half of the stand.
+  // A tenth of small-seeded bluegrass can be half of all seeds (trade saying of practice §5); it is far from half of
+  // the stand.
   test('of bluegrass are many seeds and less of the stand', () => {
     const parts = BLENDS.find(({ code }) => code === 'TF 90 KBG 10')!.parts
     expect(countShares(parts)[1]!).toBeGreaterThan(0.5)

@@ -131,7 +131,8 @@ describe('four observed years of Seattle', () => {
     const july = record.filter(({ day }) => day.slice(5, 7) === '07')
     expect(seattle.normals.tmaxC[6]!).toBeCloseTo(july.reduce((sum, { tmaxC }) => sum + tmaxC, 0) / july.length, 9)
   })
-  // Extension practice of the maritime Northwest, from memory: sow September to mid October, spring April to June second.
+  // Extension practice of the maritime Northwest, from memory: sow September to mid October, spring April to June
+  // second.
   test('open a window in early autumn, from the days as they were up to 1 August 2015', () => {
     const { windows, filled } = outlook('2015-08-01', 'PRG')
     expect(filled.some(Boolean)).toBe(false)

@@ -8,7 +8,10 @@ import { Refusal } from '../../utils/refusal'
 import { secondFactorGiven } from '../../utils/secondFactor'
 import { enter } from '../../utils/session'
 
-/** Uses a link up: joins a firm, or sets a new password; signed in after. A new password is no way round a second factor. */
+/**
+ * Uses a link up: joins a firm, or sets a new password; signed in after. A new password is no way round a second
+ * factor.
+ */
 export default answerAnyone(async (event) => {
   const { secret, password, name, email, code } = await bodyOf(event, joinSchema)
   const link = await openLink(event, secret)

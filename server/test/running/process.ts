@@ -17,7 +17,10 @@ export interface Running {
   pid: number
   /** Lines it has logged so far. */
   log: string[]
-  /** The longest stall of its thread since it was asked last, and of its own doing, ms; only where it was started with UPPER_SILL_WATCH. */
+  /**
+   * The longest stall of its thread since it was asked last, and of its own doing, ms; only where it was started with
+   * UPPER_SILL_WATCH.
+   */
   stall: () => Promise<Stall>
   stop: (signal?: NodeJS.Signals) => Promise<void>
 }

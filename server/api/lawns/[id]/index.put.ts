@@ -10,7 +10,10 @@ import { conflict } from '../../../utils/refusal'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { sunFollows } from '../../../utils/sunFollows'
 
-/** A survey: judged and measured beside this thread, since a drawing may be intricate; saved at once, and its sun follows. */
+/**
+ * A survey: judged and measured beside this thread, since a drawing may be intricate; saved at once, and its sun
+ * follows.
+ */
 export default answer(async (event, work) => {
   const id = paramOf(event, 'id', idSchema, 'lawn')
   const bytes = await bytesOf(event, 'application/json', MOST_LOOK_BYTES)

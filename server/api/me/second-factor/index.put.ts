@@ -7,7 +7,9 @@ import { addressOf, passwordTried } from '../../../utils/limits'
 import { Refusal } from '../../../utils/refusal'
 import { newRecoveryCodes, stepOf } from '../../../utils/secondFactor'
 
-/** Confirms the device by a code of it. Answers with the recovery codes: told once, since only their hashes are kept. */
+/**
+ * Confirms the device by a code of it. Answers with the recovery codes: told once, since only their hashes are kept.
+ */
 export default answer(async (event, work) => {
   const { code } = await bodyOf(event, secondFactorSchema)
   const { secret, on } = await secondFactorOf(authorOf(work))
