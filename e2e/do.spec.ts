@@ -82,7 +82,7 @@ test('work is marked in part with what was really done, a failed check holds wha
   await expect(slip(page, 'scalp').locator('.stand')).toHaveText('Hold')
 
   await slip(page, 'scalp').getByRole('button', { name: 'Override with a note' }).click()
-  await slip(page, 'scalp').getByLabel('Note for overruling').fill('The edge greens up; it is dug out by hand.')
+  await slip(page, 'scalp').getByLabel('Note for the override').fill('The edge greens up; it is dug out by hand.')
   await page.getByRole('button', { name: 'Override with this note' }).click()
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(slip(page, 'scalp')).toContainText('dug out by hand')

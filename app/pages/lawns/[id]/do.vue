@@ -88,7 +88,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
       <template v-else>Everything is done.</template></span>
       <span class="buttons">
         <UButton v-if="!agreed && !trial && shown.next" color="primary" size="sm" :loading="busy" @click="work.agree()">Confirm schedule</UButton>
-        <span v-else-if="agreed && !moves.length && !trial">Days agreed.</span>
+        <span v-else-if="agreed && !moves.length && !trial">Schedule confirmed.</span>
         <UButton variant="outline" size="sm" @click="print('slip')">Print the job slip</UButton>
         <UButton variant="outline" size="sm" @click="print('visits')">One page a visit</UButton>
         <UButton v-for="slip in sprays.slice(0, 3)" :key="slip.key" variant="outline" size="sm" @click="print('notice', slip)">Notice, {{ slip.name.toLowerCase() }}</UButton>
