@@ -110,5 +110,5 @@ test('dormant sowing is named as such, and a day of it has its own count', async
   await open(page, `/lawns/${lawn.id}/when`)
   await page.locator('.said').getByRole('button').click()
   await expect(page.locator('.said .verdict')).toContainText(/^Dormant sowing on/)
-  await expect(page.getByText(/^Seed lies until the soil warms: 30 to 50% of it is lost/)).toBeVisible()
+  await expect(page.getByText(/Seed lies until the soil warms: 30 to 50%\s+of it is lost/)).toBeVisible()
 })
