@@ -1,4 +1,5 @@
 import { getCookie, type H3Event } from 'h3'
+import { LRUCache } from 'lru-cache'
 import { clearUserSession, getUserSession, replaceUserSession } from '#session'
 import type { Author, Claim } from '../records/firms'
 import { endSession, openSession } from '../records/sessions'
@@ -20,7 +21,7 @@ const MOST_REMEMBERED = 1000
  * Cookies opened lately: opening one costs more than all that follows. What it claims is checked in the database each
  * time.
  */
-const opened = new Map<string, { claim: Claim; until: number }>()
+const opened = new LRUCache<string, Claim>({ max: MOST_REMEMBERED, ttl: REMEMBERED_MS })
 
 /** What the sealed cookie of a request claims; undefined without one, or with one of an older form. */
 export async function claimOf(event: H3Event): Promise<Claim | undefined> {
@@ -28,12 +29,10 @@ export async function claimOf(event: H3Event): Promise<Claim | undefined> {
   // Reading a session that is not there would begin an empty one.
   if (!cookie) return undefined
   const known = opened.get(cookie)
-  if (known && known.until > Date.now()) return known.claim
-  opened.delete(cookie)
+  if (known) return known
   const { claim } = await getUserSession(event)
   if (!claim?.sessionId) return undefined
-  opened.set(cookie, { claim, until: Date.now() + REMEMBERED_MS })
-  if (opened.size > MOST_REMEMBERED) opened.delete(opened.keys().next().value!)
+  opened.set(cookie, claim)
   return claim
 }
 

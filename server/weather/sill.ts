@@ -10,6 +10,7 @@ import type { StationRecord } from '../records/stations'
 import { workedOut } from '../seasons/threads'
 import { engine } from '../utils/engine'
 import { log } from '../utils/log'
+import { remembering } from '../utils/remembered'
 import { groundsOf, type Grounds } from './grounds'
 import { zoneSubjects, type Subject } from './subject'
 
@@ -17,32 +18,11 @@ import { zoneSubjects, type Subject } from './subject'
 const [MOST_OUTLOOKS, MOST_BRIEFS] = [24, 400]
 /** A record of decades weighs megabytes; lawns of one station share it. */
 const MOST_GROUNDS = 8
-const outlooks = new Map<string, Promise<Omit<KeptOutlook, 'brief'>>>()
-const briefs = new Map<string, Promise<string>>()
-const grounds = new Map<string, Promise<Grounds>>()
+const outlooks = remembering<Omit<KeptOutlook, 'brief'>>(MOST_OUTLOOKS)
+const briefs = remembering<string>(MOST_BRIEFS)
+const grounds = remembering<Grounds>(MOST_GROUNDS)
 /** Seasons that are worked out just now, for all who ask. */
 const inTheMaking = new Map<string, Promise<KeptOutlook>>()
-
-/**
- * What is remembered depends on nothing but its key, so it is never stale; the longest unused goes first. Asked for again
- * while it is still worked out, it is worked out once.
- */
-function remembered<T>(
-  store: Map<string, Promise<T>>,
-  most: number,
-  key: string,
-  compute: () => Promise<T>,
-): Promise<T> {
-  const value = store.get(key) ?? compute()
-  store.delete(key)
-  store.set(key, value)
-  // A failure is not remembered.
-  value.catch(() => {
-    if (store.get(key) === value) store.delete(key)
-  })
-  if (store.size > most) store.delete(store.keys().next().value!)
-  return value
-}
 
 /**
  * The station a lawn reads: the one chosen, else the one nearest in place and height that has days or normals, or
@@ -89,7 +69,7 @@ async function seasonOf(
     .digest('hex')
   const make = () =>
     made(work.firm.id, hash, async () => {
-      const { input, yearsFrom } = await remembered(grounds, MOST_GROUNDS, key, read)
+      const { input, yearsFrom } = await grounds(key, read)
       return { ...(await workedOut({ key, input, seed, risk, mowingMm, stand }, when)), yearsFrom }
     })
   return { hash, now, make }
@@ -98,12 +78,7 @@ async function seasonOf(
 /** What a list reads of a subject's season, a `Brief` as JSON. */
 export async function briefText(work: AtWork, station: StationRecord, subject: Subject): Promise<string> {
   const { hash, make } = await seasonOf(work, station, subject, 'later')
-  return remembered(
-    briefs,
-    MOST_BRIEFS,
-    hash,
-    async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief,
-  )
+  return briefs(hash, async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief)
 }
 
 /** What the sill shows of one subject, its outlook still as text. */
@@ -114,9 +89,7 @@ export interface SillText extends Omit<SillData, 'outlook'> {
 /** Everything the sill shows of one subject, from one station. */
 export async function sillText(work: AtWork, station: StationRecord, subject: Subject): Promise<SillText> {
   const { hash, now, make } = await seasonOf(work, station, subject, 'soon')
-  const { outlook, yearsFrom } = await remembered(
-    outlooks,
-    MOST_OUTLOOKS,
+  const { outlook, yearsFrom } = await outlooks(
     hash,
     async () => (await keptOutlook(work.firm.id, hash)) ?? (await make()),
   )
