@@ -1,6 +1,8 @@
 import type { FirmSettings, Role } from './firm'
 import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/job/hours'
+import { planningOf } from '#core/job/planningFigures'
+import type { FirmRecord } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
 import type { Glance } from '#core/establishment/glance'
@@ -78,3 +80,19 @@ export interface SeasonTold {
   /** Zones that differ, each with its own seed and exposure. */
   zones: { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[]
 }
+
+type FirmAtWork = Pick<Context, 'today' | 'pace' | 'stock'> & {
+  firm: Pick<FirmSettings, 'schools' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
+}
+/** The firm as its jobs are planned. */
+export const firmRecordOf = ({ firm, today, pace, stock }: FirmAtWork): FirmRecord => ({
+  today,
+  schools: firm.schools,
+  planning: planningOf(firm.planning),
+  workingDays: firm.workingDays,
+  holidays: firm.holidays,
+  hoursADay: firm.hoursADay,
+  pace,
+  stock,
+  currency: firm.currency,
+})

@@ -3,10 +3,12 @@ import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/materials/covers'
 import { MOST_PARTS } from '#core/seed/blends'
 import { GRASS_CODES } from '#core/grass/grasses'
-import type { JobRecord } from '#core/job/records'
+import type { JobRecord, LawnRecord, Mark } from '#core/job/records'
+import { OUTCOMES, type JobState } from '#core/job/states'
 import type { PlanSettings } from '#core/job/settings'
-import { PROGRAMME_CODES } from '#core/job/decision/programmes'
+import { PROGRAMME_CODES, type ProgrammeCode } from '#core/job/decision/programmes'
 import { questionsLeft } from '#core/site/questions'
+import type { Day } from '#core/measure/calendar'
 import type { ZoneMeasure } from '#core/site/zone'
 import { areaM2, between, daySchema, few, idSchema, noneOr, required, text, versionSchema } from './fields'
 import { MOST_ZONES, type Look } from './look'
@@ -87,8 +89,13 @@ export function pricesChanged(before: PlanSettings | null, after: PlanSettings |
 
 /** A page of the list: what is asked for at once, by number or by name. */
 export const LIST_PAGE = 60
-const listPage = z.coerce.number().int().min(1).max(LIST_PAGE)
-export const lawnsAskedSchema = z.object({ first: listPage.optional() })
+/** Lawns answered at once at the most: as many as the server's thread writes down without holding others up. */
+export const MOST_LISTED = 400
+export const lawnsAskedSchema = z.object({
+  first: z.coerce.number().int().min(1).max(MOST_LISTED).default(MOST_LISTED),
+  /** So many are left out before them. */
+  from: z.coerce.number().int().min(0).max(100_000).default(0),
+})
 export const glancesAskedSchema = z.object({
   of: z
     .string()
@@ -111,26 +118,93 @@ export type Plan = PlanInput & Saved
 /** A plan as it was saved once. */
 export interface PlanVersion extends Saved {
   plan: PlanInput
+  /** Saved by confirming the schedule. */
+  confirmed: boolean
 }
 
-/** A lawn as the browser knows it. */
+/** A job of a lawn in brief. */
+export interface JobBrief {
+  id: string
+  /** Counted on its lawn from 1. */
+  number: number
+  state: JobState
+  programme: ProgrammeCode | null
+  sowOn: Day | null
+  begunOn: Day
+  /** Null while it is open. */
+  endedOn: Day | null
+  /** Zones it is on, or was when it ended. */
+  zoneIds: string[]
+  marks: Mark[]
+}
+
+/** The job in view: who confirmed its schedule, and how it ended. */
+export interface JobInView extends Omit<JobBrief, 'marks'> {
+  confirmed: { on: Day; by: string | null; version: number } | null
+  ended: { on: Day; by: string | null; note: string } | null
+}
+
+/** A lawn as the browser knows it, with one of its jobs in view. */
 export interface Lawn extends Look, Saved {
   id: string
+  clientId: string
+  /** Day of the firm on which the survey was saved last; null where it never was. */
+  surveyedOn: Day | null
   /** Worked out of the survey when it was saved, by zone. */
   measured: Record<string, ZoneMeasure>
   /** The sun over what is drawn is being worked out, and follows. */
   sunAwaited: boolean
   /** Of all zones whose area is known, m². */
   areaM2: number
+  /** All its jobs, the latest first. */
+  jobs: JobBrief[]
+  /** The job in view, with what is decided and done of it. */
+  job: JobInView
   plan: Plan
   done: DoneOperation[]
+  /** Other lawns of the client. */
+  sameClient: { id: string; address: string; areaM2: number }[]
 }
 
-/** What the plan cannot do without and the survey still lacks, in the words of the form. */
-export const missingOf = (lawn: Lawn): string[] =>
-  questionsLeft(lawn, lawn.measured)
+/** What is decided and done of the job in view, as it is planned. */
+export const jobOf = ({ plan, done }: Pick<Lawn, 'plan' | 'done'>): JobRecord => ({ ...plan, done })
+
+/** The ground of the job in view: its zones only, and what other jobs put down. */
+export function groundOf(lawn: Lawn): LawnRecord {
+  const inJob = new Set(lawn.job.zoneIds)
+  const ofJob = <T>(byZone: Record<string, T>): Record<string, T> =>
+    Object.fromEntries(Object.entries(byZone).filter(([id]) => inJob.has(id)))
+  return {
+    ...lawn,
+    zones: ofJob(lawn.zones),
+    measured: ofJob(lawn.measured),
+    marksElsewhere: lawn.jobs.flatMap(({ id, marks }) => (id === lawn.job.id ? [] : marks)),
+  }
+}
+
+/** What the plan cannot do without and the survey of the job's zones still lacks, in the words of the form. */
+export function missingOf(lawn: Lawn): string[] {
+  const { zones, measured } = groundOf(lawn)
+  return questionsLeft({ ...lawn, zones }, measured)
     .filter(({ needed }) => needed)
     .map(({ words }) => words)
+}
 
-/** What is decided and done of a lawn, as a job on it is planned. */
-export const jobOf = ({ plan, done }: Pick<Lawn, 'plan' | 'done'>): JobRecord => ({ ...plan, done })
+/** A new job on zones that are in no open one. */
+export const newJobSchema = z.object({
+  /** Made by the browser, so that asking twice adds once. */
+  id: idSchema,
+  zoneIds: z.array(idSchema).min(1, 'One zone at least.').max(MOST_ZONES, `At most ${MOST_ZONES} zones.`),
+})
+export type NewJob = z.infer<typeof newJobSchema>
+
+/** Confirms the days of a schedule as they stand. */
+export const confirmSchema = planSchema.pick({ version: true }).extend({ days: workSchema.shape.days })
+
+export const endJobSchema = planSchema.pick({ version: true }).extend({
+  outcome: z.enum(OUTCOMES),
+  note: text(1000),
+})
+export type EndJob = z.infer<typeof endJobSchema>
+
+export const jobAskedSchema = z.object({ job: idSchema.optional() })

@@ -8,11 +8,11 @@ import { sunByMonth } from '#core/site/sun'
 import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
 import { addLawn, lawnById, saveLook } from '#server/records/lawns'
-import { savePlan } from '#server/records/plans'
+import { savePlan } from '#server/records/jobs'
 import { sunWantedOf } from '#server/records/keptLook'
 import { keepSun } from '#server/records/sun'
 import { addStock } from '#server/records/stock'
-import { markDone } from '#server/records/workDone'
+import { markDone } from '#server/records/marks'
 import type { Lawn } from '#contract/lawn'
 import { markSchema } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
@@ -136,7 +136,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   const grass = grassByCode(programme.seed ?? demo.zones[0]!.grass!)
   const usual = defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme })
   const beginning = demo.blend ? shallowEnough(usual, depthLimitOf(demo.blend)) : usual
-  await savePlan(by, lawn.id, {
+  await savePlan(by, lawn.job.id, {
     version: 0,
     programme: programme.code,
     overruleNote: null,
@@ -151,7 +151,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)
     if (daysBetween(day, DEMO_DAY) >= 0)
-      await markDone(by, lawn.id, markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }))
+      await markDone(by, { lawnId: lawn.id, jobId: lawn.job.id }, markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }))
   }
 }
 

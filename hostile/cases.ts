@@ -33,6 +33,7 @@ export interface Case {
 }
 
 const ofLawn = { params: ({ lawn: { id } }: Firm) => ({ id }) }
+const ofJob = { params: ({ lawn: { id, job } }: Firm) => ({ id, job: job.id }) }
 const ofStation = { params: ({ station: { id } }: Firm) => ({ id }) }
 const ofStock = { params: ({ stock: { id } }: Firm) => ({ id }) }
 const ofPhoto = { params: ({ lawn: { id }, photoId }: Firm) => ({ id, photo: photoId }) }
@@ -123,8 +124,8 @@ export const CASES: Readonly<Record<string, Case>> = {
   'get /api/lawns/:id': ofLawn,
   'put /api/lawns/:id': { ...ofLawn, schema: lookSchema, valid: ({ lawn: of }) => of },
   'delete /api/lawns/:id': { ...ofLawn, ends: true },
-  'put /api/lawns/:id/plan': {
-    ...ofLawn,
+  'put /api/lawns/:id/jobs/:job/plan': {
+    ...ofJob,
     schema: lawn.planSchema,
     valid: ({ lawn: { zones } }) => ({
       version: 0,
@@ -148,11 +149,29 @@ export const CASES: Readonly<Record<string, Case>> = {
       },
     }),
   },
-  'get /api/lawns/:id/versions': ofLawn,
+  'post /api/lawns/:id/jobs': {
+    ...ofLawn,
+    schema: lawn.newJobSchema,
+    valid: ({ lawn: { zones } }) => ({ id: randomUUID(), zoneIds: Object.keys(zones) }),
+  },
+  'post /api/lawns/:id/jobs/:job/confirm': {
+    ...ofJob,
+    schema: lawn.confirmSchema,
+    valid: () => ({ version: 0, days: { scalp: '2026-12-19' } }),
+  },
+  'post /api/lawns/:id/jobs/:job/end': {
+    ...ofJob,
+    schema: lawn.endJobSchema,
+    valid: () => ({ version: 0, outcome: 'called off', note: 'sold' }),
+    ends: true,
+  },
+  'post /api/lawns/:id/jobs/:job/reopen': ofJob,
+  'get /api/lawns/:id/jobs/:job/record': ofJob,
+  'get /api/lawns/:id/jobs/:job/versions': ofJob,
   'get /api/lawns/:id/season': ofLawn,
   'get /api/lawns/:id/sill': ofLawn,
-  'post /api/lawns/:id/marks': {
-    ...ofLawn,
+  'post /api/lawns/:id/jobs/:job/marks': {
+    ...ofJob,
     schema: markSchema,
     valid: ({ stock: { id } }) => ({
       id: randomUUID(),
@@ -171,7 +190,10 @@ export const CASES: Readonly<Record<string, Case>> = {
       note: '',
     }),
   },
-  'delete /api/lawns/:id/marks/:mark': { params: ({ lawn: { id }, markId }) => ({ id, mark: markId }), ends: true },
+  'delete /api/lawns/:id/jobs/:job/marks/:mark': {
+    params: ({ lawn: { id, job }, markId }) => ({ id, job: job.id, mark: markId }),
+    ends: true,
+  },
   'get /api/lawns/:id/photos': ofLawn,
   'post /api/lawns/:id/photos': { ...ofLawn, schema: newPhotoSchema, valid: () => aPhoto() },
   'get /api/lawns/:id/photos/:photo': { ...ofPhoto, query: photoSizeSchema },

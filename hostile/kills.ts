@@ -5,7 +5,7 @@ import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
 import { startServer, type Running } from '#server/test/running/process'
 import type { Report } from './report'
-import { aFirm, TODAY, type Firm } from './world'
+import { everyLawn, aFirm, TODAY, type Firm } from './world'
 
 /** A PostgreSQL that may be killed: its folder and programs, as bin/hostile started it. */
 export interface Cluster {
@@ -85,7 +85,11 @@ async function write(
     if (added?.status === 200) kept.lawns.add(id)
     const mark = randomUUID()
     const marked = await firm.owner
-      .ask(server, 'POST', `/api/lawns/${firm.lawn.id}/marks`, { id: mark, slip: `own-${randomUUID()}`, doneOn: TODAY })
+      .ask(server, 'POST', `/api/lawns/${firm.lawn.id}/jobs/${firm.lawn.job.id}/marks`, {
+        id: mark,
+        slip: `own-${randomUUID()}`,
+        doneOn: TODAY,
+      })
       .catch(() => undefined)
     if (marked?.status === 200) kept.marks.add(mark)
     const moved = await firm.owner
@@ -128,7 +132,7 @@ export async function kills(
       tries++
     )
       await pause(250)
-    const lawns = new Set((await firm.owner.ask<Lawn[]>(server, 'GET', '/api/lawns')).body.map(({ id }) => id))
+    const lawns = new Set((await everyLawn(firm.owner, server)).map(({ id }) => id))
     const marks = new Set(
       (await firm.owner.ask<Lawn>(server, 'GET', `/api/lawns/${firm.lawn.id}`)).body.done.map(({ id }) => id),
     )

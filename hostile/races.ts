@@ -136,7 +136,7 @@ export async function races(servers: readonly [Running, Running], report: Report
   await together(
     'one plan is saved by many',
     (server, i) =>
-      (i % 2 ? owner : technician).ask(server, 'PUT', `/api/lawns/${lawn.id}/plan`, {
+      (i % 2 ? owner : technician).ask(server, 'PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, {
         ...now.plan,
         programme: 'overseed',
         overruleNote: `by ${i}`,
@@ -147,13 +147,19 @@ export async function races(servers: readonly [Running, Running], report: Report
   const mark = { id: randomUUID(), slip: 'dethatch', doneOn: TODAY, used: { [stock.id]: 1 } }
   await together(
     'one mark is clicked many times',
-    (server) => owner.ask(server, 'POST', `/api/lawns/${lawn.id}/marks`, mark),
+    (server) => owner.ask(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, mark),
     many,
   )
   const tenth = () => ({ id: randomUUID(), slip: 'level', doneOn: TODAY, share: 0.1, used: { [stock.id]: 0.5 } })
   const parts = await together<Lawn>(
     'two people mark tenths of one task',
-    (server, i) => (i % 2 ? owner : technician).ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/marks`, tenth()),
+    (server, i) =>
+      (i % 2 ? owner : technician).ask<Lawn>(
+        server,
+        'POST',
+        `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`,
+        tenth(),
+      ),
     Math.min(10, many),
   )
   const marked = (await get<Lawn>(`/api/lawns/${lawn.id}`)).done.filter(({ key }) => key === 'level')
@@ -164,7 +170,11 @@ export async function races(servers: readonly [Running, Running], report: Report
   await together(
     'whole tasks are marked by many',
     (server) =>
-      owner.ask(server, 'POST', `/api/lawns/${lawn.id}/marks`, { id: randomUUID(), slip: 'core', doneOn: TODAY }),
+      owner.ask(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
+        id: randomUUID(),
+        slip: 'core',
+        doneOn: TODAY,
+      }),
     1,
   )
   const used = 1 + marked.length * 0.5
@@ -172,7 +182,7 @@ export async function races(servers: readonly [Running, Running], report: Report
   report.expect('the shed has what is left', Math.abs((await onHand()) - (40 - used)) < 1e-9)
   await together(
     'one mark is taken back by many',
-    (server) => owner.ask(server, 'DELETE', `/api/lawns/${lawn.id}/marks/${mark.id}`),
+    (server) => owner.ask(server, 'DELETE', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks/${mark.id}`),
     many,
   )
   report.expect('it is given back once', Math.abs((await onHand()) - (41 - used)) < 1e-9)

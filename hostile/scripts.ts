@@ -51,7 +51,7 @@ export async function scripts(server: Running, report: Report, short: boolean): 
     for (const words of short ? SCRIPTS.slice(0, 1) : SCRIPTS) {
       const firm = await aFirm(server, 'Scripts', words)
       const { lawn, owner } = firm
-      await owner.ask(server, 'PUT', `/api/lawns/${lawn.id}/plan`, {
+      await owner.ask(server, 'PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, {
         ...lawn.plan,
         programme: 'overseed',
         overruleNote: words,

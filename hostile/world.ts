@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { LinkMade, PersonListed } from '#contract/firm'
-import type { Lawn } from '#contract/lawn'
+import { MOST_LISTED, type Lawn } from '#contract/lawn'
 import type { Station } from '#contract/station'
 import type { StockItem } from '#contract/stock'
 import { Visitor, type Running } from '#server/test/running/process'
@@ -178,7 +178,7 @@ export async function aFirm(server: Running, name: string, words = name): Promis
   await sure(owner.ask(server, 'POST', `/api/lawns/${lawn.id}/photos`, { ...picture, note: words }))
   const markId = randomUUID()
   const marked = await sure(
-    owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/marks`, {
+    owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
       id: markId,
       slip: 'scalp',
       doneOn: TODAY,
@@ -202,6 +202,16 @@ export async function aFirm(server: Running, name: string, words = name): Promis
     markId,
     linkId: link.id,
     sessionId: sessions[0]!.id,
+  }
+}
+
+/** All lawns of a firm, a page after the other. */
+export async function everyLawn(by: Visitor, server: Running): Promise<Lawn[]> {
+  const all: Lawn[] = []
+  for (;;) {
+    const { body: page } = await by.ask<Lawn[]>(server, 'GET', `/api/lawns?from=${all.length}`)
+    all.push(...page)
+    if (page.length < MOST_LISTED) return all
   }
 }
 

@@ -1,4 +1,4 @@
-import { jobOf, settingsSchema, type Lawn } from '#contract/lawn'
+import { groundOf, jobOf, settingsSchema, type Lawn } from '#contract/lawn'
 import { settingsOf } from '#core/job/seeding'
 import { COVER_MATERIALS } from '#core/materials/covers'
 import type { PlanSettings } from '#core/job/settings'
@@ -22,7 +22,7 @@ type Field = keyof typeof FIELDS
 export function useBringForm(lawn: Lawn) {
   const { system, parse } = useUnits()
   const context = useContextStore()
-  const settings = settingsOf(lawn, jobOf(lawn), context.firmRecord)
+  const settings = settingsOf(groundOf(lawn), jobOf(lawn), context.firmRecord)
   const typed = (quantity: Quantity, value: number) => showText(figure(quantity, value, 3), system.value)
   const money = (minor: number | null) => (minor === null ? '' : typedMoney(minor, context.currency))
 

@@ -11,15 +11,15 @@ import {
 import type { ProgrammeCode } from '#core/job/decision/programmes'
 
 /** Every programme on the lawn of the page, and what other practices would change. */
-export function useDecide({ lawn, job, season, decision }: ReturnType<typeof useLawn>) {
+export function useDecide({ ground, job, season, decision }: ReturnType<typeof useLawn>) {
   const context = useContextStore()
   const considered = computed<Considered | undefined>(
     () =>
-      lawn.value &&
+      ground.value &&
       job.value &&
       decision.value && {
         job: job.value,
-        lawn: lawn.value,
+        lawn: ground.value,
         firm: context.firmRecord,
         season: season.value,
         decision: decision.value,

@@ -1,5 +1,5 @@
 import type { Glance } from '#core/establishment/glance'
-import { jobOf, type Lawn } from '#contract/lawn'
+import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { planJob, tried, type JobPlan } from '#core/job/planJob'
 import { NO_SEASON, seasonOfOutlook, type SeasonKnown } from '#core/job/season'
 import type { JobRecord } from '#core/job/records'
@@ -15,18 +15,26 @@ export function useLawn() {
 
   const lawn = computed<Lawn | undefined>(() => store.byId(id))
   const job = computed(() => lawn.value && jobOf(lawn.value))
-  const outlook = computed(() => (sill.lawnId === id ? sill.data?.outlook : undefined))
+  const ground = computed(() => lawn.value && groundOf(lawn.value))
+  const outlook = computed(() =>
+    sill.lawnId === id && sill.jobId === lawn.value?.job.id ? sill.data?.outlook : undefined,
+  )
   const season = computed<SeasonKnown>(() =>
     outlook.value ? seasonOfOutlook(outlook.value, sill.data?.forecast ?? []) : NO_SEASON,
   )
   const planned = (of: JobRecord): JobPlan | undefined =>
-    lawn.value && planJob(of, lawn.value, context.firmRecord, season.value)
+    ground.value && planJob(of, ground.value, context.firmRecord, season.value)
   const plan = computed(() => job.value && planned(job.value))
   const glance = computed<Glance | undefined>(() => plan.value?.glance)
   const settings = computed(() => plan.value?.settings)
   const decision = computed(() => plan.value?.decision)
   const sequence = computed(() => plan.value?.schedule)
 
+  /** A step of the lawn with its job in view; said only where there are several open ones. */
+  const stepTo = (step: string) => {
+    const open = lawn.value?.jobs.filter(({ endedOn }) => !endedOn).length ?? 0
+    return { path: `/lawns/${id}/${step}`, query: open > 1 ? { job: lawn.value!.job.id } : {} }
+  }
   /** The job with something changed, planned as it would be: every view tries things out this way. */
   const tryOut = (change: Partial<JobRecord>): JobPlan | undefined =>
     job.value && planned(tried(job.value, sequence.value, change))
@@ -34,5 +42,20 @@ export function useLawn() {
   const sequenceFrom = (sowOn: Day) =>
     tryOut({ sowOn, programme: job.value?.programme ?? decision.value?.leans ?? 'overseed' })?.schedule
 
-  return { id, lawn, job, outlook, season, plan, glance, settings, decision, sequence, tryOut, sequenceFrom }
+  return {
+    id,
+    lawn,
+    job,
+    ground,
+    outlook,
+    season,
+    plan,
+    glance,
+    settings,
+    decision,
+    sequence,
+    tryOut,
+    sequenceFrom,
+    stepTo,
+  }
 }

@@ -4,7 +4,7 @@ import { daysOf } from '#core/job/planJob'
 import type { Sequence } from '#core/job/schedule/schedule'
 import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
 import { fieldName } from '~/utils/fieldWords'
-import { saving } from '~/utils/api'
+import { problemOf, saving } from '~/utils/api'
 
 /** A change of the sequence as it would be, before it is kept. */
 export interface Trial {
@@ -62,7 +62,7 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
       ? sequence.value.slips.filter(({ key }) => !tried.value!.slips.some((slip) => slip.key === key))
       : [],
   )
-  const agreed = computed(() => Object.keys(plan.value?.work.days ?? {}).length > 0)
+  const confirmed = computed(() => lawn.value?.job.confirmed ?? null)
 
   function tryOut(words: string, change: Partial<Work>, sowOn: Day | null = plan.value?.sowOn ?? null): void {
     if (!plan.value || !sowOn) return
@@ -89,12 +89,6 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
     const { words, work, sowOn } = trial.value
     await keepPlan(words, { sowOn, work: { ...work, days: daysOf(tried.value) } })
   }
-  async function agree(): Promise<void> {
-    if (plan.value && sequence.value)
-      await keepPlan(agreed.value ? 'New days confirmed' : 'Schedule confirmed', {
-        work: { ...plan.value.work, days: daysOf(sequence.value) },
-      })
-  }
   async function takeBack(): Promise<void> {
     if (!kept.value) return
     if (await savePlan(whatIsPlanned(kept.value.before))) {
@@ -116,6 +110,19 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
     marking.value = ''
     return saved.ok
   }
+  /** Confirms the schedule as it stands; another's save meanwhile is looked at first. */
+  const confirm = () =>
+    once('confirm', async () => {
+      if (!plan.value || !sequence.value) return
+      try {
+        await store.confirm(id, plan.value.version, daysOf(sequence.value))
+      } catch (error) {
+        // What somebody else saved is looked at before it is confirmed.
+        if (problemOf(error).code === 'conflict') await store.load(id, lawn.value?.job.id)
+        throw error
+      }
+      kept.value = undefined
+    })
   /** Parts add up, whoever marks them; sent twice, a mark is one. */
   const mark = (told: NewMark) =>
     once(told.slip, async () => {
@@ -138,7 +145,7 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
     moves,
     comes,
     goes,
-    agreed,
+    confirmed,
     kept,
     busy,
     marking,
@@ -150,7 +157,7 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
     tryOut,
     tryDay,
     keep,
-    agree,
+    confirm,
     takeBack,
     restore,
     mark,

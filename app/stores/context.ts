@@ -1,10 +1,24 @@
 import { defineStore } from 'pinia'
-import type { Context } from '#contract/context'
-import { planningOf } from '#core/job/planningFigures'
+import { firmRecordOf, type Context } from '#contract/context'
 import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
 import type { Day } from '#core/measure/calendar'
 import { problemOf, type Problem } from '~/utils/api'
 import type { FirmRecord } from '#core/job/records'
+
+/** Before anybody is known to be at work. */
+const NOBODY: Parameters<typeof firmRecordOf>[0] = {
+  firm: {
+    schools: DEFAULT_SCHOOLS,
+    planning: {},
+    currency: 'USD',
+    workingDays: [0, 1, 2, 3, 4, 5, 6],
+    holidays: [],
+    hoursADay: 16,
+  },
+  today: '1970-01-01' as Day,
+  pace: {},
+  stock: {},
+}
 
 /** Who is at work, in which units, on what day. */
 export const useContextStore = defineStore('context', () => {
@@ -35,16 +49,6 @@ export const useContextStore = defineStore('context', () => {
   const units = computed(() => person.value?.units ?? firm.value?.units ?? 'us')
   const currency = computed(() => firm.value?.currency ?? 'USD')
   /** The firm as its jobs are planned. */
-  const firmRecord = computed<FirmRecord>(() => ({
-    today: today.value,
-    schools: firm.value?.schools ?? DEFAULT_SCHOOLS,
-    planning: planningOf(firm.value?.planning),
-    workingDays: firm.value?.workingDays ?? [0, 1, 2, 3, 4, 5, 6],
-    holidays: firm.value?.holidays ?? [],
-    hoursADay: firm.value?.hoursADay ?? 16,
-    pace: context.value?.pace ?? {},
-    stock: context.value?.stock ?? {},
-    currency: currency.value,
-  }))
+  const firmRecord = computed<FirmRecord>(() => firmRecordOf(context.value ?? NOBODY))
   return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, firmRecord }
 })

@@ -1,8 +1,17 @@
 import { defineStore } from 'pinia'
 import type { LawnGlance } from '#contract/context'
-import { LIST_PAGE, type Lawn, type NewLawn, type PlanInput } from '#contract/lawn'
+import {
+  LIST_PAGE,
+  MOST_LISTED,
+  type EndJob,
+  type Lawn,
+  type NewJob,
+  type NewLawn,
+  type PlanInput,
+} from '#contract/lawn'
 import type { Look } from '#contract/look'
 import type { NewMark } from '#contract/work'
+import type { Day } from '#core/measure/calendar'
 import type { Glance } from '#core/establishment/glance'
 import { problemOf, type Problem } from '~/utils/api'
 
@@ -12,6 +21,8 @@ export const useLawnsStore = defineStore('lawns', () => {
   const glances = ref<Record<string, Glance | null>>({})
   const problem = ref<Problem>()
 
+  const byId = (id: string) => lawns.value.find((lawn) => lawn.id === id)
+
   function keep(lawn: Lawn): Lawn {
     const i = lawns.value.findIndex(({ id }) => id === lawn.id)
     if (i < 0) lawns.value.push(lawn)
@@ -19,9 +30,11 @@ export const useLawnsStore = defineStore('lawns', () => {
     return lawn
   }
 
+  const listed = (from: number, first: number) => $fetch<Lawn[]>('/api/lawns', { query: { from, first } })
+
   async function loadAll(): Promise<void> {
     try {
-      const first = await $fetch<Lawn[]>('/api/lawns', { query: { first: LIST_PAGE } })
+      const first = await listed(0, LIST_PAGE)
       lawns.value = first
       problem.value = undefined
       // A large book: the first screen stands while the rest is on its way.
@@ -33,7 +46,10 @@ export const useLawnsStore = defineStore('lawns', () => {
 
   async function loadRest(): Promise<void> {
     try {
-      lawns.value = await $fetch<Lawn[]>('/api/lawns')
+      const all: Lawn[] = []
+      for (let page: Lawn[] | undefined; !page || page.length === MOST_LISTED; all.push(...page))
+        page = await listed(all.length, MOST_LISTED)
+      lawns.value = all
     } catch (error) {
       problem.value = problemOf(error)
     }
@@ -61,9 +77,10 @@ export const useLawnsStore = defineStore('lawns', () => {
     }
   }
 
-  async function load(id: string): Promise<void> {
+  /** @param job to look at; without it the open one, or the last */
+  async function load(id: string, job?: string): Promise<void> {
     try {
-      keep(await $fetch<Lawn>(`/api/lawns/${id}`))
+      keep(await $fetch<Lawn>(`/api/lawns/${id}`, { query: { job } }))
       problem.value = undefined
     } catch (error) {
       problem.value = problemOf(error)
@@ -73,15 +90,21 @@ export const useLawnsStore = defineStore('lawns', () => {
   const put = async (path: string, body: object): Promise<Lawn> =>
     keep(await $fetch<Lawn>(path, { method: 'PUT', body }))
 
-  const add = async (lawn: NewLawn): Promise<Lawn> =>
-    keep(await $fetch<Lawn>('/api/lawns', { method: 'POST', body: lawn }))
-  const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}`, look)
-  const savePlan = (id: string, plan: PlanInput) => put(`/api/lawns/${id}/plan`, plan)
-  const markDone = async (id: string, mark: NewMark): Promise<Lawn> =>
-    keep(await $fetch<Lawn>(`/api/lawns/${id}/marks`, { method: 'POST', body: mark }))
+  const add = (lawn: NewLawn) => post('/api/lawns', lawn)
+  const ofJob = (id: string) => `/api/lawns/${id}/jobs/${byId(id)?.job.id}`
+  const post = async (path: string, body: object): Promise<Lawn> =>
+    keep(await $fetch<Lawn>(path, { method: 'POST', body }))
+  const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}?job=${byId(id)?.job.id}`, look)
+  const savePlan = (id: string, plan: PlanInput) => put(`${ofJob(id)}/plan`, plan)
+  const confirm = (id: string, version: number, days: Record<string, Day>) =>
+    post(`${ofJob(id)}/confirm`, { version, days })
+  const markDone = (id: string, mark: NewMark) => post(`${ofJob(id)}/marks`, mark)
+  const startJob = (id: string, job: NewJob) => post(`/api/lawns/${id}/jobs`, job)
+  const endJob = (id: string, end: EndJob) => post(`${ofJob(id)}/end`, end)
+  const reopenJob = (id: string, jobId: string) => post(`/api/lawns/${id}/jobs/${jobId}/reopen`, {})
 
   async function undoMark(id: string, mark: string): Promise<void> {
-    keep(await $fetch<Lawn>(`/api/lawns/${id}/marks/${mark}`, { method: 'DELETE' }))
+    keep(await $fetch<Lawn>(`${ofJob(id)}/marks/${mark}`, { method: 'DELETE' }))
   }
 
   async function remove(id: string): Promise<void> {
@@ -89,7 +112,6 @@ export const useLawnsStore = defineStore('lawns', () => {
     lawns.value = lawns.value.filter((lawn) => lawn.id !== id)
   }
 
-  const byId = (id: string) => lawns.value.find((lawn) => lawn.id === id)
   return {
     lawns,
     glances,
@@ -100,8 +122,12 @@ export const useLawnsStore = defineStore('lawns', () => {
     add,
     saveLook,
     savePlan,
+    confirm,
     markDone,
     undoMark,
+    startJob,
+    endJob,
+    reopenJob,
     remove,
     byId,
   }

@@ -1,4 +1,4 @@
-import { jobOf, missingOf, type Lawn } from '#contract/lawn'
+import { groundOf, jobOf, missingOf, type Lawn } from '#contract/lawn'
 import { grassOf } from '#core/job/lawn'
 import { planJob } from '#core/job/planJob'
 import type { FirmRecord } from '#core/job/records'
@@ -65,7 +65,7 @@ export function lawnRow(
   units: UnitSystem,
 ): LawnRowView {
   const { today } = firm
-  const { schedule: sequence, decision, settings } = planJob(jobOf(lawn), lawn, firm, seasonOfGlance(glance))
+  const { schedule: sequence, decision, settings } = planJob(jobOf(lawn), groundOf(lawn), firm, seasonOfGlance(glance))
   const refused = decision !== undefined && decision.waiting.holds.length > 0 && !lawn.plan.programme
   const area = showText(figure('areaM2', lawn.areaM2), units)
   const steps = stepsOf(lawn, today, area, sequence ? seedRate(lawn, settings, units) : '', sequence)

@@ -8,13 +8,14 @@ import { surveyOf } from '#core/job/lawn'
 import { missingOf, newLawnSchema, planSchema, settingsSchema, type Lawn } from '../lawn'
 import { lookSchema, type Look } from '../look'
 import { readSoilCsv } from '../soilCsv'
-import { aLook, ZONE_ID } from './looks'
+import { aLook, oneJob, ZONE_ID } from './looks'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { importSchema, mappingSchema, newStationSchema } from '../station'
 
 const look: Look = aLook({ client: ' Odell ' })
 const lawnOf = (of: Look): Lawn => ({
   ...of,
+  ...oneJob(of),
   id: ZONE_ID,
   measured: measureZones(of.zones, of.features, of),
   areaM2: 0,

@@ -1,4 +1,6 @@
+import { toDay } from '#core/measure/calendar'
 import { NEW_ZONE, type Zone } from '#core/site/zone'
+import type { Lawn } from '../lawn'
 import { lookSchema, NO_ACCESS, NO_WATER, NO_WISHES, type Look } from '../look'
 
 export const ZONE_ID = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e01'
@@ -65,4 +67,29 @@ export const ANSWERED: Partial<Zone> = {
   plugsMm: [18],
   mowingHeightMm: 76,
   sunHours: 8,
+}
+
+const JOB_ID = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e09'
+
+/** What a lawn has of its first job, over all its zones. */
+export function oneJob({
+  zones,
+}: Pick<Look, 'zones'>): Pick<Lawn, 'clientId' | 'surveyedOn' | 'job' | 'jobs' | 'sameClient'> {
+  const brief = {
+    id: JOB_ID,
+    number: 1,
+    state: 'planned' as const,
+    programme: null,
+    sowOn: null,
+    begunOn: toDay('2026-09-01'),
+    endedOn: null,
+    zoneIds: Object.keys(zones),
+  }
+  return {
+    clientId: JOB_ID,
+    surveyedOn: null,
+    sameClient: [],
+    jobs: [{ ...brief, marks: [] }],
+    job: { ...brief, confirmed: null, ended: null },
+  }
 }

@@ -1,9 +1,12 @@
 import type { GrassCode } from '../grass/grasses'
 import type { Day } from '../measure/calendar'
-import { mainGrass, surveyOver, type Survey } from '../site/survey'
+import { mainGrass, surveyOver, type Application, type Survey } from '../site/survey'
 import { surveyOfZone, type Zone, type ZoneSurvey } from '../site/zone'
 import type { Watering } from '../water/topLayer'
-import type { LawnRecord } from './records'
+import { operationByCode } from './operations/catalogue'
+import { codeOf } from './operations/operations'
+import type { Planning } from './planningFigures'
+import type { LawnRecord, Mark } from './records'
 
 const NOTHING_MEASURED = { areaM2: null, sunByMonthH: null }
 
@@ -41,3 +44,20 @@ export const isLocated = ({ access, features }: Pick<LawnRecord, 'access' | 'fea
   access.services === 'located' && Object.values(features).every(({ kind, located }) => kind !== 'buried' || located)
 
 export const isIrrigated = ({ water }: Pick<LawnRecord, 'water'>): boolean => water.source === 'sprinklers'
+
+/** What marks of other jobs put down, with the wait that labels of its kind ask for. */
+function appliedBy(marks: readonly Mark[], planning: Planning): Application[] {
+  return marks.flatMap(({ key, doneOn }) => {
+    const code = codeOf(key)
+    const label = code && code !== 'own' ? operationByCode(code).keepsSeedOff : undefined
+    if (!label) return []
+    const { ingredient, waitDays } = label
+    return [{ ingredient, appliedOn: doneOn, waitDays: typeof waitDays === 'number' ? waitDays : planning[waitDays] }]
+  })
+}
+
+/** Everything put on the lawn that is known of, by whatever job or hand. */
+export const putOn = (
+  { applications, marksElsewhere }: Pick<LawnRecord, 'applications' | 'marksElsewhere'>,
+  planning: Planning,
+): Application[] => [...applications, ...appliedBy(marksElsewhere, planning)]

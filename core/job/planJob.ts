@@ -6,7 +6,7 @@ import { decideZone, type ZoneDecision } from './decision/decide'
 import type { Schools } from './decision/practices'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
-import { isIrrigated, isLocated, surveyOf, zoneSurveysOf } from './lawn'
+import { isIrrigated, isLocated, putOn, surveyOf, zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
 import { WATER_AHEAD_BELOW } from './operations/groundGates'
 import { anchorOf, partsOf, type Extent, type Part, type PlannedZone } from './parts'
@@ -64,11 +64,11 @@ function waitingFor(
   programme: ProgrammeCode,
   zones: ZoneDecision[],
 ): Waiting {
-  const { water, applications, nothingPutOn, latDeg } = lawn
+  const { water, nothingPutOn, latDeg } = lawn
   return waitOf({
     programme,
     zones,
-    applications,
+    applications: putOn(lawn, firm.planning),
     nothingPutOn,
     latDeg,
     today: firm.today,
@@ -134,7 +134,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
   const growing = glance?.growing.find(({ to }) => to >= sowOn)
   return buildSequence({
     parts,
-    applications: lawn.applications,
+    applications: putOn(lawn, firm.planning),
     located: isLocated(lawn),
     sowOn,
     today: firm.today,

@@ -12,7 +12,7 @@ import type { Planning } from './planningFigures'
 import type { OwnWork } from './schedule/input'
 import type { PlanSettings } from './settings'
 
-/** A lawn as a job on it is planned: the place, what was found there and what was put on it. */
+/** The ground of a job: the place, the zones it treats, what was found there and what was put on it. */
 export interface LawnRecord {
   client: string
   latDeg: number
@@ -24,6 +24,8 @@ export interface LawnRecord {
   /** What was worked out of the survey when it was saved, by zone. */
   measured: Readonly<Record<string, ZoneMeasure>>
   applications: readonly Application[]
+  /** Marks of other jobs on the lawn: label intervals run across them. */
+  marksElsewhere: readonly Mark[]
   /** Asked, and nothing was put on that is known of. */
   nothingPutOn: boolean
   /** What is drawn, as far as it lies in the ground. */

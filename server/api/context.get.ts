@@ -1,6 +1,6 @@
 import type { Context } from '#contract/context'
 import { schoolsOf } from '#core/job/decision/practices'
-import { paceOf } from '../records/workDone'
+import { paceOf } from '../records/marks'
 import { stockLevels } from '../records/stock'
 import { answer } from '../utils/answer'
 

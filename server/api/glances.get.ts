@@ -1,5 +1,5 @@
 import { glanceOfBrief, type Brief } from '#core/establishment/glance'
-import { glancesAskedSchema, jobOf, type Lawn } from '#contract/lawn'
+import { glancesAskedSchema, groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { sownOn } from '#core/job/seeding'
 import type { LawnGlance } from '#contract/context'
 import { lawnsOf } from '../records/lawns'
@@ -25,7 +25,7 @@ export default answer(async (event, work): Promise<LawnGlance[]> => {
   const glance = async (lawn: Lawn): Promise<void> => {
     const station = stationOf(lawn, stations)
     const brief =
-      !station || !sownOn(lawn, jobOf(lawn))
+      !station || !sownOn(groundOf(lawn), jobOf(lawn))
         ? undefined
         : await briefText(work, station, subjectOf(lawn, station, work)).catch((error: unknown) => {
             // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.

@@ -39,6 +39,8 @@ export interface AtWork {
   firm: Firm
   person: Person
   session: { id: string; seenAt: string }
+  /** The moment by the firm's clock, ISO 8601. */
+  now: string
   today: Day
 }
 
@@ -46,9 +48,15 @@ export interface AtWork {
 export interface Author {
   firmId: string
   personId: string
+  /** When, by the firm's clock; without it by the machine's. */
+  when?: { at: string; today: Day }
 }
 
-export const authorOf = ({ firm, person }: AtWork): Author => ({ firmId: firm.id, personId: person.id })
+export const authorOf = ({ firm, person, now, today }: AtWork): Author => ({
+  firmId: firm.id,
+  personId: person.id,
+  when: { at: now, today },
+})
 
 /** What a session claims; sealed, so it was true once. */
 export interface Claim {
@@ -59,13 +67,14 @@ export interface Claim {
 
 /** The person of a session at work today; undefined once it was ended, or the person is no longer of the firm. */
 export async function atWork({ firmId, personId, sessionId }: Claim): Promise<AtWork | undefined> {
-  const [row] = await askOnce<{ work: (Omit<AtWork, 'today'> & { now: string }) | null }>(
-    'select at_work($1, $2, $3) as work',
-    [firmId, personId, sessionId],
-  )
+  const [row] = await askOnce<{ work: Omit<AtWork, 'today'> | null }>('select at_work($1, $2, $3) as work', [
+    firmId,
+    personId,
+    sessionId,
+  ])
   if (!row?.work) return undefined
-  const { now, ...work } = row.work
-  return { ...work, today: dayIn(work.firm.timeZone, new Date(now)) }
+  const { work } = row
+  return { ...work, today: dayIn(work.firm.timeZone, new Date(work.now)) }
 }
 
 /** Both have to know a zone before a firm may live by it: this server does by its contract, the database is asked. */

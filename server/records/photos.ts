@@ -5,7 +5,7 @@ import type { Author } from './firms'
 import { roomFor } from './quotas'
 
 const SELECT = `
-  select f.id, f.zone_id as "zoneId", f.note, f.taken_on as "takenOn", f.width_px as "widthPx",
+  select f.id, f.job_id as "jobId", f.zone_id as "zoneId", f.note, f.taken_on as "takenOn", f.width_px as "widthPx",
     f.height_px as "heightPx",
     case when f.lat_deg is null then null else json_build_object('latDeg', f.lat_deg, 'lonDeg', f.lon_deg) end as place,
     f.added_at as "savedAt", p.name as "savedBy"
@@ -60,8 +60,10 @@ export async function addPhoto(
     if (rows[0]!.there) return true
     if (rows[0]!.count >= MOST_PHOTOS) return false
     await client.query(
-      `insert into photos (firm_id, lawn_id, id, zone_id, note, taken_on, lat_deg, lon_deg, width_px, height_px, jpeg, small, added_by)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+      `insert into photos (firm_id, lawn_id, id, zone_id, note, taken_on, lat_deg, lon_deg, width_px, height_px, jpeg, small, added_by, job_id)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13,
+         coalesce((select job_id from zones where firm_id = $1 and lawn_id = $2 and id = $4),
+           (select id from jobs where firm_id = $1 and lawn_id = $2 and outcome is null order by number limit 1)))`,
       [
         firmId,
         lawnId,

@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { toDay } from '#core/measure/calendar'
 import { owner } from '../test/database'
-import { added, on, PLACE, useTwoFirms } from '../test/firms'
+import { added, inView, on, PLACE, useTwoFirms } from '../test/firms'
 import { type Author } from './firms'
 import { lawnById, saveLook } from './lawns'
-import { markDone } from './workDone'
+import { markDone } from './marks'
 import type { ProbeReading } from '#core/soil/probe'
 import { addStation, keepReadings, weatherNow } from './stations'
 
@@ -19,11 +19,11 @@ describe('a firm that keeps without end', () => {
   test('is told to stop, and nothing of the last is kept', async () => {
     const lawn = await added(ours)
     await owner(
-      `insert into operations_done (firm_id, lawn_id, id, slip, done_on) select $1, $2, gen_random_uuid(),
+      `insert into marks (firm_id, lawn_id, job_id, id, task, done_on) select $1, $2, $3, gen_random_uuid(),
         'own-' || gen_random_uuid(), '2026-09-01' from generate_series(1, 800)`,
-      [ours.firmId, lawn.id],
+      [ours.firmId, lawn.id, lawn.job.id],
     )
-    await expect(markDone(ours, lawn.id, on('scalp', '2026-09-01'))).rejects.toThrow(/800 marks/)
+    await expect(markDone(ours, inView(lawn), on('scalp', '2026-09-01'))).rejects.toThrow(/800 marks/)
     expect((await lawnById(ours.firmId, lawn.id))!.done).toHaveLength(800)
     const drawn = {
       kind: 'zone',

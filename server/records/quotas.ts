@@ -52,7 +52,7 @@ const QUOTAS = {
 } as const
 export type Quota = keyof typeof QUOTAS
 
-/** Marks of one lawn; a season has some dozens. */
+/** Marks of one job; a season has some dozens. */
 const MOST_MARKS = 800
 
 /** There is no room for more of something; says of what, and what to do. */
@@ -67,12 +67,12 @@ export async function roomFor(client: Queryable, firmId: string, ...quotas: read
   }
 }
 
-/** @throws NoRoom where a lawn has more marks than are kept */
-export async function roomForMarks(client: Queryable, firmId: string, lawnId: string): Promise<void> {
+/** @throws NoRoom where a job has more marks than are kept */
+export async function roomForMarks(client: Queryable, firmId: string, jobId: string): Promise<void> {
   const { rows } = await client.query<{ count: string }>(
-    'select count(*) from operations_done where firm_id = $1 and lawn_id = $2',
-    [firmId, lawnId],
+    'select count(*) from marks where firm_id = $1 and job_id = $2',
+    [firmId, jobId],
   )
   if (Number(rows[0]!.count) > MOST_MARKS)
-    throw new NoRoom(`This lawn has ${MOST_MARKS} marks, as many as are kept. Take back some that are wrong.`)
+    throw new NoRoom(`This job has ${MOST_MARKS} marks, as many as are kept. Take back some that are wrong.`)
 }

@@ -11,9 +11,9 @@ import { migrate } from './migrate'
 import { sunWantedOf } from './keptLook'
 import { keepSun } from './sun'
 import { sunQuestionOf } from '#core/site/measure'
-import { savePlan } from './plans'
+import { savePlan } from './jobs'
 import { openSession } from './sessions'
-import { markDone } from './workDone'
+import { markDone } from './marks'
 import { addStation } from './stations'
 
 let ours: Author
@@ -34,8 +34,10 @@ describe('a lawn', () => {
     expect(await lawnById(theirs.firmId, lawn.id)).toBeUndefined()
     expect(await lawnsOf(theirs.firmId)).toEqual([])
     expect(await saveLook(theirs, lawn.id, { ...lawn, client: 'Taken' })).toBe(false)
-    expect(await savePlan(theirs, lawn.id, { ...lawn.plan, programme: 'overseed' })).toBe(false)
-    await expect(markDone(theirs, lawn.id, on('scalp', '2026-09-01'))).rejects.toMatchObject({ code: '23503' })
+    expect(await savePlan(theirs, lawn.job.id, { ...lawn.plan, programme: 'overseed' })).toBe(false)
+    await expect(
+      markDone(theirs, { lawnId: lawn.id, jobId: lawn.job.id }, on('scalp', '2026-09-01')),
+    ).rejects.toMatchObject({ code: '23503' })
     expect(await removeLawn(theirs.firmId, lawn.id)).toBe(false)
     expect((await lawnById(ours.firmId, lawn.id))?.client).toBe('Odell')
   })

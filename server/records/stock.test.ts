@@ -4,14 +4,17 @@ import { markSchema, type NewMark } from '#contract/work'
 import { toDay } from '#core/measure/calendar'
 import type { Matter } from '#core/materials/stock'
 import { newFirm, owner, useTestDatabase } from '../test/database'
+import { inView } from '../test/firms'
+import type { Lawn } from '#contract/lawn'
 import type { Author } from './firms'
 import { addLawn, removeLawn, lawnById } from './lawns'
 import { addStock, editStock, moveStock, movesOfStock, stockLevels, stockOf } from './stock'
-import { markDone, paceOf, undoMark } from './workDone'
+import { markDone, paceOf, undoMark } from './marks'
 
 useTestDatabase()
 let us: Author
-let [seed, lawnId]: string[] = []
+let seed: string | undefined
+let lawn: Lawn
 const DAY = toDay('2026-09-08')
 const told = (change: Partial<NewMark> = {}): NewMark =>
   markSchema.parse({ id: randomUUID(), slip: 'sow', doneOn: '2026-09-08', ...change })
@@ -26,14 +29,14 @@ beforeEach(async () => {
   await owner('delete from firms')
   us = await newFirm('Ours')
   seed = await line()
-  lawnId = (await addLawn(us, {
+  lawn = (await addLawn(us, {
     id: randomUUID(),
     client: 'Odell',
     address: '',
     areaM2: 600,
     areaTyped: '',
     growsNow: '',
-  }))!.id
+  }))!
 })
 
 describe('the stock book', () => {
@@ -95,42 +98,44 @@ describe('the stock book', () => {
     await expect(
       moveStock(them, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: '' }),
     ).rejects.toMatchObject({ code: '23503' })
-    await expect(markDone(us, lawnId!, told({ used: { [randomUUID()]: 1 } }))).rejects.toMatchObject({ code: '23503' })
+    await expect(markDone(us, inView(lawn), told({ used: { [randomUUID()]: 1 } }))).rejects.toMatchObject({
+      code: '23503',
+    })
     // A mark that cannot be kept whole is not kept in part.
-    expect((await lawnById(us.firmId, lawnId!))!.done).toEqual([])
+    expect((await lawnById(us.firmId, lawn.id))!.done).toEqual([])
   })
 })
 
 describe('work that is marked', () => {
   test('takes what it used out of the shed once, and gives it back when it is undone', async () => {
     const mark = told({ massKg: 12, used: { [seed!]: 12 } })
-    await Promise.all([1, 2, 3].map(() => markDone(us, lawnId!, mark)))
+    await Promise.all([1, 2, 3].map(() => markDone(us, inView(lawn), mark)))
     expect(await onHand(seed!)).toBe(8)
-    expect((await lawnById(us.firmId, lawnId!))!.done[0]).toMatchObject({ massKg: 12, used: { [seed!]: 12 } })
+    expect((await lawnById(us.firmId, lawn.id))!.done[0]).toMatchObject({ massKg: 12, used: { [seed!]: 12 } })
     expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({
       why: 'used',
       amount: -12,
       client: 'Odell',
       savedBy: 'Somebody of Ours',
     })
-    await Promise.all([1, 2].map(() => undoMark(us.firmId, lawnId!, mark.id)))
+    await Promise.all([1, 2].map(() => undoMark(us.firmId, lawn.job.id, mark.id)))
     expect(await onHand(seed!)).toBe(20)
   })
   test('over several days uses what each part used; refused, it changes nothing; one part taken back gives back its own', async () => {
     const second = told({ doneOn: toDay('2026-09-09'), share: 0.4, used: { [seed!]: 5 } })
-    await markDone(us, lawnId!, told({ share: 0.5, used: { [seed!]: 6 } }))
-    await markDone(us, lawnId!, second)
+    await markDone(us, inView(lawn), told({ share: 0.5, used: { [seed!]: 6 } }))
+    await markDone(us, inView(lawn), second)
     expect(await onHand(seed!)).toBe(9)
-    expect(await markDone(us, lawnId!, told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } }))).toBe(
-      'more than the whole',
-    )
+    expect(
+      await markDone(us, inView(lawn), told({ doneOn: toDay('2026-09-09'), share: 0.9, used: { [seed!]: 1 } })),
+    ).toBe('more than the whole')
     expect(await onHand(seed!)).toBe(9)
-    await undoMark(us.firmId, lawnId!, second.id)
+    await undoMark(us.firmId, lawn.job.id, second.id)
     expect(await onHand(seed!)).toBe(14)
   })
   test('of a lawn that is deleted stays used', async () => {
-    await markDone(us, lawnId!, told({ used: { [seed!]: 12 } }))
-    await removeLawn(us.firmId, lawnId!)
+    await markDone(us, inView(lawn), told({ used: { [seed!]: 12 } }))
+    await removeLawn(us.firmId, lawn.id)
     expect(await onHand(seed!)).toBe(8)
     expect((await movesOfStock(us.firmId, seed!, 10))[0]).toMatchObject({
       why: 'used',
@@ -140,7 +145,7 @@ describe('work that is marked', () => {
     })
   })
   test('teaches the pace of the ground it was done on, not of the whole lawn', async () => {
-    await markDone(us, lawnId!, told({ slip: 'loosen', hours: 2, areaM2: 30 }))
+    await markDone(us, inView(lawn), told({ slip: 'loosen', hours: 2, areaM2: 30 }))
     expect((await paceOf(us.firmId)).pace.loosen).toEqual({ m2PerCrewH: 15, jobs: 1 })
   })
 })

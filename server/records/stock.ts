@@ -119,8 +119,9 @@ export async function moveStock(
 export async function movesOfStock(firmId: string, itemId: string, most: number): Promise<StockMove[]> {
   const { rows } = await inFirm(firmId, (client) =>
     client.query<StockMove>(
-      `select m.id, m.why, m.day, m.amount, m.note, m.lawn_id as "lawnId", l.client, p.name as "savedBy"
+      `select m.id, m.why, m.day, m.amount, m.note, m.lawn_id as "lawnId", c.name as client, p.name as "savedBy"
      from stock_moves m left join lawns l on l.firm_id = m.firm_id and l.id = m.lawn_id
+       left join clients c on c.firm_id = l.firm_id and c.id = l.client_id
        left join people p on p.firm_id = m.firm_id and p.id = m.recorded_by
      where m.firm_id = $1 and m.item_id = $2 order by m.day desc, m.recorded_at desc limit $3`,
       [firmId, itemId, most],

@@ -1,4 +1,3 @@
-import type { Lawn } from '#contract/lawn'
 import type { Feature } from '#core/site/sitePlan'
 import type { Zone, ZoneMeasure } from '#core/site/zone'
 import type { Queryable } from './db'
@@ -101,7 +100,7 @@ function insertFrom(table: string, columns: Record<string, string>, types: Recor
   return `insert into ${table} (firm_id, lawn_id, id, ${Object.values(columns).join(', ')})
     select $1, $2, r.id, ${names.map((name) => `r."${name}"`).join(', ')} from jsonb_to_recordset($3::jsonb) as r (id uuid, ${typed.join(', ')})`
 }
-const INSERT_ZONES = insertFrom('zones', { ...ZONE, ...MEASURE }, ZONE_TYPES)
+const INSERT_ZONES = insertFrom('zones', { ...ZONE, ...MEASURE, jobId: 'job_id' }, { ...ZONE_TYPES, jobId: 'uuid' })
 const INSERT_FEATURES = insertFrom('site_features', FEATURE, FEATURE_TYPES)
 
 /** Puts zones, plan and history of a survey in place of those that were, within the caller's transaction. */
@@ -110,7 +109,7 @@ export async function replaceSurvey(
   firmId: string,
   lawnId: string,
   { look, features }: KeptLook,
-  measured: Lawn['measured'],
+  measured: Record<string, ZoneMeasure & { jobId: string | null }>,
 ): Promise<void> {
   for (const table of ['applications', 'site_features', 'zones'])
     await client.query(`delete from ${table} where firm_id = $1 and lawn_id = $2`, [firmId, lawnId])

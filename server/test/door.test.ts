@@ -155,7 +155,7 @@ test('prices are put in by an owner; a technician’s plan keeps them and adds n
   const settings = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
   const priced = { ...settings, bags: [{ massKg: 20, priceMinor: 4500 }] }
   const save = (browser: Browser, version: number, with_: object) =>
-    browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, {
+    browser.call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, {
       version,
       programme: null,
       overruleNote: null,

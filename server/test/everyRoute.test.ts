@@ -16,7 +16,7 @@ describe('every route', () => {
   const BODIES: Record<string, object> = {
     '/api/people/:id': { role: 'owner', active: true },
     '/api/people/links': { kind: 'reset', personId: randomUUID() },
-    '/api/lawns/:id/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY },
+    '/api/lawns/:id/jobs/:job/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY },
     '/api/stock/:id': { version: 1, name: 'Mine', putAway: true },
     '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
   }
@@ -25,7 +25,7 @@ describe('every route', () => {
   test('is known: the walk below misses none', () => {
     expect(ROUTES.length).toBeGreaterThan(25)
     expect(ROUTES.map(({ path }) => path)).toEqual(
-      expect.arrayContaining(['/api/context', '/api/lawns/:id/plan', '/api/people/links', '/api/firm']),
+      expect.arrayContaining(['/api/context', '/api/lawns/:id/jobs/:job/plan', '/api/people/links', '/api/firm']),
     )
   })
 

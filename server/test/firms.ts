@@ -30,6 +30,9 @@ export async function added(by: Author): Promise<Lawn> {
   return (await addLawn(by, { id: randomUUID(), ...NEW_LAWN }))!
 }
 
+/** The job of a lawn that is in view. */
+export const inView = ({ id, job }: Lawn) => ({ lawnId: id, jobId: job.id })
+
 /** A mark of work that was finished on a day. */
 export const on = (slip: string, day: string, told: object = {}): NewMark =>
   markSchema.parse({ id: randomUUID(), slip, doneOn: day, ...told })

@@ -102,38 +102,48 @@ describe('a plan', () => {
 
   test('is not dated inside the wait of a label, by whatever client it is asked', async () => {
     const lawn = await surveyed({ applications })
-    const early = await call('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-03'))
+    const early = await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-11-03'))
     expect([early.status, early.body.error.code]).toEqual([422, 'label'])
     expect(early.body.error.fields!.sowOn).toContain('4 Nov')
-    expect((await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-11-04'))).body.plan.sowOn).toBe(
-      '2026-11-04',
-    )
+    expect(
+      (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-11-04'))).body.plan
+        .sowOn,
+    ).toBe('2026-11-04')
   })
 
   // Found: the server refused a first topdressing by a seed label, which the page allowed.
   test('of a dressing without seed is not held by the label of a seedbed', async () => {
     const lawn = await surveyed({ applications })
     const dressing = { ...plan(lawn, '2026-09-18'), programme: 'level' }
-    expect((await call('PUT', `/api/lawns/${lawn.id}/plan`, dressing)).status).toBe(200)
+    expect((await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, dressing)).status).toBe(200)
   })
 
   test('that stood before the wait was written down can still be changed otherwise', async () => {
     const lawn = await surveyed()
-    const planned = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, plan(lawn, '2026-09-18'))).body
+    const planned = (
+      await call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-09-18'))
+    ).body
     const barred = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...planned, applications })).body
     const settings = { ...barred.plan.settings!, coverMm: 4 }
     expect(
-      (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, settings })).body.plan.settings!.coverMm,
+      (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, { ...barred.plan, settings })).body
+        .plan.settings!.coverMm,
     ).toBe(4)
     expect(
-      (await call('PUT', `/api/lawns/${lawn.id}/plan`, { ...barred.plan, version: 2, sowOn: '2026-09-19' })).status,
+      (
+        await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, {
+          ...barred.plan,
+          version: 2,
+          sowOn: '2026-09-19',
+        })
+      ).status,
     ).toBe(422)
   })
 
   test('takes work done up to today, not after and not from another age', async () => {
     const lawn = await surveyed()
     const mark = (doneOn: string, id = randomUUID()) =>
-      call<Lawn>('POST', `/api/lawns/${lawn.id}/marks`, { id, slip: 'scalp', doneOn })
+      call<Lawn>('POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, { id, slip: 'scalp', doneOn })
     expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
     expect((await mark('2020-09-01')).status).toBe(422)
     expect((await mark('not a day')).status).toBe(422)
@@ -145,8 +155,8 @@ describe('a plan', () => {
     ])
     const [{ id }] = (await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.done as [Lawn['done'][number]]
     expect((await mark('2026-09-08', id as ReturnType<typeof randomUUID>)).body.done).toHaveLength(1)
-    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/marks/${id}`)).body.done).toEqual([])
-    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/marks/${id}`)).status).toBe(200)
+    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks/${id}`)).body.done).toEqual([])
+    expect((await call<Lawn>('DELETE', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks/${id}`)).status).toBe(200)
   })
 })
 

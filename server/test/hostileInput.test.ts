@@ -41,7 +41,7 @@ describe('what cannot be kept', () => {
         })
       ).body[0]!.name,
     ).toBe('starter')
-    const planned = await call<Lawn>('PUT', `/api/lawns/${lawn.id}/plan`, {
+    const planned = await call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, {
       ...lawn.plan,
       overruleNote: `dry${HALF} enough`,
       work: { ...lawn.plan.work, skipped: { feed: `fed${NUL}` } },
@@ -62,7 +62,7 @@ describe('what cannot be kept', () => {
       await call('PUT', `/api/stations/${station.id}`, { ...station, version: 2_147_483_648 }),
       await call('POST', `/api/stations/${station.id}/readings`, { at: '2026-02-31T06:40', depthMm: 50, tempC: 5 }),
       await call('PUT', `/api/stations/${station.id}/forecast`, { days: [day, day] }),
-      await call('POST', `/api/lawns/${lawn.id}/marks`, {
+      await call('POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
         id: randomUUID(),
         slip: 'scalp',
         doneOn: TODAY,

@@ -3,7 +3,7 @@ import { oddsInputOf, oddsInputsByZone, type OddsInput } from '#core/job/oddsInp
 import { grassByCode, type GrassCode } from '#core/grass/grasses'
 import { pureSeed } from '#core/seed/blends'
 import type { Ground } from '#core/soil/soilCourse'
-import { jobOf, type Lawn } from '#contract/lawn'
+import { groundOf as groundOfJob, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
 import type { StationRecord } from '../records/stations'
 
@@ -21,12 +21,12 @@ export interface Subject extends OddsInput {
 export const subjectOf = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork): Subject => ({
   place: lawn.client,
   heightM: lawn.heightM,
-  ...oddsInputOf(jobOf(lawn), lawn, { today, schools: firm.schools }, coastal),
+  ...oddsInputOf(jobOf(lawn), groundOfJob(lawn), { today, schools: firm.schools }, coastal),
 })
 
 /** Each zone by itself, with its own grass and exposure, where there are several. */
 export const zoneSubjects = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork) =>
-  oddsInputsByZone(jobOf(lawn), lawn, { today, schools: firm.schools }, coastal)
+  oddsInputsByZone(jobOf(lawn), groundOfJob(lawn), { today, schools: firm.schools }, coastal)
 
 /** Ground that a station and its probe stand on. */
 export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({

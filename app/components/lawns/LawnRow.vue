@@ -7,7 +7,7 @@ defineEmits<{ focus: [] }>()
 const { shown, other } = useUnits()
 const area = computed(() => figure('areaM2', props.row.lawn.areaM2))
 const held = computed(() => props.row.gate?.state === 'hold' || props.row.gate?.state === 'risk')
-const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.here.code}`)
+const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.lawn.job.endedOn ? 'jobs' : props.row.here.code}`)
 </script>
 
 <template>

@@ -11,6 +11,7 @@ import { lookFields } from '~/composables/useSurvey'
 
 /** The whole survey: plan and ledger side by side, every question a click away. */
 const props = defineProps<{ lawn: Lawn; stations: Station[] }>()
+const route = useRoute()
 const emit = defineEmits<{ walk: [] }>()
 const store = useLawnsStore()
 const context = useContextStore()
@@ -46,10 +47,12 @@ watch(survey.errors, (errors) => {
             : 'place'
 })
 async function goOn(): Promise<void> {
-  if ((await save()) && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
+  if ((await save()) && !needed.value.length)
+    await navigateTo({ path: `/lawns/${props.lawn.id}/decide`, query: route.query })
 }
 async function settle(takeTheirs: Set<string>): Promise<void> {
-  if ((await settled(takeTheirs)) && !needed.value.length) await navigateTo(`/lawns/${props.lawn.id}/decide`)
+  if ((await settled(takeTheirs)) && !needed.value.length)
+    await navigateTo({ path: `/lawns/${props.lawn.id}/decide`, query: route.query })
 }
 async function remove(): Promise<void> {
   const gone = await saving(() => store.remove(props.lawn.id))

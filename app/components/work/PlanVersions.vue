@@ -4,7 +4,7 @@ import type { PlanInput, PlanVersion } from '#contract/lawn'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 
 /** Who changed what of the plan, and when; any of it can be taken back. */
-const props = defineProps<{ lawnId: string; version: number; busy: boolean }>()
+const props = defineProps<{ lawnId: string; jobId: string; version: number; busy: boolean }>()
 const emit = defineEmits<{ restore: [plan: PlanInput] }>()
 const context = useContextStore()
 const versions = ref<PlanVersion[]>()
@@ -14,7 +14,7 @@ const { send, message } = useSend()
 
 async function load(): Promise<void> {
   await send(async () => {
-    versions.value = await $fetch<PlanVersion[]>(`/api/lawns/${props.lawnId}/versions`)
+    versions.value = await $fetch<PlanVersion[]>(`/api/lawns/${props.lawnId}/jobs/${props.jobId}/versions`)
   })
   problem.value = message.value
 }
@@ -68,7 +68,7 @@ const at = (instant: string | null) =>
       <tbody>
         <tr v-for="(one, i) in versions" :key="one.plan.version">
           <td class="num">{{ one.plan.version }}</td>
-          <td>{{ at(one.savedAt) }}</td>
+          <td>{{ at(one.savedAt) }}<template v-if="one.confirmed">, confirmed</template></td>
           <td>{{ one.savedBy ?? 'somebody' }}</td>
           <td>
             <span v-for="words in changes(i)" :key="words" class="change">{{ words }}</span>

@@ -12,7 +12,7 @@ const props = defineProps<{
   troubles: number
   busy: boolean
 }>()
-const emit = defineEmits<{ keep: []; drop: []; agree: [] }>()
+const emit = defineEmits<{ keep: []; drop: []; confirm: [] }>()
 const context = useContextStore()
 /** Work that moves together is one row, told by the first of it. */
 const rows = computed(() => {
@@ -38,17 +38,14 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
   >
     <div class="head">
       <h2>
-        {{
-          trying ??
-          (moves.length === 1 ? 'One confirmed day cannot stay' : `${moves.length} confirmed days cannot stay`)
-        }}
+        {{ trying ?? (moves.length === 1 ? 'One day cannot stay' : `${moves.length} days cannot stay`) }}
       </h2>
       <span class="pair">
         <template v-if="trying"
           ><UButton color="primary" :loading="busy" @click="emit('keep')">Keep it so</UButton
           ><UButton variant="outline" @click="emit('drop')">Leave it as it was</UButton></template
         >
-        <UButton v-else color="primary" :loading="busy" @click="emit('agree')">Confirm the new days</UButton>
+        <UButton v-else color="primary" :loading="busy" @click="emit('confirm')">Confirm the new days</UButton>
       </span>
     </div>
     <p v-if="trying && nothing">Nothing else moves.</p>

@@ -7,15 +7,23 @@ import { stepsOf } from '~/utils/lawnState'
 import { hangersOf } from '~/utils/hangers'
 import type { Hanger } from '~/utils/sillScale'
 
-const { id, lawn, plan, settings, sequence, sequenceFrom } = useLawn()
+const { id, lawn, plan, settings, sequence, sequenceFrom, stepTo } = useLawn()
 const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
 const { text, other } = useUnits()
 const route = useRoute()
-await useAsyncData(`lawn-${id}`, async () => {
-  await store.load(id)
+/** The job in view, where its address names one. */
+const jobAsked = () => (typeof route.query.job === 'string' ? route.query.job : undefined)
+await useAsyncData(`lawn-${id}-${jobAsked() ?? ''}`, async () => {
+  await store.load(id, jobAsked())
   return true
+})
+watch(jobAsked, async (job) => {
+  // Going on to another lawn takes the question away too.
+  if (route.params.id !== id) return
+  await store.load(id, job)
+  await sill.show(id)
 })
 if (store.problem?.code === 'not_found') throw createError({ statusCode: 404, fatal: true })
 
@@ -26,7 +34,7 @@ watchEffect(() => {
   if (lawn.value) hangers.value = hangersOf(trial.value ? sequenceFrom(trial.value) : sequence.value, lawn.value.client)
 })
 const steps = computed(() => {
-  if (!lawn.value || !settings.value) return []
+  if (!lawn.value || !settings.value || lawn.value.job.endedOn) return []
   const seed = (plan.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
   return stepsOf(
     lawn.value,
@@ -39,7 +47,7 @@ const steps = computed(() => {
 function walk(by: number): void {
   const here = steps.value.findIndex(({ code }) => route.path.endsWith(`/${code}`))
   const step = steps.value[here + by]
-  if (step) void navigateTo(`/lawns/${id}/${step.code}`)
+  if (step) void navigateTo(stepTo(step.code))
 }
 useKeys({ ']': () => walk(1), '[': () => walk(-1) })
 /** The sun over a plan that was just saved follows; looked for until it is there, or an hour has gone. */
@@ -48,7 +56,7 @@ const looks = ref(0)
 useIntervalFn(async () => {
   if (!lawn.value?.sunAwaited || looks.value > 1800) return
   looks.value++
-  await store.load(id)
+  await store.load(id, lawn.value?.job.id)
   if (lawn.value && !lawn.value.sunAwaited) await sill.show(id)
 }, SUN_EVERY_MS)
 /** Said when another's save was brought together with ours, until the next step is opened. */
@@ -56,7 +64,16 @@ const notice = useState<string>('merge-notice', () => '')
 onBeforeRouteLeave(() => {
   notice.value = ''
 })
-const STEP_NAMES: Record<string, string> = { look: 'Look', decide: 'Decide', when: 'When', do: 'Do', bring: 'Bring' }
+const STEP_NAMES: Record<string, string> = {
+  look: 'Look',
+  decide: 'Decide',
+  when: 'When',
+  do: 'Do',
+  bring: 'Bring',
+  jobs: 'Jobs',
+}
+/** Views that are of no open job. */
+const ofJobs = computed(() => route.path.includes('/jobs'))
 useHead({
   title: () => [STEP_NAMES[route.path.split('/').at(-1) ?? ''], lawn.value?.client].filter(Boolean).join(', '),
 })
@@ -72,15 +89,10 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
           other(area)
         }})<template v-if="lawn.growsNow">, {{ lawn.growsNow }}</template></span
       >
+      <JobLine :lawn="lawn" />
     </header>
-    <nav class="steps" aria-label="Steps of this lawn">
-      <NuxtLink
-        v-for="step in steps"
-        :key="step.code"
-        :to="`/lawns/${id}/${step.code}`"
-        class="step"
-        active-class="here"
-      >
+    <nav v-if="steps.length" class="steps" aria-label="Steps of this lawn">
+      <NuxtLink v-for="step in steps" :key="step.code" :to="stepTo(step.code)" class="step" active-class="here">
         <b
           ><UIcon v-if="step.state === 'settled'" name="i-lucide-check" class="tick" aria-label="settled" />{{
             step.name
@@ -96,7 +108,11 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
       Saved. The sun over this plan is being worked out; it follows by itself.
     </p>
     <p v-if="notice" class="notice" role="status">{{ notice }}</p>
-    <NuxtPage />
+    <NuxtPage v-if="!lawn.job.endedOn || ofJobs" />
+    <p v-else class="notice">
+      Job {{ lawn.job.number }} was {{ lawn.job.state }}; nothing is planned on this lawn now.
+      <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">Start the next job</NuxtLink>
+    </p>
   </div>
   <p v-else-if="store.problem" class="problem" role="alert">
     {{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.load(id)">Try again</UButton>

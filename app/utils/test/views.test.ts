@@ -8,13 +8,13 @@ import { PROGRAMMES } from '#core/job/decision/programmes'
 import { planningOf } from '#core/job/planningFigures'
 import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
 import { measureZones } from '#core/site/measure'
-import { aLook, withZone } from '../../../contract/test/looks'
+import { aLook, oneJob, withZone } from '../../../contract/test/looks'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/measure/calendar'
 import { hangersOf } from '../hangers'
 import { keptField } from '../keptField'
 import { lawnRow } from '../lawnRow'
-import { jobOf } from '#contract/lawn'
+import { groundOf, jobOf } from '#contract/lawn'
 import { planJob } from '#core/job/planJob'
 import { seasonOfGlance } from '#core/job/season'
 import { labelled, type Hanger } from '../sillScale'
@@ -36,6 +36,7 @@ const look = aLook()
 const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, ...UNSAVED }
 const lawn: Lawn = {
   ...look,
+  ...oneJob(look),
   ...UNSAVED,
   id: 'a',
   measured: measureZones(look.zones, look.features, look),
@@ -95,7 +96,7 @@ describe('a row of the list', () => {
 })
 
 test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
-  const sequence = planJob(jobOf(lawn), lawn, PRACTICE, seasonOfGlance(glance)).schedule
+  const sequence = planJob(jobOf(lawn), groundOf(lawn), PRACTICE, seasonOfGlance(glance)).schedule
   expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({
     label: 'Sow',
     day: '2026-09-18',

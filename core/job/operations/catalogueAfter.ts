@@ -1,4 +1,5 @@
 import type { Operation } from './operations'
+import { SELECTIVE } from './labels'
 import { SPRAY, MOWER, GRANULES } from './cautions'
 
 /** Visits of practice §7, and what turf without seed wants after a dressing. */
@@ -103,6 +104,7 @@ export const AFTER: readonly Operation[] = [
     weight: 0.1,
     why: 'After the fourth mowing, or as the label says. Before that coarse grasses are dug out or wiped leaf by leaf.',
     caution: SPRAY,
+    keepsSeedOff: SELECTIVE,
   },
   {
     code: 'feedAgain',

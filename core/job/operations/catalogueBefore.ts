@@ -1,4 +1,5 @@
 import type { Operation } from './operations'
+import { NON_SELECTIVE, SELECTIVE } from './labels'
 import { SPRAY, SERVICES } from './cautions'
 
 /** What has to be ready before somebody drives out. */
@@ -14,6 +15,7 @@ export const BEFORE: readonly Operation[] = [
     check: 'Weeds gone, or twisted and yellow.',
     why: 'Broad-leaved weeds that outlive a renovation are taken out with a selective product while the grass stands.',
     caution: SPRAY,
+    keepsSeedOff: SELECTIVE,
   },
   {
     code: 'soilTest',
@@ -63,6 +65,7 @@ export const KILLS: readonly Operation[] = [
     why: 'Ground cleared for bermuda is killed the autumn before and again in spring: what winters comes up with the seed.',
     check: 'All brown before winter.',
     caution: SPRAY,
+    keepsSeedOff: NON_SELECTIVE,
   },
   {
     code: 'kill1',
@@ -75,6 +78,7 @@ export const KILLS: readonly Operation[] = [
     why: 'Ends weed grasses that survive everything else. It has to be growing, the leaf dry, little wind, no rain due.',
     check: 'All brown; coarse grasses take up to 10 days longer.',
     caution: SPRAY,
+    keepsSeedOff: NON_SELECTIVE,
   },
   {
     code: 'kill2',
@@ -87,6 +91,7 @@ export const KILLS: readonly Operation[] = [
     why: 'What greens up again after two weeks is what would have come through.',
     check: 'Brown all over, nothing greens up.',
     caution: SPRAY,
+    keepsSeedOff: NON_SELECTIVE,
   },
   {
     code: 'kill3',
@@ -99,5 +104,6 @@ export const KILLS: readonly Operation[] = [
     why: 'Regrowth after the second: roots of coarse grasses that had not all leafed out.',
     check: 'Brown all over, nothing greens up.',
     caution: SPRAY,
+    keepsSeedOff: NON_SELECTIVE,
   },
 ]

@@ -1,3 +1,5 @@
+import type { LabelWait } from './labels'
+
 /**
  * In the order in which they are done. A later lift is `lift` again; its key counts it. The last is work of the
  * technician's own.
@@ -66,6 +68,8 @@ export interface Operation {
   /** The other word for it, said once. */
   alsoCalled?: string
   caution?: string
+  /** Marked done, it keeps seed off the whole lawn for so long. */
+  keepsSeedOff?: LabelWait
 }
 
 /** A slip is known by its operation, or by operation and number where there are several: "lift", "lift-2". */

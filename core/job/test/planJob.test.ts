@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { jobOf, type Lawn } from '#contract/lawn'
+import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { doneSchema } from '#contract/work'
 import type { Gate } from '../../explain/judgement'
 import { NO_WORK } from '../nothingDecided'
@@ -8,7 +8,7 @@ import { planningOf } from '#core/job/planningFigures'
 import { DEFAULT_SCHOOLS, schoolsOf } from '#core/job/decision/practices'
 import { toDay } from '#core/measure/calendar'
 import { measureZones } from '#core/site/measure'
-import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
+import { aLook, aZone, oneJob, ZONE_ID } from '../../../contract/test/looks'
 import { settingsUnder } from '../decision/candidates'
 import { oddsInputOf } from '../oddsInput'
 import { daysOf, planJob, tried } from '../planJob'
@@ -48,6 +48,7 @@ const FIRM: FirmRecord = {
 }
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => ({
   ...look,
+  ...oneJob(look),
   id: ZONE_ID,
   measured: measureZones(look.zones, look.features, look),
   areaM2: 500,
@@ -87,7 +88,7 @@ const glance: Glance = {
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 
-const plan = (of: Lawn, firm = FIRM) => planJob(jobOf(of), of, firm, seasonOfGlance(glance))
+const plan = (of: Lawn, firm = FIRM) => planJob(jobOf(of), groundOf(of), firm, seasonOfGlance(glance))
 
 describe('the plan of a lawn in zones', () => {
   test('has a part for each grass, the largest first, each at its own rate and depth', () => {
@@ -182,7 +183,7 @@ describe('another school', () => {
 
 describe('what the odds are counted for', () => {
   const odds = (of: Lawn, schools: Partial<FirmRecord['schools']> = {}) =>
-    oddsInputOf(jobOf(of), of, { today: FIRM.today, schools }, false)
+    oddsInputOf(jobOf(of), groundOf(of), { today: FIRM.today, schools }, false)
 
   // Found: with no cover as the firm's practice Decide read 26 good years and When 19, 18 once the settings were saved.
   test('is the same before and after its settings are saved, whatever the firm’s practices', () => {
@@ -192,7 +193,7 @@ describe('what the odds are counted for', () => {
       { coverMaterial: 'straw', rate: 'heavy', scalp: 'lowest notch' },
     ] as const) {
       const untouched = lawn()
-      const { settings } = planJob(jobOf(untouched), untouched, { ...FIRM, schools: schoolsOf(schools) })
+      const { settings } = planJob(jobOf(untouched), groundOf(untouched), { ...FIRM, schools: schoolsOf(schools) })
       expect(odds(lawn({ settings }), schools)).toEqual(odds(untouched, schools))
     }
   })
@@ -215,7 +216,7 @@ describe('something tried out', () => {
     const standing = plan(now).schedule!
     const sowOn = toDay('2026-09-21')
     const days = daysOf(plan(now).schedule!)
-    const trial = planJob(tried(jobOf(now), standing, { sowOn }), now, FIRM, seasonOfGlance(glance)).schedule!
+    const trial = planJob(tried(jobOf(now), standing, { sowOn }), groundOf(now), FIRM, seasonOfGlance(glance)).schedule!
     const kept = lawn({ sowOn, work: { ...NO_WORK, days: daysOf(trial) } })
     expect(daysOf(plan(kept).schedule!)).toEqual(daysOf(trial))
     // What need not move stays on the day it stood on.
@@ -228,7 +229,7 @@ describe('something tried out', () => {
 describe('an answer does what it says', () => {
   const words = (gates: readonly Gate[]) => gates.map(({ text }) => text.join(' ')).join('; ')
   const gatesOf = (of: Lawn, key: string, seen = glance) =>
-    planJob(jobOf(of), of, FIRM, seasonOfGlance(seen)).schedule!.slips.find((slip) => slip.key === key)!.gates
+    planJob(jobOf(of), groundOf(of), FIRM, seasonOfGlance(seen)).schedule!.slips.find((slip) => slip.key === key)!.gates
 
   test('that nothing was put on is not asked again', () => {
     const told = (change: Partial<Lawn>) =>

@@ -10,7 +10,8 @@ import { addDays, daysBetween, type Day } from '#core/measure/calendar'
 import type { Phrase } from '#core/explain/phrase'
 import type { Lawn } from '#contract/lawn'
 import { NO_WORK } from '#core/job/nothingDecided'
-import { jobOf } from '#contract/lawn'
+import { groundOf, jobOf } from '#contract/lawn'
+import { oneJob } from '../../../contract/test/looks'
 import { planJob } from '../planJob'
 import type { FirmRecord } from '../records'
 import type { SeasonKnown } from '../season'
@@ -75,7 +76,9 @@ const whole = (sequence: Sequence | undefined) =>
     moves: sequence.moves.map((move) => ({ ...move, why: words(move.why) })),
   }
 
-function planned({ lawn, weather }: Kept['lawns'][number]) {
+function planned({ lawn: found, weather }: Kept['lawns'][number]) {
+  // They were kept before a lawn had jobs.
+  const lawn = { ...found, ...oneJob(found) }
   const practice: FirmRecord = { ...firm, planning: planningOf(firm.planning) }
   const { forecast, brief, first } = weather
   const on =
@@ -90,7 +93,7 @@ function planned({ lawn, weather }: Kept['lawns'][number]) {
     groundOn: on(weather.groundLeft),
     fellOn: on(weather.rainMm),
   }
-  const { schedule, settings, decision, price: estimate } = planJob(jobOf(lawn), lawn, practice, seen)
+  const { schedule, settings, decision, price: estimate } = planJob(jobOf(lawn), groundOf(lawn), practice, seen)
   return {
     plan: whole(schedule),
     settings,
@@ -114,7 +117,7 @@ function planned({ lawn, weather }: Kept['lawns'][number]) {
       PROGRAMME_CODES.map((code) => {
         const sowOn = addDays(practice.today, Math.max(30, leadDaysOf(code)))
         const trial = { ...jobOf(lawn), done: [], programme: code, sowOn, settings: null, work: NO_WORK }
-        const { schedule: tried, price: cost } = planJob(trial, lawn, practice, { forecast, glance })
+        const { schedule: tried, price: cost } = planJob(trial, groundOf(lawn), practice, { forecast, glance })
         return [
           code,
           tried && {

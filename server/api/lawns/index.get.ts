@@ -4,7 +4,7 @@ import { answer } from '../../utils/answer'
 import { queryOf } from '../../utils/ask'
 import { sunFollows } from '../../utils/sunFollows'
 
-/** All lawns, or the first so many by what is due: enough to fill a screen while the rest is on its way. */
+/** Lawns by what is due, a page at once: the first fills a screen while the rest is on its way. */
 export default answer(async (event, { firm }) => {
   const lawns = await lawnsOf(firm.id, queryOf(event, lawnsAskedSchema))
   // Where a server ended before the sun of a saved plan was there, it is worked out by whoever lists the lawn next.

@@ -47,6 +47,8 @@ export async function startServer(databaseUrl: string, env: Record<string, strin
       NUXT_SESSION_COOKIE_SECURE: 'false',
       NODE_OPTIONS: '--max-semi-space-size=1',
       MALLOC_ARENA_MAX: '2',
+      MALLOC_MMAP_THRESHOLD_: '1000000',
+      MALLOC_TRIM_THRESHOLD_: '8000000',
       ...env,
     },
     stdio: ['ignore', 'pipe', 'pipe', 'ipc'],

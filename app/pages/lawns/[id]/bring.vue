@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const { id, lawn, sequence } = useLawn()
+const { id, lawn, sequence, stepTo } = useLawn()
 </script>
 
 <template>
@@ -7,7 +7,7 @@ const { id, lawn, sequence } = useLawn()
   <section v-else-if="lawn" class="panel empty">
     <p class="verdict">Nothing to load yet.</p>
     <p>Seed, starter and cover follow from the plan and its sowing day.</p>
-    <UButton color="primary" :to="`/lawns/${id}/${lawn.plan.programme ? 'when' : 'decide'}`">{{
+    <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{
       lawn.plan.programme ? 'Choose sowing day' : 'Go to Decide'
     }}</UButton>
   </section>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-const { id } = useLawn()
-await navigateTo(`/lawns/${id}/look`, { replace: true })
+const { id, lawn } = useLawn()
+await navigateTo(`/lawns/${id}/${lawn.value?.job.endedOn ? 'jobs' : 'look'}`, { replace: true })
 </script>
 
 <template>

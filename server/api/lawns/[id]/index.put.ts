@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { idSchema } from '#contract/fields'
+import { jobAskedSchema } from '#contract/lawn'
 import { MOST_LOOK_BYTES } from '#contract/look'
 import { compute } from '../../../compute/pool'
 import { authorOf } from '../../../records/firms'
 import { saveKeptLook } from '../../../records/lawns'
 import { answer } from '../../../utils/answer'
-import { bytesOf, paramOf } from '../../../utils/ask'
+import { bytesOf, paramOf, queryOf } from '../../../utils/ask'
 import { conflict } from '../../../utils/refusal'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { sunFollows } from '../../../utils/sunFollows'
@@ -16,11 +17,13 @@ import { sunFollows } from '../../../utils/sunFollows'
  */
 export default answer(async (event, work) => {
   const id = paramOf(event, 'id', idSchema, 'lawn')
+  const { job } = queryOf(event, jobAskedSchema)
   const bytes = await bytesOf(event, 'application/json', MOST_LOOK_BYTES)
   const judged = await compute('judgeLook', { bytes })
   if (!judged.ok) throw new z.ZodError(judged.issues)
   // Another firm's lawn is not there to be asked for; one of ours was saved by somebody else.
-  if (!(await saveKeptLook(authorOf(work), id, judged.kept))) throw conflict(await lawnAsked(event, work))
+  if (!(await saveKeptLook(authorOf(work), { id, jobId: job }, judged.kept)))
+    throw conflict(await lawnAsked(event, work))
   const saved = await lawnAsked(event, work)
   return (await sunFollows(work.firm.id, saved)) ? lawnAsked(event, work) : saved
 })

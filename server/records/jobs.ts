@@ -3,23 +3,9 @@ import type { PlanSettings } from '#core/job/settings'
 import type { Plan, PlanInput, PlanVersion } from '#contract/lawn'
 import type { Work } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
+import type { Outcome } from '#core/job/states'
 import { inFirm } from './db'
 import type { Author } from './firms'
-
-/** A lawn that nothing is decided about. */
-export const NO_PLAN: Plan = {
-  version: 0,
-  programme: null,
-  overruleNote: null,
-  zonePlans: {},
-  schools: {},
-  blend: [],
-  sowOn: null,
-  settings: null,
-  work: NO_WORK,
-  savedAt: null,
-  savedBy: null,
-}
 
 /** A plan as its table has it. */
 export interface PlanRow {
@@ -45,6 +31,20 @@ export interface PlanRow {
   work: Partial<Work>
   savedAt: string
   savedBy: string | null
+}
+
+/** A job as its table has it, without its marks. */
+export interface JobRow extends PlanRow {
+  id: string
+  number: number
+  begunOn: Day
+  confirmedOn: Day | null
+  confirmedBy: string | null
+  confirmedVersion: number | null
+  outcome: Outcome | null
+  endedOn: Day | null
+  endedBy: string | null
+  endingNote: string
 }
 
 export const planFrom = (row: PlanRow): Plan => ({
@@ -79,40 +79,49 @@ export const planFrom = (row: PlanRow): Plan => ({
         },
 })
 
-/** The columns of a plan by the names above. */
-export const PLAN_COLUMNS = `
-  select version, programme, overrule_note as "overruleNote", zone_plans as "zonePlans", schools, blend,
-    sow_on as "sowOn",
+const nameOf = (column: string): string =>
+  `(select name from people author where author.firm_id = jobs.firm_id and author.id = jobs.${column})`
+
+/** The columns of a job by the names above. */
+export const JOB_COLUMNS = `
+  select jobs.id, number, begun_on as "begunOn", version, programme, overrule_note as "overruleNote",
+    zone_plans as "zonePlans", schools, blend, sow_on as "sowOn",
     seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
     purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,
-    updated_at as "savedAt", (select name from people author where author.firm_id = plans.firm_id and author.id = plans.updated_by) as "savedBy"
-  from plans`
+    case when version > 0 then updated_at end as "savedAt", ${nameOf('updated_by')} as "savedBy",
+    confirmed_on as "confirmedOn", ${nameOf('confirmed_by')} as "confirmedBy", confirmed_version as "confirmedVersion",
+    outcome, ended_on as "endedOn", ${nameOf('ended_by')} as "endedBy", ending_note as "endingNote"
+  from jobs`
 
 /** Versions of a plan that are kept. */
 const KEPT_VERSIONS = 200
 
-/** Saves the first plan of a lawn or the next version of it. @returns false when a newer version is there already */
-export async function savePlan({ firmId, personId }: Author, lawnId: string, plan: PlanInput): Promise<boolean> {
+/**
+ * Saves the next version of a job's plan.
+ * @param confirmedOn day on which its schedule is confirmed by this
+ * @returns false when a newer version is there already, or the job has ended
+ */
+export async function savePlan(
+  { firmId, personId, when }: Author,
+  jobId: string,
+  plan: PlanInput,
+  confirmedOn?: Day,
+): Promise<boolean> {
   const s = plan.settings
   return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ version: number }>(
-      `insert into plans as p (lawn_id, firm_id, programme, overrule_note, sow_on, seed_rate_g_per_m2, purity_share,
-         germination_share, coating_share, purity_of_bare_seed, bags, starter_analysis, starter_n_g_per_m2, cover_material,
-         cover_mm, rake_mm, scalp_to_mm, updated_by, zone_plans, schools, blend, work)
-       select $2, $1, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20, $21, $22, $23
-       from lawns where firm_id = $1 and id = $2 and ($3 = 0 or exists (select from plans where lawn_id = $2))
-       on conflict (lawn_id) do update set programme = excluded.programme, overrule_note = excluded.overrule_note,
-         sow_on = excluded.sow_on, seed_rate_g_per_m2 = excluded.seed_rate_g_per_m2, purity_share = excluded.purity_share,
-         germination_share = excluded.germination_share, coating_share = excluded.coating_share,
-         purity_of_bare_seed = excluded.purity_of_bare_seed, bags = excluded.bags, starter_analysis = excluded.starter_analysis,
-         starter_n_g_per_m2 = excluded.starter_n_g_per_m2, cover_material = excluded.cover_material, cover_mm = excluded.cover_mm,
-         rake_mm = excluded.rake_mm, scalp_to_mm = excluded.scalp_to_mm, zone_plans = excluded.zone_plans, schools = excluded.schools, blend = excluded.blend, work = excluded.work, updated_by = excluded.updated_by, version = p.version + 1, updated_at = now()
-       where p.version = $3::integer
-       returning version`,
+    const { rowCount } = await client.query(
+      `update jobs set programme = $4, overrule_note = $5, sow_on = $6, seed_rate_g_per_m2 = $7, purity_share = $8,
+         germination_share = $9, coating_share = $10, purity_of_bare_seed = $11, bags = $12, starter_analysis = $13,
+         starter_n_g_per_m2 = $14, cover_material = $15, cover_mm = $16, rake_mm = $17, scalp_to_mm = $18,
+         updated_by = $19, zone_plans = $20, schools = $21, blend = $22, work = $23, version = version + 1,
+         updated_at = coalesce($24::timestamptz, now()),
+         confirmed_on = coalesce($25, confirmed_on), confirmed_by = case when $25::date is null then confirmed_by else $19 end,
+         confirmed_version = case when $25::date is null then confirmed_version else version + 1 end
+       where firm_id = $1 and id = $2 and version = $3 and outcome is null`,
       [
         firmId,
-        lawnId,
+        jobId,
         plan.version,
         plan.programme,
         plan.overruleNote,
@@ -134,19 +143,22 @@ export async function savePlan({ firmId, personId }: Author, lawnId: string, pla
         plan.schools,
         JSON.stringify(plan.blend),
         plan.work,
+        when?.at ?? null,
+        confirmedOn ?? null,
       ],
     )
-    const version = rows[0]?.version
-    if (version === undefined) return false
+    if (!rowCount) return false
+    const version = plan.version + 1
     // So far back nobody looks; the rest stays.
-    await client.query(`delete from plan_versions where firm_id = $1 and lawn_id = $2 and version <= $3`, [
+    await client.query(`delete from plan_versions where firm_id = $1 and job_id = $2 and version <= $3`, [
       firmId,
-      lawnId,
+      jobId,
       version - KEPT_VERSIONS,
     ])
     await client.query(
-      `insert into plan_versions (firm_id, lawn_id, version, plan, saved_by) values ($1, $2, $3, $4, $5)`,
-      [firmId, lawnId, version, { ...plan, version }, personId],
+      `insert into plan_versions (firm_id, job_id, version, plan, saved_by, saved_at, confirmed)
+       values ($1, $2, $3, $4, $5, coalesce($6::timestamptz, now()), $7)`,
+      [firmId, jobId, version, { ...plan, version }, personId, when?.at ?? null, confirmedOn !== undefined],
     )
     return true
   })
@@ -155,13 +167,14 @@ export async function savePlan({ firmId, personId }: Author, lawnId: string, pla
 /** Versions looked back at, at once. */
 const MOST_VERSIONS = 40
 
-/** The plan of a lawn as it was saved each time, the latest first. */
-export async function versionsOf(firmId: string, lawnId: string): Promise<PlanVersion[]> {
+/** The plan of a job as it was saved each time, the latest first. */
+export async function versionsOf(firmId: string, jobId: string): Promise<PlanVersion[]> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<PlanVersion>(
-      `select v.plan, v.saved_at as "savedAt", p.name as "savedBy" from plan_versions v left join people p on p.firm_id = v.firm_id and p.id = v.saved_by
-       where v.firm_id = $1 and v.lawn_id = $2 order by v.version desc limit $3`,
-      [firmId, lawnId, MOST_VERSIONS],
+      `select v.plan, v.saved_at as "savedAt", p.name as "savedBy", v.confirmed
+       from plan_versions v left join people p on p.firm_id = v.firm_id and p.id = v.saved_by
+       where v.firm_id = $1 and v.job_id = $2 order by v.version desc limit $3`,
+      [firmId, jobId, MOST_VERSIONS],
     )
     return rows
   })

@@ -1,19 +1,19 @@
 import { markSchema } from '#contract/work'
 import { addDays, daysBetween } from '#core/measure/calendar'
-import { authorOf } from '../../../../records/firms'
-import { markDone } from '../../../../records/workDone'
-import { answer } from '../../../../utils/answer'
-import { bodyOf } from '../../../../utils/ask'
-import { notAhead } from '../../../../utils/notAhead'
-import { Refusal } from '../../../../utils/refusal'
-import { lawnAsked } from '../../../../utils/lawnAsked'
+import { authorOf } from '../../../../../../records/firms'
+import { markDone } from '../../../../../../records/marks'
+import { answer } from '../../../../../../utils/answer'
+import { bodyOf } from '../../../../../../utils/ask'
+import { notAhead } from '../../../../../../utils/notAhead'
+import { Refusal } from '../../../../../../utils/refusal'
+import { jobAsked } from '../../../../../../utils/lawnAsked'
 
 /** Farther back than this is a slip of the finger, not a late entry. */
 const MOST_DAYS_BACK = 400
 
 /** Work marked done, whole or in part. */
 export default answer(async (event, work) => {
-  const lawn = await lawnAsked(event, work)
+  const lawn = await jobAsked(event, work, 'open')
   const told = await bodyOf(event, markSchema)
   notAhead(told.doneOn, work.today, 'doneOn')
   if (daysBetween(told.doneOn, work.today) > MOST_DAYS_BACK) {
@@ -21,13 +21,13 @@ export default answer(async (event, work) => {
       doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.`,
     })
   }
-  const marked = await markDone(authorOf(work), lawn.id, told)
+  const marked = await markDone(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, told)
   if (marked === 'more than the whole')
     throw new Refusal(422, 'invalid', 'That is more than the whole.', {
       share: 'More than is left to do: somebody may have marked a part meanwhile.',
     })
   if (marked === 'other mark') throw new Refusal(409, 'taken', 'This mark could not be added. Mark it again.')
-  const now = await lawnAsked(event, work)
+  const now = await jobAsked(event, work)
   if (marked === 'kept') return now
   const last = now.done.filter(({ key }) => key === told.slip).at(-1)
   throw new Refusal(

@@ -21,29 +21,29 @@ export type Marked = 'kept' | 'more than the whole' | 'done already' | 'other ma
  */
 export async function markDone(
   { firmId, personId }: Author,
-  lawnId: string,
-  { id, slip, ...told }: NewMark,
+  { lawnId, jobId }: { lawnId: string; jobId: string },
+  { id, slip: task, ...told }: NewMark,
 ): Promise<Marked> {
   return inFirm(firmId, async (client): Promise<Marked> => {
     // Those who mark parts of one task come one after the other.
     await client.query(`select from lawns where firm_id = $1 and id = $2 for update`, [firmId, lawnId])
     const { rows } = await client.query<{ share: number; there: boolean }>(
-      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from operations_done
-        where firm_id = $1 and lawn_id = $2 and slip = $3`,
-      [firmId, lawnId, slip, id],
+      `select coalesce(sum(share), 0) as share, coalesce(bool_or(id = $4), false) as there from marks
+        where firm_id = $1 and job_id = $2 and task = $3`,
+      [firmId, jobId, task, id],
     )
     const { share, there } = rows[0]!
     if (there) return 'kept'
     if (share >= WHOLE) return 'done already'
     if (share + told.share > MOST) return 'more than the whole'
     const { rowCount } = await client.query(
-      `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by, share, passed, hours, height_mm, passes, mass_kg, weather, note, volume_m3, area_m2)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16) on conflict (id) do nothing`,
+      `insert into marks (firm_id, lawn_id, id, task, done_on, recorded_by, share, passed, hours, height_mm, passes, mass_kg, weather, note, volume_m3, area_m2, job_id)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17) on conflict (id) do nothing`,
       [
         firmId,
         lawnId,
         id,
-        slip,
+        task,
         told.doneOn,
         personId,
         told.share,
@@ -56,36 +56,38 @@ export async function markDone(
         told.note,
         told.volumeM3,
         told.areaM2,
+        jobId,
       ],
     )
     if (!rowCount) return 'other mark'
-    await roomForMarks(client, firmId, lawnId)
+    await roomForMarks(client, firmId, jobId)
     await useUp(client, { firmId, personId }, { id, lawnId, doneOn: told.doneOn }, told.used)
     return 'kept'
   })
 }
 
 /** Takes one mark back, and gives back what it used; twice is no error. */
-export async function undoMark(firmId: string, lawnId: string, id: string): Promise<void> {
+export async function undoMark(firmId: string, jobId: string, id: string): Promise<void> {
   await inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `select from operations_done where firm_id = $1 and lawn_id = $2 and id = $3 for update`,
-      [firmId, lawnId, id],
+      `select from marks where firm_id = $1 and job_id = $2 and id = $3 for update`,
+      [firmId, jobId, id],
     )
     if (!rowCount) return
     await giveBack(client, firmId, id)
-    await client.query(`delete from operations_done where firm_id = $1 and id = $2`, [firmId, id])
+    await client.query(`delete from marks where firm_id = $1 and id = $2`, [firmId, id])
   })
 }
 
 /** Crew hours and ground a pace is learned from; what lies outside was mistyped or damaged, and would overflow. */
 const SOUND = 'hours between 0.01 and 400 and area_m2 between 0.1 and 200000 and share between 0.01 and 1'
 const TOLD = `
-  select d.id, d.slip, regexp_replace(d.slip, '-[0-9]+$', '') as code, d.done_on, d.share, d.hours, l.client,
+  select d.id, d.task, regexp_replace(d.task, '-[0-9]+$', '') as code, d.done_on, d.share, d.hours, c.name as client,
     coalesce(d.area_m2, (select sum(z.area_m2) from zones z
       where z.firm_id = d.firm_id and z.lawn_id = d.lawn_id)) as area_m2
-  from operations_done d join lawns l on l.firm_id = d.firm_id and l.id = d.lawn_id
-  where d.firm_id = $1 and d.hours > 0 and d.slip !~ '^own-' and d.recorded_at > now() - interval '3 years'`
+  from marks d join lawns l on l.firm_id = d.firm_id and l.id = d.lawn_id
+    join clients c on c.firm_id = l.firm_id and c.id = l.client_id
+  where d.firm_id = $1 and d.hours > 0 and d.task !~ '^own-' and d.recorded_at > now() - interval '3 years'`
 
 /**
  * Ground a crew hour does, by operation: the middle of what was marked done with its hours, of the last three years.
@@ -99,15 +101,15 @@ export async function paceOf(firmId: string): Promise<{ pace: Record<string, Pac
          count(*)::integer as jobs from sound group by code`,
       [firmId],
     )
-    const { rows: bad } = await client.query<{ client: string; slip: string; day: string }>(
-      `with told as materialized (${TOLD}) select client, slip, done_on as day from told
+    const { rows: bad } = await client.query<{ client: string; task: string; day: string }>(
+      `with told as materialized (${TOLD}) select client, task, done_on as day from told
         where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`,
       [firmId],
     )
     return {
       pace: Object.fromEntries(rows.map(({ code, m2PerCrewH, jobs }) => [code, { m2PerCrewH, jobs }])),
-      leftOut: bad.map(({ client: name, slip, day }) => ({
-        what: `${slip} at ${name}, ${day}`,
+      leftOut: bad.map(({ client: name, task, day }) => ({
+        what: `${task} at ${name}, ${day}`,
         why: 'its hours or area are out of bounds; take the mark back and mark it again',
       })),
     }

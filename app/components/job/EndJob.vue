@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { endJobSchema, type Lawn } from '#contract/lawn'
+import type { Outcome } from '#core/job/states'
+
+/** Closes the job in view or calls it off, with what is to be remembered of it. */
+const props = defineProps<{ lawn: Lawn }>()
+const emit = defineEmits<{ ended: [] }>()
+const store = useLawnsStore()
+const { busy, message, errors, judged, send } = useSend()
+const outcome = ref<Outcome>()
+const note = ref('')
+
+const ASKS: Record<Outcome, { label: string; does: string; about: string }> = {
+  closed: {
+    label: 'What stands, and what to do next year',
+    does: 'Close job',
+    about: 'The survey, plan, prices and work done are kept as they are now, and its zones are free for the next job.',
+  },
+  'called off': {
+    label: 'Why',
+    does: 'Call job off',
+    about: 'What was planned and done is kept as it is now, and its zones are free for another job.',
+  },
+}
+
+async function end(): Promise<void> {
+  const told = judged(endJobSchema, {
+    version: props.lawn.plan.version,
+    outcome: outcome.value,
+    note: note.value.trim(),
+  })
+  if (!told) return
+  if (await send(() => store.endJob(props.lawn.id, told))) emit('ended')
+  else if (message.value) await store.load(props.lawn.id, props.lawn.job.id)
+}
+</script>
+
+<template>
+  <div class="end">
+    <span class="pair">
+      <UButton variant="outline" :aria-pressed="outcome === 'closed'" @click="outcome = 'closed'">Close job…</UButton>
+      <UButton variant="outline" :aria-pressed="outcome === 'called off'" @click="outcome = 'called off'"
+        >Call off…</UButton
+      >
+    </span>
+    <form v-if="outcome" class="panel form" novalidate @submit.prevent="end">
+      <p class="small">{{ ASKS[outcome].about }}</p>
+      <UFormField :label="ASKS[outcome].label" name="note" :error="errors.note"
+        ><UTextarea id="field-note" v-model="note" :rows="3" :maxlength="1000" class="w-full"
+      /></UFormField>
+      <p v-if="message" class="problem" role="alert">{{ message }}</p>
+      <span class="pair">
+        <UButton type="submit" color="primary" :loading="busy">{{ ASKS[outcome].does }}</UButton>
+        <UButton variant="outline" @click="outcome = undefined">Keep it open</UButton>
+      </span>
+    </form>
+  </div>
+</template>
+
+<style scoped>
+.end,
+.form {
+  display: grid;
+  gap: 8px;
+}
+.form {
+  padding: 10px 14px;
+}
+.pair {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+</style>

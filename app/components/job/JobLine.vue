@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { Lawn } from '#contract/lawn'
+
+/** Which job of the lawn is in view, and the way to the others and to other lawns of the client. */
+const props = defineProps<{ lawn: Lawn }>()
+const zones = computed(() => props.lawn.job.zoneIds.flatMap((id) => props.lawn.zones[id]?.name ?? []))
+/** Said only where it is not the whole lawn. */
+const some = computed(() => zones.value.length > 0 && zones.value.length < Object.keys(props.lawn.zones).length)
+const count = computed(() => props.lawn.jobs.length)
+</script>
+
+<template>
+  <span class="line small">
+    <NuxtLink :to="`/lawns/${lawn.id}/jobs`" class="opens"
+      >Job {{ lawn.job.number }}<template v-if="count > 1"> of {{ count }}</template></NuxtLink
+    >
+    <span
+      >{{ lawn.job.state }}<template v-if="some">; {{ zones.join(', ') }}</template></span
+    >
+    <template v-if="lawn.sameClient.length">
+      <span>Also of this client:</span>
+      <NuxtLink v-for="other in lawn.sameClient.slice(0, 4)" :key="other.id" :to="`/lawns/${other.id}`" class="opens">{{
+        other.address || 'no address'
+      }}</NuxtLink>
+    </template>
+  </span>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  gap: 4px 8px;
+  flex-wrap: wrap;
+  margin-left: auto;
+  align-items: baseline;
+}
+@media print {
+  .line {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import type { EndedJob } from '#contract/keptJob'
+import { zonesOf } from '#core/job/lawn'
+import { doneByKey } from '#core/job/marks'
+import { putDownOn } from '#core/job/states'
+import { swardByCode } from '#core/grass/swards'
+import { grassByCode } from '#core/grass/grasses'
+import { shortDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
+import { showMoney } from '#core/measure/money'
+import { STOCK_QUANTITY, kindOf } from '#core/materials/stock'
+import { programmeWords } from '~/utils/jobWords'
+
+/** The record of a job that has ended: what was found, planned, done and used, as it was. */
+const props = defineProps<{ record: EndedJob }>()
+const context = useContextStore()
+const { text } = useUnits()
+const day = (of: Parameters<typeof shortDay>[0]) => shortDay(of, context.today)
+const kept = computed(() => props.record.kept)
+const down = computed(() => putDownOn({ programme: props.record.job.programme, marks: props.record.done }))
+const done = computed(() => doneByKey(props.record.done).done)
+const zones = computed(() =>
+  zonesOf(props.record.ground).map(([id, zone]) => ({
+    id,
+    zone,
+    areaM2: props.record.ground.measured[id]?.areaM2 ?? null,
+  })),
+)
+/** Tasks as planned, each with what was marked of it; marks of tasks that the plan no longer had come last. */
+const tasks = computed(() => {
+  const planned = kept.value.tasks.map((task) => ({
+    ...task,
+    marks: props.record.done.filter(({ key }) => key === task.key),
+  }))
+  const known = new Set(planned.map(({ key }) => key))
+  const others = props.record.done.filter(({ key }) => !known.has(key))
+  return [
+    ...planned,
+    ...others.map((mark) => ({ key: mark.key, name: mark.key, to: mark.doneOn, uses: [], marks: [mark] })),
+  ]
+})
+</script>
+
+<template>
+  <article class="record">
+    <header>
+      <h2>Job {{ record.job.number }}: {{ programmeWords(record.job) }}</h2>
+      <p v-if="record.job.ended" class="verdict">
+        {{ record.job.state === 'closed' ? 'Closed' : 'Called off' }} {{ day(record.job.ended.on)
+        }}<template v-if="record.job.ended.by"> by {{ record.job.ended.by }}</template
+        >.
+      </p>
+      <p v-if="record.job.ended?.note" class="note">{{ record.job.ended.note }}</p>
+    </header>
+    <dl class="facts">
+      <div>
+        <dt>Sowing</dt>
+        <dd>{{ down ? day(down) : 'nothing sown' }}</dd>
+      </div>
+      <div v-if="record.job.confirmed">
+        <dt>Schedule confirmed</dt>
+        <dd>
+          {{ day(record.job.confirmed.on)
+          }}<template v-if="record.job.confirmed.by">, {{ record.job.confirmed.by }}</template>
+        </dd>
+      </div>
+      <div v-if="kept.seedKg">
+        <dt>Seed</dt>
+        <dd>{{ text(figure('massKg', kept.seedKg)) }}</dd>
+      </div>
+      <div v-if="kept.crewHours">
+        <dt>Crew hours planned</dt>
+        <dd>{{ kept.crewHours.toFixed(1) }}</dd>
+      </div>
+      <div v-if="kept.priceMinor">
+        <dt>Price</dt>
+        <dd>{{ showMoney(kept.priceMinor, kept.currency) }}</dd>
+      </div>
+    </dl>
+    <h3>Zones as surveyed</h3>
+    <table class="ledger" aria-label="Zones as surveyed">
+      <thead>
+        <tr>
+          <th scope="col">Zone</th>
+          <th scope="col" class="right">Area</th>
+          <th scope="col">Stood</th>
+          <th scope="col">Wanted</th>
+          <th scope="col" class="right">Bare</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ id, zone, areaM2 } in zones" :key="id">
+          <td>{{ zone.name }}</td>
+          <td class="right num">{{ areaM2 === null ? '' : text(figure('areaM2', areaM2)) }}</td>
+          <td>{{ zone.sward ? swardByCode(zone.sward).name : '' }}</td>
+          <td>{{ zone.grass ? grassByCode(zone.grass).name : '' }}</td>
+          <td class="right num">{{ zone.bareShare === null ? '' : text(figure('share', zone.bareShare)) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <h3>Tasks</h3>
+    <table class="ledger" aria-label="Tasks">
+      <thead>
+        <tr>
+          <th scope="col">Task</th>
+          <th scope="col">Planned</th>
+          <th scope="col">Done</th>
+          <th scope="col">Used</th>
+          <th scope="col">Note</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="task in tasks" :key="task.key + task.to">
+          <td>{{ task.name }}</td>
+          <td>{{ day(task.to) }}</td>
+          <td>
+            <template v-if="task.marks.length">
+              <span v-for="mark in task.marks" :key="mark.id" class="mark"
+                >{{ day(mark.doneOn)
+                }}<template v-if="mark.share < 1">, {{ text(figure('share', mark.share)) }}</template
+                ><template v-if="mark.savedBy">, {{ mark.savedBy }}</template
+                ><template v-if="mark.hours">, {{ mark.hours }} h</template></span
+              >
+            </template>
+            <template v-else-if="!done.has(task.key)">not done</template>
+          </td>
+          <td>
+            <span v-for="one in task.uses" :key="one.matter" class="mark"
+              >{{ one.words }}, {{ text(figure(STOCK_QUANTITY[kindOf(one.matter)], one.amount)) }}</span
+            >
+          </td>
+          <td>
+            {{
+              task.marks
+                .map(({ note }) => note)
+                .filter(Boolean)
+                .join('; ')
+            }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="kept.leftOut.length">
+      <h3>Left out</h3>
+      <ul>
+        <li v-for="one in kept.leftOut" :key="one.name">{{ one.name }}: {{ one.reason }}</li>
+      </ul>
+    </template>
+    <p class="small">Kept {{ day(kept.keptOn) }} with the prices of that day; it does not change any more.</p>
+  </article>
+</template>
+
+<style scoped>
+.record {
+  display: grid;
+  gap: 8px;
+}
+.facts {
+  display: flex;
+  gap: 6px 28px;
+  flex-wrap: wrap;
+}
+.facts dt {
+  font-size: 12.5px;
+  color: var(--ink-2);
+}
+.facts dd {
+  margin: 0;
+  font-weight: 600;
+}
+.note {
+  max-width: 70ch;
+  white-space: pre-line;
+}
+.mark {
+  display: block;
+}
+@media (max-width: 900px) {
+  .record {
+    overflow-x: auto;
+  }
+}
+</style>

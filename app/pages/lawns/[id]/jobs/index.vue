@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { currentStep, stepsOf } from '~/utils/lawnState'
+import { programmeWords, sownWords, stateWords, zoneWords } from '~/utils/jobWords'
+
+/** All jobs of the lawn: those that are open, and the record of those that ended. */
+const { id, lawn } = useLawn()
+const context = useContextStore()
+const store = useLawnsStore()
+const route = useRoute()
+/** The step an open job is at. */
+const stepOf = (jobId: string) =>
+  lawn.value?.job.id === jobId ? currentStep(stepsOf(lawn.value, context.today, '', '', undefined)).code : 'look'
+async function ended(): Promise<void> {
+  // The job in view has ended; what is open by now comes into view.
+  if (route.query.job) await navigateTo({ query: {} })
+  else await store.load(id)
+}
+</script>
+
+<template>
+  <div v-if="lawn" class="jobs">
+    <table class="ledger" aria-label="Jobs of this lawn">
+      <thead>
+        <tr>
+          <th scope="col">Job</th>
+          <th scope="col">Programme</th>
+          <th scope="col">Zones</th>
+          <th scope="col">Sowing</th>
+          <th scope="col">State</th>
+          <th scope="col"><span class="sr-only">Open</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="job in lawn.jobs" :key="job.id" :class="{ here: job.id === lawn.job.id }">
+          <td class="num">{{ job.number }}</td>
+          <td>{{ programmeWords(job) }}</td>
+          <td>{{ zoneWords(job, lawn) }}</td>
+          <td>{{ sownWords(job, context.today) }}</td>
+          <td>{{ stateWords(job, context.today) }}</td>
+          <td class="right">
+            <NuxtLink v-if="job.endedOn" :to="`/lawns/${id}/jobs/${job.id}`" class="opens"
+              >Record of job {{ job.number }}</NuxtLink
+            >
+            <NuxtLink v-else :to="{ path: `/lawns/${id}/${stepOf(job.id)}`, query: { job: job.id } }" class="opens"
+              >Open job {{ job.number }}</NuxtLink
+            >
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <section v-if="!lawn.job.endedOn" class="block" aria-labelledby="end-job">
+      <h2 id="end-job">Job {{ lawn.job.number }}</h2>
+      <EndJob :key="lawn.job.id" :lawn="lawn" @ended="ended" />
+    </section>
+    <NextJob :key="lawn.jobs.length" :lawn="lawn" />
+  </div>
+</template>
+
+<style scoped>
+.jobs,
+.block {
+  display: grid;
+  gap: 10px;
+}
+.here td {
+  font-weight: 600;
+}
+</style>

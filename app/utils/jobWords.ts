@@ -1,0 +1,29 @@
+import type { JobBrief, Lawn } from '#contract/lawn'
+import { PROGRAMMES } from '#core/job/decision/programmes'
+import { putDownOn } from '#core/job/states'
+import { shortDay, type Day } from '#core/measure/calendar'
+
+/** What a job is about. */
+export const programmeWords = ({ programme }: Pick<JobBrief, 'programme'>): string =>
+  programme ? PROGRAMMES[programme].name : 'Not decided'
+
+/** Where a job stands, with its day. */
+export function stateWords(job: JobBrief, today: Day): string {
+  if (job.endedOn) return `${job.state} ${shortDay(job.endedOn, today)}`
+  return job.state
+}
+
+/** When seed or a dressing went down, or is planned to. */
+export function sownWords(job: JobBrief, today: Day): string {
+  const down = putDownOn(job)
+  const dresses = job.programme !== null && PROGRAMMES[job.programme].anchor === 'lift'
+  if (down) return `${dresses ? 'topdressed' : 'sown'} ${shortDay(down, today)}`
+  return job.sowOn && !job.endedOn ? `planned for ${shortDay(job.sowOn, today)}` : 'nothing sown'
+}
+
+/** Zones of a job by name; those that are gone are counted. */
+export function zoneWords({ zoneIds }: Pick<JobBrief, 'zoneIds'>, { zones }: Pick<Lawn, 'zones'>): string {
+  const names = zoneIds.flatMap((id) => zones[id]?.name ?? [])
+  const gone = zoneIds.length - names.length
+  return [...names, ...(gone ? [`${gone} no longer drawn`] : [])].join(', ')
+}

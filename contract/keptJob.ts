@@ -1,0 +1,19 @@
+import type { KeptPlan } from '#core/job/keptJob'
+import type { DoneOperation } from './work'
+import type { JobInView, Lawn, PlanInput, Saved } from './lawn'
+
+/** The lawn as it was surveyed when a job ended: its zones and drawing, and what was known of it. */
+export type KeptGround = Omit<Lawn, 'jobs' | 'job' | 'plan' | 'done' | 'sameClient' | 'sunAwaited' | keyof Saved>
+
+/** What is kept of a job that has ended. */
+export interface KeptJob {
+  ground: KeptGround
+  plan: PlanInput
+  kept: KeptPlan
+}
+
+/** A job that has ended as it is shown, with its marks. */
+export interface EndedJob extends KeptJob {
+  job: JobInView
+  done: DoneOperation[]
+}

@@ -1,0 +1,23 @@
+import { confirmSchema } from '#contract/lawn'
+import { authorOf } from '../../../../../records/firms'
+import { savePlan } from '../../../../../records/jobs'
+import { answer } from '../../../../../utils/answer'
+import { bodyOf } from '../../../../../utils/ask'
+import { jobAsked } from '../../../../../utils/lawnAsked'
+import { Refusal } from '../../../../../utils/refusal'
+
+/** Confirms the schedule: the days it has now, with who and when. */
+export default answer(async (event, work) => {
+  const { job, plan } = await jobAsked(event, work, 'open')
+  const { version, days } = await bodyOf(event, confirmSchema)
+  if (!plan.programme || !plan.sowOn)
+    throw new Refusal(422, 'nothing_to_confirm', 'There is no schedule yet. Decide and keep a day first.')
+  const confirmed = { ...plan, version, work: { ...plan.work, days } }
+  if (!(await savePlan(authorOf(work), job.id, confirmed, work.today)))
+    throw new Refusal(
+      409,
+      'conflict',
+      'Somebody changed this schedule meanwhile. It is shown as it is now; confirm it if it is right.',
+    )
+  return jobAsked(event, work)
+})

@@ -1,0 +1,22 @@
+import { endJobSchema } from '#contract/lawn'
+import { authorOf } from '../../../../../records/firms'
+import { endJob } from '../../../../../records/jobEnds'
+import { answer } from '../../../../../utils/answer'
+import { bodyOf } from '../../../../../utils/ask'
+import { keptJobOf } from '../../../../../utils/keptJobOf'
+import { jobAsked } from '../../../../../utils/lawnAsked'
+import { Refusal } from '../../../../../utils/refusal'
+
+/** Closes a job or calls it off; how it was is kept. */
+export default answer(async (event, work) => {
+  const lawn = await jobAsked(event, work, 'open')
+  const end = await bodyOf(event, endJobSchema)
+  const kept = { ...end, endedOn: work.today, record: await keptJobOf(lawn, work) }
+  if (!(await endJob(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, kept)))
+    throw new Refusal(
+      409,
+      'conflict',
+      'Somebody changed or ended this job meanwhile. It is shown as it is now; nothing was ended.',
+    )
+  return jobAsked(event, work)
+})

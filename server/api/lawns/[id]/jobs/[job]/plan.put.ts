@@ -1,0 +1,29 @@
+import { groundOf, planSchema, pricesChanged } from '#contract/lawn'
+import { labelForbids } from '#core/job/decision/decide'
+import { putOn } from '#core/job/lawn'
+import { isSeeded } from '#core/job/planJob'
+import { planningOf } from '#core/job/planningFigures'
+import { authorOf } from '../../../../../records/firms'
+import { savePlan } from '../../../../../records/jobs'
+import { answer } from '../../../../../utils/answer'
+import { bodyOf } from '../../../../../utils/ask'
+import { conflict, Refusal } from '../../../../../utils/refusal'
+import { jobAsked } from '../../../../../utils/lawnAsked'
+
+export default answer(async (event, work) => {
+  const lawn = await jobAsked(event, work, 'open')
+  const { plan: before } = lawn
+  const plan = await bodyOf(event, planSchema)
+  if (plan.version !== before.version) throw conflict(before)
+  // A day that stood before the wait was written down is shown as held; it is a new day that is refused.
+  const forbidden =
+    plan.sowOn && plan.sowOn !== before.sowOn && isSeeded(plan)
+      ? labelForbids(putOn(groundOf(lawn), planningOf(work.firm.planning)), plan.sowOn)
+      : undefined
+  if (forbidden) throw new Refusal(422, 'label', forbidden, { sowOn: forbidden })
+  if (work.person.role !== 'owner' && pricesChanged(before.settings, plan.settings).length) {
+    throw new Refusal(403, 'owner_only', 'Prices are put in by an owner of the firm. Nothing was saved.')
+  }
+  if (!(await savePlan(authorOf(work), lawn.job.id, plan))) throw conflict((await jobAsked(event, work)).plan)
+  return jobAsked(event, work)
+})

@@ -1,0 +1,13 @@
+import type { EndedJob } from '#contract/keptJob'
+import { recordOf } from '../../../../../records/jobEnds'
+import { answer } from '../../../../../utils/answer'
+import { jobAsked } from '../../../../../utils/lawnAsked'
+import { Refusal } from '../../../../../utils/refusal'
+
+/** A job that has ended, as it was. */
+export default answer(async (event, work): Promise<EndedJob> => {
+  const { job, done } = await jobAsked(event, work)
+  const kept = await recordOf(work.firm.id, job.id)
+  if (!kept) throw new Refusal(409, 'open', 'This job is open; its record is kept when it is closed.')
+  return { ...kept, job, done }
+})
