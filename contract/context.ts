@@ -35,6 +35,8 @@ export interface LeftOut {
 /** The sill's data: the ground it is for, its station, and its season. */
 export interface SillData {
   place: string
+  /** Job of the lawn it is of; null for the home station. */
+  jobId: string | null
   stationId: string
   stationName: string
   grassName: string

@@ -151,7 +151,11 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)
     if (daysBetween(day, DEMO_DAY) >= 0)
-      await markDone(by, { lawnId: lawn.id, jobId: lawn.job.id }, markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }))
+      await markDone(
+        by,
+        { lawnId: lawn.id, jobId: lawn.job.id },
+        markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }),
+      )
   }
 }
 

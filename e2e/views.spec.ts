@@ -102,7 +102,10 @@ test('the server answers errors in one shape', async ({ request, baseURL }) => {
   expect(Object.keys((await invalid.json()).error.fields)).toEqual(expect.arrayContaining(['client', 'areaM2']))
   const lawn = await lawnNamed(request, 'Odell')
   const mark = (slip: string, doneOn: string) =>
-    request.post(`/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, { data: { id: randomUUID(), slip, doneOn }, headers: { origin } })
+    request.post(`/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
+      data: { id: randomUUID(), slip, doneOn },
+      headers: { origin },
+    })
   const tomorrow = await mark('scalp', '2026-09-09')
   expect([tomorrow.status(), (await tomorrow.json()).error.fields.doneOn]).toEqual([422, 'Not after today, 8 Sep.'])
   expect((await mark('burn', '2026-09-08')).status()).toBe(422)

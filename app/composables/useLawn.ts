@@ -17,13 +17,14 @@ export function useLawn() {
   const job = computed(() => lawn.value && jobOf(lawn.value))
   const ground = computed(() => lawn.value && groundOf(lawn.value))
   const outlook = computed(() =>
-    sill.lawnId === id && sill.jobId === lawn.value?.job.id ? sill.data?.outlook : undefined,
+    sill.lawnId === id && sill.data?.jobId === lawn.value?.job.id ? sill.data?.outlook : undefined,
   )
   const season = computed<SeasonKnown>(() =>
     outlook.value ? seasonOfOutlook(outlook.value, sill.data?.forecast ?? []) : NO_SEASON,
   )
   const planned = (of: JobRecord): JobPlan | undefined =>
-    ground.value && planJob(of, ground.value, context.firmRecord, season.value)
+    // What has ended is shown as it was kept, and never planned anew.
+    ground.value && !lawn.value?.job.endedOn ? planJob(of, ground.value, context.firmRecord, season.value) : undefined
   const plan = computed(() => job.value && planned(job.value))
   const glance = computed<Glance | undefined>(() => plan.value?.glance)
   const settings = computed(() => plan.value?.settings)

@@ -5,6 +5,7 @@ import { problemOf } from '~/utils/api'
 
 /** Other seedbeds beside the plan, worked out in a worker: coarse at first, then whole, one after the other. */
 export function useWhatIf(lawnId: string) {
+  const lawns = useLawnsStore()
   const variants = ref<Variant[]>([])
   const odds = shallowRef<Record<string, VariantOdds>>({})
   const coarse = ref(false)
@@ -30,7 +31,9 @@ export function useWhatIf(lawnId: string) {
     message.value = ''
     progress.value = { done: 0, of: 1 }
     try {
-      const told = await $fetch<SeasonTold>(`/api/lawns/${lawnId}/season`)
+      const told = await $fetch<SeasonTold>(`/api/lawns/${lawnId}/season`, {
+        query: { job: lawns.byId(lawnId)?.job.id },
+      })
       if (number !== asked) return
       if (!worker) {
         worker = new Worker(new URL('../workers/season.worker.ts', import.meta.url), { type: 'module' })

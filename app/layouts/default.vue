@@ -13,7 +13,7 @@ const inView = computed(() => (typeof route.params.id === 'string' ? route.param
 watch(
   inView,
   (id) => {
-    if (sill.lawnId !== id) void sill.show(id)
+    if (sill.lawnId !== id) void sill.show(id, typeof route.query.job === 'string' ? route.query.job : undefined)
   },
   { immediate: true },
 )

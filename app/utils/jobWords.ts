@@ -18,12 +18,14 @@ export function sownWords(job: JobBrief, today: Day): string {
   const down = putDownOn(job)
   const dresses = job.programme !== null && PROGRAMMES[job.programme].anchor === 'lift'
   if (down) return `${dresses ? 'topdressed' : 'sown'} ${shortDay(down, today)}`
-  return job.sowOn && !job.endedOn ? `planned for ${shortDay(job.sowOn, today)}` : 'nothing sown'
+  if (job.endedOn) return 'nothing sown'
+  return job.sowOn ? `planned for ${shortDay(job.sowOn, today)}` : 'no day yet'
 }
 
 /** Zones of a job by name; those that are gone are counted. */
 export function zoneWords({ zoneIds }: Pick<JobBrief, 'zoneIds'>, { zones }: Pick<Lawn, 'zones'>): string {
   const names = zoneIds.flatMap((id) => zones[id]?.name ?? [])
   const gone = zoneIds.length - names.length
+  if (!gone && names.length === Object.keys(zones).length) return 'whole lawn'
   return [...names, ...(gone ? [`${gone} no longer drawn`] : [])].join(', ')
 }

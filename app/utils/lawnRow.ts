@@ -8,11 +8,12 @@ import { grassByCode } from '#core/grass/grasses'
 import { seedNeed } from '#core/seed/liveSeed'
 import { PLAN_RATE } from '#core/job/parts'
 import { PROGRAMMES } from '#core/job/decision/programmes'
-import { shortDay, shortDayWithWeekday } from '#core/measure/calendar'
+import { shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
 import { figure, showText, type UnitSystem } from '#core/measure/figure'
 import type { Gate } from '#core/explain/judgement'
 import type { Glance } from '#core/establishment/glance'
 import type { Sequence } from '#core/job/schedule/schedule'
+import { programmeWords, sownWords } from './jobWords'
 import { currentStep, stepsOf, type Step } from './lawnState'
 
 export type LawnGroup = 'to survey' | 'to decide' | 'to sow' | 'growing' | 'not now' | 'finished'
@@ -57,6 +58,28 @@ function seedRate(lawn: Lawn, settings: PlanSettings, units: UnitSystem): string
   return `${showText(figure('rateGPerM2', seedNeed(lawn.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE).productRate.value), units)}`
 }
 
+/** The row of a lawn that has no open job: what the last one was. It is not planned anew. */
+function endedRow(lawn: Lawn, endedOn: Day, today: Day): LawnRowView {
+  const { job, done } = lawn
+  const grass = grassOf(lawn)
+  return {
+    lawn,
+    sequence: undefined,
+    steps: [],
+    here: { code: 'do', name: `Job ${job.number}`, state: 'settled', says: job.state },
+    group: 'finished',
+    grass: grass ? grassByCode(grass).name : '',
+    programme: programmeWords(job),
+    rate: '',
+    sow: sownWords({ ...job, marks: done }, today),
+    odds: '',
+    next: '',
+    what: `${job.state} ${shortDay(endedOn, today)}`,
+    sortBy: '9999',
+    gate: undefined,
+  }
+}
+
 /** Everything a row of the list shows, from the lawn and its season in brief. */
 export function lawnRow(
   lawn: Lawn,
@@ -65,6 +88,7 @@ export function lawnRow(
   units: UnitSystem,
 ): LawnRowView {
   const { today } = firm
+  if (lawn.job.endedOn) return endedRow(lawn, lawn.job.endedOn, today)
   const { schedule: sequence, decision, settings } = planJob(jobOf(lawn), groundOf(lawn), firm, seasonOfGlance(glance))
   const refused = decision !== undefined && decision.waiting.holds.length > 0 && !lawn.plan.programme
   const area = showText(figure('areaM2', lawn.areaM2), units)

@@ -1,5 +1,5 @@
 // Formats, or with --check only looks, what is kept formatted: all but components that have to be taken apart first.
-import { execFileSync } from 'node:child_process'
+import { execFileSync, spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 
 const ROOMS = /^(server|contract|hostile|bin|bench|e2e|core|app|demo)\//
@@ -14,4 +14,5 @@ const files = execFileSync('git', ['ls-files', '-z', '--cached', '--others', '--
   .split('\0')
   .filter((file) => /\.(ts|vue|mjs)$/.test(file) && ROOMS.test(file) && !later.has(file))
 const how = process.argv.includes('--check') ? '--check' : '--write'
-execFileSync('npx', ['prettier', how, '--log-level', 'warn', ...files], { stdio: 'inherit' })
+const { status } = spawnSync('npx', ['prettier', how, '--log-level', 'warn', ...files], { stdio: 'inherit' })
+process.exit(status ?? 1)

@@ -12,6 +12,6 @@ export default answer(async (event, work) => {
   if (!home) throw new Refusal(409, 'weather', 'No weather station yet. Add one under Weather and import its days.')
   return asJson(
     event,
-    sillJson(await sillText(work, home, homeSubject(home, (await commonGrass(work.firm.id)) ?? 'TF'))),
+    sillJson(await sillText(work, home, homeSubject(home, (await commonGrass(work.firm.id)) ?? 'TF')), null),
   )
 })

@@ -46,10 +46,8 @@ alter table jobs
   add primary key (id),
   add unique (firm_id, id),
   add unique (lawn_id, number),
-  -- Looked at last: with a firm its people go before its jobs.
-  alter constraint plans_firm_id_updated_by_fkey deferrable initially deferred,
-  add foreign key (firm_id, confirmed_by) references people (firm_id, id) deferrable initially deferred,
-  add foreign key (firm_id, ended_by) references people (firm_id, id) deferrable initially deferred,
+  add constraint jobs_confirmed_by_fkey foreign key (firm_id, confirmed_by) references people (firm_id, id),
+  add constraint jobs_ended_by_fkey foreign key (firm_id, ended_by) references people (firm_id, id),
   add constraint ended_whole check ((outcome is null) = (ended_on is null) and (outcome is null) = (record is null)),
   add constraint confirmed_whole check ((confirmed_on is null) = (confirmed_version is null));
 insert into jobs (firm_id, lawn_id, version) select firm_id, id, 0 from lawns l
@@ -73,7 +71,6 @@ update plan_versions v set job_id = j.id from jobs j where j.lawn_id = v.lawn_id
 alter table plan_versions
   drop constraint plan_versions_pkey,
   alter job_id set not null,
-  alter constraint plan_versions_firm_id_saved_by_fkey deferrable initially deferred,
   add primary key (job_id, version),
   drop column lawn_id,
   add foreign key (firm_id, job_id) references jobs (firm_id, id) on delete cascade;
@@ -84,7 +81,6 @@ alter table marks add job_id uuid;
 update marks m set job_id = j.id from jobs j where j.lawn_id = m.lawn_id;
 alter table marks
   alter job_id set not null,
-  alter constraint operations_done_firm_id_recorded_by_fkey deferrable initially deferred,
   add foreign key (firm_id, job_id) references jobs (firm_id, id) on delete cascade;
 alter table marks rename column slip to task;
 drop index operations_done_of_lawn;
@@ -99,3 +95,11 @@ update photos f set job_id = j.id from jobs j where j.lawn_id = f.lawn_id;
 alter table clients enable row level security;
 create policy of_the_firm_at_work on clients using (firm_id = firm_at_work()) with check (firm_id = firm_at_work());
 grant select, insert, update, delete on clients to upper_sill_work;
+
+-- Looked at last: with a firm its people go before its jobs.
+alter table jobs
+  alter constraint plans_firm_id_updated_by_fkey deferrable initially deferred,
+  alter constraint jobs_confirmed_by_fkey deferrable initially deferred,
+  alter constraint jobs_ended_by_fkey deferrable initially deferred;
+alter table plan_versions alter constraint plan_versions_firm_id_saved_by_fkey deferrable initially deferred;
+alter table marks alter constraint operations_done_firm_id_recorded_by_fkey deferrable initially deferred;

@@ -63,7 +63,7 @@ function briefFrom({ outcome, confirmedOn, ...job }: BriefRow): JobBrief {
 
 export function lawnFrom({ job, jobs, ...row }: LawnRow): Lawn {
   const briefs = jobs.map(briefFrom)
-  const { marks: _, ...brief } = briefs.find(({ id }) => id === job.id)!
+  const { marks: _marks, ...brief } = briefs.find(({ id }) => id === job.id)!
   const { confirmedOn, confirmedBy, confirmedVersion, endedOn, endedBy, endingNote } = job
   return {
     ...row,

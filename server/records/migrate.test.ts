@@ -1,9 +1,12 @@
+import { randomUUID } from 'node:crypto'
 import { cpSync, mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { expect, test } from 'vitest'
 import { owner, useTestDatabase } from '../test/database'
+import { versionsOf } from './jobs'
+import { lawnById } from './lawns'
 import { migrate, wipe } from './migrate'
 import { SCHEMA_VERSION, versionOfSchema } from './schema'
 
@@ -74,4 +77,43 @@ test('a database with a real firm in it is not wiped for the demo', async () => 
   await owner(`insert into firms (name) values ('Real')`)
   await expect(wipe()).rejects.toThrow(/not the demo/)
   expect(await owner('select name from firms')).toEqual([{ name: 'Real' }])
+})
+
+test('what stood as the one plan of a lawn is its first job, with versions, marks, zones and client', async () => {
+  const before = mkdtempSync(join(tmpdir(), 'sill-before-'))
+  for (const name of readdirSync(FOLDER))
+    if (Number.parseInt(name, 10) <= 10) cpSync(join(FOLDER, name), join(before, name))
+  await owner('drop schema public cascade; create schema public')
+  expect(await migrate(before)).toBe(10)
+  const [lawn, bare, zone, mark, person] = Array.from({ length: 5 }, () => randomUUID())
+  const [firm] = await owner<{ id: string }>(`insert into firms (name) values ('Older') returning id`)
+  const all = [firm!.id, lawn, bare, zone, mark, person]
+  for (const sql of [
+    `insert into people (firm_id, id, name, email, role) select $1::uuid, $6::uuid, 'Ida', 'ida@example.org', 'owner'`,
+    `insert into lawns (firm_id, id, client, lat_deg, lon_deg, updated_by) select $1::uuid, unnest(array[$2, $3]::uuid[]), 'Varga', 38, -9, $6::uuid`,
+    `insert into zones (firm_id, lawn_id, id, name) select $1::uuid, $2::uuid, $4::uuid, 'Front'`,
+    `insert into plans (firm_id, lawn_id, programme, sow_on, version, updated_by) select $1::uuid, $2::uuid, 'overseed', '2026-09-18', 2, $6::uuid`,
+    `insert into plan_versions (firm_id, lawn_id, version, plan, saved_by) select $1::uuid, $2::uuid, v, '{}', $6::uuid from generate_series(1, 2) v`,
+    `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by) select $1::uuid, $2::uuid, $5::uuid, 'scalp', '2026-09-16', $6::uuid`,
+  ])
+    // Every value is named once, so that one list of them fits all.
+    await owner(`with v as (select $1::text, $2::text, $3::text, $4::text, $5::text, $6::text) ${sql}`, all)
+  expect(await migrate()).toBe(SCHEMA_VERSION)
+  const told = (await lawnById(firm!.id, lawn!))!
+  expect(told).toMatchObject({
+    client: 'Varga',
+    job: { number: 1, state: 'in work', zoneIds: [zone], confirmed: null, ended: null },
+    plan: { programme: 'overseed', sowOn: '2026-09-18', version: 2, savedBy: 'Ida' },
+    done: [{ id: mark, key: 'scalp', doneOn: '2026-09-16', savedBy: 'Ida' }],
+    sameClient: [{ id: bare }],
+  })
+  expect(await versionsOf(firm!.id, told.job.id)).toHaveLength(2)
+  // A lawn that nothing was decided about has a job that nothing is decided about.
+  expect(await lawnById(firm!.id, bare!)).toMatchObject({
+    clientId: told.clientId,
+    job: { number: 1, state: 'planned' },
+    plan: { version: 0, programme: null, settings: null, savedAt: null },
+  })
+  // And a firm still goes whole.
+  await owner('delete from firms')
 })

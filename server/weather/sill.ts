@@ -82,7 +82,7 @@ export async function briefText(work: AtWork, station: StationRecord, subject: S
 }
 
 /** What the sill shows of one subject, its outlook still as text. */
-export interface SillText extends Omit<SillData, 'outlook'> {
+export interface SillText extends Omit<SillData, 'outlook' | 'jobId'> {
   outlook: string
 }
 
@@ -113,8 +113,8 @@ export async function sillText(work: AtWork, station: StationRecord, subject: Su
 const spliced = (told: object, name: string, json: string) => `${JSON.stringify(told).slice(0, -1)},"${name}":${json}}`
 
 /** The answer of the sill: a `SillData` as JSON, its large part not read and written again on the way. */
-export function sillJson({ outlook, ...told }: SillText): string {
-  return spliced(told, 'outlook', outlook)
+export function sillJson({ outlook, ...told }: SillText, jobId: string | null): string {
+  return spliced({ ...told, jobId }, 'outlook', outlook)
 }
 
 /** The same season as its ingredients, for what is tried out in a browser: a `SeasonTold` as JSON. */

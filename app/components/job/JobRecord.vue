@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { EndedJob } from '#contract/keptJob'
 import { zonesOf } from '#core/job/lawn'
+import { operationByCode } from '#core/job/operations/catalogue'
+import { codeOf } from '#core/job/operations/operations'
 import { doneByKey } from '#core/job/marks'
 import { putDownOn } from '#core/job/states'
 import { swardByCode } from '#core/grass/swards'
@@ -26,6 +28,11 @@ const zones = computed(() =>
     areaM2: props.record.ground.measured[id]?.areaM2 ?? null,
   })),
 )
+/** A task that the plan had no longer. */
+function nameOf(key: string): string {
+  const code = codeOf(key)
+  return code && code !== 'own' ? operationByCode(code).name : (props.record.plan.work.own[key]?.name ?? 'Own work')
+}
 /** Tasks as planned, each with what was marked of it; marks of tasks that the plan no longer had come last. */
 const tasks = computed(() => {
   const planned = kept.value.tasks.map((task) => ({
@@ -36,7 +43,7 @@ const tasks = computed(() => {
   const others = props.record.done.filter(({ key }) => !known.has(key))
   return [
     ...planned,
-    ...others.map((mark) => ({ key: mark.key, name: mark.key, to: mark.doneOn, uses: [], marks: [mark] })),
+    ...others.map((mark) => ({ key: mark.key, name: nameOf(mark.key), to: undefined, uses: [], marks: [mark] })),
   ]
 })
 </script>
@@ -105,21 +112,23 @@ const tasks = computed(() => {
           <th scope="col">Task</th>
           <th scope="col">Planned</th>
           <th scope="col">Done</th>
-          <th scope="col">Used</th>
+          <th scope="col">Material planned</th>
           <th scope="col">Note</th>
         </tr>
       </thead>
       <tbody>
-        <tr v-for="task in tasks" :key="task.key + task.to">
+        <tr v-for="task in tasks" :key="task.key + (task.to ?? task.marks[0]?.id)">
           <td>{{ task.name }}</td>
-          <td>{{ day(task.to) }}</td>
+          <td>{{ task.to ? day(task.to) : '' }}</td>
           <td>
             <template v-if="task.marks.length">
               <span v-for="mark in task.marks" :key="mark.id" class="mark"
                 >{{ day(mark.doneOn)
                 }}<template v-if="mark.share < 1">, {{ text(figure('share', mark.share)) }}</template
                 ><template v-if="mark.savedBy">, {{ mark.savedBy }}</template
-                ><template v-if="mark.hours">, {{ mark.hours }} h</template></span
+                ><template v-if="mark.hours">, {{ mark.hours }} h</template
+                ><template v-if="mark.massKg">, {{ text(figure('massKg', mark.massKg)) }}</template
+                ><template v-if="mark.volumeM3">, {{ text(figure('volumeM3', mark.volumeM3)) }}</template></span
               >
             </template>
             <template v-else-if="!done.has(task.key)">not done</template>
@@ -154,6 +163,7 @@ const tasks = computed(() => {
 .record {
   display: grid;
   gap: 8px;
+  padding-top: 12px;
 }
 .facts {
   display: flex;

@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  addDays,
-  daysBetween,
-  longDay,
-  nearestWorkingDay,
-  shortDay,
-  shortDayWithWeekday,
-  type Day,
-} from '#core/measure/calendar'
+import { addDays, daysBetween, longDay, nearestWorkingDay, shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
 import type { DryHours } from '#core/establishment/moisture'
 import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
@@ -34,13 +26,9 @@ const sownOn = computed(() => lawn.value?.done.find(({ key }) => key === 'sow' |
 const seed = computed(() => (lawn.value && job.value ? seedSown(lawn.value, job.value) : undefined))
 const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
 /** The programme brings its own seed, or none: there is nothing to mix. */
-const mixable = computed(() =>
-  Boolean(lawn.value && !lifted.value && !(lawn.value.plan.programme && PROGRAMMES[lawn.value.plan.programme].seed)),
-)
+const mixable = computed(() => Boolean(lawn.value && !lifted.value && !(lawn.value.plan.programme && PROGRAMMES[lawn.value.plan.programme].seed)))
 /** Nothing is sown: the day is that of the first lift, in the growing season. */
-const lifted = computed(() =>
-  Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'),
-)
+const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'))
 /** The best day of the first window that is still open, clear of every label interval. */
 const suggested = computed<Day>(() => {
   const of = lawn.value
@@ -48,9 +36,7 @@ const suggested = computed<Day>(() => {
   const soonest = addDays(context.today, of.plan.programme ? leadDaysOf(of.plan.programme) : 0)
   const barrier = lifted.value ? context.today : barrierUntil(of.applications, context.today).clear
   const clear = barrier > soonest ? barrier : soonest
-  const windows = lifted.value
-    ? outlook.value.growing
-    : inSeason(outlook.value.windows, plan.value!.practices.season, of.latDeg)
+  const windows = lifted.value ? outlook.value.growing : inSeason(outlook.value.windows, plan.value!.practices.season, of.latDeg)
   const window = windows.find(({ to }) => to >= clear)
   if (!window) return addDays(context.today, 14)
   const from = window.from < clear ? clear : window.from
@@ -61,81 +47,40 @@ const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
 watch(outlook, (now, before) => {
   if (now && !before && !sownOn.value && !lawn.value?.plan.sowOn) day.value = suggested.value
 })
-watch(
-  day,
-  (value) => {
-    trial.value = value === lawn.value?.plan.sowOn ? null : value
-  },
-  { immediate: true },
-)
-onUnmounted(() => {
-  trial.value = null
-})
+watch(day, (value) => { trial.value = value === lawn.value?.plan.sowOn ? null : value }, { immediate: true })
+onUnmounted(() => { trial.value = null })
 
 const { text } = useUnits()
 const years = computed(() => outlook.value?.years ?? 30)
 const at = (d: Day) => outlook.value?.sowing[indexOf(outlook.value, d)]
 const chosen = computed(() => at(day.value))
-const compare = computed(() =>
-  [-14, -7, 0, 7, 14]
-    .map((step) => addDays(day.value, step))
-    .flatMap((d) => (at(d) && d >= context.today ? [{ day: d, ...at(d)! }] : [])),
-)
+const compare = computed(() => [-14, -7, 0, 7, 14].map((step) => addDays(day.value, step)).flatMap((d) => (at(d) && d >= context.today ? [{ day: d, ...at(d)! }] : [])))
 
 const hour = (h: number) => `${String(h).padStart(2, '0')}:00`
 const dryWords = ({ hoursADay, between }: DryHours) =>
-  hoursADay < 0.1
-    ? 'hardly ever'
-    : `${hoursADay.toFixed(1)} h a day${between && hoursADay < 23 ? `, mostly ${hour(between[0])} to ${hour(between[1])}` : ''}`
+  hoursADay < 0.1 ? 'hardly ever' : `${hoursADay.toFixed(1)} h a day${between && hoursADay < 23 ? `, mostly ${hour(between[0])} to ${hour(between[1])}` : ''}`
 /** How the odds take the bed to be watered. */
 const watered = computed(() => {
   const { timesADay, bannedUntil } = wateringOf(lawn.value!)
-  const words =
-    timesADay === 'as told'
-      ? 'the client is taken to water as told'
-      : timesADay === 0
-        ? 'nobody waters, so rain alone counts'
-        : `the client waters ${timesADay === 1 ? 'once' : timesADay === 2 ? 'twice' : `${timesADay} times`} a day, as Look says`
+  const words = timesADay === 'as told' ? 'the client is taken to water as told' : timesADay === 0 ? 'nobody waters, so rain alone counts' : `the client waters ${timesADay === 1 ? 'once' : timesADay === 2 ? 'twice' : `${timesADay} times`} a day, as Look says`
   return bannedUntil ? `${words}, not before ${shortDay(bannedUntil, context.today)}` : words
 })
 const growing = computed(() => outlook.value?.growing[0])
-const half = computed(() =>
-  chosen.value && !chosen.value.parts.length
-    ? emergenceWorked(grass.value, day.value, chosen.value, years.value)
-    : undefined,
-)
+const half = computed(() => chosen.value && !chosen.value.parts.length ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 const preview = computed(() => sequenceFrom(day.value))
-const sowGates = computed(
-  () => preview.value?.slips.find(({ operation }) => operation.code === (lifted.value ? 'lift' : 'sow'))?.gates ?? [],
-)
-const forbidden = computed(() =>
-  lawn.value && !lifted.value ? labelForbids(lawn.value.applications, day.value) : undefined,
-)
+const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === (lifted.value ? 'lift' : 'sow'))?.gates ?? [])
+const forbidden = computed(() => (lawn.value && !lifted.value ? labelForbids(lawn.value.applications, day.value) : undefined))
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
 async function sow(blend: Blend): Promise<void> {
   const { settings } = lawn.value!.plan
   // A mixture lies no deeper than its shallowest seed bears.
-  if (
-    await savePlan({
-      blend: [...blend],
-      ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}),
-    })
-  )
-    await sill.show(id)
+  if (await savePlan({ blend: [...blend], ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}) })) await sill.show(id)
 }
 async function keep(): Promise<void> {
-  if (
-    lawn.value &&
-    (await savePlan({
-      sowOn: day.value,
-      settings: settings.value ?? null,
-      work: { ...lawn.value.plan.work, days: preview.value ? daysOf(preview.value) : {} },
-    }))
-  )
-    await goOn()
+  if (lawn.value && await savePlan({ sowOn: day.value, settings: settings.value ?? null, work: { ...lawn.value.plan.work, days: preview.value ? daysOf(preview.value) : {} } })) await goOn()
 }
 async function settled(takeTheirs: Set<string>): Promise<void> {
   if (await settleClash(takeTheirs)) await goOn()
@@ -148,15 +93,7 @@ async function goOn(): Promise<void> {
 
 <template>
   <div v-if="lawn && outlook" class="when">
-    <EditClash
-      v-if="clash"
-      class="whole"
-      :clash="clash"
-      :label="fieldName"
-      :show="(path, value) => fieldText(path, value, context.units)"
-      :busy="busy"
-      @settle="settled"
-    />
+    <EditClash v-if="clash" class="whole" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section v-if="!lawn.plan.programme" class="panel ask">
       <p class="verdict">Nothing is decided yet.</p>
       <p>{{ decision ? '' : 'Finish the survey first.' }} The odds below are for {{ grass.name }}.</p>
@@ -165,149 +102,49 @@ async function goOn(): Promise<void> {
     <div class="left">
       <WhenChart v-model="day" :outlook="outlook" :locked="sownOn !== undefined" :lifted="lifted" />
       <p class="small from">
-        Weather years from {{ sill.data?.yearsFrom }}.
-        <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.&#32;</template>
-        <template v-if="sill.data && !sill.data.recordEnds"
-          ><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess.
-          <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template
-        >
+        Weather years from {{ sill.data?.yearsFrom }}. <template v-if="!lifted">Constants of germination, rooting and drying are ours; {{ watered }}.&#32;</template>
+        <template v-if="sill.data && !sill.data.recordEnds"><b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess. <NuxtLink to="/weather" class="opens">Import its days</NuxtLink></template>
         <template v-else-if="sill.data?.recordEnds && daysBetween(sill.data.recordEnds, context.today) > 1">
-          <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b
-          >: from there to today the normals fill in, so the soil of today is a guess.
+          <b>The record ends {{ shortDay(sill.data.recordEnds, context.today) }}</b>: from there to today the normals fill in, so the soil of today is a guess.
           <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
         </template>
       </p>
-      <SeedPick
-        v-if="mixable && lawn.plan.programme"
-        :blend="lawn.plan.blend"
-        :single="grassOf(lawn) ?? 'TF'"
-        :busy="busy"
-        :locked="sownOn !== undefined"
-        @choose="sow"
-      />
+      <SeedPick v-if="mixable && lawn.plan.programme" :blend="lawn.plan.blend" :single="grassOf(lawn) ?? 'TF'" :busy="busy" :locked="sownOn !== undefined" @choose="sow" />
       <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day="day" />
       <OddsTable v-if="!lifted" :outlook="outlook" />
     </div>
     <aside>
       <template v-if="lifted">
-        <p class="verdict">
-          {{ sownOn ? `Dressed on ${longDay(day)}.` : `First lift on ${longDay(day)}.` }} Nothing is sown.
-        </p>
-        <p v-if="growing" class="small">
-          The turf grows through a dressing from <b>{{ shortDay(growing.from, context.today) }}</b>; last lift by
-          <b>{{ shortDay(growing.to, context.today) }}</b>, three weeks before the soil falls below 59 °F (15 °C).
-        </p>
+        <p class="verdict">{{ sownOn ? `Dressed on ${longDay(day)}.` : `First lift on ${longDay(day)}.` }} Nothing is sown.</p>
+        <p v-if="growing" class="small">The turf grows through a dressing from <b>{{ shortDay(growing.from, context.today) }}</b>; last lift by <b>{{ shortDay(growing.to, context.today) }}</b>, three weeks before the soil falls below 59 °F (15 °C).</p>
         <p v-else class="small">No growing season of three weeks and more lies in the year ahead at this station.</p>
       </template>
-      <WhenVerdict
-        v-else
-        :outlook="outlook"
-        :day="day"
-        :sown="sownOn !== undefined"
-        :lat-deg="lawn.latDeg"
-        @look="day = $event"
-      />
-      <p v-if="inside" class="small">
-        Soil at 2 in (50 mm) stays in the germination band <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b
-        >, {{ inside.to - inside.from + 1 }} days.
-      </p>
+      <WhenVerdict v-else :outlook="outlook" :day="day" :sown="sownOn !== undefined" :lat-deg="lawn.latDeg" @look="day = $event" />
+      <p v-if="inside" class="small">Soil at 2 in (50 mm) stays in the germination band <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b>, {{ inside.to - inside.from + 1 }} days.</p>
       <table v-if="!lifted" class="ledger facts">
         <tbody>
-          <tr v-if="chosen">
-            <td>Soil at the seed, at 2 in (50 mm)</td>
-            <td class="right num">
-              {{ text(figure('tempC', chosen.seedbedC, 2)) }},
-              {{ text(figure('tempC', outlook.soilC.median[indexOf(outlook, day)]!, 2)) }}
-            </td>
-          </tr>
-          <tr>
-            <td>First green</td>
-            <td class="right num">{{ on(chosen?.up05 ?? null) }}</td>
-          </tr>
-          <tr>
-            <td>
-              Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template>
-            </td>
-            <td class="right num">
-              {{
-                chosen?.up50Early === null || chosen?.up50Late === null
-                  ? on(chosen?.up50 ?? null)
-                  : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}`
-              }}
-            </td>
-          </tr>
-          <tr>
-            <td>95% up</td>
-            <td class="right num">{{ on(chosen?.up95 ?? null) }}</td>
-          </tr>
-          <tr v-if="chosen?.water">
-            <td>Water until up, a day</td>
-            <td class="right num">
-              {{ text(figure('depthMm', chosen.water.mmADay, 2)) }}, {{ chosen.water.timesADay.toFixed(1) }} times
-            </td>
-          </tr>
-          <tr v-if="chosen?.dry">
-            <td>Bed too dry, as it will be watered</td>
-            <td class="right num">{{ dryWords(chosen.dry) }}</td>
-          </tr>
-          <tr v-if="chosen?.stand?.oldMow">
-            <td>Old grass wants mowing again</td>
-            <td class="right num">{{ on(chosen.stand.oldMow) }}</td>
-          </tr>
-          <tr>
-            <td>First mow</td>
-            <td class="right num">
-              {{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}
-            </td>
-          </tr>
-          <tr v-if="chosen?.rootsMm">
-            <td>Roots after six weeks, about</td>
-            <td class="right num">{{ text(figure('depthMm', chosen.rootsMm, 2)) }}</td>
-          </tr>
-          <tr v-if="chosen?.stand">
-            <td>Ground covered after six weeks</td>
-            <td class="right num">{{ text(figure('share', chosen.stand.cover, 2)) }}</td>
-          </tr>
+          <tr v-if="chosen"><td>Soil at the seed, at 2 in (50 mm)</td><td class="right num">{{ text(figure('tempC', chosen.seedbedC, 2)) }}, {{ text(figure('tempC', outlook.soilC.median[indexOf(outlook, day)]!, 2)) }}</td></tr>
+          <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
+          <tr><td>Half up<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
+          <tr><td>95% up</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
+          <tr v-if="chosen?.water"><td>Water until up, a day</td><td class="right num">{{ text(figure('depthMm', chosen.water.mmADay, 2)) }}, {{ chosen.water.timesADay.toFixed(1) }} times</td></tr>
+          <tr v-if="chosen?.dry"><td>Bed too dry, as it will be watered</td><td class="right num">{{ dryWords(chosen.dry) }}</td></tr>
+          <tr v-if="chosen?.stand?.oldMow"><td>Old grass wants mowing again</td><td class="right num">{{ on(chosen.stand.oldMow) }}</td></tr>
+          <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
+          <tr v-if="chosen?.rootsMm"><td>Roots after six weeks, about</td><td class="right num">{{ text(figure('depthMm', chosen.rootsMm, 2)) }}</td></tr>
+          <tr v-if="chosen?.stand"><td>Ground covered after six weeks</td><td class="right num">{{ text(figure('share', chosen.stand.cover, 2)) }}</td></tr>
         </tbody>
       </table>
       <table v-if="chosen?.parts.length" class="ledger">
-        <thead>
-          <tr>
-            <th scope="col">Of the mixture</th>
-            <th scope="col" class="right">Half up</th>
-            <th scope="col" class="right">Good</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="part in chosen.parts" :key="part.grass">
-            <td>{{ grassByCode(part.grass).name }}</td>
-            <td class="right num">{{ on(part.up50) }}</td>
-            <td class="right">
-              <b class="num">{{ part.good }}</b>
-            </td>
-          </tr>
-        </tbody>
+        <thead><tr><th scope="col">Of the mixture</th><th scope="col" class="right">Half up</th><th scope="col" class="right">Good</th></tr></thead>
+        <tbody><tr v-for="part in chosen.parts" :key="part.grass"><td>{{ grassByCode(part.grass).name }}</td><td class="right num">{{ on(part.up50) }}</td><td class="right"><b class="num">{{ part.good }}</b></td></tr></tbody>
       </table>
       <table v-if="!lifted" class="ledger">
-        <thead>
-          <tr>
-            <th scope="col">If you sow</th>
-            <th scope="col" class="right">Good</th>
-            <th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th>
-          </tr>
-        </thead>
+        <thead><tr><th scope="col">If you sow</th><th scope="col" class="right">Good</th><th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th></tr></thead>
         <tbody>
           <tr v-for="row in compare" :key="row.day" :class="{ chosen: row.day === day }">
-            <td>
-              <button v-if="!sownOn" type="button" class="pick" @click="day = row.day">
-                {{ shortDayWithWeekday(row.day) }}</button><template v-else>{{
-                shortDayWithWeekday(row.day)
-              }}</template>
-            </td>
-            <td class="right">
-              <b class="num">{{ row.good }}</b>
-            </td>
-            <td v-for="{ code } in CAUSES" :key="code" class="right">{{ row.causes[code] }}</td>
+            <td><button v-if="!sownOn" type="button" class="pick" @click="day = row.day">{{ shortDayWithWeekday(row.day) }}</button><template v-else>{{ shortDayWithWeekday(row.day) }}</template></td>
+            <td class="right"><b class="num">{{ row.good }}</b></td><td v-for="{ code } in CAUSES" :key="code" class="right">{{ row.causes[code] }}</td>
           </tr>
         </tbody>
       </table>
@@ -316,14 +153,8 @@ async function goOn(): Promise<void> {
       <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div v-if="lawn.plan.programme && !sownOn" class="actions">
-        <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">{{
-          lawn.plan.sowOn && lawn.plan.sowOn !== day
-            ? `Move ${lifted ? 'the first lift' : 'sowing'} to ${shortDay(day)}`
-            : `Keep ${shortDay(day)}`
-        }}</UButton>
-        <UButton v-if="day !== suggested" variant="outline" @click="day = suggested"
-          >Best day, {{ shortDay(suggested) }}</UButton
-        >
+        <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">{{ lawn.plan.sowOn && lawn.plan.sowOn !== day ? `Move ${lifted ? 'the first lift' : 'sowing'} to ${shortDay(day)}` : `Keep ${shortDay(day)}` }}</UButton>
+        <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">Best day, {{ shortDay(suggested) }}</UButton>
       </div>
     </aside>
   </div>
@@ -331,81 +162,18 @@ async function goOn(): Promise<void> {
 </template>
 
 <style scoped>
-.when {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 326px;
-  gap: 14px 26px;
-}
-.whole {
-  grid-column: 1 / -1;
-}
-.ask {
-  grid-column: 1 / -1;
-  padding: 10px 16px;
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-.from {
-  margin: 8px 0 0 40px;
-  max-width: 720px;
-}
-aside {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
-  align-content: start;
-}
-aside > .verdict {
-  font-size: 21px;
-}
-.facts td {
-  padding: 4px 8px;
-}
-.ledger td {
-  vertical-align: middle;
-}
-.ledger td,
-.ledger th {
-  white-space: nowrap;
-  padding-left: 4px;
-  padding-right: 4px;
-}
-.chosen {
-  background: var(--straw-tint);
-  outline: 1px solid var(--ink);
-  font-weight: 600;
-}
-.pick {
-  display: inline-flex;
-  align-items: center;
-  cursor: pointer;
-  text-decoration: underline dotted;
-  text-underline-offset: 3px;
-  min-height: 24px;
-}
-.actions {
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
-}
-.waiting {
-  padding: 24px;
-  font-size: 15px;
-}
-@media (max-width: 900px) {
-  .when {
-    grid-template-columns: minmax(0, 1fr);
-  }
-  aside {
-    order: -1;
-  }
-  .ask {
-    order: -2;
-  }
-  .pick {
-    min-height: 48px;
-  }
-}
+.when { display: grid; grid-template-columns: minmax(0, 1fr) 326px; gap: 14px 26px; }
+.whole { grid-column: 1 / -1; }
+.ask { grid-column: 1 / -1; padding: 10px 16px; display: flex; gap: 16px; align-items: center; flex-wrap: wrap; }
+.from { margin: 8px 0 0 40px; max-width: 720px; }
+aside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; align-content: start; }
+aside > .verdict { font-size: 21px; }
+.facts td { padding: 4px 8px; }
+.ledger td { vertical-align: middle; }
+.ledger td, .ledger th { white-space: nowrap; padding-left: 4px; padding-right: 4px; }
+.chosen { background: var(--straw-tint); outline: 1px solid var(--ink); font-weight: 600; }
+.pick { display: inline-flex; align-items: center; cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
+.actions { display: flex; gap: 8px; flex-wrap: wrap; }
+.waiting { padding: 24px; font-size: 15px; }
+@media (max-width: 900px) { .when { grid-template-columns: minmax(0, 1fr); } aside { order: -1; } .ask { order: -2; } .pick { min-height: 48px; } }
 </style>

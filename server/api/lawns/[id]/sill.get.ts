@@ -7,5 +7,5 @@ import { subjectOf } from '../../../weather/subject'
 export default answer(async (event, work) => {
   const lawn = await lawnAsked(event, work)
   const station = await stationFor(lawn, work)
-  return asJson(event, sillJson(await sillText(work, station, subjectOf(lawn, station, work))))
+  return asJson(event, sillJson(await sillText(work, station, subjectOf(lawn, station, work)), lawn.job.id))
 })

@@ -65,4 +65,13 @@ async function ended(): Promise<void> {
 .here td {
   font-weight: 600;
 }
+@media (max-width: 900px) {
+  .ledger {
+    font-size: 13px;
+  }
+  .ledger th,
+  .ledger td {
+    padding: 8px 4px;
+  }
+}
 </style>
