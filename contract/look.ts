@@ -7,7 +7,7 @@ import { FEATURE_CODES, featureProblem } from '#core/site/sitePlan'
 import { SOIL_METHODS } from '#core/site/soilTest'
 import { coverProblem } from '#core/site/survey'
 import { M_PER_PX } from '#core/site/underlay'
-import { DRAINAGES, WEARS } from '#core/site/zone'
+import { DRAINAGES, GRUBS, WEARS } from '#core/site/zone'
 import { areaM2, between, daySchema, few, heightM, idSchema, required, share, text, versionSchema } from './fields'
 
 export const MOST_ZONES = 24
@@ -89,6 +89,7 @@ export const zoneSchema = z
     slopeShare: share.nullable(),
     wear: z.enum(WEARS).nullable(),
     drainage: z.enum(DRAINAGES).nullable(),
+    grubs: z.enum(GRUBS).nullable().default(null),
     levelsSeen: z.boolean(),
     hollows: z.array(hollowSchema).max(12, 'At most 12 hollows.'),
   })

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 import type { Day } from '#core/measure/calendar'
-import { ADDABLE } from '#core/job/operations/catalogue'
-import { OPERATION_CODES } from '#core/job/operations/operations'
+import { ADDABLE, OPERATION_CODES } from '#core/job/operations/registry'
 import { between, daySchema, few, hours, idSchema, MOST_AREA_M2, noneOr, required, text } from './fields'
 
 /** The key of a slip: an operation, an operation and its number, or work of one's own. */

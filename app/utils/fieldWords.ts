@@ -2,8 +2,7 @@ import type { Look } from '#contract/look'
 import { blendWords, type Blend } from '#core/seed/blends'
 import { GRASSES } from '#core/grass/grasses'
 import { SWARDS } from '#core/grass/swards'
-import { operationByCode } from '#core/job/operations/catalogue'
-import { codeOf } from '#core/job/operations/operations'
+import { operationOf } from '#core/job/operations/registry'
 import { PROGRAMME_NAMES } from '#core/job/decision/programmes'
 import { shortDayWithWeekday, isDay } from '#core/measure/calendar'
 import { figure, showText, type Quantity, type UnitSystem } from '#core/measure/figure'
@@ -75,6 +74,7 @@ const ZONE_FIELDS: Words = {
   slopeShare: ['Slope', 'share'],
   wear: ['Wear'],
   drainage: ['Drainage'],
+  grubs: ['Grubs'],
   levelsSeen: ['Levels looked at'],
   hollows: ['Hollows'],
 }
@@ -88,8 +88,7 @@ const WORK_FIELDS = {
 } as const
 /** A slip, or a gate of it, by its name. */
 function slipWords(key: string): string {
-  const code = codeOf(key.split(':')[0]!)
-  return code && code !== 'own' ? operationByCode(code).name.toLowerCase() : 'own work'
+  return operationOf(key.split(':')[0]!)?.name.toLowerCase() ?? 'own work'
 }
 
 function wordsOf(path: string): { words: Words[string] | undefined; zoneId?: string } {

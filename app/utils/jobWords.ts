@@ -16,7 +16,7 @@ export function stateWords(job: JobBrief, today: Day): string {
 /** When seed or a dressing went down, or is planned to. */
 export function sownWords(job: JobBrief, today: Day): string {
   const down = putDownOn(job)
-  const dresses = job.programme !== null && PROGRAMMES[job.programme].anchor === 'lift'
+  const dresses = job.programme !== null && PROGRAMMES[job.programme].anchor === 'dressing'
   if (down) return `${dresses ? 'topdressed' : 'sown'} ${shortDay(down, today)}`
   if (job.endedOn) return 'nothing sown'
   return job.sowOn ? `planned for ${shortDay(job.sowOn, today)}` : 'no day yet'

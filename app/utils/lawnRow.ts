@@ -49,7 +49,7 @@ function groupOf(lawn: Lawn, sequence: Sequence | undefined, refused: boolean): 
   if (missingOf(lawn).length) return 'to survey'
   if (!sequence) return refused ? 'not now' : 'to decide'
   if (!sequence.next) return 'finished'
-  return sequence.slips.some(({ operation, done }) => operation.code === 'sow' && done) ? 'growing' : 'to sow'
+  return sequence.slips.some(({ operation, done }) => operation.anchors === 'seeding' && done) ? 'growing' : 'to sow'
 }
 
 const WEIGHT = { hold: 0, risk: 1, waiting: 2, met: 3 } as const
@@ -97,7 +97,7 @@ export function lawnRow(
   const missing = missingOf(lawn)
   const grass = grassOf(lawn)
   const { programme } = lawn.plan
-  const seeded = programme && PROGRAMMES[programme].anchor === 'sow'
+  const seeded = programme && PROGRAMMES[programme].anchor === 'seeding'
   const gate: Gate | undefined = missing.length
     ? { state: 'waiting', text: [`${missing.length} answers, ${missing[0]} is next`] }
     : refused

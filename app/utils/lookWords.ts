@@ -15,6 +15,11 @@ export const DRAINAGE_CHOICES = [
   { value: 'slow', name: 'slowly' },
   { value: 'standing', name: 'water stands' },
 ] as const
+export const GRUB_CHOICES = [
+  { value: 'none', name: 'none seen' },
+  { value: 'few', name: 'fewer than 6 a sq ft' },
+  { value: 'many', name: '6 and more' },
+] as const
 export const GOAL_CHOICES = [
   { value: 'thicker', name: 'thicker' },
   { value: 'patches', name: 'patches mended' },

@@ -62,6 +62,17 @@ export function crewHours(title: string, areaM2: number, passes: readonly Pass[]
   }
 }
 
+/** Hours as somebody entered them. */
+export const hoursAsEntered = (title: string, value: number): Worked => ({
+  value,
+  working: {
+    title,
+    result: figure('hours', value),
+    formula: 'As entered.',
+    lines: [{ what: 'Crew hours', value: figure('hours', value), source: { kind: 'user', text: 'own work' } }],
+  },
+})
+
 /** How fast a firm really is at an operation, from what was marked done. */
 export interface Pace {
   m2PerCrewH: number

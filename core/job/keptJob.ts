@@ -1,7 +1,6 @@
 import type { Day } from '../measure/calendar'
 import type { Schools } from './decision/practices'
-import type { Wanted } from './operations/demand'
-import type { Phase } from './operations/operations'
+import type { Phase, Wanted } from './operations/definition'
 import type { JobPlan } from './planJob'
 import type { Planning } from './planningFigures'
 import type { FirmRecord } from './records'

@@ -3,8 +3,7 @@ import type { Day } from '../measure/calendar'
 import { mainGrass, surveyOver, type Application, type Survey } from '../site/survey'
 import { surveyOfZone, type Zone, type ZoneSurvey } from '../site/zone'
 import type { Watering } from '../water/topLayer'
-import { operationByCode } from './operations/catalogue'
-import { codeOf } from './operations/operations'
+import { operationOf } from './operations/registry'
 import type { Planning } from './planningFigures'
 import type { LawnRecord, Mark } from './records'
 
@@ -48,8 +47,7 @@ export const isIrrigated = ({ water }: Pick<LawnRecord, 'water'>): boolean => wa
 /** What marks of other jobs put down, with the wait that labels of its kind ask for. */
 function appliedBy(marks: readonly Mark[], planning: Planning): Application[] {
   return marks.flatMap(({ key, doneOn }) => {
-    const code = codeOf(key)
-    const label = code && code !== 'own' ? operationByCode(code).keepsSeedOff : undefined
+    const label = operationOf(key)?.keepsSeedOff
     if (!label) return []
     const { ingredient, waitDays } = label
     return [{ ingredient, appliedOn: doneOn, waitDays: typeof waitDays === 'number' ? waitDays : planning[waitDays] }]

@@ -1,15 +1,14 @@
-import { depthLimitOf, mainOf, pureSeed, type Blend } from '../seed/blends'
+import { blendWords, depthLimitOf, mainOf, pureSeed, type Blend } from '../seed/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
 import { seedNeed, type SeedNeed } from '../seed/liveSeed'
 import type { Texture } from '../soil/soil'
+import type { Gate } from '../explain/judgement'
 import type { Source } from '../explain/working'
-import { liftsFor } from '../site/hollow'
+import { figure } from '../measure/figure'
 import { surveyOver, type Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
-import { ADDABLE, operationByCode } from './operations/catalogue'
-import { keyOf, OPERATION_CODES, type Operation, type OperationCode } from './operations/operations'
 import { planningOf, type Planning } from './planningFigures'
-import { beginningRate, shallowEnough, type PlanSettings } from './settings'
+import { beginningRate, buriedMm, shallowEnough, type PlanSettings } from './settings'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './decision/programmes'
 import type { Schools } from './decision/practices'
 
@@ -112,7 +111,8 @@ export function partsOf(
     })
 }
 
-const bringsLoam = ({ programme, schools }: Part): boolean => programme.code === 'strip' && schools.loam === 'bring'
+export const bringsLoam = ({ programme, schools }: Part): boolean =>
+  programme.code === 'strip' && schools.loam === 'bring'
 
 /**
  * Soil to bring, m³ loose, how deep it lies at the most, mm, and the ground it is dragged over, m². @source settling
@@ -134,111 +134,41 @@ const FEATHERED = 2
 /** A dressing all over where no hollow is measured. @source own */
 const EVEN_LIFT_MM = 6
 
-/** Smaller ground is forked, not cored. @source own */
-const FORK_BELOW_M2 = 20
-/** Heaps of cover from here on come by truck, m³. @source own */
-const TRUCK_FROM_M3 = 1
-/** Less soil than this comes in buckets on the van, m³: three barrow loads. @source own */
-const TIPPED_FROM_M3 = 0.25
-
-/** What the whole lawn, the season and the technician say about what a plan has to hold. */
-export interface Extent {
-  soilTested: boolean
-  /** The ground will be too dry for tines. */
-  dryGround: boolean
-  /** A killing in the autumn before is still to be had. */
-  autumnAhead: boolean
-  /** Seed is to lie until spring: it is not watered in, and nothing swells in the first days. */
-  dormant: boolean
-  /** Operations that the technician put in besides. */
-  added: readonly OperationCode[]
-}
-const PLAIN: Extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: [] }
-
-const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 /** Deeper than grass grows through lift by lift, under turf that stays. */
-const wantsRelaying = ({ survey, programme, planning }: Part): boolean =>
+export const wantsRelaying = ({ survey, programme, planning }: Part): boolean =>
   survey.deepestMm > planning.hollowRelay && programme.keepsTurf
 /** Cover over all of a part, m³ loose. */
 export const coverM3 = ({ survey, settings }: Part): number => (survey.areaM2 * settings.coverMm) / 1000
-/** Enough cover material that it comes as a load. */
-export const coverByTruck = (part: Part): boolean =>
-  has(part, 'cover', PLAIN) &&
-  part.settings.coverMaterial !== 'straw' &&
-  part.settings.coverMaterial !== 'fleece' &&
-  coverM3(part) >= TRUCK_FROM_M3
 /** Slits take seed into the old sward without tearing it first. Where it is to be torn out, slits do not do it. */
 export const slitSeeded = ({ schools, programme }: Part): boolean =>
   schools.sowing === 'slit' && programme.dethatchPasses > 0 && programme.dethatchPasses <= 2
 
-/** What decides whether a part has an operation that its programme may have; the others it always has. */
-const CONDITIONS: Partial<Record<OperationCode, (part: Part, extent: Extent) => boolean>> = {
-  soilTest: (_, { soilTested }) => !soilTested,
-  killAutumn: ({ grass }, { autumnAhead }) => grass.season === 'warm' && autumnAhead,
-  locate: (part, extent) =>
-    (['core', 'fork', 'loosen', 'relay', 'dethatch'] as const).some((code) => has(part, code, extent)),
-  waterAhead: (part, extent) => extent.dryGround && (has(part, 'core', extent) || has(part, 'fork', extent)),
-  relay: wantsRelaying,
-  delivery: (part) => soilOf(part).volumeM3 >= TIPPED_FROM_M3 || coverByTruck(part),
-  dethatch: (part) => !slitSeeded(part),
-  core: (part) => !bringsLoam(part) && !small(part),
-  fork: (part) => !bringsLoam(part) && small(part),
-  level: (part) => part.survey.hollowM3 > 0 || bringsLoam(part),
-  rake: (part) => !slitSeeded(part),
-  firm: (part, extent) =>
-    part.schools.firming === 'firm' && (has(part, 'level', extent) || has(part, 'loosen', extent)),
-  feed: ({ settings }) => settings.starterNGPerM2 > 0,
-  preventer: ({ schools }) => schools.preventer === 'apart',
-  water: (_, { dormant }) => !dormant,
-  check: (_, { dormant }) => !dormant,
-  cover: ({ settings }) => settings.coverMm > 0,
-  uncover: ({ settings }) => settings.coverMm > 0 && settings.coverMaterial === 'fleece',
-}
-
-/** Does this part have this operation, as surveyed, by its schools and by what was put in? */
-function has(part: Part, code: OperationCode, extent: Extent): boolean {
-  if (extent.added.includes(code) && (ADDABLE as readonly OperationCode[]).includes(code)) return true
-  return part.programme.operations.includes(code) && (CONDITIONS[code]?.(part, extent) ?? true)
-}
-
-export interface PlannedOperation {
-  key: string
-  operation: Operation
-  /** Which of several, 1 for the only one. */
-  number: number
-  of: number
-  parts: Part[]
-}
-
-/** Lifts until the deepest hollow of some parts is full. */
-const liftsOf = (parts: readonly Part[]): number =>
-  Math.max(
-    1,
-    ...parts.map((part) =>
-      liftsFor(Math.min(soilOf(part).deepestMm, wantsRelaying(part) ? part.planning.hollowRelay : Infinity)),
-    ),
-  )
-
-/** Operations of a plan, in order, each with the parts that have it; a dressing once for every lift. */
-export const operationsOf = (all: readonly Part[], extent: Extent = PLAIN): PlannedOperation[] =>
-  OPERATION_CODES.flatMap((code) => {
-    if (code === 'own') return []
-    const parts = all.filter((part) => has(part, code, extent))
-    if (!parts.length) return []
-    const of = code === 'lift' ? liftsOf(parts) : 1
-    return Array.from({ length: of }, (_, i) => ({
-      key: keyOf(code, i + 1),
-      operation: operationByCode(code),
-      number: i + 1,
-      of,
-      parts,
-    }))
-  })
-
-/** The operation whose day is chosen: the first lift only where nothing is sown. */
-export const anchorOf = (parts: readonly Part[]): 'sow' | 'lift' =>
-  parts.some(({ programme }) => programme.anchor === 'sow') ? 'sow' : 'lift'
-
 /** Seed of a part; undefined where none is sown. */
 export const seedOf = ({ programme, survey, settings }: Part): SeedNeed | undefined =>
-  programme.anchor === 'sow' ? seedNeed(survey.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE) : undefined
+  programme.anchor === 'seeding' ? seedNeed(survey.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE) : undefined
+
+/** Rake-in and cover together against what the seed can grow through. */
+export function depthGate({ seed, settings }: Pick<Part, 'seed' | 'settings'>): Gate {
+  const limitMm = depthLimitOf(seed)
+  const totalMm = settings.rakeMm + buriedMm(settings)
+  const limit = figure('depthMm', limitMm)
+  const source = { kind: 'mem', text: `deepest safe cover of ${blendWords(seed)}` } as const
+  return totalMm > limitMm + 0.05
+    ? {
+        state: 'hold',
+        code: 'depth',
+        text: [
+          'raked in and covered ',
+          figure('depthMm', totalMm),
+          ', deeper than ',
+          limit,
+          `, the most ${seed.length > 1 ? 'the shallowest of the mixture' : blendWords(seed)} grows through`,
+        ],
+        source,
+      }
+    : {
+        state: 'met',
+        text: ['raked in and covered ', figure('depthMm', totalMm), ' of ', limit, ' at the most'],
+        source,
+      }
+}

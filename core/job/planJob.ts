@@ -1,5 +1,5 @@
 import type { Glance } from '../establishment/glance'
-import { addDays, daysBetween, type Day } from '../measure/calendar'
+import { addDays, dayOfYear, daysBetween, type Day } from '../measure/calendar'
 import type { Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import { decideZone, type ZoneDecision } from './decision/decide'
@@ -9,7 +9,10 @@ import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
 import { isIrrigated, isLocated, putOn, surveyOf, zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
 import { WATER_AHEAD_BELOW } from './operations/groundGates'
-import { anchorOf, partsOf, type Extent, type Part, type PlannedZone } from './parts'
+import type { Extent } from './operations/definition'
+import { anchorOf } from './operations/planned'
+import { OPERATIONS } from './operations/registry'
+import { partsOf, type Part, type PlannedZone } from './parts'
 import { estimateOf, type Estimate } from './price'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSequence, type Sequence } from './schedule/schedule'
@@ -113,15 +116,27 @@ function plannedZones(lawn: LawnRecord, { zonePlans }: JobRecord, day: Day, prog
 /** A winter lies between the killing of the autumn and the sowing. */
 const AUTUMN_AHEAD_DAYS = 200
 
+/** Days of the year, north of the equator, on which what is sown meets falling leaves: mid-August to the end of November. */
+const LEAF_FALL = [227, 334] as const
+const HALF_A_YEAR = 182
+
+/** Whether trees on or by the lawn drop their leaves on what is sown on a day. */
+function leavesFallOn({ features, latDeg }: LawnRecord, sowOn: Day): boolean {
+  const day = (dayOfYear(sowOn) + (latDeg < 0 ? HALF_A_YEAR : 0)) % 365
+  return day >= LEAF_FALL[0] && day <= LEAF_FALL[1] && Object.values(features).some(({ kind }) => kind === 'tree')
+}
+
 function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undefined): Extent {
   const left = glance?.sowing?.groundLeft
-  const has = (...keys: string[]) => job.done.some(({ key }) => keys.includes(key))
+  const done = (is: (one: (typeof OPERATIONS)[number]) => unknown) =>
+    OPERATIONS.some((one) => is(one) && job.done.some(({ key }) => key === one.code))
   return {
     soilTested: lawn.soilTest !== null,
     dormant: glance?.sowing?.dormant ?? false,
-    dryGround: left !== undefined && left < WATER_AHEAD_BELOW && !has('core', 'fork', 'sow', 'lift'),
+    dryGround: left !== undefined && left < WATER_AHEAD_BELOW && !done(({ pastSoaking }) => pastSoaking),
     added: job.work.added,
-    autumnAhead: daysBetween(firm.today, sowOn) > AUTUMN_AHEAD_DAYS || has('killAutumn'),
+    autumnAhead: daysBetween(firm.today, sowOn) > AUTUMN_AHEAD_DAYS || done(({ autumnBefore }) => autumnBefore),
+    leavesFall: leavesFallOn(lawn, sowOn),
   }
 }
 
@@ -159,7 +174,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     ...(growing ? { growsUntil: growing.to } : {}),
     ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
     ...(sowing?.up ? { firstGreen: sowing.up } : {}),
-    ...(sowing && glance && anchorOf(parts) === 'sow' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
+    ...(sowing && glance && anchorOf(parts) === 'seeding' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
 }
 
@@ -214,4 +229,4 @@ export function tried(job: JobRecord, standing: Sequence | undefined, change: Pa
 
 /** Seed or a dressing goes down first: the operation whose day is chosen. */
 export const isSeeded = ({ programme }: Pick<JobRecord, 'programme'>): boolean =>
-  programme === null || PROGRAMMES[programme].anchor === 'sow'
+  programme === null || PROGRAMMES[programme].anchor === 'seeding'

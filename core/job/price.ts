@@ -3,6 +3,8 @@ import { daysBetween, type Day } from '../measure/calendar'
 import { figure, type Figure } from '../measure/figure'
 import type { Worked, WorkingLine } from '../explain/working'
 import { PLANNING, sourceOf, type Planning, type PriceCode } from './planningFigures'
+import type { Charge } from './operations/definition'
+import { isAnchorKey } from './operations/registry'
 import { seedOf, type Part } from './parts'
 import { firstWork, type Sequence, type Slip } from './schedule/schedule'
 
@@ -19,21 +21,14 @@ export interface Estimate {
   leadDays: number
 }
 
-interface Line {
-  what: string
-  price: PriceCode
-  amount: Figure
-}
-
 /** What material of each kind is priced by. */
 const PRICED_BY: Record<StockKind, PriceCode> = { seed: 'seed', feed: 'feed', cover: 'coverSoil', soil: 'loam' }
-const isHerbicide = ({ operation }: Slip): boolean => operation.code.startsWith('kill')
 
 /**
  * Materials of a task, each with what it is priced by: what is left out of a plan is not paid for, what is added is.
  */
-function materialsOf(slip: Slip, parts: readonly Part[]): Line[] {
-  const lines = slip.wanted.map(({ matter, words, amount }): Line => {
+function materialsOf(slip: Slip, parts: readonly Part[]): Charge[] {
+  const lines = slip.wanted.map(({ matter, words, amount }): Charge => {
     const kind = kindOf(matter)
     return {
       what: `${slip.operation.name}, ${words}`,
@@ -41,17 +36,11 @@ function materialsOf(slip: Slip, parts: readonly Part[]): Line[] {
       amount: figure(STOCK_QUANTITY[kind], amount),
     }
   })
-  if (isHerbicide(slip)) lines.push({ what: slip.name, price: 'herbicide', amount: figure('areaM2', slip.groundM2) })
-  if (slip.operation.code === 'cover') {
-    const fleeced = parts.filter(({ settings }) => settings.coverMm > 0 && settings.coverMaterial === 'fleece')
-    const areaM2 = fleeced.reduce((sum, { survey }) => sum + survey.areaM2, 0)
-    if (areaM2) lines.push({ what: 'Fleece', price: 'fleece', amount: figure('areaM2', areaM2) })
-  }
-  return lines
+  return [...lines, ...(slip.operation.charges?.(slip, parts) ?? [])]
 }
 
 /** What goes on all ground of a part, whatever its tasks. */
-const additivesOf = ({ schools, survey }: Part): Line[] =>
+const additivesOf = ({ schools, survey }: Part): Charge[] =>
   schools.additive === 'priced'
     ? [{ what: 'Additive', price: 'additive', amount: figure('areaM2', survey.areaM2) }]
     : []
@@ -92,8 +81,6 @@ function priceOf(parts: readonly Part[], { slips, crewHours }: Sequence, plannin
   }
 }
 
-/** Work that ends the use of a lawn until it is mown again. */
-const CLOSING = ['kill1', 'scalp', 'dethatch', 'core', 'loosen', 'level', 'lift', 'sow']
 /** Days a dressed lawn is kept off. @source own */
 const AFTER_LIFT_DAYS = 7
 
@@ -102,10 +89,10 @@ const AFTER_LIFT_DAYS = 7
  * @param currency ISO code of the planning prices
  */
 export function estimateOf(parts: readonly Part[], sequence: Sequence, planning: Planning, currency: string): Estimate {
-  const closing = sequence.slips.filter(({ operation }) => CLOSING.includes(operation.code))
+  const closing = sequence.slips.filter(({ operation }) => operation.closesLawn)
   const first = closing.reduce((a, b) => (b.from < a.from ? b : a), closing[0]!)
-  const mow = sequence.slips.find(({ operation }) => operation.code === 'mow')
-  const anchor = sequence.slips.find(({ key }) => key === 'sow' || key === 'lift')!
+  const mow = sequence.slips.find(({ operation }) => operation.opensLawn)
+  const anchor = sequence.slips.find(({ key }) => isAnchorKey(key))!
   const days = mow ? daysBetween(first.from, mow.to) : daysBetween(first.from, anchor.to) + AFTER_LIFT_DAYS
   const crew = sequence.crewHours
   return {

@@ -7,7 +7,6 @@ import type { Texture } from '../soil/soil'
 import type { Schools } from './decision/practices'
 import type { ProgrammeCode } from './decision/programmes'
 import type { Pace } from './hours'
-import type { OperationCode } from './operations/operations'
 import type { Planning } from './planningFigures'
 import type { OwnWork } from './schedule/input'
 import type { PlanSettings } from './settings'
@@ -57,7 +56,7 @@ export interface JobWork {
   days: Readonly<Record<string, Day>>
   /** Days chosen by hand for single tasks. */
   pins: Readonly<Record<string, Day>>
-  added: readonly OperationCode[]
+  added: readonly string[]
   own: Readonly<Record<string, OwnWork>>
   /** Left out, with the reason. */
   skipped: Readonly<Record<string, string>>

@@ -1,6 +1,7 @@
 import type { Day } from '../measure/calendar'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { doneByKey } from './marks'
+import { anchorCode } from './operations/registry'
 import type { Mark } from './records'
 
 /** How far a job is, from the first idea to its end. */
@@ -22,7 +23,7 @@ export interface JobProgress {
 
 /** The day seed, or a first dressing, was down on the whole of a job; undefined while it is not. */
 export function putDownOn({ programme, marks }: Pick<JobProgress, 'programme' | 'marks'>): Day | undefined {
-  return doneByKey(marks).done.get(PROGRAMMES[programme ?? 'overseed'].anchor)?.day
+  return doneByKey(marks).done.get(anchorCode(PROGRAMMES[programme ?? 'overseed'].anchor))?.day
 }
 
 /** How far a job is: how it ended, else what is marked done of it, else what is decided. */

@@ -31,6 +31,8 @@ export interface Survey {
    */
   driverMm: number | null
   penetrometerKPa: number | null
+  /** Grubs enough to eat the roots of what is sown. */
+  grubs: boolean
 }
 
 /** Something put down that keeps seed from growing, with the wait read off its label. */
@@ -76,6 +78,7 @@ export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Surv
     areaM2,
     grass,
     texture,
+    grubs: zones.some((zone) => zone.grubs === 'many'),
     // One tape, one hand: errors of zones go the same way.
     errorShare: weighed(({ errorShare }) => errorShare),
     desirableShare: weighed((zone) => zone.desirableShare),

@@ -7,6 +7,9 @@ import { sunOn } from './sunYear'
 
 export const WEARS = ['none', 'some', 'heavy'] as const
 export const DRAINAGES = ['free', 'slow', 'standing'] as const
+/** Grubs under lifted turf: none seen, fewer than about 6 a square foot (65 a m²), or as many and more. @source handbooks, from memory: 5 to 10 a square foot */
+export const GRUBS = ['none', 'few', 'many'] as const
+export type Grubs = (typeof GRUBS)[number]
 export type Wear = (typeof WEARS)[number]
 export type Drainage = (typeof DRAINAGES)[number]
 
@@ -45,6 +48,7 @@ export interface Zone {
   slopeShare: number | null
   wear: Wear | null
   drainage: Drainage | null
+  grubs: Grubs | null
   /** No hollows is an answer too. */
   levelsSeen: boolean
   hollows: HollowSurvey[]
@@ -80,6 +84,7 @@ export const NEW_ZONE: Omit<Zone, 'name' | 'order'> = {
   slopeShare: null,
   wear: null,
   drainage: null,
+  grubs: null,
   levelsSeen: false,
   hollows: [],
 }
@@ -123,6 +128,7 @@ export interface ZoneSurvey {
   slopeShare: number | null
   wear: Wear | null
   drainage: Drainage | null
+  grubs: Grubs | null
   deepestMm: number
   hollowM3: number
   /** Ground under the measured hollows, m². */
@@ -148,7 +154,7 @@ export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: 
     return undefined
   if (areaM2 === null || thatch === null || mowingHeightMm === null || sunHours === null) return undefined
   const measured = hollows.map(measureHollow)
-  const { name, errorShare, sward, barePatchy, keptMm, slopeShare, wear, drainage, levelsSeen } = zone
+  const { name, errorShare, sward, barePatchy, keptMm, slopeShare, wear, drainage, grubs, levelsSeen } = zone
   return {
     id,
     name,
@@ -159,6 +165,7 @@ export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: 
     slopeShare,
     wear,
     drainage,
+    grubs,
     levelsSeen,
     areaM2,
     sunHours,

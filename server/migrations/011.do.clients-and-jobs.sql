@@ -58,6 +58,8 @@ create index jobs_of_firm on jobs (firm_id, lawn_id);
 
 -- The open job a zone is in: in one at most, by where it is written.
 alter table zones
+  -- Grubs under lifted turf.
+  add grubs text check (grubs in ('none', 'few', 'many')),
   add job_id uuid,
   add foreign key (firm_id, job_id) references jobs (firm_id, id) on delete set null (job_id);
 update zones z set job_id = j.id from jobs j where j.lawn_id = z.lawn_id;

@@ -28,6 +28,7 @@ const ZONE = {
   slopeShare: 'slope_share',
   wear: 'wear',
   drainage: 'drainage',
+  grubs: 'grubs',
   levelsSeen: 'levels_seen',
   hollows: 'hollows',
 } as const satisfies Record<keyof Zone, string>
@@ -79,6 +80,7 @@ const ZONE_TYPES: Record<string, string> = {
   areaTyped: 'text',
   wear: 'text',
   drainage: 'text',
+  grubs: 'text',
   plugsMm: 'double precision[]',
   driverMm: 'double precision[]',
   penetrometerKPa: 'double precision[]',

@@ -70,7 +70,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
         <ProgrammeStrip :sequence="one.schedule" :until="one.sowOn" :scale="scale" />
         <span
           >{{ short(firstWork(one.schedule).from) }},
-          <b>{{ one.programme.anchor === 'sow' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span
+          <b>{{ one.programme.anchor === 'seeding' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span
         >
         <span class="small"
           >{{ one.estimate.leadDays }} days<template v-if="one.good !== undefined"

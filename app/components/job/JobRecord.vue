@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { EndedJob } from '#contract/keptJob'
 import { zonesOf } from '#core/job/lawn'
-import { operationByCode } from '#core/job/operations/catalogue'
-import { codeOf } from '#core/job/operations/operations'
+import { operationOf } from '#core/job/operations/registry'
 import { doneByKey } from '#core/job/marks'
 import { putDownOn } from '#core/job/states'
 import { swardByCode } from '#core/grass/swards'
@@ -30,8 +29,7 @@ const zones = computed(() =>
 )
 /** A task that the plan had no longer. */
 function nameOf(key: string): string {
-  const code = codeOf(key)
-  return code && code !== 'own' ? operationByCode(code).name : (props.record.plan.work.own[key]?.name ?? 'Own work')
+  return operationOf(key)?.name ?? props.record.plan.work.own[key]?.name ?? 'Own work'
 }
 /** Tasks as planned, each with what was marked of it; marks of tasks that the plan no longer had come last. */
 const tasks = computed(() => {

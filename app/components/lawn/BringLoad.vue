@@ -6,10 +6,10 @@ import { pickBags } from '#core/materials/bags'
 import { feedNeed, parseAnalysis } from '#core/materials/feed'
 import { overseedRate, seedNeed, seedsPerCm2 } from '#core/seed/liveSeed'
 import { layerVolume } from '#core/materials/volume'
-import type { OperationCode } from '#core/job/operations/operations'
-import { depthGate } from '#core/job/operations/seedBriefs'
-import { soilName } from '#core/job/operations/groundBriefs'
-import { PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
+import { someIn } from '#core/job/operations/registry'
+import { soilName } from '#core/job/operations/soil'
+import type { PlanSettings } from '#core/job/settings'
+import { depthGate, PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
 import { planJob } from '#core/job/planJob'
 import { settingsOf } from '#core/job/seeding'
 import { cubicYards, figure } from '#core/measure/figure'
@@ -29,11 +29,11 @@ const parts = computed<Part[]>(() => planJob({ ...jobOf(props.lawn), programme: 
 const main = computed(() => parts.value[0])
 const grass = computed(() => main.value?.grass ?? grassByCode('TF'))
 const treatedM2 = computed(() => main.value?.survey.areaM2 ?? Math.max(1, props.lawn.areaM2))
-/** Ground of the parts whose programme has an operation at all, m². */
-const groundFor = (code: OperationCode) => parts.value.reduce((sum, { programme, survey }) => sum + (programme.operations.includes(code) ? survey.areaM2 : 0), 0)
-const sows = computed(() => parts.value.some(({ programme }) => programme.anchor === 'sow'))
+/** Ground of the parts whose programme has something set by a setting, m². */
+const groundFor = (setting: keyof PlanSettings) => parts.value.reduce((sum, { programme, survey }) => sum + (someIn(programme, ({ setBy }) => setBy === setting) ? survey.areaM2 : 0), 0)
+const sows = computed(() => parts.value.some(({ programme }) => programme.anchor === 'seeding'))
 const others = computed(() => parts.value.slice(1).flatMap((part) => (seedOf(part) ? [{ part, need: seedOf(part)! }] : [])))
-const soils = computed(() => parts.value.filter((part) => soilOf(part).volumeM3 > 0 && part.programme.operations.some((code) => code === 'level' || code === 'lift')).map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })))
+const soils = computed(() => parts.value.filter((part) => soilOf(part).volumeM3 > 0 && someIn(part.programme, ({ uses }) => uses === 'soil')).map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })))
 const errorShare = computed(() => main.value?.survey.errorShare ?? 0)
 const errors = computed(() => read.value.errors)
 const opened = JSON.stringify(form)
@@ -54,9 +54,9 @@ const bags = computed(() => {
 })
 const feed = computed(() => {
   const analysis = parseAnalysis(settings.value.starterAnalysis)
-  return analysis && settings.value.starterNGPerM2 > 0 ? feedNeed(groundFor('feed') || treatedM2.value, settings.value.starterNGPerM2, analysis) : undefined
+  return analysis && settings.value.starterNGPerM2 > 0 ? feedNeed(groundFor('starterNGPerM2') || treatedM2.value, settings.value.starterNGPerM2, analysis) : undefined
 })
-const coveredM2 = computed(() => groundFor('cover'))
+const coveredM2 = computed(() => groundFor('coverMm'))
 const cover = computed(() => (settings.value.coverMm > 0 && coveredM2.value ? layerVolume('Cover', coveredM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))
 const depth = computed(() => depthGate({ seed: sown.value, settings: settings.value }))
 const bulk = computed(() => (cover.value ? (system.value === 'us' ? `${cubicYards(cover.value.value).toFixed(1)} yd³` : `${Math.round(cover.value.value * 1000).toLocaleString('en-US')} L`) : ''))
@@ -139,7 +139,7 @@ const barWidth = (size: string) => {
         </table>
       </div>
     </section>
-    <section v-if="coveredM2 || groundFor('scalp') || !parts.length" class="slip">
+    <section v-if="coveredM2 || groundFor('scalpToMm') || !parts.length" class="slip">
       <div class="stub">
         <h2>{{ coveredM2 || !parts.length ? 'Cover' : 'Cut' }}</h2>
         <template v-if="cover">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ZoneQuestionCode } from '#core/site/questions'
 import { sunHoursOn, thatchMm } from '#core/site/zone'
-import { DRAINAGE_CHOICES, GRASS_ITEMS, SWARD_ITEMS, WEAR_CHOICES } from '~/utils/lookWords'
+import { DRAINAGE_CHOICES, GRASS_ITEMS, GRUB_CHOICES, SWARD_ITEMS, WEAR_CHOICES } from '~/utils/lookWords'
 
 /** The questions of a zone: all of them, or the one that is asked. */
 const props = defineProps<{ id: string; only?: ZoneQuestionCode }>()
@@ -121,6 +121,7 @@ const guess = computed({
     <div v-if="asks('wear')" class="field-row wear">
       <PickOne v-model="zone.wear" label="Wear" :choices="WEAR_CHOICES" />
       <PickOne v-model="zone.drainage" label="Drainage" :choices="DRAINAGE_CHOICES" />
+      <PickOne v-model="zone.grubs" label="Grubs under lifted turf" :choices="GRUB_CHOICES" />
     </div>
   </div>
 </template>

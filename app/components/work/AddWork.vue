@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ADDABLE, operationByCode } from '#core/job/operations/catalogue'
+import { ADDABLE, operationByCode } from '#core/job/operations/registry'
 import { addDays, isDay, type Day } from '#core/measure/calendar'
 import type { Sequence } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'

@@ -4,7 +4,6 @@ import type { Slip } from '#core/job/schedule/schedule'
 import { isDay, shortDay } from '#core/measure/calendar'
 import { figure, type Quantity } from '#core/measure/figure'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
-import { USES_UP } from '#core/job/operations/demand'
 
 /** What was really done: only the day has to be told, the rest teaches work rates and the book. */
 const props = defineProps<{ slip: Slip; busy: boolean }>()
@@ -32,14 +31,14 @@ const form = reactive({
 const stock = useStockStore()
 /** Lines of the stock book it can come from: what the plan asks for first. */
 const sources = computed(() => {
-  const kind = USES_UP[props.slip.operation.code]
+  const kind = props.slip.operation.uses
   const wanted = new Set(props.slip.wanted.map(({ matter }) => matter))
   return (stock.items ?? [])
     .filter((item) => kind && !item.putAway && kindOf(item.matter) === kind)
     .sort((a, b) => Number(wanted.has(b.matter)) - Number(wanted.has(a.matter)))
 })
 onMounted(async () => {
-  if (!USES_UP[props.slip.operation.code]) return
+  if (!props.slip.operation.uses) return
   await stock.load()
   const fits = sources.value.filter(({ matter }) => props.slip.wanted.some((one) => one.matter === matter))
   if (fits.length === 1 && !form.from) form.from = fits[0]!.id
@@ -49,11 +48,10 @@ onMounted(() => heading.value?.focus())
 
 /** What can be told of each operation besides its day. */
 const asks = computed(() => {
-  const { code, mark } = props.slip.operation
-  const kind = USES_UP[code]
+  const { records = [], uses: kind } = props.slip.operation
   return {
-    height: code === 'scalp' || code === 'mow' || code === 'nip',
-    passes: mark === 'machine' || code === 'sow',
+    height: records.includes('heightMm'),
+    passes: records.includes('passes'),
     mass: kind !== undefined && STOCK_QUANTITY[kind] === 'massKg',
     volume: kind !== undefined && STOCK_QUANTITY[kind] === 'volumeM3',
   }

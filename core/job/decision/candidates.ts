@@ -120,7 +120,7 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
     estimate: price,
     sowOn,
     waiting,
-    good: programme.anchor === 'sow' ? there?.sowing?.good : undefined,
+    good: programme.anchor === 'seeding' ? there?.sowing?.good : undefined,
     expect: expectOf(code, survey, firm.planning),
     why: leaning?.leans?.because ?? {
       state: 'met',

@@ -1,6 +1,5 @@
 import type { GrassCode } from '../../grass/grasses'
 import { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode } from './expectationFigures'
-import type { OperationCode } from '../operations/operations'
 
 export { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode }
 
@@ -12,9 +11,8 @@ export interface Programme {
   about: string
   /** Button: what choosing it does. */
   plan: string
-  operations: readonly OperationCode[]
-  /** The operation whose day is chosen in When. */
-  anchor: 'sow' | 'lift'
+  /** What has its day chosen in When. */
+  anchor: 'seeding' | 'dressing'
   /** Of the rate for a new stand; 0 sows nothing. */
   rateShare: number
   /** How much work and upset it is, for putting programmes in order. */
@@ -28,23 +26,6 @@ export interface Programme {
   seed?: GrassCode
 }
 
-const BEFORE = ['soilTest', 'order', 'locate'] as const
-const BED = ['sow', 'rake', 'firm', 'feed', 'preventer', 'cover', 'water', 'check', 'green', 'uncover', 'mow'] as const
-const AFTER = ['weak', 'weedControl', 'feedAgain', 'close', 'nextSeason'] as const
-const RENOVATION = [
-  ...BEFORE,
-  'waterAhead',
-  'relay',
-  'scalp',
-  'delivery',
-  'dethatch',
-  'core',
-  'fork',
-  'level',
-  ...BED,
-  ...AFTER,
-] as const
-
 /** @source practice §§2, 4 and 7; passes of §4 and rates of reference §2, common practice, no source */
 export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   spot: {
@@ -52,8 +33,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.spot,
     about: 'bare or damaged patches only',
     plan: 'Plan the spot repair',
-    operations: ['order', 'locate', 'loosen', 'delivery', ...BED, 'close'],
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 1,
     work: 0,
     keepsTurf: true,
@@ -65,8 +45,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.overseed,
     about: 'the old sward thinned, seed into it',
     plan: 'Plan the overseeding',
-    operations: RENOVATION,
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 0.5,
     work: 1,
     keepsTurf: true,
@@ -78,8 +57,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.hard,
     about: 'no killing: torn hard, sown heavily',
     plan: 'Plan the hard renovation',
-    operations: RENOVATION,
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 1,
     work: 2,
     keepsTurf: true,
@@ -91,8 +69,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.kill,
     about: 'two sprays, then a new lawn',
     plan: 'Plan the killing and renovation',
-    operations: ['killAutumn', 'kill1', 'kill2', ...RENOVATION],
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 1,
     work: 3,
     keepsTurf: false,
@@ -104,8 +81,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.strip,
     about: 'the old sward off, new soil on',
     plan: 'Plan the stripping',
-    operations: RENOVATION,
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 1,
     work: 3,
     keepsTurf: false,
@@ -117,22 +93,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.level,
     about: 'dressing in lifts over growing turf, no seed',
     plan: 'Plan the levelling',
-    operations: [
-      ...BEFORE,
-      'waterAhead',
-      'relay',
-      'scalp',
-      'delivery',
-      'core',
-      'fork',
-      'lift',
-      'feed',
-      'water',
-      'nip',
-      'recoveryFeed',
-      'close',
-    ],
-    anchor: 'lift',
+    anchor: 'dressing',
     rateShare: 0,
     work: 1,
     keepsTurf: true,
@@ -144,8 +105,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.winter,
     about: 'annual ryegrass into turf going dormant',
     plan: 'Plan the winter colour',
-    operations: ['order', 'scalp', 'clear', 'sow', 'rake', 'feed', 'water', 'check', 'green', 'mow', 'feedAgain'],
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 1,
     work: 1,
     keepsTurf: true,
@@ -158,8 +118,7 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     name: PROGRAMME_NAMES.warm,
     about: 'bermuda seed into live bermuda',
     plan: 'Plan the warm-season overseeding',
-    operations: RENOVATION,
-    anchor: 'sow',
+    anchor: 'seeding',
     rateShare: 0.5,
     work: 1,
     keepsTurf: true,

@@ -5,6 +5,7 @@ import type { Gate } from '../../explain/judgement'
 import type { Application } from '../../site/survey'
 import { barrierUntil, type ZoneDecision } from './decide'
 import { sourceOf, type Planning } from '../planningFigures'
+import { someIn } from '../operations/registry'
 import { PROGRAMMES, type ProgrammeCode } from './programmes'
 import type { Schools } from './practices'
 
@@ -62,7 +63,11 @@ export const inSeason = (windows: readonly DatedWindow[], season: Schools['seaso
 
 /** Days of work before sowing that cannot be hurried. */
 export const leadDaysOf = (programme: ProgrammeCode): number =>
-  programme === 'kill' ? KILL_LEAD_DAYS : PROGRAMMES[programme].operations.includes('dethatch') ? TEAR_LEAD_DAYS : 0
+  programme === 'kill'
+    ? KILL_LEAD_DAYS
+    : someIn(PROGRAMMES[programme], ({ tearsTurf }) => tearsTurf)
+      ? TEAR_LEAD_DAYS
+      : 0
 
 function barrier(
   { applications, nothingPutOn, today, windows }: WaitInput,
@@ -110,7 +115,7 @@ function windowGate(input: WaitInput, usable: DatedWindow | undefined, next: Dat
     return {
       state: 'met',
       text: [
-        `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${PROGRAMMES[input.programme].anchor === 'sow' ? `, best ${usable.bestGood} of ${input.years} years` : ', in growth'}.`,
+        `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${PROGRAMMES[input.programme].anchor === 'seeding' ? `, best ${usable.bestGood} of ${input.years} years` : ', in growth'}.`,
       ],
       source,
     }
@@ -179,7 +184,7 @@ const latest = (days: readonly Day[]): Day => days.reduce((a, b) => (b > a ? b :
 export function waitOf(input: WaitInput): Waiting {
   const { programme, today } = input
   const horizon = addDays(today, PLAN_AHEAD_DAYS)
-  const seeded = PROGRAMMES[programme].anchor === 'sow'
+  const seeded = PROGRAMMES[programme].anchor === 'seeding'
   const windows = seeded ? inSeason(input.windows, input.season, input.latDeg) : [...input.growing]
   const label = barrier({ ...input, windows }, horizon)
   const dry = drought(input)

@@ -1,7 +1,7 @@
 import type { Day } from '../../measure/calendar'
 import type { Application } from '../../site/survey'
 import type { Sky } from './weatherGates'
-import type { Extent } from '../parts'
+import type { Extent } from './definition'
 
 /** What gates are judged by on the day of an operation. */
 export interface GateInput extends Sky {

@@ -2,42 +2,14 @@ import { addDays, shortDay, weekdayIndex, weekdayName, type Day } from '../../me
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import { barrierUntil } from '../decision/decide'
-import { operationByCode } from './catalogue'
-import { PUTS_DOWN } from './putDownGates'
+import type { Definition } from './definition'
+import { keyOf, numberOf, operationByCode } from './registry'
 import { skyGates } from './weatherGates'
-import { keyOf, numberOf, type OperationCode } from './operations'
 import type { GateInput } from './gateInput'
 import { ground, growth, services } from './groundGates'
 
 /** The forecast of a device reaches so far ahead; waiting for one is looked at again when it comes into sight. */
 const FORECAST_REACH_DAYS = 5
-
-/** What has to be done and found right before something else is begun; the last of them that a plan has. */
-const AFTER: Partial<Record<OperationCode, readonly OperationCode[]>> = {
-  scalp: ['kill3', 'kill2', 'kill1'],
-  dethatch: ['scalp'],
-  core: ['dethatch', 'scalp'],
-  clear: ['scalp'],
-  level: ['delivery', 'core', 'dethatch'],
-  lift: ['delivery', 'core', 'scalp'],
-  sow: ['level', 'core', 'dethatch', 'clear', 'loosen', 'scalp'],
-  rake: ['sow'],
-  firm: ['rake', 'sow'],
-  cover: ['delivery', 'rake', 'sow'],
-  water: ['cover', 'rake', 'sow', 'lift'],
-  check: ['sow'],
-  green: ['sow'],
-  uncover: ['green'],
-  mow: ['green', 'sow'],
-  weak: ['green'],
-  weedControl: ['mow'],
-  feedAgain: ['mow'],
-  close: ['mow', 'nip'],
-  nip: ['lift'],
-  recoveryFeed: ['lift'],
-  regulator: ['nip'],
-  nextSeason: ['close'],
-}
 
 /** Said where work has to fall on a day the firm is off. */
 function dayOff({ workingDays, holidays }: GateInput, day: Day): Gate[] {
@@ -86,10 +58,15 @@ function soilBand({ soil, extent }: GateInput): Gate[] {
 }
 
 /** What comes before it done, and found as it should be. */
-function before({ done, today }: GateInput, key: string, code: OperationCode, has: ReadonlySet<string>): Gate[] {
+function before(
+  { done, today }: GateInput,
+  key: string,
+  { code, after }: Definition,
+  has: ReadonlySet<string>,
+): Gate[] {
   const number = numberOf(key)
-  // A later lift waits for the one before it.
-  const previous = number > 1 ? code : AFTER[code]?.find((one) => has.has(one))
+  // A later turn waits for the one before it.
+  const previous = number > 1 ? code : after?.find((one) => has.has(one))
   if (!previous) return []
   const { name, check } = operationByCode(previous)
   const made = done.get(number > 1 ? keyOf(code, number - 1) : previous)
@@ -109,13 +86,13 @@ function before({ done, today }: GateInput, key: string, code: OperationCode, ha
 }
 
 /** Feed, cover and dressing far ahead do not each repeat that the forecast does not reach them; the seed does. */
-function weather(input: GateInput, code: OperationCode, day: Day): Gate[] {
+function weather(input: GateInput, operation: Definition, day: Day): Gate[] {
   const { forecast, today } = input
-  const puts = PUTS_DOWN[code]
+  const puts = operation.putsDown
   const told = forecast.some((one) => one.day === day)
   const seen = addDays(day, -FORECAST_REACH_DAYS)
   if (puts && puts !== 'seed' && !told) return []
-  return skyGates(code, day, input).map((gate) =>
+  return skyGates(operation, day, input).map((gate) =>
     gate.state === 'waiting' && seen > today
       ? { ...gate, again: seen }
       : gate.state === 'hold'
@@ -133,19 +110,19 @@ function weather(input: GateInput, code: OperationCode, day: Day): Gate[] {
 export function gatesOf(
   input: GateInput,
   key: string,
-  code: OperationCode,
+  operation: Definition,
   day: Day,
   has: ReadonlySet<string>,
   own: readonly Gate[],
 ): Gate[] {
   const gates = [
     ...dayOff(input, day),
-    ...(code === 'sow' ? [...label(input), ...soilBand(input)] : []),
-    ...growth(input, code, day),
-    ...weather(input, code, day),
-    ...services(input, code, day, has),
-    ...ground(input, code, day, has),
-    ...before(input, key, code, has),
+    ...(operation.anchors === 'seeding' ? [...label(input), ...soilBand(input)] : []),
+    ...growth(input, operation, day),
+    ...weather(input, operation, day),
+    ...services(input, operation, day, has),
+    ...ground(input, operation, day, has),
+    ...before(input, key, operation, has),
     ...own,
   ]
   return gates.map((gate) => {

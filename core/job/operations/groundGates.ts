@@ -2,8 +2,8 @@ import { addDays, daysBetween, shortDay, type Day } from '../../measure/calendar
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import type { Phrase } from '../../explain/phrase'
-import { operationByCode } from './catalogue'
-import type { OperationCode } from './operations'
+import type { Definition } from './definition'
+import { OPERATIONS } from './registry'
 import type { GateInput } from './gateInput'
 
 /** Soil of turf in growth, °C. @source trade (cool-season), mem (warm-season) */
@@ -20,41 +20,23 @@ export const [WATER_AHEAD_BELOW, TOO_WET_ABOVE] = [0.4, 0.97]
  * trade
  */
 const DROUGHT_BELOW = 0.2
-const WANTS_MOIST_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'fork', 'loosen', 'dethatch'])
-/** Work that only growing turf or weeds answer to. */
-const WANTS_GROWTH: ReadonlySet<OperationCode> = new Set([
-  'hardWeeds',
-  'killAutumn',
-  'kill1',
-  'kill2',
-  'kill3',
-  'lift',
-  'nip',
-  'recoveryFeed',
-  'regulator',
-  'weedControl',
-  'feedAgain',
-])
-/** Steel that goes into the ground. */
-const BREAKS_GROUND: ReadonlySet<OperationCode> = new Set(['core', 'fork', 'loosen', 'relay', 'dethatch'])
-
 /** Water that was given lasts so many days for tines. @source own, the longest lag from soaking to coring */
 const SOAKED_DAYS = 3
 
 /** What was given, or is planned to be, before dry ground is worked. */
 function soaked({ done }: GateInput, day: Day, has: ReadonlySet<string>): Gate | undefined {
-  if (!has.has('waterAhead')) return undefined
-  const made = done.get('waterAhead')
-  const { name } = operationByCode('waterAhead')
-  if (!made) return { state: 'waiting', text: [`after ${name.toLowerCase()}: a plug comes out whole`] }
+  const soaking = OPERATIONS.find(({ soaks, code }) => soaks && has.has(code))
+  if (!soaking) return undefined
+  const made = done.get(soaking.code)
+  if (!made) return { state: 'waiting', text: [`after ${soaking.name.toLowerCase()}: a plug comes out whole`] }
   return daysBetween(made.day, day) <= SOAKED_DAYS
     ? { state: 'met', text: [`watered ${shortDay(made.day)}: deep enough that a plug comes out`] }
     : undefined
 }
 
-export function ground(input: GateInput, code: OperationCode, day: Day, has: ReadonlySet<string>): Gate[] {
+export function ground(input: GateInput, operation: Definition, day: Day, has: ReadonlySet<string>): Gate[] {
   const { groundOn, groundIsGuess, keepsTurf, today } = input
-  const groundLeft = WANTS_MOIST_GROUND.has(code) ? groundOn?.(day) : undefined
+  const groundLeft = operation.wantsMoistGround ? groundOn?.(day) : undefined
   if (groundLeft === undefined) return []
   const left = figure('share', groundLeft, 2)
   const source = { kind: 'computed', text: 'water balance of the root zone, rain alone' } as const
@@ -71,7 +53,7 @@ export function ground(input: GateInput, code: OperationCode, day: Day, has: Rea
           source: { kind: 'computed', text: 'water balance of the root zone from normals alone' },
         },
       ]
-    const torn = code === 'dethatch' && keepsTurf
+    const torn = operation.tearsTurf && keepsTurf
     if (torn && groundLeft < DROUGHT_BELOW)
       return [
         {
@@ -95,12 +77,13 @@ export function ground(input: GateInput, code: OperationCode, day: Day, has: Rea
 }
 
 export function growth(
-  { soilOn, growsFromC, today, keepsTurf, extent }: GateInput,
-  code: OperationCode,
+  { soilOn, growsFromC: ofPlan, today, keepsTurf, extent }: GateInput,
+  { tearsTurf, wantsGrowth }: Definition,
   day: Day,
 ): Gate[] {
-  const torn = code === 'dethatch' && keepsTurf
-  const soilC = torn || WANTS_GROWTH.has(code) ? soilOn?.(day) : undefined
+  const torn = tearsTurf && keepsTurf
+  const growsFromC = wantsGrowth === 'warm' ? GROWS_FROM_C.warm : ofPlan
+  const soilC = torn || wantsGrowth ? soilOn?.(day) : undefined
   if (soilC === undefined) return []
   const source = {
     kind: 'computed',
@@ -139,12 +122,13 @@ export function growth(
 /** Nothing goes into ground whose lines nobody has marked: no note overrules that. */
 export function services(
   { done, located, today }: GateInput,
-  code: OperationCode,
+  { breaksGround }: Definition,
   day: Day,
   has: ReadonlySet<string>,
 ): Gate[] {
-  if (!BREAKS_GROUND.has(code) || !has.has('locate')) return []
-  if (done.has('locate')) return [{ state: 'met', text: ['lines located, heads flagged'] }]
+  const locating = OPERATIONS.find(({ locates, code }) => locates && has.has(code))
+  if (!breaksGround || !locating) return []
+  if (done.has(locating.code)) return [{ state: 'met', text: ['lines located, heads flagged'] }]
   if (located)
     return [
       {

@@ -4,29 +4,7 @@ import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import type { Phrase } from '../../explain/phrase'
 import type { Source } from '../../explain/working'
-import type { OperationCode } from './operations'
-
-/** What is put down, as far as weather goes. */
-export type PutDown = 'seed' | 'granules' | 'spray' | 'dressing'
-
-/** What each operation puts down; the others put nothing. */
-export const PUTS_DOWN: Partial<Record<OperationCode, PutDown>> = {
-  hardWeeds: 'spray',
-  killAutumn: 'spray',
-  kill1: 'spray',
-  kill2: 'spray',
-  kill3: 'spray',
-  preventer: 'spray',
-  regulator: 'spray',
-  weedControl: 'spray',
-  feedAgain: 'granules',
-  recoveryFeed: 'granules',
-  level: 'dressing',
-  lift: 'dressing',
-  sow: 'seed',
-  feed: 'granules',
-  cover: 'dressing',
-}
+import type { PutDown } from './definition'
 
 /** Rain that holds, mm: in all of the days after sowing, in the day of work and the next, or on the day alone. */
 const RAIN = {

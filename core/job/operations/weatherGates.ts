@@ -2,8 +2,8 @@ import type { ForecastDay } from '../../weather/weather'
 import { addDays, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
-import type { OperationCode } from './operations'
-import { forecastGates, gate, OWN, PUTS_DOWN, SCORCH_C } from './putDownGates'
+import type { Definition } from './definition'
+import { forecastGates, gate, OWN, SCORCH_C } from './putDownGates'
 
 /** What is known of the weather about a day. */
 export interface Sky {
@@ -12,10 +12,6 @@ export interface Sky {
   fellOn?: (day: Day) => number | null | undefined
 }
 
-/** Work that wants grass and surface dry. */
-const WANTS_DRY: ReadonlySet<OperationCode> = new Set(['scalp', 'clear', 'dethatch', 'relay', 'mow', 'nip'])
-/** Work that tears turf, which heat then burns. */
-const TEARS: ReadonlySet<OperationCode> = new Set(['dethatch', 'scalp'])
 /**
  * Rain of the day, and of the day before, from which grass and surface are taken to be wet, mm. @source own; dry
  * surface is trade
@@ -26,9 +22,9 @@ const WET = { dayMm: 1, beforeMm: 6 } as const
  * What the forecast says to work on grass that has to be dry, and not torn in a heat wave.
  * @returns none where the forecast does not reach the day, or the work does not mind
  */
-function surfaceGates(code: OperationCode, on: Day, { forecast, fellOn }: Sky): Gate[] {
+function surfaceGates({ wantsDry, scorches }: Definition, on: Day, { forecast, fellOn }: Sky): Gate[] {
   const told = forecast.find(({ day }) => day === on)
-  if (!told || !WANTS_DRY.has(code)) return []
+  if (!told || !wantsDry) return []
   const yesterday = addDays(on, -1)
   const beforeMm = forecast.find(({ day }) => day === yesterday)?.rainMm ?? fellOn?.(yesterday) ?? 0
   const gates =
@@ -53,7 +49,7 @@ function surfaceGates(code: OperationCode, on: Day, { forecast, fellOn }: Sky): 
             ),
           ]
         : [gate('surface', 'met', OWN('no rain on the day'), 'surface dry by the forecast')]
-  if (TEARS.has(code) && told.tmaxC >= SCORCH_C)
+  if (scorches && told.tmaxC >= SCORCH_C)
     gates.push(
       gate(
         'heat',
@@ -68,7 +64,7 @@ function surfaceGates(code: OperationCode, on: Day, { forecast, fellOn }: Sky): 
 }
 
 /** What the weather about a day says to an operation: to what it puts down, or to the surface it works on. */
-export function skyGates(code: OperationCode, on: Day, sky: Sky): Gate[] {
-  const puts = PUTS_DOWN[code]
-  return puts ? forecastGates(puts, on, sky.forecast) : surfaceGates(code, on, sky)
+export function skyGates(operation: Definition, on: Day, sky: Sky): Gate[] {
+  const puts = operation.putsDown
+  return puts ? forecastGates(puts, on, sky.forecast) : surfaceGates(operation, on, sky)
 }

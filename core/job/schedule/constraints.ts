@@ -1,10 +1,9 @@
 import { dayNumber, weekdayOfNumber } from '../../measure/calendar'
 import { skyGates } from '../operations/weatherGates'
-import { coreLag, feedLag, LAGS, LIFT_LAG, lagFor } from '../operations/lags'
+import { LAGS, lagFor } from '../operations/lags'
 import { spansOf, type Bounds, type Lag, type Spans } from './network'
-import { isVisit, keyOf, type OperationCode } from '../operations/operations'
-import { anchorOf, type PlannedOperation } from '../parts'
-import { scalpSpanDays } from '../operations/scalping'
+import { anchorCode, isAnchorKey, isVisit, keyOf, operationOf } from '../operations/registry'
+import { anchorOf, type PlannedOperation } from '../operations/planned'
 import { layOut, type Problem, type Task } from './solver'
 import type { SequenceInput } from './input'
 
@@ -35,11 +34,11 @@ export interface Laying {
 }
 
 /**
- * What comes before the scalp comes before its first cut, the slip's day is that of its last; once it is begun, the
- * first has been made.
+ * What comes before work of several days comes before the first of them, its own day is the last; once it is begun, the
+ * first has been.
  */
-function toFirstCut(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
-  const spanDays = lag.to !== 'scalp' || done.has('scalp') || begun.has('scalp') ? 0 : scalpSpanDays(parts)
+function toFirstDay(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
+  const spanDays = done.has(lag.to) || begun.has(lag.to) ? 0 : (operationOf(lag.to)?.spread?.days(parts) ?? 0)
   if (!spanDays) return lag
   return {
     ...lag,
@@ -49,88 +48,49 @@ function toFirstCut(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
   }
 }
 
-/** The lags of a plan by the keys of its slips. */
+/** The lags of a plan by the keys of its tasks. */
 export function lagsOf(input: SequenceInput, planned: readonly PlannedOperation[]): Lag[] {
-  const figures = input.planning
   const keys = new Set(planned.map(({ key }) => key))
-  const has = (code: OperationCode) => keys.has(code)
-  const lifts = planned.filter(({ operation }) => operation.code === 'lift').map(({ key }) => key)
-  const { schools } = input.parts[0]!
-  const catalogue = [...LAGS, coreLag(schools.coreOrder), feedLag(schools.feedWhen, anchorOf(input.parts))]
-  const lags = catalogue
-    .filter(({ from, to }) => has(from) && has(to) && !(from === 'kill2' && to === 'scalp' && has('kill3')))
-    // What is done after dressing counts from its last lift; the first watering goes with the first.
-    .map((lag) =>
-      lagFor(
-        { ...lag, from: lag.from === 'lift' && lag.to !== 'water' && lag.to !== 'feed' ? lifts.at(-1)! : lag.from },
-        figures,
-      ),
-    )
-    .map((lag) => toFirstCut(lag, input))
-  lifts.slice(1).forEach((key, i) => {
-    lags.push(lagFor({ ...LIFT_LAG, from: lifts[i]!, to: key }, figures))
+  const has = (key: string) => keys.has(key)
+  const plan = { schools: input.parts[0]!.schools, anchor: anchorOf(input.parts), has }
+  const turns = new Map(planned.map(({ operation, of }) => [operation.code, of]))
+  const lags = LAGS.filter(({ from, to, when }) => has(from) && has(to) && (when?.(plan) ?? true))
+    // What comes after work in several turns counts from the last of them.
+    .map((rule) => {
+      const from = rule.fromFirst ? rule.from : keyOf(rule.from, turns.get(rule.from))
+      return lagFor({ ...rule, from: has(from) ? from : rule.from }, input.planning, input)
+    })
+    .map((lag) => toFirstDay(lag, input))
+  const between = planned.flatMap(({ key, operation, number }): Lag[] => {
+    const before = planned.find((one) => one.operation === operation && one.number === number - 1)
+    return operation.between && before
+      ? [lagFor({ ...operation.between, from: before.key, to: key }, input.planning, input)]
+      : []
   })
-  const { firstMow, firstGreen } = input
-  if (has('sow') && has('mow'))
-    lags.push({
-      from: 'sow',
-      to: 'mow',
-      leastDays: firstMow?.early ?? 14,
-      ...(firstMow ? { mostDays: firstMow.late } : {}),
-      why: 'the grass has to reach mowing height',
-    })
-  if (has('sow') && has('green'))
-    lags.push({
-      from: 'sow',
-      to: 'green',
-      leastDays: firstGreen?.early ?? 4,
-      ...(firstGreen ? { mostDays: firstGreen.late + 7 } : {}),
-      why: 'seed has to come up',
-    })
-  return lags
+  return [...lags, ...between]
 }
+
+/** Usual days from sowing to the first mowing and to the first green, where no season is worked out. @source own */
+const [USUAL_MOW, USUAL_UP] = [28, 12]
 
 /** Day number on which an operation would best be, by the sowing day and what the season says. */
 function preferred(
-  input: SequenceInput,
-  { key, operation, number }: PlannedOperation,
+  { firstMow, firstGreen, planning, parts }: SequenceInput,
+  { operation, number, of }: PlannedOperation,
   sow: number,
-  liftDays: number,
+  dressingDays: number,
 ): number {
-  const { code, preferredDay } = operation
-  const { firstMow, firstGreen, planning } = input
-  const mow = firstMow?.middle ?? 28
-  const up = firstGreen?.middle ?? 12
-  if (input.own[key]) return dayNumber(input.own[key].day)
-  switch (code) {
-    case 'mow':
-      return sow + mow
-    case 'green':
-    case 'uncover':
-      return sow + Math.max(4, up)
-    case 'weak':
-      return sow + up + Math.round((planning.weakFirst + planning.weakLast) / 2)
-    case 'weedControl':
-      return sow + mow + 24
-    case 'lift':
-      return sow + (number - 1) * planning.liftGrow
-    case 'feed':
-      return input.parts[0]!.schools.feedWhen === 'after first mow' && anchorOf(input.parts) === 'sow'
-        ? sow + mow + 1
-        : sow
-    case 'feedAgain': {
-      const usual = input.parts.every(({ programme }) => programme.code === 'winter') ? 30 : preferredDay
-      return sow + Math.max(usual, mow)
-    }
-    case 'nip':
-    case 'recoveryFeed':
-    case 'regulator':
-      return sow + liftDays + preferredDay
-    case 'close':
-      return sow + (anchorOf(input.parts) === 'lift' ? liftDays + 42 : Math.max(preferredDay, mow + 30))
-    default:
-      return sow + preferredDay
+  const about = {
+    mow: firstMow?.middle ?? USUAL_MOW,
+    up: firstGreen?.middle ?? USUAL_UP,
+    dressingDays,
+    anchor: anchorOf(parts),
+    planning,
+    parts,
+    number,
+    of,
   }
+  return sow + (operation.day?.(about) ?? operation.preferredDay)
 }
 
 /** What a day costs an operation by the calendar, the forecast and what was agreed. */
@@ -141,12 +101,12 @@ function costOf(
   firstDay: number,
 ): Task['cost'] {
   const { workingDays, holidays, forecast, agreed } = input
-  const { code, weight } = operation
+  const { weight } = operation
   const off = new Set([0, 1, 2, 3, 4, 5, 6].filter((day) => !workingDays.includes(day)))
   const closed = new Set([...holidays].map(dayNumber))
   const weather = new Map<number, number>()
   for (const { day } of forecast) {
-    const gates = skyGates(code, day, input).filter((gate) => input.overruled[`${key}:${gate.code}`] === undefined)
+    const gates = skyGates(operation, day, input).filter((gate) => input.overruled[`${key}:${gate.code}`] === undefined)
     const cost = gates.some(({ state }) => state === 'hold')
       ? COST.held
       : gates.some(({ state }) => state === 'risk')
@@ -170,10 +130,8 @@ function costOf(
 export function lay(input: SequenceInput, planned: readonly PlannedOperation[]): Laying {
   const names = planned.map(({ key }) => key)
   const lags = lagsOf(input, planned)
-  const anchors = planned
-    .filter(({ key }) => key === keyOf(anchorOf(input.parts)) || key === 'sow' || key === 'lift')
-    .map(({ key }) => key)
-  const sow = dayNumber(input.done.get(anchorOf(input.parts))?.day ?? input.sowOn)
+  const anchors = planned.filter(({ key }) => isAnchorKey(key)).map(({ key }) => key)
+  const sow = dayNumber(input.done.get(anchorCode(anchorOf(input.parts)))?.day ?? input.sowOn)
   const today = dayNumber(input.today)
   const fixed = new Map<string, number>(anchors.map((key) => [key, sow]))
   for (const { key } of planned) {
@@ -183,8 +141,9 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
     const done = input.done.get(key)
     if (done) fixed.set(key, dayNumber(done.day))
   }
-  const liftDays = (planned.filter(({ operation }) => operation.code === 'lift').length - 1) * input.planning.liftGrow
-  const wanted = new Map(planned.map((one) => [one.key, preferred(input, one, sow, liftDays)]))
+  const dressings = planned.filter(({ operation }) => operation.anchors === 'dressing')
+  const dressingDays = (dressings.length - 1) * input.planning.liftGrow
+  const wanted = new Map(planned.map((one) => [one.key, preferred(input, one, sow, dressingDays)]))
   const open = planned.filter(({ key }) => !fixed.has(key))
   const notBefore = new Map<string, number>()
   for (const { key, operation } of open) {
@@ -193,8 +152,8 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
       notBefore.set(key, Math.min(today, operation.phase === 'after' ? today : sow))
   }
   const notAfter = new Map<string, number>()
-  const lastLift = open.filter(({ operation }) => operation.code === 'lift').at(-1)
-  if (lastLift && input.growsUntil) notAfter.set(lastLift.key, dayNumber(input.growsUntil))
+  const last = open.filter(({ operation }) => operation.needsGrowthAfter).at(-1)
+  if (last && input.growsUntil) notAfter.set(last.key, dayNumber(input.growsUntil))
 
   const bound = bindable(names, lags, { fixed, notBefore, notAfter }, open)
   const { bounds, base, lags: kept } = withMissed(input, names, bound)
@@ -263,11 +222,7 @@ function bindable(
 ): Bound {
   const strict = spansOf(names, lags, bounds)
   if (strict.possible) return { bounds, base: strict, late: [], possible: true, lags }
-  const afar = open
-    .filter(
-      ({ operation }) => operation.phase !== 'work' || operation.code === 'killAutumn' || operation.code === 'delivery',
-    )
-    .map(({ key }) => key)
+  const afar = open.filter(({ operation }) => operation.phase !== 'work' || operation.mayBeLate).map(({ key }) => key)
   const without = (keys: readonly string[]) => ({
     ...bounds,
     notBefore: new Map([...(bounds.notBefore ?? [])].filter(([key]) => !keys.includes(key))),

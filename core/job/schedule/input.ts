@@ -1,16 +1,11 @@
 import type { StockLevels } from '../../materials/stock'
 import { daysBetween, type Day } from '../../measure/calendar'
 import type { GateInput } from '../operations/gateInput'
-import type { Pace } from '../hours'
-import { operationsOf, type Extent, type Part, type PlannedOperation } from '../parts'
+import { hoursAsEntered, type Pace } from '../hours'
+import type { Extent, SeasonWaits } from '../operations/definition'
+import { operationsOf, type PlannedOperation } from '../operations/planned'
+import type { Part } from '../parts'
 import type { Planning } from '../planningFigures'
-
-/** Days from sowing: early, middle and late of the weather years. */
-export interface Waits {
-  early: number
-  middle: number
-  late: number
-}
 
 /** Work that the technician put in beside the catalogue. */
 export interface OwnWork {
@@ -27,7 +22,7 @@ export interface DoneWork {
   passed: boolean
 }
 
-export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'> {
+export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'>, SeasonWaits {
   /** Zones that are treated alike, the largest part first. */
   parts: readonly Part[]
   planning: Planning
@@ -43,8 +38,6 @@ export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf
   /** Days that were agreed; whatever has to change moves as little of them as it can. */
   agreed: ReadonlyMap<string, Day>
   own: Readonly<Record<string, OwnWork>>
-  firstMow?: Waits
-  firstGreen?: Waits
   /** Last day on which turf grows through a dressing. */
   growsUntil?: Day
   /** How fast the firm really is, by operation; by our work rates where it is not known. */
@@ -71,7 +64,7 @@ export const UNTOUCHED = {
 /** The technician's own work as an operation of the plan. */
 const ownOperation = (
   key: string,
-  { name, day, note }: OwnWork,
+  { name, day, hours, note }: OwnWork,
   sowOn: Day,
   parts: readonly Part[],
 ): PlannedOperation => ({
@@ -88,6 +81,10 @@ const ownOperation = (
     preferredDay: daysBetween(sowOn, day),
     weight: 0.5,
     why: note || 'Put in by hand.',
+    order: 1000,
+    programmes: [],
+    day: () => daysBetween(sowOn, day),
+    brief: () => ({ settings: note ? [note] : [], gates: [], hours: hoursAsEntered(name, hours) }),
   },
 })
 
@@ -95,11 +92,11 @@ const ownOperation = (
 export function plannedOf(input: SequenceInput): PlannedOperation[] {
   const own = Object.entries(input.own).map(([key, work]) => ownOperation(key, work, input.sowOn, input.parts))
   const planned = operationsOf(input.parts, input.extent)
-  const [core, dethatch] = (['core', 'dethatch'] as const).map((code) =>
-    planned.findIndex(({ key }) => key === code),
-  ) as [number, number]
-  // The catalogue has dethatching first; on one day the school says which machine goes first.
-  if (core > dethatch && dethatch >= 0 && input.parts[0]!.schools.coreOrder === 'before')
-    planned.splice(dethatch, 0, ...planned.splice(core, 1))
+  const { schools } = input.parts[0]!
+  for (const one of [...planned]) {
+    const ahead = planned.findIndex(({ key }) => key === one.operation.goesBefore?.(schools))
+    const at = planned.indexOf(one)
+    if (ahead >= 0 && at > ahead) planned.splice(ahead, 0, ...planned.splice(at, 1))
+  }
   return [...planned, ...own].filter(({ key }) => input.skipped[key] === undefined)
 }

@@ -2,7 +2,8 @@ import { addDays, dayNumber, daysBetween, shortDay, weekdayIndex, weekdayName, t
 import type { Phrase } from '../../explain/phrase'
 import { skyGates } from '../operations/weatherGates'
 import type { Laying } from './constraints'
-import { anchorOf } from '../parts'
+import { anchorOf } from '../operations/planned'
+import { anchorCode } from '../operations/registry'
 import type { SequenceInput } from './input'
 import type { Slip } from './task'
 
@@ -57,14 +58,13 @@ function reason(
   slip: Slip,
   was: Day,
 ): Phrase {
-  const { code } = slip.operation
   if (slip.pinned) return ['chosen by hand']
   if (was < input.today) return ['its day has passed and it is not marked done']
-  const held = skyGates(code, was, input).find(({ state }) => state === 'hold')
+  const held = skyGates(slip.operation, was, input).find(({ state }) => state === 'hold')
   if (held) return held.text
   if (input.holidays.has(was)) return [`${shortDay(was)} is a holiday of the firm`]
   if (!input.workingDays.includes(weekdayIndex(was))) return [`${weekdayName(was)} is no working day of the firm`]
-  const lag = brokenLag(laying, names, anchorOf(input.parts), slip, was)
+  const lag = brokenLag(laying, names, anchorCode(anchorOf(input.parts)), slip, was)
   if (lag) return lag
   return ['nearer to its best day from the sowing day']
 }
@@ -72,7 +72,7 @@ function reason(
 /** Agreed days that the plan as it stands now does not keep, in order. */
 export function movesOf(input: SequenceInput, laying: Laying, slips: readonly Slip[]): Move[] {
   const names = new Map(slips.map(({ key, name }) => [key, name]))
-  const anchor = anchorOf(input.parts)
+  const anchor = anchorCode(anchorOf(input.parts))
   return slips.flatMap((slip) => {
     const was = input.agreed.get(slip.key)
     if (was === undefined || was === slip.to || slip.done) return []

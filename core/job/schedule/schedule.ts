@@ -3,8 +3,9 @@ import { movesOf, type Move } from './moves'
 import type { GateInput } from '../operations/gateInput'
 import { GROWS_FROM_C } from '../operations/groundGates'
 import { lay } from './constraints'
-import type { Operation } from '../operations/operations'
-import { anchorOf, operationsOf } from '../parts'
+import type { Operation } from '../operations/definition'
+import { anchorOf, operationsOf } from '../operations/planned'
+import { anchorCode } from '../operations/registry'
 import { plannedOf, type SequenceInput } from './input'
 import { slipOf, type Slip } from './task'
 import { troublesOf, type Trouble } from './troubles'
@@ -41,14 +42,14 @@ export function buildSequence(input: SequenceInput): Sequence {
     ...input,
     keepsTurf: input.parts.some(({ programme }) => programme.keepsTurf),
     growsFromC:
-      GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'lift' ? 'warm' : 'cool'],
+      GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'dressing' ? 'warm' : 'cool'],
   }
   const unordered = planned.map((one) => slipOf(input, gateInput, laying, has, one))
   const slips = unordered
     .sort((a, b) => dayNumber(a.to) - dayNumber(b.to))
     .map((slip, i) => ({ ...slip, number: i + 1 }))
   // Once it is sown, what should have come before is shown as overdue and waited for no more.
-  const sown = input.done.has(anchorOf(input.parts))
+  const sown = input.done.has(anchorCode(anchorOf(input.parts)))
   const next = slips
     .filter((slip) => !slip.done && !(sown && slip.operation.preferredDay < 0))
     .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.number - b.number))[0]

@@ -1,21 +1,20 @@
 import { addDays, dayFromNumber, daysBetween, nearestWorkingDay, shortDay, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import { standOf, type Stand } from '../../explain/judgement'
-import type { Brief } from '../operations/brief'
+import type { Brief, Definition, Operation, Wanted } from '../operations/definition'
 import { briefOf } from '../operations/briefs'
 import type { GateInput } from '../operations/gateInput'
 import { gatesOf } from '../operations/gates'
 import { pacedHours } from '../hours'
 import type { Laying } from './constraints'
-import type { Operation } from '../operations/operations'
-import type { PlannedOperation } from '../parts'
-import { scalpSpanDays } from '../operations/scalping'
+import type { PlannedOperation } from '../operations/planned'
+import { isAnchorKey, OPERATIONS } from '../operations/registry'
 import type { DoneWork, SequenceInput } from './input'
-import { stockGates, wantedOf, type Wanted } from '../operations/demand'
+import { stockGates, wantedOf } from '../operations/demand'
 
 export interface Slip extends Brief {
   key: string
-  operation: Operation
+  operation: Definition
   name: string
   number: number
   /** First and last day; the same for work of one day. */
@@ -51,7 +50,7 @@ function firstCutDay({ workingDays }: SequenceInput, day: Day, earliest: Day): D
 function floatWords(key: string, operation: Operation, day: Day, earliest: Day, latest: Day): string {
   const later = daysBetween(day, latest)
   const sooner = daysBetween(earliest, day)
-  if (operation.code === 'sow' || key === 'lift') return ''
+  if (isAnchorKey(key)) return ''
   if (operation.phase === 'after')
     return later > 200
       ? `from ${shortDay(earliest)}`
@@ -63,28 +62,14 @@ function floatWords(key: string, operation: Operation, day: Day, earliest: Day, 
   return sooner > 0 ? `can start ${sooner} ${sooner === 1 ? 'day' : 'days'} early` : 'cannot slide'
 }
 
-function briefFor(input: SequenceInput, { key, operation, number, of, parts }: PlannedOperation): Brief {
-  const own = input.own[key]
-  if (operation.code === 'own')
-    return { settings: own?.note ? [own.note] : [], gates: [], hours: ownHours(operation.name, own?.hours ?? 0) }
-  const brief = briefOf(operation.code, parts, { number, of })
-  // A lift goes over a part of the ground only: its hours are its own.
-  return operation.code === 'lift'
+function briefFor(input: SequenceInput, { operation, number, of, parts }: PlannedOperation): Brief {
+  const brief = briefOf(operation, parts, { number, of })
+  return operation.partOfGround
     ? brief
     : { ...brief, hours: pacedHours(brief.hours, groundOf(parts), input.pace[operation.code]) }
 }
 
 const groundOf = (parts: PlannedOperation['parts']): number => parts.reduce((sum, { survey }) => sum + survey.areaM2, 0)
-
-const ownHours = (title: string, value: number): Brief['hours'] => ({
-  value,
-  working: {
-    title,
-    result: figure('hours', value),
-    formula: 'As entered.',
-    lines: [{ what: 'Crew hours', value: figure('hours', value), source: { kind: 'user', text: 'own work' } }],
-  },
-})
 
 /** What is left of the hours of work that is begun. */
 function hoursLeft(hours: Brief['hours'], share: number): Brief['hours'] {
@@ -126,13 +111,14 @@ export function slipOf(
   const at = laying.days.get(key)!
   const earliest = dayFromNumber(Math.min(Number.isFinite(span.earliest) ? span.earliest : at, at))
   const latest = dayFromNumber(Number.isFinite(span.latest) ? Math.max(span.latest, at) : at + 999)
-  const cutsDays = operation.code === 'scalp' && !done ? scalpSpanDays(input.parts) : 0
+  const cutsDays = done ? 0 : (operation.spread?.days(input.parts) ?? 0)
+  const ordering = OPERATIONS.find(({ orders }) => orders)
   const start = cutsDays ? firstCutDay(input, addDays(to, -cutsDays), addDays(earliest, -cutsDays)) : to
-  const wanted = wantedOf(operation.code, one.parts, one)
+  const wanted = wantedOf(operation, one.parts, one)
   const gates = done
     ? brief.gates.filter(({ state }) => state !== 'waiting')
-    : gatesOf(gateInput, key, operation.code, to, has, [
-        ...stockGates(wanted, input.stock, input.done.get('order')?.day),
+    : gatesOf(gateInput, key, operation, to, has, [
+        ...stockGates(wanted, input.stock, ordering && input.done.get(ordering.code)?.day),
         ...brief.gates,
       ])
   return {

@@ -1,8 +1,8 @@
 import { addDays, dayFromNumber, dayNumber, daysBetween, shortDay, type Day } from '../../measure/calendar'
 import type { Laying } from './constraints'
 import { ORIGIN, spansOf, type Lag } from './network'
-import { anchorOf, type PlannedOperation } from '../parts'
-import { scalpSpanDays, scalpSteps } from '../operations/scalping'
+import { anchorOf, type PlannedOperation } from '../operations/planned'
+import { anchorCode, isAnchorKey, numberOf, operationOf } from '../operations/registry'
 import type { SequenceInput } from './input'
 import type { Slip } from './task'
 
@@ -15,16 +15,6 @@ export interface Trouble {
 
 /** How far ahead a sowing day is looked for that leaves time for everything. */
 const LOOKED_AHEAD_DAYS = 240
-/** What can be left out of a plan with a reason, where time is short. */
-const DISPENSABLE: ReadonlySet<string> = new Set([
-  'kill2',
-  'kill3',
-  'soilTest',
-  'hardWeeds',
-  'relay',
-  'core',
-  'waterAhead',
-])
 
 const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
 
@@ -34,8 +24,8 @@ const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
  */
 function soonest(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Day | undefined {
   const names = planned.map(({ key }) => key)
-  const anchors = planned.filter(({ key }) => key === 'sow' || key === 'lift').map(({ key }) => key)
-  if (input.done.has(anchorOf(input.parts))) return undefined
+  const anchors = planned.filter(({ key }) => isAnchorKey(key)).map(({ key }) => key)
+  if (input.done.has(anchorCode(anchorOf(input.parts)))) return undefined
   const today = dayNumber(input.today)
   const done = new Map(
     planned.flatMap(({ key }): [string, number][] =>
@@ -43,8 +33,8 @@ function soonest(input: SequenceInput, planned: readonly PlannedOperation[], lay
     ),
   )
   const notBefore = new Map(names.filter((key) => !done.has(key)).map((key) => [key, today]))
-  const lastLift = planned.filter(({ operation }) => operation.code === 'lift').at(-1)
-  const notAfter = new Map(lastLift && input.growsUntil ? [[lastLift.key, dayNumber(input.growsUntil)]] : [])
+  const last = planned.filter(({ operation }) => operation.needsGrowthAfter).at(-1)
+  const notAfter = new Map(last && input.growsUntil ? [[last.key, dayNumber(input.growsUntil)]] : [])
   const wanted = Math.max(dayNumber(input.sowOn), today)
   const later = Array.from({ length: LOOKED_AHEAD_DAYS }, (_, i) => wanted + 1 + i)
   const sooner = Array.from({ length: Math.max(0, wanted - today) }, (_, i) => wanted - 1 - i)
@@ -60,9 +50,11 @@ function soonest(input: SequenceInput, planned: readonly PlannedOperation[], lay
   return undefined
 }
 
-/** Slips by their names, lifts by their numbers. */
+/** Tasks by their names, those in several turns by their numbers. */
 const namesOf = (planned: readonly PlannedOperation[]): Map<string, string> =>
-  new Map(planned.map(({ key, operation, number, of }) => [key, of > 1 ? `lift ${number}` : operation.name]))
+  new Map(
+    planned.map(({ key, operation, number, of }) => [key, of > 1 ? `${operation.turnName} ${number}` : operation.name]),
+  )
 
 /** "Kill, again is 14 days after kill, first (…)" for each lag that asks for days. */
 function ringWords(ring: readonly Lag[], names: ReadonlyMap<string, string>): string {
@@ -83,12 +75,12 @@ function impossible(input: SequenceInput, planned: readonly PlannedOperation[], 
   const asked = ringWords(ring, names)
   const sowOn = soonest(input, planned, laying)
   const out = [...new Set(ring.flatMap(({ from, to }) => [from, to]))]
-    .filter((key) => DISPENSABLE.has(key) || key.startsWith('lift-'))
+    .filter((key) => operationOf(key)?.dispensable || numberOf(key) > 1)
     .map((key) => names.get(key)!.toLowerCase())
   const season = ring.some(({ why }) => why === 'not after')
   const ways = [
     sowOn
-      ? `${anchorOf(input.parts) === 'sow' ? 'sow' : 'begin'} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}`
+      ? `${anchorOf(input.parts) === 'seeding' ? 'sow' : 'begin'} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}`
       : '',
     season ? 'leave what does not fit to the next growing season' : '',
     out.length ? `leave out ${out.join(' or ')}, with the reason` : '',
@@ -118,24 +110,15 @@ function lateOnes(input: SequenceInput, planned: readonly PlannedOperation[], la
   })
 }
 
-/** Cuts need two days between them; said when those left before the last of them are too few. */
-function squeezedCuts(input: SequenceInput, laying: Laying): Trouble[] {
-  const last = laying.days.get('scalp')
-  if (last === undefined || input.done.has('scalp')) return []
-  const spanDays = scalpSpanDays(input.parts)
-  const cuts = Math.max(
-    ...input.parts.map(
-      ({ survey, settings }) => scalpSteps(survey.mowingHeightMm, settings.scalpToMm).heightsMm.length,
-    ),
-  )
-  const left = last - dayNumber(input.today)
-  if (left < 0 || left >= spanDays) return []
-  return [
-    {
-      text: `${cuts} cuts two days apart take ${spanDays} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Take a later day, or cut closer together on dry grass.`,
-      sowOn: addDays(input.sowOn, spanDays - left),
-    },
-  ]
+/** Work of several days for which fewer are left. */
+function squeezed(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
+  return planned.flatMap(({ key, operation: { spread } }): Trouble[] => {
+    if (!spread || input.done.has(key)) return []
+    const spanDays = spread.days(input.parts)
+    const left = laying.days.get(key)! - dayNumber(input.today)
+    if (left < 0 || left >= spanDays) return []
+    return [{ text: spread.squeezed(input.parts, left), sowOn: addDays(input.sowOn, spanDays - left) }]
+  })
 }
 
 /** Days that ask for more hands than the firm has. */
@@ -162,7 +145,7 @@ export function troublesOf(
     const [from, to] = [names.get(lag.from) ?? lag.from, names.get(lag.to) ?? lag.to]
     if (between < 0)
       return {
-        text: `${lag.from === 'sow' ? 'Done before sowing' : 'Done out of order'}, ${from} and ${to}: ${lag.why}. Check the days they stand on.`,
+        text: `${operationOf(lag.from)?.anchors === 'seeding' ? 'Done before sowing' : 'Done out of order'}, ${from} and ${to}: ${lag.why}. Check the days they stand on.`,
       }
     return {
       text:
@@ -171,10 +154,9 @@ export function troublesOf(
           : `${days(between)} ${between === 1 ? 'lies' : 'lie'} between ${from} and ${to}: ${lag.why} than ${days(lag.mostDays ?? 0)}. Bring the sowing day nearer, or go over it again.`,
     }
   })
-  const anchor = anchorOf(input.parts)
-  const sow = anchor === 'sow'
+  const sow = anchorOf(input.parts) === 'seeding'
   const passed =
-    !input.done.has(anchor) && daysBetween(input.sowOn, input.today) > 0
+    !input.done.has(anchorCode(anchorOf(input.parts))) && daysBetween(input.sowOn, input.today) > 0
       ? [
           {
             text: `The ${sow ? 'sowing day' : 'day of the first lift'}, ${shortDay(input.sowOn)}, has passed. Move it, or mark it ${sow ? 'sown' : 'dressed'}.`,
@@ -184,7 +166,7 @@ export function troublesOf(
   return [
     ...passed,
     ...conflicts,
-    ...squeezedCuts(input, laying),
+    ...squeezed(input, planned, laying),
     ...lateOnes(input, planned, laying),
     ...impossible(input, planned, laying),
     ...fullDays(input, slips),

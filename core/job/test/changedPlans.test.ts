@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { addDays, daysBetween, toDay, weekdayIndex, type Day } from '../../measure/calendar'
-import { anchorOf } from '../parts'
+import { anchorOf } from '../operations/planned'
+import { anchorCode } from '../operations/registry'
 import { PROGRAMME_CODES, type ProgrammeCode } from '../decision/programmes'
 import { buildSequence, type Sequence } from '../schedule/schedule'
 import { lagsOf } from '../schedule/constraints'
@@ -166,7 +167,7 @@ describe('a plan that is changed', () => {
             planning: { ...PLANNING_FIGURES, [wait]: PLANNING_FIGURES[wait as 'levelRest'] + more },
           })
           const usual = buildSequence(of)
-          const anchor = anchorOf(of.parts)
+          const anchor = anchorCode(anchorOf(of.parts))
           for (const slip of tight.slips) {
             const was = usual.slips.find(({ key }) => key === slip.key)!
             // Counted from the anchor a tighter wait leaves less room: nothing after it may come sooner, nothing

@@ -5,6 +5,7 @@ import { toDay } from '../../measure/calendar'
 import { PROGRAMME_CODES } from '../decision/programmes'
 import { buildSequence, type Slip } from '../schedule/schedule'
 import { wantedOf } from '../operations/demand'
+import { operationByCode } from '../operations/registry'
 import { doneOn, planned, sequenceInput, type Planned } from './ground'
 
 const slipOf = (key: string, stock: StockLevels, of: Planned = {}, done = doneOn()): Slip =>
@@ -43,7 +44,7 @@ describe('what an operation uses up', () => {
     // 612 m² at half of 7 lb/1,000 ft² (17.09 g/m²) over 0.98 × 0.85 or as the plan's lot has it.
     expect(wanted[0]!.matter).toBe(SEED)
     const [part] = planned()
-    const twice = wantedOf('sow', [part!, part!], { number: 1, of: 1 })
+    const twice = wantedOf(operationByCode('sow'), [part!, part!], { number: 1, of: 1 })
     expect([twice.length, twice[0]!.amount]).toEqual([1, 2 * wanted[0]!.amount])
     // 612 m² at 5 mm are 3.06 m³ of compost.
     expect(slipOf('cover', {}, { settings: { coverMm: 5, coverMaterial: 'compost' } }).wanted).toEqual([

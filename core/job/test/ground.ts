@@ -6,6 +6,8 @@ import { PROGRAMMES, type ProgrammeCode } from '../decision/programmes'
 import { DEFAULT_SCHOOLS, type Schools } from '../decision/practices'
 import { decideZone, type LawnFindings, type ZoneDecision } from '../decision/decide'
 import { toDay, type Day } from '../../measure/calendar'
+import { LAGS, lagFor } from '../operations/lags'
+import type { Lag } from '../schedule/network'
 import type { ZoneSurvey } from '../../site/zone'
 import { UNTOUCHED, type DoneWork, type SequenceInput } from '../schedule/input'
 
@@ -31,6 +33,7 @@ export const ZONE: ZoneSurvey = {
   slopeShare: 0,
   wear: 'none',
   drainage: 'free',
+  grubs: null,
   deepestMm: 0,
   hollowM3: 0,
   hollowM2: 0,
@@ -81,7 +84,7 @@ export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInpu
   ...UNTOUCHED,
   parts: planned(),
   planning: PLANNING_FIGURES,
-  extent: { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: [] },
+  extent: { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, leavesFall: false, added: [] },
   applications: [],
   sowOn: toDay('2026-09-24'),
   today: TODAY,
@@ -94,3 +97,9 @@ export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInpu
   ...change,
   skipped: { ...READY, ...change.skipped },
 })
+
+/** Limits between operations as they hold for a plan with the usual practices and that season. */
+export const lagsFor = (anchor: 'seeding' | 'dressing', { firstMow, firstGreen } = sequenceInput()): Lag[] =>
+  LAGS.filter(({ when }) => when?.({ schools: DEFAULT_SCHOOLS, anchor, has: () => true }) ?? true).map((lag) =>
+    lagFor(lag, PLANNING_FIGURES, { firstMow, firstGreen }),
+  )

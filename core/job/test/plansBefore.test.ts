@@ -69,16 +69,21 @@ const whole = (sequence: Sequence | undefined) =>
       ),
       wanted: slip.wanted.map(({ matter, amount }) => `${matter} ${exact(amount)}`),
     })),
-    skipped: sequence.skipped,
+    skipped: sequence.skipped.filter(({ key }) => !NEW.includes(key)),
     crewHours: exact(sequence.crewHours),
     next: sequence.next?.key,
     troubles: sequence.troubles,
     moves: sequence.moves.map((move) => ({ ...move, why: words(move.why) })),
   }
 
+/** Operations that came since: left out here, so that what is compared is the same work. */
+const NEW = ['insectTreatment', 'removeLeaves', 'springGreenUp']
+const WITHOUT_NEW = Object.fromEntries(NEW.map((code) => [code, 'came since']))
+
 function planned({ lawn: found, weather }: Kept['lawns'][number]) {
   // They were kept before a lawn had jobs.
-  const lawn = { ...found, ...oneJob(found) }
+  const work = { ...found.plan.work, skipped: { ...found.plan.work.skipped, ...WITHOUT_NEW } }
+  const lawn = { ...found, ...oneJob(found), plan: { ...found.plan, work } }
   const practice: FirmRecord = { ...firm, planning: planningOf(firm.planning) }
   const { forecast, brief, first } = weather
   const on =
@@ -116,7 +121,14 @@ function planned({ lawn: found, weather }: Kept['lawns'][number]) {
     programmes: Object.fromEntries(
       PROGRAMME_CODES.map((code) => {
         const sowOn = addDays(practice.today, Math.max(30, leadDaysOf(code)))
-        const trial = { ...jobOf(lawn), done: [], programme: code, sowOn, settings: null, work: NO_WORK }
+        const trial = {
+          ...jobOf(lawn),
+          done: [],
+          programme: code,
+          sowOn,
+          settings: null,
+          work: { ...NO_WORK, skipped: WITHOUT_NEW },
+        }
         const { schedule: tried, price: cost } = planJob(trial, groundOf(lawn), practice, { forecast, glance })
         return [
           code,

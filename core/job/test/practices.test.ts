@@ -6,9 +6,8 @@ import { overseedRate } from '../../seed/liveSeed'
 import { addDays, daysBetween, nearestWorkingDay, toDay, weekdayIndex } from '../../measure/calendar'
 import { defaultSettings } from '../settings'
 import { DEFAULT_SCHOOLS, SCHOOLS, STARTER_ANALYSIS, type Schools } from '../decision/practices'
-import { LAGS, lagFor } from '../operations/lags'
 import { PROGRAMMES } from '../decision/programmes'
-import { doneOn, planned, PLANNING_FIGURES, sequenceInput } from './ground'
+import { doneOn, planned, PLANNING_FIGURES, sequenceInput, lagsFor } from './ground'
 import { buildSequence, type SequenceInput } from '../schedule/schedule'
 
 const TF = grassByCode('TF')
@@ -89,7 +88,7 @@ describe('working days', () => {
       fc.property(someDays, fc.integer({ min: 0, max: 60 }), (workingDays, ahead) => {
         const { slips, troubles } = buildSequence(input({ workingDays, sowOn: addDays(toDay('2026-09-08'), ahead) }))
         const day = new Map(slips.map(({ operation, to }) => [operation.code as string, to]))
-        for (const { from, to, leastDays, mostDays } of LAGS.map((lag) => lagFor(lag, PLANNING_FIGURES)).filter(
+        for (const { from, to, leastDays, mostDays } of lagsFor('seeding').filter(
           (lag) => day.has(lag.from) && day.has(lag.to),
         )) {
           const between = daysBetween(day.get(from)!, day.get(to)!)

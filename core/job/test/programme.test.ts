@@ -1,18 +1,17 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { addDays, daysBetween, toDay, type Day } from '../../measure/calendar'
-import { LAGS, lagFor } from '../operations/lags'
-import type { OperationCode } from '../operations/operations'
 import { scalpSteps } from '../operations/scalping'
 import { lagsOf } from '../schedule/constraints'
 import { buildSequence } from '../schedule/schedule'
 import { plannedOf } from '../schedule/input'
-import { operationsOf, partsOf, type PlannedZone } from '../parts'
+import { operationsOf } from '../operations/planned'
+import { partsOf, type PlannedZone } from '../parts'
 import { PROGRAMME_CODES, type ProgrammeCode } from '../decision/programmes'
 import { type Schools } from '../decision/practices'
-import { doneOn, planned, PLANNING_FIGURES, sequenceInput, TODAY, ZONE, type Planned } from './ground'
+import { doneOn, planned, PLANNING_FIGURES, sequenceInput, TODAY, ZONE, type Planned, lagsFor } from './ground'
 
-const dayOf = (sequence: ReturnType<typeof buildSequence>, code: OperationCode): Day =>
+const dayOf = (sequence: ReturnType<typeof buildSequence>, code: string): Day =>
   sequence.slips.find(({ operation }) => operation.code === code)!.to
 
 describe('sequence', () => {
@@ -20,7 +19,7 @@ describe('sequence', () => {
     const sequence = buildSequence(sequenceInput())
     expect(
       ['scalp', 'dethatch', 'core', 'sow', 'rake', 'feed', 'cover', 'water', 'check', 'mow'].map((code) =>
-        dayOf(sequence, code as OperationCode),
+        dayOf(sequence, code),
       ),
     ).toEqual([
       '2026-09-21',
@@ -41,10 +40,10 @@ describe('sequence', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 90 }), (ahead) => {
         const sequence = buildSequence(sequenceInput({ sowOn: addDays(TODAY, ahead) }))
-        for (const { from, to, leastDays, mostDays } of LAGS.map((lag) => lagFor(lag, PLANNING_FIGURES)).filter((lag) =>
+        for (const { from, to, leastDays, mostDays } of lagsFor('seeding').filter((lag) =>
           [lag.from, lag.to].every((code) => sequence.slips.some(({ operation }) => operation.code === code)),
         )) {
-          const days = daysBetween(dayOf(sequence, from as OperationCode), dayOf(sequence, to as OperationCode))
+          const days = daysBetween(dayOf(sequence, from), dayOf(sequence, to))
           expect(days).toBeGreaterThanOrEqual(leastDays)
           expect(days).toBeLessThanOrEqual(mostDays ?? 999)
         }
@@ -214,6 +213,7 @@ describe('every programme', () => {
       'green',
       'mow',
       'feedAgain',
+      'springGreenUp',
     ])
   })
 

@@ -2,9 +2,7 @@ import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { BLENDS, depthLimitOf, type Blend } from '../../seed/blends'
 import { addDays, toDay, type Day } from '../../measure/calendar'
-import { depthGate } from '../operations/seedBriefs'
-import type { OperationCode } from '../operations/operations'
-import { partsOf, type PlannedZone } from '../parts'
+import { depthGate, partsOf, type PlannedZone } from '../parts'
 import { buriedMm, shallowEnough } from '../settings'
 import type { ProgrammeCode } from '../decision/programmes'
 import { buildSequence, type SequenceInput } from '../schedule/schedule'
@@ -54,7 +52,7 @@ describe('gates of the weather', () => {
   const quiet = (from = TODAY): ForecastDay[] =>
     Array.from({ length: 15 }, (_, i) => ({ day: addDays(from, i), tmaxC: 24, tminC: 12, rainMm: 0, windKmh: 8 }))
   const input = (change: Partial<SequenceInput> = {}) => sequenceInput({ sowOn: SOW_ON, forecast: quiet(), ...change })
-  const states = (code: OperationCode, change: Partial<SequenceInput> = {}) =>
+  const states = (code: string, change: Partial<SequenceInput> = {}) =>
     buildSequence(input(change))
       .slips.find(({ operation }) => operation.code === code)!
       .gates.map(({ state }) => state)

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { addDays, toDay } from '../../measure/calendar'
-import { forecastGates, type PutDown } from '../operations/putDownGates'
+import type { PutDown } from '../operations/definition'
+import { forecastGates } from '../operations/putDownGates'
 
 const ON = toDay('2026-09-14')
 /**

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { missingOf, type PlanInput } from '#contract/lawn'
 import { NO_WORK } from '#core/job/nothingDecided'
-import { operationByCode } from '#core/job/operations/catalogue'
-import { codeOf } from '#core/job/operations/operations'
+import { operationOf } from '#core/job/operations/registry'
 import type { GrassCode } from '#core/grass/grasses'
 import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
 import type { School, Schools } from '#core/job/decision/practices'
@@ -24,7 +23,7 @@ const look = useMergingSave((value: ReturnType<typeof lookFields>) => store.save
 const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
 const chosen = computed(() => lawn.value?.plan.programme ?? null)
 /** Ordering and testing bind nobody to a programme; work on the lawn does. */
-const started = computed(() => lawn.value?.done.some(({ key }) => { const code = codeOf(key); return code && code !== 'own' && operationByCode(code).phase !== 'before' }) ?? false)
+const started = computed(() => lawn.value?.done.some(({ key }) => (operationOf(key)?.phase ?? 'before') !== 'before') ?? false)
 const waiting = computed(() => decision.value?.waiting)
 const leans = computed(() => decision.value?.leans)
 const counts = computed(() => `${candidates.value.length} ${candidates.value.length === 1 ? 'programme fits' : 'programmes fit'}, ${refused.value.length} do not.`)
@@ -40,7 +39,7 @@ const verdict = computed(() => {
   const lean = chosen.value ?? leans.value
   const window = waiting.value?.window
   if (!lean) return { words: 'Nothing here fits.', because: 'See why below each programme; the survey may want another look.' }
-  return { words: `${PROGRAMMES[lean].name}.`, because: window ? `${shortDay(window.from, context.today)} to ${shortDay(window.to, context.today)} gives it time${PROGRAMMES[lean].anchor === 'sow' ? ' to root' : ' to grow through'}.` : '' }
+  return { words: `${PROGRAMMES[lean].name}.`, because: window ? `${shortDay(window.from, context.today)} to ${shortDay(window.to, context.today)} gives it time${PROGRAMMES[lean].anchor === 'seeding' ? ' to root' : ' to grow through'}.` : '' }
 })
 
 async function plan(candidate: Candidate, why: string | null): Promise<void> {

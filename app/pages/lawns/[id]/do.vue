@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
-import { operationByCode } from '#core/job/operations/catalogue'
-import { codeOf, type Phase } from '#core/job/operations/operations'
+import type { Phase } from '#core/job/operations/definition'
+import { anchorCode, isAnchorKey, operationByCode, operationOf } from '#core/job/operations/registry'
 import type { Slip } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'
 import { fieldName, fieldText } from '~/utils/fieldWords'
@@ -17,11 +17,10 @@ const trialDay = useState<Day | null>('trial-day', () => null)
 watch(trial, (now) => { trialDay.value = now && now.sowOn !== lawn.value?.plan.sowOn ? now.sowOn : null })
 onUnmounted(() => { trialDay.value = null })
 
-const anchor = computed(() => (shown.value?.slips.some(({ key }) => key === 'sow') ? 'sow' : 'lift'))
+const anchor = computed(() => shown.value?.slips.find(({ key }) => isAnchorKey(key))?.key ?? anchorCode('seeding'))
 const plan = computed(() => lawn.value!.plan)
 function nameOf(key: string): string {
-  const code = codeOf(key)
-  return shown.value?.slips.find((slip) => slip.key === key)?.name ?? (code && code !== 'own' ? operationByCode(code).name : 'Own work')
+  return shown.value?.slips.find((slip) => slip.key === key)?.name ?? operationOf(key)?.name ?? 'Own work'
 }
 
 const PHASES: { phase: Phase; name: string; about: string }[] = [{ phase: 'before', name: 'Ready before', about: 'from afar' }, { phase: 'work', name: 'The work', about: '' }, { phase: 'after', name: 'Looked after', about: 'when it grows' }]
@@ -37,7 +36,7 @@ const groups = computed(() => PHASES.map(({ phase, name, about }) => {
 }).filter(({ cards }) => cards.length))
 /** One scale for the float rules of the work; what comes before and after stands in words. */
 const scale = computed(() => {
-  const early = (shown.value?.slips ?? []).filter(({ operation }) => operation.phase === 'work' && operation.code !== 'killAutumn')
+  const early = (shown.value?.slips ?? []).filter(({ operation }) => operation.phase === 'work' && !operation.autumnBefore)
   if (!early.length) return { from: context.today, days: 7, mondays: [] }
   const from = early.reduce<Day>((least, slip) => [least, slip.from, slip.earliest].sort()[0]!, early[0]!.from)
   const to = early.reduce<Day>((most, slip) => (slip.latest > most && daysBetween(slip.to, slip.latest) < 60 ? slip.latest : slip.to > most ? slip.to : most), early[0]!.to)

@@ -10,6 +10,7 @@ import { sownOn as seedSown } from '#core/job/seeding'
 import { depthLimitOf, mainOf, type Blend } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { shallowEnough } from '#core/job/settings'
+import { isAnchorKey } from '#core/job/operations/registry'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { inSeason, leadDaysOf } from '#core/job/decision/wait'
 import { figure } from '#core/measure/figure'
@@ -22,13 +23,13 @@ const context = useContextStore()
 const trial = useState<Day | null>('trial-day', () => null)
 const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
-const sownOn = computed(() => lawn.value?.done.find(({ key }) => key === 'sow' || key === 'lift')?.doneOn)
+const sownOn = computed(() => lawn.value?.done.find(({ key }) => isAnchorKey(key))?.doneOn)
 const seed = computed(() => (lawn.value && job.value ? seedSown(lawn.value, job.value) : undefined))
 const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
 /** The programme brings its own seed, or none: there is nothing to mix. */
 const mixable = computed(() => Boolean(lawn.value && !lifted.value && !(lawn.value.plan.programme && PROGRAMMES[lawn.value.plan.programme].seed)))
 /** Nothing is sown: the day is that of the first lift, in the growing season. */
-const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'lift'))
+const lifted = computed(() => Boolean(lawn.value?.plan.programme && PROGRAMMES[lawn.value.plan.programme].anchor === 'dressing'))
 /** The best day of the first window that is still open, clear of every label interval. */
 const suggested = computed<Day>(() => {
   const of = lawn.value
@@ -69,7 +70,7 @@ const growing = computed(() => outlook.value?.growing[0])
 const half = computed(() => chosen.value && !chosen.value.parts.length ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 const preview = computed(() => sequenceFrom(day.value))
-const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.code === (lifted.value ? 'lift' : 'sow'))?.gates ?? [])
+const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.anchors === (lifted.value ? 'dressing' : 'seeding'))?.gates ?? [])
 const forbidden = computed(() => (lawn.value && !lifted.value ? labelForbids(lawn.value.applications, day.value) : undefined))
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)

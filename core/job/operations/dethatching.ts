@@ -1,32 +1,20 @@
-import { SOILS, type Soil } from '../../materials/stock'
-import { figure } from '../../measure/figure'
 import type { Phrase } from '../../explain/phrase'
 import type { Worked } from '../../explain/working'
+import { figure } from '../../measure/figure'
 import type { Survey } from '../../site/survey'
-import { onTheDay, type Brief } from './brief'
-import { coreSpacingMm, coringPasses, coreHolesPerM2 } from './coring'
-import { addedHours, crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { soilOf, type Part } from '../parts'
+import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
+import { slitSeeded, type Part } from '../parts'
 import { sourceOf } from '../planningFigures'
+import { operation, RENOVATIONS, type Brief } from './definition'
 
-const CORE_DEPTH_MM = 75
 /** Share of the thatch a pass tears out, and how much it swells. @source own, reference §11 */
 const TORN_A_PASS = 0.3
 const SWELL = 3
-/** Kept lower than this, cores come off. @source trade */
-const LOW_CUT_MM = 25
 /**
  * Blades reach so far into the soil, mm: they just bring up loose soil. @source own for the figure; common practice
  * for the sight
  */
 const BLADES_IN_SOIL_MM = 3
-
-/** Soil for levelling by the school, or by the soil that is there. @source practice §2 */
-export function soilOfPlan({ schools, survey }: Part): Soil {
-  if (schools.soil !== 'by texture') return schools.soil
-  return survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand'
-}
-export const soilName = (part: Part): string => SOILS[soilOfPlan(part)]
 
 function thatchDebris(survey: Survey, passes: number): Worked {
   const share = 1 - (1 - TORN_A_PASS) ** passes
@@ -93,7 +81,7 @@ export function bladeDepth({ thatchMm }: Pick<Survey, 'thatchMm'>): Worked {
   }
 }
 
-export function dethatch({ survey, programme: { dethatchPasses: passes }, planning }: Part): Brief {
+function dethatched({ survey, programme: { dethatchPasses: passes }, planning }: Part): Brief {
   const over = survey.thatchMm > planning.thatch
   const debris: Phrase = survey.thatchMm > 0 ? [' Haul off ', thatchDebris(survey, passes), '.'] : []
   return {
@@ -123,81 +111,36 @@ export function dethatch({ survey, programme: { dethatchPasses: passes }, planni
   }
 }
 
-export function core({ survey, programme, schools, planning }: Part): Brief {
-  const off = schools.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
-  const spacingMm = coreSpacingMm(survey, programme, planning)
-  const passes = coringPasses(spacingMm, planning)
-  const holes = coreHolesPerM2(passes.value, planning.corerAcross, planning.corerAlong)
-  return {
-    settings: [
-      passes,
-      passes.value > 1 ? ' passes in a grid, ' : ' pass, ',
-      figure('depthMm', CORE_DEPTH_MM),
-      ' deep, for holes ',
-      figure('depthMm', spacingMm),
-      ' apart: ',
-      figure('holesPerM2', holes),
-      off ? '. Rake the cores up and haul them off.' : '. Leave the cores and break them up.',
-    ],
-    gates: [onTheDay('soil moist, not wet, 3 in down')],
-    hours: crewHours('Core aerate', survey.areaM2, [
-      { what: 'Passes', passes: passes.value, rateM2PerH: RATES.core },
-      ...(off ? [{ what: 'Cores off, with the mower’s bag', passes: 1, rateM2PerH: RATES.scalp }] : []),
-    ]),
-  }
-}
+const dethatch = operation({
+  code: 'dethatch',
+  order: 130,
+  name: 'Dethatch',
+  done: 'dethatched',
+  mark: 'machine',
+  phase: 'work',
+  preferredDay: -2,
+  weight: 1,
+  alsoCalled: 'scarify',
+  why: 'Seed has to touch soil. Blades only just bring up soil.',
+  check: 'Brown of soil shows all over.',
+  caution:
+    'Flag sprinkler heads and valve boxes. Isolate the machine before clearing blades. Dust: mask when it is dry.',
+  programmes: RENOVATIONS,
+  records: ['passes'],
+  wanted: (part) => !slitSeeded(part),
+  after: ['scalp'],
+  lags: [
+    { from: 'dethatch', to: 'sow', least: 0, most: 'tornOpen', why: 'torn ground does not lie open longer' },
+    { from: 'dethatch', to: 'level', least: 0, why: 'soil is brought on clean ground' },
+    { from: 'dethatch', to: 'delivery', least: 0, why: 'the ground is cleared before soil comes' },
+  ],
+  wantsDry: true,
+  scorches: true,
+  tearsTurf: true,
+  wantsMoistGround: true,
+  breaksGround: true,
+  closesLawn: true,
+  brief: dethatched,
+})
 
-export function fork({ survey }: Part): Brief {
-  return {
-    settings: [
-      'Fork ',
-      figure('areaM2', survey.areaM2),
-      ' by hand ',
-      figure('depthMm', CORE_DEPTH_MM),
-      ' deep and more, levered a little at each push.',
-    ],
-    gates: [onTheDay('soil moist, not wet')],
-    hours: crewHours('Fork', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
-  }
-}
-
-/** Turf is cut this deep to come off and knit again, mm. @source own */
-const SOD_MM = 40
-
-export function relay(part: Part): Brief {
-  const { deepestMm, volumeM3, overM2 } = soilOf(part)
-  return {
-    settings: [
-      'Cut the turf over the deep place ',
-      figure('depthMm', SOD_MM),
-      ' thick, roll it back, fill with ',
-      figure('volumeM3', volumeM3),
-      ` of ${soilName(part)} in firmed layers to `,
-      figure('depthMm', deepestMm),
-      ', relay, water.',
-    ],
-    gates: [],
-    hours: addedHours(
-      crewHours('Lift turf, fill, relay', overM2 / 2, [
-        { what: 'Cutting and relaying', passes: 1, rateM2PerH: RATES.fork },
-      ]),
-      'Barrowing',
-      volumeM3,
-      RATES.barrowM3PerH,
-    ),
-  }
-}
-
-export function loosen({ survey }: Part): Brief {
-  return {
-    settings: [
-      'Fork ',
-      figure('areaM2', survey.areaM2),
-      ' of bare ground ',
-      figure('depthMm', 75),
-      ' deep, stones and roots out, edges cut back to sound turf.',
-    ],
-    gates: [],
-    hours: crewHours('Loosen', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
-  }
-}
+export const DETHATCHING = [dethatch] as const

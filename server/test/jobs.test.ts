@@ -1,0 +1,112 @@
+import { randomUUID } from 'node:crypto'
+import { describe, expect, test } from 'vitest'
+import { defaultSettings } from '#core/job/settings'
+import { grassByCode } from '#core/grass/grasses'
+import { addDays } from '#core/measure/calendar'
+import { PROGRAMMES } from '#core/job/decision/programmes'
+import type { EndedJob } from '#contract/keptJob'
+import type { Lawn } from '#contract/lawn'
+import { TODAY, useOurs } from './ours'
+
+const ours = useOurs()
+const { call, ridge, surveyed } = ours
+const plan = (lawn: Lawn, sowOn: string) => ({
+  ...lawn.plan,
+  programme: 'overseed',
+  sowOn,
+  settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
+})
+const path = (lawn: Lawn, what: string) => `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/${what}`
+const mark = (slip: string, doneOn: string = TODAY) => ({ id: randomUUID(), slip, doneOn })
+
+describe('a job', () => {
+  test('is confirmed by an act of its own: keeping days confirms nothing, and a stale one is refused', async () => {
+    const lawn = await surveyed()
+    expect((await call('POST', path(lawn, 'confirm'), { version: 0, days: {} })).status).toBe(422)
+    const planned = (
+      await call<Lawn>('PUT', path(lawn, 'plan'), {
+        ...plan(lawn, '2026-09-18'),
+        work: { ...lawn.plan.work, days: { scalp: '2026-09-15' } },
+      })
+    ).body
+    expect(planned.job).toMatchObject({ state: 'planned', confirmed: null })
+    const stale = await call('POST', path(lawn, 'confirm'), { version: 0, days: {} })
+    expect([stale.status, stale.body.error.code]).toEqual([409, 'conflict'])
+    const days = { scalp: '2026-09-16', sow: '2026-09-18' }
+    const confirmed = (await call<Lawn>('POST', path(lawn, 'confirm'), { version: 1, days })).body
+    expect(confirmed.job).toMatchObject({
+      state: 'confirmed',
+      confirmed: { on: TODAY, by: 'Somebody of Ours', version: 2 },
+    })
+    expect(confirmed.plan).toMatchObject({ version: 2, work: { days } })
+  })
+
+  test('that ends is kept with its survey, tasks, marks and price, and takes nothing more until it is reopened', async () => {
+    await ridge()
+    const lawn = await surveyed()
+    await call('PUT', path(lawn, 'plan'), plan(lawn, '2026-09-18'))
+    await call('POST', path(lawn, 'marks'), { ...mark('scalp'), hours: 2, note: 'wet corner' })
+    expect((await call('GET', path(lawn, 'record'))).status).toBe(409)
+    const stale = await call('POST', path(lawn, 'end'), { version: 0, outcome: 'closed', note: '' })
+    expect([stale.status, stale.body.error.code]).toEqual([409, 'conflict'])
+    const ended = (await call<Lawn>('POST', path(lawn, 'end'), { version: 1, outcome: 'closed', note: 'thick' })).body
+    expect(ended.job).toMatchObject({ state: 'closed', ended: { on: TODAY, note: 'thick' } })
+    const record = (await call<EndedJob>('GET', path(lawn, 'record'))).body
+    expect(record).toMatchObject({
+      ground: { client: 'Odell', zones: lawn.zones },
+      plan: { programme: 'overseed', sowOn: '2026-09-18' },
+      kept: { keptOn: TODAY, currency: 'USD', priceMinor: expect.any(Number), seedKg: expect.any(Number) },
+      done: [{ key: 'scalp', hours: 2, note: 'wet corner' }],
+    })
+    const sow = record.kept.tasks.find(({ key }) => key === 'sow')!
+    expect(sow).toMatchObject({ to: '2026-09-18', uses: [{ matter: 'seed TF 100' }] })
+    // What was sown is seed of the whole ground, by the kept settings.
+    expect(sow.uses[0]!.amount).toBeCloseTo(record.kept.seedKg!, 6)
+
+    for (const [what, body] of [
+      ['plan', plan({ ...lawn, plan: ended.plan }, '2026-09-20')],
+      ['marks', mark('sow')],
+      ['confirm', { version: 1, days: {} }],
+      ['end', { version: 1, outcome: 'called off', note: '' }],
+    ] as const) {
+      const refused = await call(what === 'plan' ? 'PUT' : 'POST', path(lawn, what), body)
+      expect([what, refused.status, refused.body.error.code]).toEqual([what, 409, 'ended'])
+    }
+    // A survey that changes after does not change the record.
+    await call('PUT', `/api/lawns/${lawn.id}`, { ...ended, client: 'Tarn', zones: ended.zones })
+    expect((await call<EndedJob>('GET', path(lawn, 'record'))).body.ground.client).toBe('Odell')
+    expect((await call<Lawn>('POST', path(lawn, 'reopen'), {})).body.job).toMatchObject({
+      state: 'in work',
+      ended: null,
+    })
+    expect((await call('POST', path(lawn, 'marks'), mark('sow'))).status).toBe(200)
+  })
+
+  // Found: next year's plan showed last year's sowing as done, and Decide was locked.
+  test('begins clean after another and knows it: what that put down keeps seed off by its label', async () => {
+    const lawn = await surveyed({ applications: [], nothingPutOn: true })
+    await call('PUT', path(lawn, 'plan'), plan(lawn, '2026-11-20'))
+    await call('POST', path(lawn, 'marks'), mark('hardWeeds'))
+    await call('POST', path(lawn, 'end'), { version: 1, outcome: 'called off', note: 'sold' })
+    const second = { id: randomUUID(), zoneIds: Object.keys(lawn.zones) }
+    const now = (await call<Lawn>('POST', `/api/lawns/${lawn.id}/jobs`, second)).body
+    expect(now).toMatchObject({ job: { id: second.id, number: 2 }, done: [], plan: { programme: null, version: 0 } })
+    expect((await call('POST', `/api/lawns/${lawn.id}/jobs`, { ...second, id: randomUUID() })).status).toBe(409)
+    const early = await call('PUT', path(now, 'plan'), plan(now, addDays(TODAY, 27)))
+    expect([early.status, early.body.error.code]).toEqual([422, 'label'])
+    expect((await call('PUT', path(now, 'plan'), plan(now, addDays(TODAY, 28)))).status).toBe(200)
+    // One of another lawn is not found under this one.
+    const other = await surveyed()
+    expect((await call('GET', `/api/lawns/${other.id}/jobs/${now.job.id}/versions`)).status).toBe(404)
+  })
+})
+
+test('the list is answered a page at a time, each lawn once', async () => {
+  for (let i = 0; i < 5; i++) await surveyed()
+  const pages = await Promise.all(
+    [0, 2, 4].map(async (from) => (await call<Lawn[]>('GET', `/api/lawns?first=2&from=${from}`)).body),
+  )
+  expect(pages.map(({ length }) => length)).toEqual([2, 2, 1])
+  expect(new Set(pages.flat().map(({ id }) => id)).size).toBe(5)
+  expect((await call('GET', '/api/lawns?first=100000')).status).toBe(422)
+})
