@@ -56,7 +56,7 @@ export const ADDABLE = OPERATIONS.filter(({ addable }) => addable).map(({ code }
 /** A task is known by its operation, or by operation and number where there are several: "lift", "lift-2". */
 export const keyOf = (code: string, number = 1): string => (number > 1 ? `${code}-${number}` : code)
 /** Which of several a key is of; work of one's own has an id that is no number, though it may look like one. */
-export const numberOf = (key: string): number => Number(/^[a-z]+-(\d{1,2})$/i.exec(key)?.[1] ?? 1)
+export const numberOf = (key: string): number => Number(/^[a-z]+\d?-(\d{1,2})$/i.exec(key)?.[1] ?? 1)
 /** The operation a key is of; undefined where it is of none. */
 export const codeOf = (key: string): OperationCode | undefined =>
   OPERATION_CODES.find((code) => key === code || key.startsWith(`${code}-`))
