@@ -17,7 +17,7 @@ test('a schedule is confirmed, a slip is dragged, what moves is seen before it i
   const lawn = await lawnNamed(request, 'Halloran')
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'Confirm schedule' }).click()
-  await expect(page.getByText('Schedule confirmed.')).toBeVisible()
+  await expect(page.getByText(/^Confirmed 8 Sep by Joss Tarn\.$/)).toBeVisible()
   const before = (await planOf(request, 'Halloran')).work.days
   expect(before.scalp).toBeTruthy()
 
@@ -45,6 +45,9 @@ test('a schedule is confirmed, a slip is dragged, what moves is seen before it i
   expect(await barriers(page)).toEqual([])
   await panel.getByRole('button', { name: 'Keep it so' }).click()
   await expect(page.getByText(/Sow.* on .*: kept\./)).toBeVisible()
+  // Keeping a day confirms nothing: what was confirmed says that it was changed.
+  await expect(page.getByText('Confirmed 8 Sep by Joss Tarn; changed since.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Confirm schedule' })).toBeVisible()
   expect((await planOf(request, 'Halloran')).sowOn! > lawn.plan.sowOn!).toBe(true)
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
   await expect.poll(async () => (await planOf(request, 'Halloran')).sowOn).toBe(lawn.plan.sowOn)
@@ -156,7 +159,7 @@ test('a wet forecast moves what has to stay dry, says why, and waits for a yes',
   ).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'Confirm schedule' }).click()
-  await expect(page.getByText('Schedule confirmed.')).toBeVisible()
+  await expect(page.getByText(/^Confirmed 8 Sep by Joss Tarn\.$/)).toBeVisible()
   const agreed = (await planOf(request, 'Fen Cottage')).work.days as Record<string, string>
 
   const days = Array.from({ length: 9 }, (_, i) => `2026-09-${String(8 + i).padStart(2, '0')}`)

@@ -65,7 +65,18 @@ watch(
             text: [figure('share', slip.begun.share, 2), ` done by ${shortDay(slip.begun.day)}`],
           }"
         />
-        <GateLine v-if="slip.overdue" :gate="{ state: 'risk', text: [`was due ${shortDay(slip.to)}`] }" />
+        <template v-if="slip.overdue">
+          <GateLine :gate="{ state: 'risk', text: [`was due ${shortDay(slip.to)}`] }" />
+          <p v-if="!trying" class="missed small">
+            <button v-if="slip.nextDay" type="button" class="opens" @click="emit('day', slip.nextDay)">
+              Move to {{ shortDay(slip.nextDay) }}, the next day it fits
+            </button>
+            <template v-else
+              >Too late to do any good before this sowing day.
+              <button type="button" class="opens" @click="open = 'change'">Leave it out</button></template
+            >
+          </p>
+        </template>
         <SlipGate
           v-for="(gate, i) in slip.gates"
           :key="gate.code ?? i"
@@ -180,6 +191,9 @@ h3 {
 }
 .help {
   padding-top: 3px;
+}
+.missed {
+  margin: 2px 0 4px 23px;
 }
 .hurt {
   margin-top: 3px;

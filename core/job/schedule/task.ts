@@ -10,6 +10,7 @@ import type { Laying } from './constraints'
 import type { PlannedOperation } from '../operations/planned'
 import { isAnchorKey, OPERATIONS } from '../operations/registry'
 import type { DoneWork, SequenceInput } from './input'
+import { nextDayFor } from './overdue'
 import { stockGates, wantedOf } from '../operations/demand'
 
 export interface Slip extends Brief {
@@ -32,6 +33,8 @@ export interface Slip extends Brief {
   /** Its day was chosen by hand. */
   pinned: boolean
   overdue: boolean
+  /** Of overdue work: the next day on which it still fits; null where it can do no good any more. */
+  nextDay?: Day | null
   /** Ground it is worked on, m². */
   groundM2: number
   /** What it uses up. */
@@ -137,6 +140,7 @@ export function slipOf(
     pinned: input.pins.has(key) && !done,
     floatWords: done ? '' : floatWords(key, operation, to, earliest, latest),
     overdue: !done && to < input.today,
+    ...(!done && to < input.today ? { nextDay: nextDayFor(input, laying, key) } : {}),
     groundM2: groundOf(one.parts),
     wanted,
     ...(done ? { done } : {}),

@@ -197,7 +197,7 @@ describe('a plan that is changed', () => {
 // Found: with every day that passed, what was missed was dated anew to some other past day.
 test('what was missed stays on the day it was missed, however late it gets', () => {
   const parts = planned()
-  const extent = { soilTested: false, dryGround: false, autumnAhead: false, dormant: false, added: [] }
+  const extent = { ...sequenceInput().extent, soilTested: false }
   const input = (change: Partial<SequenceInput>) => ({
     ...sequenceInput({ parts, extent, sowOn: addDays(TODAY, 16), ...change }),
     skipped: {},
@@ -213,5 +213,30 @@ test('what was missed stays on the day it was missed, however late it gets', () 
     expect(moves.filter(({ to }) => to < today)).toEqual([])
     for (const slip of slips.filter(({ overdue }) => overdue))
       expect([slip.key, slip.to]).toEqual([slip.key, agreed.get(slip.key)])
+    for (const { overdue, nextDay } of slips) expect(nextDay === undefined).toBe(!overdue)
   }
+})
+
+test('missed work is offered the next day it fits, and said to be too late where it fits none', () => {
+  const sowOn = addDays(TODAY, 16)
+  const first = buildSequence(sequenceInput({ sowOn })).slips
+  const agreed = new Map(first.map(({ key, to }) => [key, to]))
+  const sown = doneOn(...first.filter(({ to }) => to <= sowOn).map(({ key, to }): [string, Day] => [key, to]))
+  // Seed is looked at within a week, while it can still be saved; six weeks later that is no first check any more.
+  const late = buildSequence(sequenceInput({ sowOn, agreed, done: sown, today: addDays(sowOn, 42) })).slips
+  expect(late.find(({ key }) => key === 'check')).toMatchObject({ overdue: true, nextDay: null })
+  // A soil sample can be taken any day once the seed is down: nothing waits for it any more.
+  const sampled = { ...sequenceInput().extent, soilTested: false }
+  const monday = toDay('2026-09-28')
+  const test = buildSequence(
+    sequenceInput({
+      sowOn,
+      extent: sampled,
+      agreed: new Map([...agreed, ['soilTest', addDays(TODAY, 1)]]),
+      done: sown,
+      today: addDays(monday, -2),
+      workingDays: MONDAY_TO_FRIDAY,
+    }),
+  ).slips.find(({ key }) => key === 'soilTest')
+  expect(test).toMatchObject({ overdue: true, to: addDays(TODAY, 1), nextDay: monday })
 })
