@@ -62,6 +62,8 @@ export const doneSchema = z.object({
   used: few(between(0.001, 20_000, 'More than 0.'), 6, 'lines of the stock book').default({}),
   weather: text(120).default(''),
   note: text(400).default(''),
+  /** What held the work when it was done all the same; the note says why. */
+  against: text(400).default(''),
 })
 export type DoneTold = z.infer<typeof doneSchema>
 /** A mark under an id made by the browser, so that a double click or a lost answer makes one of it. */

@@ -141,6 +141,7 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
   return {
     trial,
     tried,
+    standing: sequence,
     shown,
     moves,
     comes,

@@ -79,7 +79,10 @@ alter table plan_versions
 create index plan_versions_of_firm on plan_versions (firm_id, job_id);
 
 alter table operations_done rename to marks;
-alter table marks add job_id uuid;
+alter table marks
+  add job_id uuid,
+  -- What held the work when it was done all the same; its note says why.
+  add against text not null default '' check (length(against) <= 400);
 update marks m set job_id = j.id from jobs j where j.lawn_id = m.lawn_id;
 alter table marks
   alter job_id set not null,

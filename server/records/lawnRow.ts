@@ -26,7 +26,7 @@ const MARKS = `coalesce((select json_agg(json_build_object('id', d.id, 'key', d.
       'passed', d.passed, 'hours', d.hours,
         'heightMm', d.height_mm, 'passes', d.passes, 'massKg', d.mass_kg, 'volumeM3', d.volume_m3, 'areaM2', d.area_m2,
         'used', coalesce((select json_object_agg(m.item_id, -m.amount) from stock_moves m
-          where m.firm_id = d.firm_id and m.mark_id = d.id), '{}'), 'weather', d.weather, 'note', d.note,
+          where m.firm_id = d.firm_id and m.mark_id = d.id), '{}'), 'weather', d.weather, 'note', d.note, 'against', d.against,
         'savedBy', (select name from people by where by.firm_id = d.firm_id and by.id = d.recorded_by)) order by d.done_on, d.recorded_at)
       from marks d where d.firm_id = l.firm_id and d.job_id = viewed.id), '[]')`
 

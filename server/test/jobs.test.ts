@@ -110,3 +110,50 @@ test('the list is answered a page at a time, each lawn once', async () => {
   expect(new Set(pages.flat().map(({ id }) => id)).size).toBe(5)
   expect((await call('GET', '/api/lawns?first=100000')).status).toBe(422)
 })
+
+describe('work that is held', () => {
+  // A buried line that nobody has marked: nothing goes into the ground.
+  const cable = {
+    name: '',
+    points: [
+      [0, 0],
+      [5, 0],
+    ],
+    holes: [],
+    zoneId: null,
+    heightM: null,
+    radiusM: null,
+    depthMm: 300,
+  }
+  const withCable = async () => {
+    const lawn = await surveyed()
+    const features = { [randomUUID()]: { ...cable, kind: 'buried', located: false } }
+    const drawn = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}`, { ...lawn, features })).body
+    await call('PUT', path(drawn, 'plan'), {
+      ...plan(drawn, TODAY),
+      work: { ...drawn.plan.work, pins: { dethatch: TODAY } },
+    })
+    return drawn
+  }
+
+  test('is recorded where it was really done, as done against what held it, with a note that says why', async () => {
+    const lawn = await withCable()
+    const refused = await call('POST', path(lawn, 'marks'), mark('dethatch'))
+    expect([refused.status, refused.body.error.code]).toEqual([422, 'held'])
+    expect(refused.body.error.fields!.note).toContain('buried lines are not located')
+    const told = { ...mark('dethatch'), note: 'client marked them', against: 'buried lines are not located' }
+    expect((await call<Lawn>('POST', path(lawn, 'marks'), told)).body.done).toMatchObject([
+      { key: 'dethatch', note: 'client marked them', against: 'buried lines are not located' },
+    ])
+    // What nothing holds is done against nothing, whatever a client says.
+    const free = { ...mark('order'), against: 'made up' }
+    expect((await call<Lawn>('POST', path(lawn, 'marks'), free)).body.done.at(-1)).toMatchObject({ against: '' })
+  })
+
+  test('is not confirmed: law and label by no note, the rest with one', async () => {
+    const lawn = await withCable()
+    const refused = await call('POST', path(lawn, 'confirm'), { version: 1, days: {} })
+    expect([refused.status, refused.body.error.code]).toEqual([422, 'held'])
+    expect(refused.body.error.message).toMatch(/is held: buried lines.*no note overrides/)
+  })
+})

@@ -137,12 +137,9 @@ const tasks = computed(() => {
             >
           </td>
           <td>
-            {{
-              task.marks
-                .map(({ note }) => note)
-                .filter(Boolean)
-                .join('; ')
-            }}
+            <span v-for="mark in task.marks.filter(({ note, against }) => note || against)" :key="mark.id" class="mark"
+              ><b v-if="mark.against">Done against {{ mark.against }}. </b>{{ mark.note }}</span
+            >
           </td>
         </tr>
       </tbody>

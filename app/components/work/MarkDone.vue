@@ -2,6 +2,8 @@
 import { markSchema, type NewMark } from '#contract/work'
 import type { Slip } from '#core/job/schedule/schedule'
 import { isDay, shortDay } from '#core/measure/calendar'
+import type { Gate } from '#core/explain/judgement'
+import { isWorked } from '#core/explain/phrase'
 import { figure, type Quantity } from '#core/measure/figure'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
 
@@ -59,6 +61,16 @@ const asks = computed(() => {
 const dayProblem = computed(() =>
   !isDay(form.doneOn) ? 'A date.' : form.doneOn > context.today ? `Not after today, ${shortDay(context.today)}.` : '',
 )
+/** What holds it and nobody has overridden; done all the same, it is recorded as done against it. */
+const holds = computed(() =>
+  props.slip.gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined),
+)
+const inWords = ({ text: phrase }: Gate) =>
+  phrase.map((part) => (typeof part === 'string' ? part : text(isWorked(part) ? part.working.result : part))).join('')
+/** Work that should have come first is asked about once. */
+const asked = ref(false)
+const amountProblem = ref('')
+const noteProblem = ref('')
 const empty = (typed: string) => typed.trim() === ''
 function send(): void {
   const read = (quantity: Quantity, typed: string) => (empty(typed) ? undefined : parse(quantity, typed))
@@ -77,6 +89,17 @@ function send(): void {
     return one?.ok ? one.value : null
   }
   const amount = value('massKg') ?? value('volumeM3')
+  amountProblem.value =
+    form.from && amount === null
+      ? 'How much came out of the shed: a weight or a volume, or choose “not from the shed”.'
+      : ''
+  noteProblem.value =
+    holds.value.length && empty(form.note) ? 'It is held: say in the note why it was done anyway.' : ''
+  if (amountProblem.value || noteProblem.value) return
+  if (props.slip.openBefore.length && !asked.value) {
+    asked.value = true
+    return
+  }
   const typed = Object.fromEntries(Object.entries(fields).flatMap(([key, one]) => (one ? [[key, one] as const] : [])))
   const told = judged(
     markSchema,
@@ -92,6 +115,7 @@ function send(): void {
       massKg: value('massKg'),
       volumeM3: value('volumeM3'),
       areaM2: props.slip.groundM2,
+      against: holds.value.map(inWords).join('; ').slice(0, 400),
       used: form.from && amount ? { [form.from]: amount } : {},
       weather: form.weather,
       note: form.note,
@@ -157,10 +181,20 @@ function send(): void {
       <label class="wide">Note <input v-model="form.note" maxlength="400" /></label>
     </div>
     <p v-if="dayProblem" class="bad" role="alert">{{ dayProblem }}</p>
+    <p v-if="holds.length" class="caution">
+      Held: {{ holds.map(inWords).join('; ') }}. It is recorded as done against that, with the note.
+    </p>
+    <p v-if="amountProblem" class="bad" role="alert">{{ amountProblem }}</p>
+    <p v-if="noteProblem" class="bad" role="alert">{{ noteProblem }}</p>
+    <p v-if="asked" class="caution" role="alert">
+      Still open: {{ slip.openBefore.join(', ').toLowerCase() }}. Mark that first if it was done; or mark this
+      {{ slip.operation.done }} all the same.
+    </p>
     <p v-for="(words, field) in errors" :key="field" class="bad" role="alert">{{ words }}</p>
     <div class="line">
-      <UButton type="submit" color="primary" size="sm" :loading="busy" :disabled="dayProblem !== ''">Done</UButton
-      ><UButton variant="outline" size="sm" aria-label="Leave it open" @click="emit('back')">Back</UButton>
+      <UButton type="submit" color="primary" size="sm" :loading="busy" :disabled="dayProblem !== ''">{{
+        asked ? `Mark ${slip.operation.done} all the same` : 'Done'
+      }}</UButton><UButton variant="outline" size="sm" aria-label="Leave it open" @click="emit('back')">Back</UButton>
     </div>
   </form>
 </template>

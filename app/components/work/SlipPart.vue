@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { NewMark } from '#contract/work'
+import { markSchema, type NewMark } from '#contract/work'
 import type { Slip } from '#core/job/schedule/schedule'
 import { shortDay, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
@@ -8,15 +8,21 @@ import { figure } from '#core/measure/figure'
 const props = defineProps<{ slip: Slip; anchor: boolean; busy: boolean; trying: boolean }>()
 const emit = defineEmits<{
   mark: [told: NewMark]
-  undo: []
+  undo: [key?: string]
   day: [day: Day]
   float: []
   skip: [reason: string]
   overrule: [code: string, note: string]
   heed: [code: string]
 }>()
+const context = useContextStore()
 const open = ref<'mark' | 'change' | null>(null)
 const help = ref(false)
+/** Another turn of what it waits for, done today. */
+function recordTurn(): void {
+  const told = markSchema.safeParse({ id: crypto.randomUUID(), slip: props.slip.turn?.next, doneOn: context.today })
+  if (told.success) emit('mark', told.data)
+}
 const STANDS = { go: 'Go', wait: 'Wait', hold: 'Hold' } as const
 // What was marked, or moved, is told by the slip itself from then on.
 watch(
@@ -84,6 +90,18 @@ watch(
           @overrule="(note) => emit('overrule', gate.code!, note)"
           @heed="emit('heed', gate.code!)"
         />
+        <p v-if="slip.turn && !trying" class="missed small">
+          <button type="button" class="opens" :disabled="busy" @click="recordTurn">Record {{ slip.turn.words }}</button>
+          <button
+            v-if="slip.turn.last"
+            type="button"
+            class="opens"
+            :disabled="busy"
+            @click="emit('undo', slip.turn.last)"
+          >
+            Undo the last
+          </button>
+        </p>
       </template>
     </div>
     <div class="act">

@@ -9,7 +9,8 @@ const props = defineProps<{
   moves: readonly Move[]
   comes: readonly Slip[]
   goes: readonly Slip[]
-  troubles: number
+  /** Limits that the change would break, and that hold as it stands. */
+  troubles: readonly string[]
   busy: boolean
 }>()
 const emit = defineEmits<{ keep: []; drop: []; confirm: [] }>()
@@ -51,10 +52,9 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
     <p v-if="trying && nothing">Nothing else moves.</p>
     <p v-if="comes.length">Added: {{ told(comes) }}.</p>
     <p v-if="goes.length">Removed: {{ told(goes) }}.</p>
-    <p v-if="trying && troubles" class="caution">
-      {{ troubles === 1 ? 'Something cannot be kept this way' : `${troubles} things cannot be kept this way` }}: read
-      below before you keep it.
-    </p>
+    <template v-if="trying">
+      <p v-for="words in troubles" :key="words" class="caution">This schedule breaks a limit: {{ words }}</p>
+    </template>
     <table v-if="rows.length" class="ledger">
       <thead>
         <tr>

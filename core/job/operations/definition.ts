@@ -185,6 +185,12 @@ export interface Definition<C extends string = string> extends Operation<C> {
   spread?: Spread
   /** What has to be done and found right before it is begun; the last of them that a plan has. */
   after?: readonly string[]
+  /** Waits until so many turns of another were recorded. */
+  wantsTurns?: { of: string; least: number; words: string }
+  /** Takes a sample whose results are a fact of their own. */
+  samples?: true
+  /** Goes by the results of a sample. */
+  wantsResults?: true
   putsDown?: PutDown
   /** Wants grass and surface dry. */
   wantsDry?: true

@@ -93,6 +93,7 @@ const feed = operation({
   records: ['passes'],
   setBy: 'starterNGPerM2',
   wanted: ({ settings }) => settings.starterNGPerM2 > 0,
+  wantsResults: true,
   day: ({ parts, anchor, mow }) =>
     parts[0]!.schools.feedWhen === 'after first mow' && anchor === 'seeding' ? mow + 1 : 0,
   lags: [

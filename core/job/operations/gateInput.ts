@@ -8,7 +8,7 @@ export interface GateInput extends Sky {
   today: Day
   sowOn: Day
   applications: readonly Application[]
-  extent: Pick<Extent, 'dormant'>
+  extent: Pick<Extent, 'dormant' | 'soilTested'>
   workingDays: readonly number[]
   holidays: ReadonlySet<Day>
   /** Median modelled soil at probe depth on the sowing day, °C, and the band it should be in. */

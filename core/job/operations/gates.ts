@@ -3,7 +3,7 @@ import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import { barrierUntil } from '../decision/decide'
 import type { Definition } from './definition'
-import { keyOf, numberOf, operationByCode } from './registry'
+import { codeOf, keyOf, numberOf, operationByCode, OPERATIONS } from './registry'
 import { skyGates } from './weatherGates'
 import type { GateInput } from './gateInput'
 import { ground, growth, services } from './groundGates'
@@ -85,6 +85,38 @@ function before(
   return [{ state: 'met', text: [`${told}, seen ${shortDay(made.day)}`] }]
 }
 
+/** A sample was taken and its results are not known: two facts. */
+function results({ done, extent }: GateInput, { wantsResults }: Definition): Gate[] {
+  if (!wantsResults || extent.soilTested) return []
+  const sampling = OPERATIONS.find(({ samples, code }) => samples && done.has(code))
+  return sampling
+    ? [
+        {
+          state: 'waiting',
+          text: [
+            `${sampling.name.toLowerCase()} of ${shortDay(done.get(sampling.code)!.day)}: its results go into Look`,
+          ],
+        },
+      ]
+    : []
+}
+
+/** Turns of another operation that are recorded, the first among them. */
+export const turnsDone = (done: GateInput['done'], code: string): string[] =>
+  [...done.keys()].filter((key) => codeOf(key) === code)
+
+/** So many turns of another have to be recorded first. */
+function turns({ done }: GateInput, { wantsTurns }: Definition): Gate[] {
+  if (!wantsTurns) return []
+  const { of, least, words } = wantsTurns
+  const count = turnsDone(done, of).length
+  return [
+    count >= least
+      ? { state: 'met', text: [`${count} ${words} recorded`] }
+      : { state: 'waiting', text: [`${count} of ${least} ${words} recorded`] },
+  ]
+}
+
 /** Feed, cover and dressing far ahead do not each repeat that the forecast does not reach them; the seed does. */
 function weather(input: GateInput, operation: Definition, day: Day): Gate[] {
   const { forecast, today } = input
@@ -123,6 +155,8 @@ export function gatesOf(
     ...services(input, operation, day, has),
     ...ground(input, operation, day, has),
     ...before(input, key, operation, has),
+    ...turns(input, operation),
+    ...results(input, operation),
     ...own,
   ]
   return gates.map((gate) => {

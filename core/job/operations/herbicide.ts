@@ -207,6 +207,7 @@ const weedControl = operation({
     { from: 'weedControl', to: 'close', least: 0, why: 'the last thing done is looked at' },
   ],
   after: ['mow'],
+  wantsTurns: { of: 'mow', least: 4, words: 'mowings' },
   putsDown: 'spray',
   wantsGrowth: true,
   keepsSeedOff: SELECTIVE,
@@ -214,7 +215,7 @@ const weedControl = operation({
     settings: [
       'Selective, by its label for new grass, where weeds are still more than a few. Coarse grasses are dug out.',
     ],
-    gates: [onTheDay('four mowings counted'), LICENCE],
+    gates: [LICENCE],
     hours: sprayed('Weed control', part),
   }),
 })

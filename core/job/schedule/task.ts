@@ -4,11 +4,11 @@ import { standOf, type Stand } from '../../explain/judgement'
 import type { Brief, Definition, Operation, Wanted } from '../operations/definition'
 import { briefOf } from '../operations/briefs'
 import type { GateInput } from '../operations/gateInput'
-import { gatesOf } from '../operations/gates'
+import { gatesOf, turnsDone } from '../operations/gates'
 import { pacedHours } from '../hours'
 import type { Laying } from './constraints'
 import type { PlannedOperation } from '../operations/planned'
-import { isAnchorKey, OPERATIONS } from '../operations/registry'
+import { isAnchorKey, keyOf, numberOf, operationByCode, OPERATIONS } from '../operations/registry'
 import type { DoneWork, SequenceInput } from './input'
 import { nextDayFor } from './overdue'
 import { stockGates, wantedOf } from '../operations/demand'
@@ -35,6 +35,10 @@ export interface Slip extends Brief {
   overdue: boolean
   /** Of overdue work: the next day on which it still fits; null where it can do no good any more. */
   nextDay?: Day | null
+  /** What should be done before it and is still open, by name: asked about before it is marked. */
+  openBefore: string[]
+  /** The next turn of what it waits for, to be recorded; and the last that is recorded. */
+  turn?: { next: string; words: string; last?: string }
   /** Ground it is worked on, m². */
   groundM2: number
   /** What it uses up. */
@@ -97,6 +101,25 @@ function hoursLeft(hours: Brief['hours'], share: number): Brief['hours'] {
   }
 }
 
+/** Work that is wanted done before it and is not. */
+const openBefore = (input: SequenceInput, { after }: Definition, has: ReadonlySet<string>): string[] =>
+  (after ?? []).filter((code) => has.has(code) && !input.done.has(code)).map((code) => operationByCode(code).name)
+
+/** What it waits for by turns can be recorded once the first of them is done. */
+function turnOf({ done }: SequenceInput, { wantsTurns }: Definition): Pick<Slip, 'turn'> {
+  if (!wantsTurns || !done.has(wantsTurns.of)) return {}
+  const made = turnsDone(done, wantsTurns.of)
+  const last = made.toSorted((a, b) => numberOf(a) - numberOf(b)).at(-1)!
+  const number = numberOf(last) + 1
+  return {
+    turn: {
+      next: keyOf(wantsTurns.of, number),
+      words: `${wantsTurns.words.replace(/s$/, '')} ${number}`,
+      ...(number > 2 ? { last } : {}),
+    },
+  }
+}
+
 /** An operation with its day, settings, gates and hours. @param has keys of the plan */
 export function slipOf(
   input: SequenceInput,
@@ -141,6 +164,8 @@ export function slipOf(
     floatWords: done ? '' : floatWords(key, operation, to, earliest, latest),
     overdue: !done && to < input.today,
     ...(!done && to < input.today ? { nextDay: nextDayFor(input, laying, key) } : {}),
+    openBefore: done ? [] : openBefore(input, operation, has),
+    ...(done ? {} : turnOf(input, operation)),
     groundM2: groundOf(one.parts),
     wanted,
     ...(done ? { done } : {}),

@@ -146,6 +146,16 @@ function planned({ lawn: found, weather }: Kept['lawns'][number]) {
 
 /** What differs on purpose, and why; a plan has to have what a reason is about. */
 const ARGUED: readonly { where: RegExp; about: string; why: string }[] = [
+  {
+    where: /weedControl\/gates\/\d: "waiting four mowings counted" → "waiting 0 of 4 mowings recorded"/,
+    about: 'weedControl',
+    why: 'mowings are recorded, and counted',
+  },
+  {
+    where: /\/slips\/feed\/gates\//,
+    about: 'feed',
+    why: 'a soil sample that was sent off and its results are two facts',
+  },
   { where: /feedAgain/, about: 'feedAgain', why: 'a second feeding lay before the first mowing that it waits for' },
   {
     where: /waterAhead|:ground|after water ahead/,

@@ -110,3 +110,47 @@ describe('hours of an operation', () => {
     expect(begun.begun!.share).toBe(0.25)
   })
 })
+
+describe('what is marked', () => {
+  const sown = sequenceInput().sowOn
+  const find = (change: Parameters<typeof sequenceInput>[0], key: string) =>
+    buildSequence(sequenceInput(change)).slips.find((slip) => slip.key === key)!
+
+  test('asks first where what should come before is open, and no more once that is done or left out', () => {
+    expect(find({}, 'sow').openBefore).toEqual(['Core aerate', 'Dethatch', 'Scalp'])
+    const done = doneOn(['scalp', TODAY], ['dethatch', TODAY])
+    expect(find({ done }, 'sow').openBefore).toEqual(['Core aerate'])
+    expect(find({ done, skipped: { core: 'soft ground' } }, 'sow').openBefore).toEqual([])
+  })
+
+  test('a sample that was sent off and its results are two facts', () => {
+    const results = (soilTested: boolean, sampled: boolean) =>
+      find(
+        {
+          extent: { ...sequenceInput().extent, soilTested },
+          done: sampled ? doneOn(['soilTest', TODAY]) : new Map(),
+        },
+        'feed',
+      ).gates.some(({ state, text }) => state === 'waiting' && /its results go into Look/.test(String(text[0])))
+    expect([results(false, true), results(true, true), results(false, false)]).toEqual([true, false, false])
+  })
+
+  // Found: weed control said "go" from its day on, and a mowing after the first could not be recorded.
+  test('weed control waits until four mowings are recorded, which can be from the first one on', () => {
+    const mown = (...keys: string[]) =>
+      find(
+        {
+          done: doneOn(['sow', sown], ...keys.map((key): [string, Day] => [key, addDays(sown, 30)])),
+          today: addDays(sown, 60),
+        },
+        'weedControl',
+      )
+    const counted = (...keys: string[]) =>
+      mown(...keys).gates.find(({ text }) => /mowings recorded/.test(String(text[0])))!
+    expect(mown().turn).toBeUndefined()
+    expect(counted('mow')).toMatchObject({ state: 'waiting', text: ['1 of 4 mowings recorded'] })
+    expect(mown('mow').turn).toEqual({ next: 'mow-2', words: 'mowing 2' })
+    expect(mown('mow', 'mow-2', 'mow-3').turn).toEqual({ next: 'mow-4', words: 'mowing 4', last: 'mow-3' })
+    expect(counted('mow', 'mow-2', 'mow-3', 'mow-4')).toMatchObject({ state: 'met' })
+  })
+})

@@ -51,6 +51,8 @@ const ticks = computed(() => {
   return mondays.filter((_, i) => i % every === 0)
 })
 const place = (day: Day) => ((daysBetween(scale.value.from, day) + 0.5) / scale.value.days) * 100
+/** Limits that what is tried would break, and that hold as it stands. */
+const breaks = computed(() => (trial.value ? shown.value?.troubles ?? [] : []).map(({ text }) => text).filter((text) => !work.standing.value?.troubles.some((one) => one.text === text)))
 const moved = computed(() => new Set(moves.value.map(({ key }) => key)))
 
 const without = <T>(all: Record<string, T>, key: string): Record<string, T> => Object.fromEntries(Object.entries(all).filter(([one]) => one !== key))
@@ -96,7 +98,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
     <p v-if="kept && !trial" class="kept small" role="status">{{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button></p>
     <p v-if="merged" class="kept small" role="status">{{ merged }}</p>
     <p v-if="message || problem" class="problem" role="alert">{{ message || problem!.fields.sowOn || problem!.message }}</p>
-    <WhatMoves :trying="trial?.words" :moves="moves" :comes="comes" :goes="goes" :troubles="trial ? shown.troubles.length : 0" :busy="busy" @keep="work.keep()" @drop="work.drop()" @confirm="work.confirm()" />
+    <WhatMoves :trying="trial?.words" :moves="moves" :comes="comes" :goes="goes" :troubles="breaks" :busy="busy" @keep="work.keep()" @drop="work.drop()" @confirm="work.confirm()" />
     <p v-for="{ text, sowOn } in shown.troubles" :key="text" class="caution">{{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button> <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink></p>
     <section v-for="{ phase, name, about, cards } in groups" :key="phase" class="phase" :class="phase">
       <div class="heads small">

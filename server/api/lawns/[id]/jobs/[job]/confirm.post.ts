@@ -3,15 +3,20 @@ import { authorOf } from '../../../../../records/firms'
 import { savePlan } from '../../../../../records/jobs'
 import { answer } from '../../../../../utils/answer'
 import { bodyOf } from '../../../../../utils/ask'
+import { nothingHeld } from '../../../../../utils/held'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 import { Refusal } from '../../../../../utils/refusal'
 
 /** Confirms the schedule: the days it has now, with who and when. */
 export default answer(async (event, work) => {
-  const { job, plan } = await jobAsked(event, work, 'open')
+  const lawn = await jobAsked(event, work, 'open')
+  const { job, plan } = lawn
   const { version, days } = await bodyOf(event, confirmSchema)
   if (!plan.programme || !plan.sowOn)
     throw new Refusal(422, 'nothing_to_confirm', 'There is no schedule yet. Decide and keep a day first.')
+  // Judged as it would be: on the days that are confirmed.
+  const asConfirmed = { ...lawn, plan: { ...plan, work: { ...plan.work, days } } }
+  if (version === plan.version) await nothingHeld(asConfirmed, work)
   const confirmed = { ...plan, version, work: { ...plan.work, days } }
   if (!(await savePlan(authorOf(work), job.id, confirmed, work.today)))
     throw new Refusal(

@@ -6,6 +6,7 @@ import { answer } from '../../../../../../utils/answer'
 import { bodyOf } from '../../../../../../utils/ask'
 import { notAhead } from '../../../../../../utils/notAhead'
 import { Refusal } from '../../../../../../utils/refusal'
+import { wantsNote } from '../../../../../../utils/held'
 import { jobAsked } from '../../../../../../utils/lawnAsked'
 
 /** Farther back than this is a slip of the finger, not a late entry. */
@@ -21,7 +22,9 @@ export default answer(async (event, work) => {
       doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.`,
     })
   }
-  const marked = await markDone(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, told)
+  const held = await wantsNote(lawn, work, told)
+  const mark = held ? told : { ...told, against: '' }
+  const marked = await markDone(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, mark)
   if (marked === 'more than the whole')
     throw new Refusal(422, 'invalid', 'That is more than the whole.', {
       share: 'More than is left to do: somebody may have marked a part meanwhile.',

@@ -1,0 +1,55 @@
+import type { Gate } from '#core/explain/judgement'
+import type { Lawn } from '#contract/lawn'
+import type { Slip } from '#core/job/schedule/schedule'
+import type { AtWork } from '../records/firms'
+import { log } from './log'
+import { plannedJob } from './plannedJob'
+import { Refusal } from './refusal'
+
+/** What holds a task and nobody has overridden. */
+const holdsOf = ({ gates }: Slip): Gate[] =>
+  gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined)
+
+/** Tasks of the job in view that something holds; none where it cannot be planned. */
+async function heldTasks(lawn: Lawn, work: AtWork): Promise<{ slip: Slip; holds: Gate[] }[]> {
+  try {
+    const { plan } = await plannedJob(lawn, work)
+    return (plan.schedule?.slips ?? []).flatMap((slip) => {
+      const holds = slip.done ? [] : holdsOf(slip)
+      return holds.length ? [{ slip, holds }] : []
+    })
+  } catch (error) {
+    // What was really done can always be recorded, whether or not it can be planned.
+    log.warn({ lawn: lawn.id, reason: String(error) }, 'a job could not be planned')
+    return []
+  }
+}
+
+/** The hold of a gate in words without its figures, which are in the reader's units. */
+const wordsOf = ({ text }: Gate): string => text.filter((part) => typeof part === 'string').join('…')
+
+/** @throws Refusal where a task that is held is marked done without a note that says why */
+export async function wantsNote(
+  lawn: Lawn,
+  work: AtWork,
+  { slip, note }: { slip: string; note: string },
+): Promise<boolean> {
+  const held = (await heldTasks(lawn, work)).find((one) => one.slip.key === slip)
+  if (held && !note.trim())
+    throw new Refusal(422, 'held', 'This is held.', {
+      note: `Held: ${held.holds.map(wordsOf).join('; ')}. A note says why it was done anyway.`,
+    })
+  return held !== undefined
+}
+
+/** @throws Refusal where a schedule holds what is neither overridden with a note nor on another day */
+export async function nothingHeld(lawn: Lawn, work: AtWork): Promise<void> {
+  const [first] = await heldTasks(lawn, work)
+  if (!first) return
+  const { slip, holds } = first
+  throw new Refusal(
+    422,
+    'held',
+    `${slip.name} is held: ${wordsOf(holds[0]!)}. ${holds[0]!.binding ? 'Choose another day: no note overrides label or law.' : 'Override it with a note, or choose another day. Nothing was confirmed.'}`,
+  )
+}
