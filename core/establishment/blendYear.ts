@@ -5,7 +5,7 @@ import type { SeasonYear } from './season'
 import { judgeYear, type Cause, type SeedbedRisk, type SeedYear, type YearOutlook } from './sowing'
 
 /**
- * Share of a full stand that has to come through for the stand to be good. @source models.md §8 asks it of emergence;
+ * Share of a full stand that has to come through for the stand to be good. @source own, asked of emergence;
  * of mixtures ours
  */
 const ENOUGH_OF_STAND = 0.6
@@ -29,8 +29,7 @@ export function normalShare(z: number): number {
 }
 
 /**
- * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source models.md
- * §5
+ * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source own
  */
 export const emergedShare = ({ thermal }: Grass, collectedCd: number): number =>
   collectedCd > 0 ? normalShare((Math.log(collectedCd) - Math.log(thermal.medianCd)) / thermal.spread) : 0
@@ -83,7 +82,7 @@ function together(causes: readonly (Cause | null | undefined)[], shares: readonl
  * Follows a mixture sown on every day of one weather year: emergence added by number of seeds, the stand by what each seed
  * makes of a full one.
  * @param water of the bed in this year; kept moist where left out
- * @source models.md §5, mixtures
+ * @source own
  */
 export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, water?: BedWater): BlendYear {
   const outlooks = blend.map(({ grass }) => judgeYear(year, grassByCode(grass), risk, water))

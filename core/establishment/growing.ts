@@ -3,11 +3,11 @@ import { fiveDayMean, middleSoilC, type Season } from './season'
 import type { DatedWindow } from './window'
 
 /**
- * Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source mem: sowing and growth of
+ * Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source turf handbooks: sowing and growth of
  * warm-season grass
  */
 const GROWS_C = 18
-/** Soil that sends it dormant, and the growth it wants after the last lift. @source reference §12, own */
+/** Soil that sends it dormant, and the growth it wants after the last lift. @source own */
 const DORMANT_C = 15
 const AFTER_LAST_LIFT_DAYS = 21
 const LOOKED_AT_DAYS = 365

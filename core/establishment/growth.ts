@@ -18,7 +18,7 @@ export function thermalTimeToHeight(grass: Grass, heightMm: number): number {
   throw new RangeError('A growth table needs two heights at least.')
 }
 
-/** Height at which the first mowing is due, mm. @source models.md §7; common practice, no source */
+/** Height at which the first mowing is due, mm. @source trade */
 export const firstMowHeightMm = (keptHeightMm: number): number => Math.min(90, 1.5 * keptHeightMm)
 
 /** First cut: to the kept height or two thirds of what stands, whichever is higher, mm. */

@@ -150,7 +150,7 @@ function moveBy({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array):
  * The season of one piece of ground: soil temperature as it was, and as it may go in each of many weather years.
  * @param input.years number of weather years, 1-200; of the station's own there may be fewer
  * @returns one series a year, all beginning DAYS_BEHIND before today
- * @source models.md §§2-4; the years are the place's, so the spread ahead is the climate's, not a forecast model's
+ * @source own, over Richardson 1981 and conduction; the years are the place's, so the spread ahead is the climate's, not a forecast model's
  */
 export function buildSeason(input: SeasonInput): Season {
   if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200)

@@ -18,7 +18,7 @@ const STEEP_SHARE = 0.08
 const FROST_AIR_C = -4
 const FROST_SOIL_C = 5
 const WARM_END_SOIL_C = 15
-/** Soil in which seed lies until spring without sprouting. @source mem */
+/** Soil in which seed lies until spring without sprouting. @source turf handbooks */
 const DORMANT_SOIL_C = 5
 /** Days that soil has to stay above it before winter is over. @source own */
 const SPRING_DAYS = 10
@@ -28,7 +28,7 @@ const HEAT_SOIL_C = 24
 const HEAT_ROOTING = 2
 /** Seed lies loose until this many times its median thermal time. */
 const LOOSE_UNTIL = 1.3
-/** Winter colour waits until the soil has fallen to here. @source mem */
+/** Winter colour waits until the soil has fallen to here. @source turf handbooks */
 const WINTER_SOIL_C = 22
 /** Days over which soil has to have fallen for turf to be going dormant. @source own */
 const FALLING_DAYS = 14
@@ -113,7 +113,7 @@ const after = (next: Float64Array, i: number): number =>
 /**
  * Follows seed sown on every day of one weather year: when it comes up, and what spoils it first.
  * @param water of the bed in this year; kept moist where left out
- * @source models.md §§5, 6, 8
+ * @source own, over FAO-56 and Garcia-Huidobro, Monteith & Squire 1982
  */
 export function judgeYear(
   { weather, soil }: SeasonYear,

@@ -4,13 +4,13 @@ import type { SeasonYear } from './season'
 
 /**
  * Ground that one seedling covers, cm²: at emergence, in the end, and how it gets there with thermal time of air
- * above 5 °C. @source models.md §7, own
+ * above 5 °C. @source ownown
  */
 const FOOTPRINT = { firstCm2: 0.05, lastCm2: 1, middleCd: 350, scaleCd: 90 } as const
 const COVER_BASE_C = 5
 /**
  * Of live seed, how much stands up in the field: raked in and covered, on the surface, or among standing grass.
- * @source models.md §5, own
+ * @source ownown
  */
 export const FIELD_SHARE = { covered: 0.6, surface: 0.4, amongGrass: 0.3 } as const
 /** From this share of grass that is kept, seedlings come up among it. @source own */
@@ -32,13 +32,13 @@ export interface Stand {
   buried: boolean
 }
 
-/** @param thermalCd °C·d of air above 5 °C since emergence @returns cm² @source models.md §7 */
+/** @param thermalCd °C·d of air above 5 °C since emergence @returns cm² @source own*/
 export const footprintCm2 = (thermalCd: number): number =>
   FOOTPRINT.firstCm2 +
   (FOOTPRINT.lastCm2 - FOOTPRINT.firstCm2) / (1 + Math.exp(-(thermalCd - FOOTPRINT.middleCd) / FOOTPRINT.scaleCd))
 
 /**
- * Share of the ground that seedlings and the old grass between them cover. @source models.md §7: 1 − exp(−n·a), and
+ * Share of the ground that seedlings and the old grass between them cover. @source own: 1 − exp(−n·a), and
  * the old sward's beside it
  */
 export const coverShare = (seedlingsPerCm2: number, thermalCd: number, oldShare = 0): number =>

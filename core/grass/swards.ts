@@ -13,7 +13,7 @@ const STANDING = [
 
 export type SwardCode = GrassCode | (typeof STANDING)[number][0]
 
-/** What can grow on a lawn now. @source habit and season: handbook knowledge, from memory */
+/** What can grow on a lawn now. @source turf handbooks for habit and season */
 export interface Sward {
   code: SwardCode
   name: string

@@ -1,7 +1,7 @@
 import { figure } from '../measure/figure'
 import type { Worked, WorkingLine } from '../explain/working'
 
-/** m²/h a pass. @source own, editable planning figures, reference §6 */
+/** m²/h a pass. @source own, editable planning figures */
 export const WORK_RATES_M2_PER_H = {
   scalp: 900,
   dethatch: 600,

@@ -115,8 +115,8 @@ export const bringsLoam = ({ programme, schools }: Part): boolean =>
   programme.code === 'strip' && schools.loam === 'bring'
 
 /**
- * Soil to bring, m³ loose, how deep it lies at the most, mm, and the ground it is dragged over, m². @source settling
- * of 15 % of loose topsoil: mem
+ * Soil to bring, m³ loose, how deep it lies at the most, mm, and the ground it is dragged over, m². @source turf
+ * handbooks: loose topsoil settles by 15 %
  */
 export function soilOf(part: Part): { volumeM3: number; deepestMm: number; overM2: number } {
   const { survey, programme } = part

@@ -53,7 +53,7 @@ const price = (name: string, per: PlanningFigure['per'], value: number): Limit =
   source: own('price to plan with'),
 })
 
-/** @source reference §10 unless said */
+/** @source turf handbooks unless said */
 const LIMITS = {
   overseedFrom: share('Grass worth keeping that is enough to overseed', 0.5, mem('desirable grass from 50%')),
   hardFrom: share(
@@ -95,7 +95,7 @@ const days = (name: string, value: number, source: Source): Limit => ({
   source,
 })
 
-/** @source reference §12 */
+/** @source own */
 const WAITS = {
   locateLead: days(
     'Locating services before a machine goes in',

@@ -26,7 +26,7 @@ export interface PlanSettings {
 const LOWEST_NOTCH_MM = 25
 /** Tall grasses bear a cut to here before sowing. @source own */
 const SHORTEST_SAFE_MM = 50
-/** From this share of grass to keep on, cut no lower than the grass bears. @source practice §2 */
+/** From this share of grass to keep on, cut no lower than the grass bears. @source trade */
 const MOSTLY_KEPT_SHARE = 0.7
 
 /** Height to scalp to, mm. */
@@ -78,7 +78,7 @@ export function beginningRate({
 
 /**
  * Settings a plan begins with, by the schools. Rake-in and cover together keep to the depth the seed can grow through.
- * @source reference §§2-4, 6; practice §2
+ * @source turf handbooks and trade
  */
 export function defaultSettings(beginning: Beginning): PlanSettings {
   const { grass, desirableShare, schools = DEFAULT_SCHOOLS } = beginning

@@ -9,9 +9,9 @@ export interface FeedAnalysis {
   k2oShare: number
 }
 
-/** Nitrogen at sowing or first feed, g/m². @source handbook knowledge, from memory: 0.5-1 lb/1,000 ft² */
+/** Nitrogen at sowing or first feed, g/m². @source turf handbooks: 0.5-1 lb/1,000 ft² */
 export const STARTER_N_G_PER_M2 = 0.75 * G_PER_M2_PER_LB_PER_1000FT2
-/** Nitrogen in one go, g/m², at the most. @source handbook knowledge, from memory */
+/** Nitrogen in one go, g/m², at the most. @source turf handbooks */
 export const MOST_N_G_PER_M2 = G_PER_M2_PER_LB_PER_1000FT2
 
 export interface FeedNeed {

@@ -14,7 +14,7 @@ export const STOCK_QUANTITY = {
   soil: 'volumeM3',
 } as const satisfies Record<StockKind, string>
 
-/** Soils that are brought for levelling. @source practice §2 */
+/** Soils that are brought for levelling. @source trade */
 export const SOILS = {
   sand: 'dry, fine, stone-free sand',
   'half organic': 'half sand, half organic matter',

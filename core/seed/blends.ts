@@ -30,7 +30,7 @@ const blend = (code: string, name: string, ...parts: [GrassCode, number][]): Nam
   parts: parts.map(([grass, percent]) => ({ grass, massShare: percent / 100 })),
 })
 
-/** Mixtures to begin from. @source mem: reference §2, mixtures; shares ours within what it allows */
+/** Mixtures to begin from. @source turf handbooks; shares own within what it allows */
 export const BLENDS: readonly NamedBlend[] = [
   blend('TF 95 KBG 5', 'Tall fescue with a little bluegrass to knit', ['TF', 95], ['KBG', 5]),
   blend('TF 90 KBG 10', 'Tall fescue with bluegrass', ['TF', 90], ['KBG', 10]),
@@ -48,7 +48,7 @@ const normalised = (weights: readonly number[]): number[] => {
 /**
  * Shares of a mixture by number of seeds.
  * @returns shares of 1, in the order of the mixture
- * @source models.md §9: share of mass × seeds per gram, over their sum
+ * @source own: share of mass × seeds per gram, over their sum
  */
 export const countShares = (parts: Blend): number[] =>
   normalised(parts.map(({ grass, massShare }) => massShare * grassByCode(grass).seedsPerG))
@@ -56,7 +56,7 @@ export const countShares = (parts: Blend): number[] =>
 /**
  * Shares of a full stand that each part of a mixture can make: its live seeds over those that are enough of it. Bluegrass is
  * most of the seeds of many mixtures, and wants most of them.
- * @source own, on the counts of reference §2
+ * @source own, on the counts of turf handbooks
  */
 export const standShares = (parts: Blend): number[] =>
   normalised(
@@ -75,7 +75,7 @@ export const seedsPerGOf = (parts: Blend): number =>
 
 /**
  * Live seeds per cm² of a mixture that make a full stand: its parts each make their share of one. @returns low and
- * high end @source reference §2; adding shares of a stand is ours
+ * high end @source turf handbooks; adding shares of a stand is own
  */
 export function enoughSeedsPerCm2(parts: Blend): [number, number] {
   const counts = countShares(parts)
@@ -105,11 +105,11 @@ export const blendWords = (parts: Blend): string =>
           .map(({ grass, massShare }) => `${Math.round(massShare * 100)}% ${grassByCode(grass).name}`)
           .join(', ')
 
-/** Ryegrass above this crowds bluegrass out; less tall fescue than that stands in clumps. @source mem */
+/** Ryegrass above this crowds bluegrass out; less tall fescue than that stands in clumps. @source turf handbooks */
 const [MOST_RYEGRASS, LEAST_TALL_FESCUE] = [0.2, 0.8]
 const MIXTURES: Source = { kind: 'mem', text: 'mixtures' }
 
-/** What speaks against a mixture. @source reference §2, mixtures; handbook knowledge from memory */
+/** What speaks against a mixture. @source turf handbooks */
 export function blendFaults(parts: Blend): Gate[] {
   if (parts.length < 2) return []
   const share = (code: GrassCode) =>

@@ -14,7 +14,7 @@ export interface SeedLot {
   purityOfBareSeed: boolean
 }
 
-/** Share of a new stand's rate that goes into a thin one. @source mem */
+/** Share of a new stand's rate that goes into a thin one. @source turf handbooks */
 export const OVERSEED_SHARE = 0.5
 
 const LABEL: Source = { kind: 'user', text: 'label of the lot' }
@@ -83,7 +83,7 @@ export interface SeedNeed {
 /**
  * Product to load for a live-seed rate.
  * @param rateGPerM2 pure live seed
- * @source models.md §9
+ * @source own
  */
 export function seedNeed(areaM2: number, rateGPerM2: number, lot: SeedLot, rateSource: Source): SeedNeed {
   if (!(areaM2 > 0) || !(rateGPerM2 > 0)) throw new RangeError('Area and rate have to be above zero.')

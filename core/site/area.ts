@@ -60,7 +60,7 @@ export interface OffsetArea {
 
 /**
  * The offset method: trapezoidal rule, and Simpson's where the number of intervals is even.
- * @param offsetsM at equal spacing, ends included @source surveying textbooks; models.md §1
+ * @param offsetsM at equal spacing, ends included @source surveying textbooks
  * @throws RangeError for fewer than three offsets, or a negative one
  */
 export function offsetM2(offsetsM: readonly number[], spacingM: number): OffsetArea {

@@ -1,6 +1,6 @@
 import type { PointM } from './geometry'
 
-/** WGS 84: equatorial radius, m, and first eccentricity squared. @source NIMA TR8350.2; from memory */
+/** WGS 84: equatorial radius, m, and first eccentricity squared. @source geodesy */
 const EQUATOR_M = 6_378_137
 const ECCENTRICITY_2 = 0.00669437999014
 const RAD = Math.PI / 180
@@ -10,7 +10,7 @@ export interface PlaceDeg {
   lonDeg: number
 }
 
-/** Metres of a degree of latitude and of longitude at a latitude. @source radii of curvature of the ellipsoid */
+/** Metres of a degree of latitude and of longitude at a latitude. @source geodesy: radii of curvature of the ellipsoid */
 function metresADegree(latDeg: number): { north: number; east: number } {
   const squeezed = 1 - ECCENTRICITY_2 * Math.sin(latDeg * RAD) ** 2
   return {
@@ -35,7 +35,7 @@ const EARTH_KM = 6371.0088
 /** Metres of height that part two places as much as a kilometre does. @source own: weather changes faster upwards */
 const M_LIKE_A_KM = 5
 
-/** Distance over the sphere, km. @source haversine; mean radius of the IUGG, from memory */
+/** Distance over the sphere, km. @source geodesy: haversine on the mean radius of the IUGG */
 export function distanceKm(a: PlaceDeg, b: PlaceDeg): number {
   const [dLat, dLon] = [(b.latDeg - a.latDeg) * RAD, (b.lonDeg - a.lonDeg) * RAD]
   const h = Math.sin(dLat / 2) ** 2 + Math.cos(a.latDeg * RAD) * Math.cos(b.latDeg * RAD) * Math.sin(dLon / 2) ** 2

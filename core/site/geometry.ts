@@ -12,7 +12,7 @@ export interface Outline {
 
 const closed = (ring: Ring, i: number): PointM => ring[(i + 1) % ring.length]!
 
-/** Positive for corners counted against the clock. @returns m² @source the surveyor's (shoelace) formula */
+/** Positive for corners counted against the clock. @returns m² @source surveying textbooks: the shoelace formula */
 export function signedAreaM2(ring: Ring): number {
   // About the first corner: far from the origin the products would lose digits.
   const [x0, y0] = ring[0] ?? [0, 0]

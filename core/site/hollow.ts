@@ -18,7 +18,7 @@ export interface HollowMeasure {
   areaM2: number
 }
 
-/** Depth of one dressing over living grass, mm. @source trade, reference §6 */
+/** Depth of one dressing over living grass, mm. @source trade */
 export const LIFT_MM = 12
 
 /** @returns a sentence where the depths are no grid */
@@ -44,7 +44,7 @@ function meanOfCorners(rows: readonly (readonly number[])[]): number {
 /**
  * Volume of a hollow: mean of the corners of each cell of a grid, or the section under a string times its width.
  * @throws RangeError where the depths are no grid
- * @source earthwork by unit areas, as surveying textbooks have it; models.md §9
+ * @source earthwork by unit areas, as surveying textbooks have it
  */
 export function measureHollow(hollow: HollowSurvey): HollowMeasure {
   const problem = hollowProblem(hollow)
@@ -94,7 +94,7 @@ export const liftsFor = (deepestMm: number): number => Math.ceil(deepestMm / LIF
  * it, the last only over the deepest place.
  * @param meanMm volume over area; a hollow that is shaped as the power of depth that has this mean
  * @returns shares that add up to 1, and the share of its area each lift is spread over
- * @source models.md §9, lifts clipped to 12 mm; the shape is own
+ * @source ownlifts clipped to 12 mm; the shape is own
  */
 export function liftShares(deepestMm: number, meanMm: number): { volumeShare: number; areaShare: number }[] {
   const count = Math.max(1, liftsFor(deepestMm))

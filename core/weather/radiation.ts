@@ -2,7 +2,7 @@ import { dayFromNumber, dayNumber, dayOfYear, type Day } from '../measure/calend
 
 /**
  * Solar geometry and evaporation by day.
- * @source FAO Irrigation and Drainage Paper 56 (Allen et al. 1998), equations 21-25, 34, 50, 52; from memory
+ * @source FAO-56, eq. 21-25, 34, 50, 52; from memory
  */
 const SOLAR_CONSTANT_MJ_M2_MIN = 0.082
 

@@ -9,7 +9,7 @@ export interface PlainRun {
   rainMm: number[]
 }
 
-/** From so many full years on, a station's own years stand behind the counts. @source models.md §4 */
+/** From so many full years on, a station's own years stand behind the counts. @source own*/
 export const LEAST_STATION_YEARS = 10
 /** Older years than these say less of the climate there is now. @source own */
 export const MOST_STATION_YEARS = 40
@@ -29,7 +29,7 @@ function yearsBefore(day: Day, years: number): Day {
  * what is left at its two ends makes a year as well.
  * @param days length of each
  * @returns at least ten of them, the latest first; undefined where the record holds fewer
- * @source models.md §4
+ * @source own
  */
 export function stationYears(
   record: readonly DailyWeather[],
@@ -96,7 +96,7 @@ export interface PlaceClimate {
 /**
  * Climate of a place from its record, its normals, or both: a short record is drawn towards the normals.
  * @returns undefined where there are no normals and some month has fewer than 20 days on record
- * @source models.md §4; shrinking linear in the monthly means, hence in their harmonics
+ * @source own: shrinking linear in the monthly means, hence in their harmonics
  */
 export function climateOfPlace(record: readonly DailyWeather[], normals: Normals | null): PlaceClimate | undefined {
   const years = record.length / DAYS_A_YEAR

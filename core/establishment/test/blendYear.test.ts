@@ -123,7 +123,7 @@ describe('seed that lies until spring', () => {
   })
 })
 
-// Extension practice, from memory (reference §9): autumn first, spring second best.
+// Extension practice, from memory: autumn first, spring second best.
 test('the best day on falling soil beats the best on rising soil, each in its half of the year', () => {
   const { best } = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
   expect(best.falling!.good).toBeGreaterThan(best.rising!.good)

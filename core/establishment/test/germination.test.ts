@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { grassByCode } from '../../grass/grasses'
 import { dailyGerminationCd, germinationRateC, steadyEmergenceDays, thermalTimeTo } from '../germination'
 
-// The table under reference §2: what the parameters give at a steady, moist soil. Check values of the
+// The table of germination: what the parameters give at a steady, moist soil. Check values of the
 // implementation, not measurements.
 describe('emergence at a steady soil', () => {
   test.each([

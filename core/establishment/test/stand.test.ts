@@ -14,7 +14,7 @@ function steady(meanC: number, days = 200): SeasonYear {
   return { weather, soil: { seedbedHourlyC: new Float32Array(days * 24), probeDailyC: new Float64Array(days) } }
 }
 
-// models.md §7: 0.05 cm² at emergence towards 1.0 cm², midpoint 350 °C·d, scale 90.
+// Own: 0.05 cm² at emergence towards 1.0 cm², midpoint 350 °C·d, scale 90.
 describe('the footprint of a seedling', () => {
   test('is half grown at its midpoint, and at a scale on either side where a logistic puts it', () => {
     expect(footprintCm2(350)).toBeCloseTo(0.525, 9)

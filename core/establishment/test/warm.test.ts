@@ -21,7 +21,7 @@ const seasonOf = (normals: typeof ATLANTA, latDeg: number, today: string): Seaso
     seed: 7,
   })
 
-// Atlanta, normals of 1991-2020, from memory (reference §9).
+// Atlanta, normals of 1991-2020, from memory.
 describe('warm-season turf at Atlanta', () => {
   let north: Season
   let south: Season

@@ -43,7 +43,7 @@ function windowsOf(season: Season, code: GrassCode, risk = COVERED): Dated[] {
   }))
 }
 
-// An independent calculation with 80 years of the Columbus normals (models.md §8) gave autumn windows PRG 12-22 Sep,
+// An independent calculation with 80 years of the Columbus normals gave autumn windows PRG 12-22 Sep,
 // TF 10-18 Sep, KBG 25 Aug-4 Sep, and best shares for TF of 0.86 in autumn and 0.56 in spring. It draws other random
 // years, so dates are held to a fortnight and shares to 0.1.
 describe('Columbus, Ohio', () => {

@@ -136,7 +136,7 @@ function judge(code: ProgrammeCode, findings: Findings, planning: Planning): Ver
 
 /**
  * Every programme judged against one zone.
- * @source rules of reference §10, as data; the planning figures may be the firm's own
+ * @source turf handbooks and trade, rules as data; the planning figures may be the firm's own
  */
 export function decideZone(
   zone: ZoneSurvey,

@@ -15,7 +15,7 @@ export interface Expectation {
 }
 
 /**
- * Coarse weed grasses come back whole unless they are killed. @source practice §1: they survive everything but
+ * Coarse weed grasses come back whole unless they are killed. @source trade: they survive everything but
  * killing
  */
 const KILLS: readonly ProgrammeCode[] = ['kill']

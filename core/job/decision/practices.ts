@@ -2,7 +2,7 @@ import type { CoverMaterial } from '../../materials/covers'
 
 /**
  * What practitioners hold different opinions on. The firm chooses; a plan begins with its choice and may differ.
- * @source practice §2, common practice, no source
+ * @source trade
  */
 export interface Schools {
   kill: 'by survey' | 'always' | 'never'
@@ -246,7 +246,7 @@ export const DEFAULT_SCHOOLS: Schools = {
 /** A firm's practices, with what it has not said yet filled by the usual. */
 export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
 
-/** Share of the label rate that the heavy school sows. @source practice §2: half again; common practice, no source */
+/** Share of the label rate that the heavy school sows. @source trade: half again */
 export const HEAVY_RATE = 1.5
 /** Share more sown in spring by those who hold it. @source own */
 export const SPRING_RATE = 1.25

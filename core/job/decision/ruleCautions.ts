@@ -1,7 +1,7 @@
 import { COOL, rule, type Rule } from './rule'
 
 /**
- * What keeps seed off until it is dealt with, and what is said beside a programme. @source reference §10; practice §2
+ * What keeps seed off until it is dealt with, and what is said beside a programme. @source turf handbooks and trade
  */
 export const CAUTIONS: readonly Rule[] = [
   rule(

@@ -1,6 +1,6 @@
 import { rule, type Rule } from './rule'
 
-/** Where the rules lean: the first that holds. @source reference §10; practice §2 */
+/** Where the rules lean: the first that holds. @source turf handbooks and trade */
 export const LEANS: readonly Rule[] = [
   rule(
     'leans',

@@ -1,6 +1,6 @@
 import { rule, type Rule } from './rule'
 
-/** What a programme cannot do without. @source reference §10; practice §2 */
+/** What a programme cannot do without. @source turf handbooks and trade */
 export const NEEDS: readonly Rule[] = [
   rule(
     'needs',

@@ -17,7 +17,7 @@ const LOOK_AGAIN_DAYS = 14
 const TEAR_LEAD_DAYS = 3
 /**
  * From the first spray of a killing to its sowing, days: regrowth, the label interval, the cuts of the scalp. @source
- * reference §12 and §4, own
+ * own
  */
 const KILL_LEAD_DAYS = 26
 
@@ -179,7 +179,7 @@ const latest = (days: readonly Day[]): Day => days.reduce((a, b) => (b > a ? b :
 
 /**
  * Whether a programme can be planned for now, or has to wait: for a label, a season, rain, or a cause to be removed.
- * @source practice §2, programme 9; reference §10
+ * @source trade and turf handbooks
  */
 export function waitOf(input: WaitInput): Waiting {
   const { programme, today } = input

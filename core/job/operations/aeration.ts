@@ -5,7 +5,7 @@ import { SERVICES } from './cautions'
 import { coreHolesPerM2, coreSpacingMm, coringPasses } from './coring'
 import { onTheDay, operation, RENOVATIONS, type Brief } from './definition'
 
-/** Depth of tines, and of loosening by hand, mm. @source reference §6 */
+/** Depth of tines, and of loosening by hand, mm. @source trade */
 const TINES_MM = 75
 /** Kept lower than this, cores come off. @source trade */
 const LOW_CUT_MM = 25

@@ -27,7 +27,7 @@ export const coreSpacingMm = (survey: Survey, programme: Programme, planning: Pl
  * Holes on a square metre of ground after some passes.
  * @param acrossMm between tines across the machine
  * @param alongMm between holes along its way
- * @source models.md §10: passes × tines per metre of width × holes per metre of travel
+ * @source own: passes × tines per metre of width × holes per metre of travel
  */
 export const coreHolesPerM2 = (passes: number, acrossMm: number, alongMm: number): number =>
   passes * (1000 / acrossMm) * (1000 / alongMm)
@@ -37,7 +37,7 @@ export const coreHolesPerM2 = (passes: number, acrossMm: number, alongMm: number
  * @param spacingMm of the finished grid
  * @returns whole passes, 1 to 6
  * @throws RangeError for a spacing that is none
- * @source models.md §10
+ * @source own
  */
 export function coringPasses(spacingMm: number, planning: Planning): Worked {
   if (!(spacingMm > 0)) throw new RangeError('The spacing of holes has to be above zero.')

@@ -7,7 +7,7 @@ import { slitSeeded, type Part } from '../parts'
 import { sourceOf } from '../planningFigures'
 import { operation, RENOVATIONS, type Brief } from './definition'
 
-/** Share of the thatch a pass tears out, and how much it swells. @source own, reference §11 */
+/** Share of the thatch a pass tears out, and how much it swells. @source own */
 const TORN_A_PASS = 0.3
 const SWELL = 3
 /**

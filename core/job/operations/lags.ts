@@ -5,7 +5,7 @@ import { OPERATIONS } from './registry'
 
 /**
  * Lags of all operations; those of operations that a plan has not fall away.
- * @source reference §12, own unless said there; first mow and first green come from the computed season
+ * @source own unless said there; first mow and first green come from the computed season
  */
 export const LAGS: readonly LagRule[] = OPERATIONS.flatMap(({ lags }) => lags ?? [])
 

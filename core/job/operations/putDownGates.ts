@@ -18,13 +18,13 @@ const RAIN = {
   /** @source own: material dry is trade */
   dressingMm: 3,
 } as const
-/** Wind for broadcasting and for spraying, km/h. @source mem */
+/** Wind for broadcasting and for spraying, km/h. @source turf handbooks */
 const WIND = { mostKmh: 16, leastSprayKmh: 3 } as const
 const HEAT_C = 30
 /** Day of the forecast on which new seed dries faster than most people water. @source own */
 export const SCORCH_C = 35
 const FROST_C = 0
-/** Frost that takes what has just come up. @source models.md §8 */
+/** Frost that takes what has just come up. @source own*/
 const HARD_FROST_C = -4
 
 const MEM = (text: string): Source => ({ kind: 'mem', text })
@@ -250,7 +250,7 @@ const JUDGED: Record<PutDown, (looked: Looked) => Gate[]> = {
 /**
  * What the forecast says to putting something down on a day: rain, frost, heat and wind of the day and of those after it.
  * @returns gates; one that waits where the forecast does not reach the day
- * @source reference §6 and practice §3: every product wants a look at the forecast first
+ * @source turf handbooks, trade and own: every product wants a look at the forecast first
  */
 export function forecastGates(what: PutDown, on: Day, forecast: readonly ForecastDay[]): Gate[] {
   const day = forecast.find((told) => told.day === on)

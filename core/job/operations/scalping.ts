@@ -16,7 +16,7 @@ export interface ScalpSteps {
 
 /**
  * Heights of the cuts from the present height to the lowest, each taking about a third, two to four cuts.
- * @source practice §4 (step by step, two to four cuts; common practice, no source)
+ * @source trade: step by step, two to four cuts
  */
 export function scalpSteps(presentMm: number, lowestMm: number): ScalpSteps {
   if (!(presentMm > 0) || !(lowestMm > 0)) throw new RangeError('Mowing heights have to be above zero.')

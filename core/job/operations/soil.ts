@@ -10,12 +10,12 @@ import { onTheDay, operation, RENOVATIONS, type Brief, type Turn, type Wanted } 
 
 /** Less soil than this comes in buckets on the van, m³: three barrow loads. @source own */
 const TIPPED_FROM_M3 = 0.25
-/** Soil that is carried in one bucket, m³. @source own, reference §11 */
+/** Soil that is carried in one bucket, m³. @source own */
 const BUCKET_M3 = 0.012
 /** Turf is cut this deep to come off and knit again, mm. @source own */
 const SOD_MM = 40
 
-/** Soil for levelling by the practice, or by the soil that is there. @source practice §2 */
+/** Soil for levelling by the practice, or by the soil that is there. @source trade */
 export function soilOfPlan({ schools, survey }: Part): Soil {
   if (schools.soil !== 'by texture') return schools.soil
   return survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand'

@@ -12,7 +12,7 @@ const walked = (title: string, { survey }: Part): Worked =>
 const called = (title: string): Worked => crewHours(title, 0, [])
 
 const FINE_SEEDS_PER_G = 2000
-/** Squares that hold 15 to 30 seedlings, mm. @source models.md §12 */
+/** Squares that hold 15 to 30 seedlings, mm. @source own*/
 const squareMm = ({ grass }: Part): number => (grass.seedsPerG > FINE_SEEDS_PER_G ? 25 : 50)
 
 const LABORATORY = 'the laboratory takes that long'

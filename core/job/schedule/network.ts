@@ -93,8 +93,8 @@ function edgesOf(
 }
 
 /**
- * A ring of edges whose days sum up to less than nothing, by relaxing each edge as often as there are nodes. @source
- * Bellman-Ford
+ * A ring of edges whose days sum up to less than nothing, by relaxing each edge as often as there are nodes.
+ * @source Dechter, Meiri & Pearl 1991, by Bellman-Ford
  */
 function ringOf(edges: readonly Edge[], size: number): Lag[] {
   const reach = new Float64Array(size)

@@ -32,7 +32,7 @@ export const firstWork = ({ slips }: Sequence): Slip =>
 /**
  * The dated run of operations of a plan, from its sowing day, or from the first lift where nothing is sown.
  * @throws RangeError for impossible settings (rates, shares, heights)
- * @source models.md §11; lags of reference §12
+ * @source Dechter, Meiri & Pearl 1991; lags own
  */
 export function buildSequence(input: SequenceInput): Sequence {
   const planned = plannedOf(input)

@@ -72,7 +72,7 @@ function groupsOf({ tasks }: Problem, distance: Float64Array, size: number): Gro
  * Branch and bound over the closed network, where any day within a span can be completed to a whole plan; groups that
  * can neither share a visit nor are bound by a lag are laid by themselves.
  * @returns undefined where the lags leave no plan
- * @source models.md §11
+ * @source own: branch and bound over the network of Dechter, Meiri & Pearl 1991
  */
 export function layOut(problem: Problem): Laid | undefined {
   const names = problem.tasks.map(({ name }) => name)

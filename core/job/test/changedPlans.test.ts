@@ -136,7 +136,7 @@ describe('a plan that is changed', () => {
           parts: planned({ zone: { deepestMm: 30, hollowM3, hollowM2: 20 }, settings: { coverMaterial: 'straw' } }),
         }),
       ).slips.some(({ key }) => key === 'delivery')
-    // With 15 % for settling: 0.06 and 0.58 m³, against three barrow loads of 0.08 m³ (reference §11, own).
+    // With 15 % for settling: 0.06 and 0.58 m³, against three barrow loads of 0.08 m³ (own).
     expect([delivered(0.05), delivered(0.5)]).toEqual([false, true])
   })
 

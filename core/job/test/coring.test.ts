@@ -12,7 +12,7 @@ import { planned, sequenceInput, ZONE } from './ground'
 const OURS = planningOf()
 
 describe('a corer', () => {
-  // A square grid of s inches is 144/s² holes on a square foot (arithmetic, reference §6): 3 in → 16, 4 in → 9.
+  // A square grid of s inches is 144/s² holes on a square foot (arithmetic): 3 in → 16, 4 in → 9.
   test.each([
     [3, 16],
     [4, 9],
@@ -51,7 +51,7 @@ describe('a corer', () => {
   test('makes closer holes where the ground is hard, or where nobody tried', () => {
     const spacing = (driverMm: number | null, penetrometerKPa: number | null) =>
       coreSpacingMm({ ...planned()[0]!.survey, driverMm, penetrometerKPa }, PROGRAMMES.overseed, OURS)
-    // 75 to 100 mm (3 to 4 in), common practice, no source; hard by reference §10: a screwdriver not in to 75 mm.
+    // 75 to 100 mm (3 to 4 in), common practice, no source; hard: a screwdriver not in to 75 mm.
     expect([
       spacing(60, null),
       spacing(90, null),

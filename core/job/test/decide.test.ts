@@ -26,7 +26,7 @@ const cover = (desirable: number, weeds: number, coarse = 0): Partial<ZoneSurvey
 const BERMUDA: Partial<ZoneSurvey> = { sward: 'BER', grass: 'BER', mowingHeightMm: 38 }
 
 describe('where the rules lean', () => {
-  // Cases as reference §10 has them: handbook knowledge from memory, common practice or our own, as each rule says.
+  // Cases: handbook knowledge from memory, common practice or our own, as each rule says.
   test.each<[string, ProgrammeCode, Partial<ZoneSurvey>, Partial<LawnFindings>, Schools['kill']?]>([
     ['patches in dense grass', 'spot', { ...cover(0.93, 0.02), barePatchy: true }, {}],
     ['half and more worth keeping', 'overseed', {}, {}],

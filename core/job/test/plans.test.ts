@@ -23,7 +23,7 @@ const HEMISPHERES = [
   { name: 'southern', today: toDay('2027-02-01'), sowOn: toDay('2027-03-19') },
 ]
 
-// Offsets are argued from practice §4 and reference §12: common practice, no source, unless the line says otherwise.
+// Offsets are argued from common practice, no source, unless the line says otherwise.
 describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   const plan = (of: Planned, change: Partial<SequenceInput> = {}) => whole(of, { today, sowOn, ...change })
 

@@ -131,7 +131,7 @@ describe('every programme', () => {
     operationsOf(planned({ programme, ...change })).map(({ operation }) => operation.code)
 
   test('has the operations its practice asks for', () => {
-    // Practice §§2 and 4 of this product: common practice, no source.
+    // Common practice, no source.
     expect(codes('spot')).toEqual([
       'order',
       'locate',

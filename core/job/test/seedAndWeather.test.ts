@@ -80,7 +80,7 @@ describe('gates of the weather', () => {
     expect(states('dethatch', { groundOn: drying })).not.toContain('risk')
     expect(states('core', { groundOn: drying })).toContain('risk')
   })
-  // Practice §4: no drought, no heat wave, not dormant; common practice, no source.
+  // No drought, no heat wave, not dormant; common practice, no source.
   test('do not tear turf that is to live on in drought or dormancy; what is killed may be', () => {
     const held = (programme: ProgrammeCode, change: Partial<SequenceInput>) =>
       states('dethatch', {

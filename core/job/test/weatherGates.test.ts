@@ -7,8 +7,7 @@ import { forecastGates } from '../operations/putDownGates'
 
 const ON = toDay('2026-09-14')
 /**
- * Five quiet days. Limits: reference §6 (12 mm in four days own; wind 16 and 3 km/h from memory) and practice §3
- * (trade).
+ * Five quiet days. Limits: 12 mm in four days (own); wind 16 and 3 km/h (turf handbooks, from memory).
  */
 const days = (...changes: Partial<ForecastDay>[]): ForecastDay[] =>
   Array.from({ length: 5 }, (_, i) => ({

@@ -25,7 +25,7 @@ const mixture = fc.uniqueArray(fc.constantFrom(...GRASS_CODES), { minLength: 2, 
 )
 
 describe('shares of a mixture', () => {
-  // Worked example of reference §2: 86 % tall fescue, 6 % ryegrass, 6 % bluegrass by weight, 2 % inert.
+  // Worked example: 86 % tall fescue, 6 % ryegrass, 6 % bluegrass by weight, 2 % inert.
   test('by number of seeds are those of the worked example', () => {
     const parts: Blend = [
       { grass: 'TF', massShare: 0.86 },
@@ -44,7 +44,7 @@ describe('shares of a mixture', () => {
       }),
     )
   })
-  // A tenth of small-seeded bluegrass can be half of all seeds (trade saying of practice §5); it is far from half of
+  // A tenth of small-seeded bluegrass can be half of all seeds (a saying of the trade); it is far from half of
   // the stand.
   test('of bluegrass are many seeds and less of the stand', () => {
     const parts = BLENDS.find(({ code }) => code === 'TF 90 KBG 10')!.parts
@@ -54,7 +54,7 @@ describe('shares of a mixture', () => {
 })
 
 describe('a full stand of a mixture', () => {
-  test('of one grass wants what that grass wants, by the table of reference §2', () => {
+  test('of one grass wants what that grass wants, by its table', () => {
     expect(enoughSeedsPerCm2(pureSeed('KBG'))).toEqual([3, 7])
     expect(seedsPerGOf(pureSeed('KBG'))).toBe(4800)
   })

@@ -50,7 +50,7 @@ test('taped shapes are typed by their sides, and add up', () => {
 })
 
 test('the offset method gives the worked example: 90.0 m² by trapezoids, 92.0 m² by Simpson', () => {
-  // Worked by hand in models.md §1 of this product: offsets 0, 4, 7, 8, 7, 4, 0 m at 3 m.
+  // Worked by hand: offsets 0, 4, 7, 8, 7, 4, 0 m at 3 m.
   expect(offsetM2([0, 4, 7, 8, 7, 4, 0], 3)).toEqual({ trapezoidalM2: 90, simpsonM2: 92, bestM2: 92 })
   expect(parseArea('offsets 3 m: 0 4 7 8 7 4 0', 'us')).toEqual({ ok: true, value: 92 })
   expect(offsetM2([0, 4, 7, 8], 3)).toMatchObject({ simpsonM2: null, trapezoidalM2: 45 })

@@ -63,7 +63,7 @@ describe.each([
 })
 
 test('moist sand and clay have the damping depths of the textbook table', () => {
-  // van Wijk & de Vries as quoted in reference §9: moist sand 0.153 m a day and 2.92 m a year; clay 0.121 and 2.31.
+  // van Wijk & de Vries as textbooks quote them: moist sand 0.153 m a day and 2.92 m a year; clay 0.121 and 2.31.
   const depth = (kappa: number, seconds: number) => Math.sqrt((kappa * seconds) / Math.PI)
   const sand = thermalDiffusivityM2PerS('sand', 0.2)
   const clay = thermalDiffusivityM2PerS('clay', 0.2)
