@@ -2,7 +2,7 @@ import type { FirmSettings, Role } from './firm'
 import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/job/hours'
 import { planningOf } from '#core/job/planningFigures'
-import type { FirmRecord } from '#core/job/records'
+import type { Amounts, FirmRecord } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
 import type { Glance } from '#core/establishment/glance'
@@ -22,6 +22,8 @@ export interface Context {
   pace: Record<string, Pace>
   /** What the shed holds. */
   stock: StockLevels
+  /** What all open jobs will use up of it, kg or m³ by material. */
+  spokenFor: Amounts
   /** Rows that could not be reckoned with: the rest stands without them. */
   leftOut: LeftOut[]
 }
@@ -83,11 +85,11 @@ export interface SeasonTold {
   zones: { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[]
 }
 
-type FirmAtWork = Pick<Context, 'today' | 'pace' | 'stock'> & {
+type FirmAtWork = Pick<Context, 'today' | 'pace' | 'stock' | 'spokenFor'> & {
   firm: Pick<FirmSettings, 'schools' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
 }
 /** The firm as its jobs are planned. */
-export const firmRecordOf = ({ firm, today, pace, stock }: FirmAtWork): FirmRecord => ({
+export const firmRecordOf = ({ firm, today, pace, stock, spokenFor }: FirmAtWork): FirmRecord => ({
   today,
   schools: firm.schools,
   planning: planningOf(firm.planning),
@@ -96,5 +98,6 @@ export const firmRecordOf = ({ firm, today, pace, stock }: FirmAtWork): FirmReco
   hoursADay: firm.hoursADay,
   pace,
   stock,
+  spokenFor,
   currency: firm.currency,
 })

@@ -3,7 +3,7 @@ import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/materials/covers'
 import { MOST_PARTS } from '#core/seed/blends'
 import { GRASS_CODES } from '#core/grass/grasses'
-import type { JobRecord, LawnRecord, Mark } from '#core/job/records'
+import type { Amounts, JobRecord, LawnRecord, Mark } from '#core/job/records'
 import { OUTCOMES, type JobState } from '#core/job/states'
 import type { PlanSettings } from '#core/job/settings'
 import { PROGRAMME_CODES, type ProgrammeCode } from '#core/job/decision/programmes'
@@ -142,6 +142,8 @@ export interface JobBrief {
 export interface JobInView extends Omit<JobBrief, 'marks'> {
   confirmed: { on: Day; by: string | null; version: number } | null
   ended: { on: Day; by: string | null; note: string } | null
+  /** What its tasks still to do will use up, kg or m³ by material, as it was kept last. */
+  wanted: Amounts
 }
 
 /** A lawn as the browser knows it, with one of its jobs in view. */
@@ -167,7 +169,11 @@ export interface Lawn extends Look, Saved {
 }
 
 /** What is decided and done of the job in view, as it is planned. */
-export const jobOf = ({ plan, done }: Pick<Lawn, 'plan' | 'done'>): JobRecord => ({ ...plan, done })
+export const jobOf = ({ plan, done, job }: Pick<Lawn, 'plan' | 'done' | 'job'>): JobRecord => ({
+  ...plan,
+  done,
+  spokenFor: job.wanted,
+})
 
 /** The ground of the job in view: its zones only, and what other jobs put down. */
 export function groundOf(lawn: Lawn): LawnRecord {

@@ -13,6 +13,7 @@ import { sunWantedOf } from '#server/records/keptLook'
 import { keepSun } from '#server/records/sun'
 import { addStock } from '#server/records/stock'
 import { markDone } from '#server/records/marks'
+import { keepDemand } from '#server/utils/keepDemand'
 import type { Lawn } from '#contract/lawn'
 import { markSchema } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
@@ -25,6 +26,15 @@ import { demoStock } from './shed'
 const DEMO_DAY = toDay('2026-09-08')
 const DEMO_MORNING = `${DEMO_DAY}T08:20:00`
 const TIME_ZONE = PELLMOOR.timeZone
+/** What of the firm its plans go by, as a new firm has it. */
+const DEMO_FIRM = {
+  schools: {},
+  planning: {},
+  workingDays: [1, 2, 3, 4, 5, 6],
+  holidays: [],
+  hoursADay: 16,
+  currency: 'USD',
+}
 
 /**
  * The firm, its station and its two people, all or nothing. @returns who does the work in it; undefined when there is
@@ -35,9 +45,9 @@ async function createFirm(): Promise<Author | undefined> {
     await client.query('begin')
     const { rows: firms } = await client.query<{ id: string }>('select id from firms limit 1')
     if (firms.length) return undefined
-    const { rows } = await client.query<{ id: string }>(
+    const { rows } = await client.query<{ id: string; at: string }>(
       `insert into firms (name, units, currency, time_zone, demo, clock_stands_at, licences)
-       values ('Quillmarsh Turf', 'us', 'USD', $1, true, $2::timestamp at time zone $1, $3) returning id`,
+       values ('Quillmarsh Turf', 'us', 'USD', $1, true, $2::timestamp at time zone $1, $3) returning id, clock_stands_at as at`,
       [TIME_ZONE, DEMO_MORNING, JSON.stringify([{ what: 'Pesticide business', number: 'PB-00417' }])],
     )
     const firmId = rows[0]!.id
@@ -56,7 +66,7 @@ async function createFirm(): Promise<Author | undefined> {
     )
     const personId = await addPeople(client, firmId)
     await client.query('commit')
-    return { firmId, personId }
+    return { firmId, personId, when: { at: rows[0]!.at, today: DEMO_DAY } }
   })
 }
 
@@ -157,6 +167,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
         markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }),
       )
   }
+  await keepDemand((await lawnById(by.firmId, lawn.id))!, { firm: { ...DEMO_FIRM, id: by.firmId }, today: DEMO_DAY })
 }
 
 const by = await createFirm()

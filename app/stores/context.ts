@@ -18,6 +18,7 @@ const NOBODY: Parameters<typeof firmRecordOf>[0] = {
   today: '1970-01-01' as Day,
   pace: {},
   stock: {},
+  spokenFor: {},
 }
 
 /** Who is at work, in which units, on what day. */

@@ -90,6 +90,6 @@ export function oneJob({
     surveyedOn: null,
     sameClient: [],
     jobs: [{ ...brief, marks: [] }],
-    job: { ...brief, confirmed: null, ended: null },
+    job: { ...brief, confirmed: null, ended: null, wanted: {} },
   }
 }

@@ -14,7 +14,7 @@ import { anchorOf } from './operations/planned'
 import { OPERATIONS } from './operations/registry'
 import { partsOf, type Part, type PlannedZone } from './parts'
 import { estimateOf, type Estimate } from './price'
-import type { FirmRecord, JobRecord, LawnRecord } from './records'
+import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSequence, type Sequence } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
 import { practicesOf, settingsOf } from './seeding'
@@ -140,6 +140,12 @@ function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undef
   }
 }
 
+/** What all open jobs will use up, less what this one is in it for. */
+const byOthers = (all: Amounts, own: Amounts): Amounts =>
+  Object.fromEntries(
+    Object.entries(all).map(([matter, amount]) => [matter, (amount ?? 0) - (own[matter as keyof Amounts] ?? 0)]),
+  )
+
 function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown): Sequence {
   const { job, lawn, firm } = given
   const { work } = job
@@ -165,6 +171,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     hoursADay: firm.hoursADay,
     pace: firm.pace,
     stock: firm.stock,
+    spokenFor: byOthers(firm.spokenFor, job.spokenFor),
     ...doneByKey(job.done),
     skipped: work.skipped,
     own: work.own,

@@ -1,4 +1,4 @@
-import type { StockLevels } from '../materials/stock'
+import type { Matter, StockLevels } from '../materials/stock'
 import type { Day } from '../measure/calendar'
 import type { Blend } from '../seed/blends'
 import type { Application } from '../site/survey'
@@ -41,6 +41,9 @@ export interface LawnRecord {
   wishes: { goal: 'thicker' | 'species' | 'levels' | 'winter' | 'patches' | null }
 }
 
+/** Kg or m³ by material. */
+export type Amounts = Readonly<Partial<Record<Matter, number>>>
+
 /** A piece of work marked done: of its task what share, on which day, and whether it passed its check. */
 export interface Mark {
   key: string
@@ -78,6 +81,8 @@ export interface JobRecord {
   settings: PlanSettings | null
   work: JobWork
   done: readonly Mark[]
+  /** What of the shed is spoken for by this job, as it was kept last: kg or m³ by material. */
+  spokenFor: Amounts
 }
 
 /** The firm that does it: its practices and figures, its days, its pace, its shed, and which day it is. */
@@ -93,6 +98,7 @@ export interface FirmRecord {
   hoursADay: number
   /** How fast the firm really is, by operation. */
   pace: Readonly<Record<string, Pace>>
-  /** What the shed holds. */
+  /** What the shed holds, and what all open jobs will use up of it. */
   stock: StockLevels
+  spokenFor: Amounts
 }

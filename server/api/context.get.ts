@@ -1,7 +1,7 @@
 import type { Context } from '#contract/context'
 import { schoolsOf } from '#core/job/decision/practices'
 import { paceOf } from '../records/marks'
-import { stockLevels } from '../records/stock'
+import { spokenFor, stockLevels } from '../records/stock'
 import { answer } from '../utils/answer'
 
 export default answer(async (_event, { firm, person, today }): Promise<Context> => ({
@@ -10,4 +10,5 @@ export default answer(async (_event, { firm, person, today }): Promise<Context> 
   today,
   ...(await paceOf(firm.id)),
   stock: await stockLevels(firm.id),
+  spokenFor: await spokenFor(firm.id),
 }))

@@ -40,6 +40,8 @@ alter table jobs
   add ending_note text not null default '' check (length(ending_note) <= 1000),
   -- Ground, survey, plan, prices and version of the core as they were when it ended: shown, never planned anew.
   add record jsonb check (jsonb_typeof(record) = 'object'),
+  -- What its tasks still to do will use up, kg or m³ by material; kept with each change of plan, marks or survey.
+  add wanted jsonb not null default '{}' check (jsonb_typeof(wanted) = 'object'),
   -- Zones it was on when it ended; those of an open one are told by the zones themselves.
   add zones_then uuid[],
   alter version set default 0,

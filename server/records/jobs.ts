@@ -3,6 +3,7 @@ import type { PlanSettings } from '#core/job/settings'
 import type { Plan, PlanInput, PlanVersion } from '#contract/lawn'
 import type { Work } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
+import type { Amounts } from '#core/job/records'
 import type { Outcome } from '#core/job/states'
 import { inFirm } from './db'
 import type { Author } from './firms'
@@ -45,6 +46,7 @@ export interface JobRow extends PlanRow {
   endedOn: Day | null
   endedBy: string | null
   endingNote: string
+  wanted: Amounts
 }
 
 export const planFrom = (row: PlanRow): Plan => ({
@@ -91,7 +93,7 @@ export const JOB_COLUMNS = `
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,
     case when version > 0 then updated_at end as "savedAt", ${nameOf('updated_by')} as "savedBy",
     confirmed_on as "confirmedOn", ${nameOf('confirmed_by')} as "confirmedBy", confirmed_version as "confirmedVersion",
-    outcome, ended_on as "endedOn", ${nameOf('ended_by')} as "endedBy", ending_note as "endingNote"
+    outcome, ended_on as "endedOn", ${nameOf('ended_by')} as "endedBy", ending_note as "endingNote", wanted
   from jobs`
 
 /** Versions of a plan that are kept. */

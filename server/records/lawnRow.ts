@@ -71,6 +71,7 @@ export function lawnFrom({ job, jobs, ...row }: LawnRow): Lawn {
     job: {
       ...brief,
       confirmed: confirmedOn && { on: confirmedOn, by: confirmedBy, version: confirmedVersion! },
+      wanted: job.wanted,
       ended: endedOn && { on: endedOn, by: endedBy, note: endingNote },
     },
     plan: planFrom(job),

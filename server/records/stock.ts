@@ -1,5 +1,6 @@
 import type { NewStock, NewStockMove, StockItem, StockMove } from '#contract/stock'
 import type { StockLevels } from '#core/materials/stock'
+import type { Amounts } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
 import { inFirm, type Queryable } from './db'
 import type { Author } from './firms'
@@ -37,6 +38,30 @@ export async function stockLevels(firmId: string): Promise<StockLevels> {
     ),
   )
   return rows[0]!.levels ?? {}
+}
+
+/** What all open jobs will use up, kg or m³ by material. */
+export async function spokenFor(firmId: string): Promise<Amounts> {
+  const { rows } = await inFirm(firmId, (client) =>
+    client.query<{ spoken: Amounts | null }>(
+      `select json_object_agg(matter, amount) as spoken from (
+         select w.key as matter, sum(w.value::text::float8) as amount
+         from jobs j, jsonb_each(j.wanted) w where j.firm_id = $1 and j.outcome is null group by w.key) spoken`,
+      [firmId],
+    ),
+  )
+  return rows[0]!.spoken ?? {}
+}
+
+/** Keeps what the tasks of a job still to do will use up. */
+export async function keepWanted(firmId: string, jobId: string, wanted: Amounts): Promise<void> {
+  await inFirm(firmId, (client) =>
+    client.query(`update jobs set wanted = $3 where firm_id = $1 and id = $2 and wanted is distinct from $3::jsonb`, [
+      firmId,
+      jobId,
+      wanted,
+    ]),
+  )
 }
 
 /**

@@ -4,6 +4,7 @@ import { defaultSettings } from '#core/job/settings'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays } from '#core/measure/calendar'
 import { PROGRAMMES } from '#core/job/decision/programmes'
+import type { Context } from '#contract/context'
 import type { EndedJob } from '#contract/keptJob'
 import type { Lawn } from '#contract/lawn'
 import { TODAY, useOurs } from './ours'
@@ -156,4 +157,25 @@ describe('work that is held', () => {
     expect([refused.status, refused.body.error.code]).toEqual([422, 'held'])
     expect(refused.body.error.message).toMatch(/is held: buried lines.*no note overrides/)
   })
+})
+
+test('what a job will use of the shed is spoken for until it is done, called off, or its plan wants less', async () => {
+  const spoken = async () => (await call<Context>('GET', '/api/context')).body.spokenFor['seed TF 100'] ?? 0
+  const lawn = await surveyed()
+  expect(await spoken()).toBe(0)
+  const planned = (await call<Lawn>('PUT', path(lawn, 'plan'), plan(lawn, '2026-10-18'))).body
+  const once = await spoken()
+  expect(once).toBeGreaterThan(5)
+  const other = await surveyed()
+  await call('PUT', path(other, 'plan'), plan(other, '2026-10-18'))
+  expect(await spoken()).toBeCloseTo(2 * once, 6)
+  // A smaller lawn wants less of it, as soon as its survey says so.
+  const [zoneId, zone] = Object.entries(planned.zones)[0]!
+  const half = { ...planned, zones: { [zoneId]: { ...zone, tapedM2: zone.tapedM2! / 2 } } }
+  expect((await call('PUT', `/api/lawns/${lawn.id}`, half)).status).toBe(200)
+  expect(await spoken()).toBeCloseTo(1.5 * once, 6)
+  await call('POST', path(lawn, 'marks'), { ...mark('sow'), note: 'n' })
+  expect(await spoken()).toBeCloseTo(once, 6)
+  await call('POST', path(other, 'end'), { version: 1, outcome: 'called off', note: '' })
+  expect(await spoken()).toBe(0)
 })

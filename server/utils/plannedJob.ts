@@ -7,7 +7,7 @@ import { firmRecordOf } from '#contract/context'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
 import { paceOf } from '../records/marks'
-import { stockLevels } from '../records/stock'
+import { spokenFor, stockLevels } from '../records/stock'
 import { freshStations } from '../weather/collect'
 import { sillText, stationOf } from '../weather/sill'
 import { subjectOf } from '../weather/subject'
@@ -23,8 +23,8 @@ async function seasonOf(lawn: Lawn, work: AtWork): Promise<SeasonKnown> {
 
 /** The firm at work as its jobs are planned. */
 export async function firmOf({ firm, today }: AtWork): Promise<FirmRecord> {
-  const [{ pace }, stock] = await Promise.all([paceOf(firm.id), stockLevels(firm.id)])
-  return firmRecordOf({ firm: { ...firm, schools: schoolsOf(firm.schools) }, today, pace, stock })
+  const [{ pace }, stock, spoken] = await Promise.all([paceOf(firm.id), stockLevels(firm.id), spokenFor(firm.id)])
+  return firmRecordOf({ firm: { ...firm, schools: schoolsOf(firm.schools) }, today, pace, stock, spokenFor: spoken })
 }
 
 /** The job in view as it stands, planned by the same call as everywhere. */

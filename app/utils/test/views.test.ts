@@ -30,6 +30,7 @@ const PRACTICE = {
   hoursADay: 16,
   pace: {},
   stock: {},
+  spokenFor: {},
 }
 const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()

@@ -2,6 +2,7 @@ import { kindOf, STOCK_QUANTITY, type Matter, type StockLevels } from '../../mat
 import { shortDay, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
+import type { Phrase } from '../../explain/phrase'
 import type { Part } from '../parts'
 import type { Definition, Turn, Wanted } from './definition'
 
@@ -13,27 +14,47 @@ export function wantedOf({ demand }: Pick<Definition, 'demand'>, parts: readonly
   return [...wanted.values()]
 }
 
-/**
- * Whether the shed holds what an operation uses up. Nothing is said of what nobody keeps a book of.
- * @param orderedOn day on which the order was made, if it was
- */
-export function stockGates(wanted: readonly Wanted[], stock: StockLevels, orderedOn: Day | undefined): Gate[] {
-  const source = { kind: 'user', text: 'Shed, other lawns not counted' } as const
+/** What the shed holds for a job. */
+export interface ShedFor {
+  stock: StockLevels
+  /** Of it, what other open jobs will use up: kg or m³ by material. */
+  spokenFor: Readonly<Partial<Record<Matter, number>>>
+  /** Day on which the order was made, if it was. */
+  orderedOn: Day | undefined
+}
+
+/** Whether the shed holds what an operation uses up. Nothing is said of what nobody keeps a book of. */
+export function stockGates(wanted: readonly Wanted[], { stock, spokenFor, orderedOn }: ShedFor): Gate[] {
+  const source = { kind: 'user', text: 'Shed, less what other open jobs will use' } as const
   return wanted.flatMap(({ matter, words, amount }): Gate[] => {
     const has = stock[matter]
     if (has === undefined) return []
     const quantity = STOCK_QUANTITY[kindOf(matter)]
-    if (has >= amount) return [{ state: 'met', text: [figure(quantity, has), ` of ${words} in the shed`], source }]
-    const short = figure(quantity, amount - Math.max(0, has))
+    const spoken = Math.max(0, spokenFor[matter] ?? 0)
+    const told: Phrase = spoken > 0 ? [', ', figure(quantity, spoken), ' of it spoken for by other jobs'] : []
+    const free = Math.max(0, has) - spoken
+    if (free >= amount)
+      return [{ state: 'met', text: [figure(quantity, has), ` of ${words} in the shed`, ...told], source }]
+    const short = figure(quantity, amount - Math.max(0, free))
     return [
       orderedOn === undefined
-        ? { state: 'risk', code: 'stock', text: [short, ` of ${words} short in the shed: order it`], source }
+        ? { state: 'risk', code: 'stock', text: [short, ` of ${words} short in the shed: order it`, ...told], source }
         : {
             state: 'waiting',
             code: 'stock',
-            text: [short, ` of ${words} short in the shed, ordered ${shortDay(orderedOn)}: to arrive`],
+            text: [short, ` of ${words} short in the shed, ordered ${shortDay(orderedOn)}: to arrive`, ...told],
             source,
           },
     ]
   })
+}
+
+/** What the tasks of a plan that are not done will use up, kg or m³ by material. */
+export function demandOf(
+  tasks: readonly { done?: unknown; wanted: readonly Wanted[] }[],
+): Partial<Record<Matter, number>> {
+  const demand: Partial<Record<Matter, number>> = {}
+  for (const { done, wanted } of tasks)
+    if (!done) for (const { matter, amount } of wanted) demand[matter] = (demand[matter] ?? 0) + amount
+  return demand
 }

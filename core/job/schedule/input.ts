@@ -6,6 +6,7 @@ import type { Extent, SeasonWaits } from '../operations/definition'
 import { operationsOf, type PlannedOperation } from '../operations/planned'
 import type { Part } from '../parts'
 import type { Planning } from '../planningFigures'
+import type { Amounts } from '../records'
 
 /** Work that the technician put in beside the catalogue. */
 export interface OwnWork {
@@ -44,6 +45,8 @@ export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf
   pace: Readonly<Record<string, Pace>>
   /** What the shed holds. */
   stock: StockLevels
+  /** Of it, what other open jobs will use up. */
+  spokenFor: Amounts
   /** Crew hours the firm can put into one day. */
   hoursADay: number
 }
@@ -58,6 +61,7 @@ export const UNTOUCHED = {
   overruled: {},
   pace: {},
   stock: {} as StockLevels,
+  spokenFor: {},
   holidays: new Set<Day>(),
 } as const
 

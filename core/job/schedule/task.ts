@@ -144,7 +144,7 @@ export function slipOf(
   const gates = done
     ? brief.gates.filter(({ state }) => state !== 'waiting')
     : gatesOf(gateInput, key, operation, to, has, [
-        ...stockGates(wanted, input.stock, ordering && input.done.get(ordering.code)?.day),
+        ...stockGates(wanted, { ...input, orderedOn: ordering && input.done.get(ordering.code)?.day }),
         ...brief.gates,
       ])
   return {

@@ -90,6 +90,20 @@ describe('the shed', () => {
   })
   test('holds enough, or says how much is short, until it is ordered', () => {
     expect(states(slipOf('sow', { [SEED]: need }))).toEqual(['met'])
+    // What other open jobs will use is not there for this one.
+    const shared = buildSequence(
+      sequenceInput({ stock: { [SEED]: need + 10 }, spokenFor: { [SEED]: 11 }, skipped: {} }),
+    ).slips.find(({ key }) => key === 'sow')!
+    expect(shared.gates.find(({ code }) => code === 'stock')).toMatchObject({
+      state: 'risk',
+      text: [
+        { value: expect.closeTo(1, 9) },
+        expect.stringContaining('short'),
+        ', ',
+        { value: 11 },
+        expect.stringContaining('spoken for'),
+      ],
+    })
     const short = slipOf('sow', { [SEED]: need - 2 })
     expect(states(short)).toEqual(['risk'])
     expect(short.gates.find(({ code }) => code === 'stock')!.text[0]).toMatchObject({

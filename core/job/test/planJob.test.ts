@@ -45,6 +45,7 @@ const FIRM: FirmRecord = {
   hoursADay: 16,
   pace: {},
   stock: {},
+  spokenFor: {},
 }
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => ({
   ...look,

@@ -84,7 +84,7 @@ function planned({ lawn: found, weather }: Kept['lawns'][number]) {
   // They were kept before a lawn had jobs.
   const work = { ...found.plan.work, skipped: { ...found.plan.work.skipped, ...WITHOUT_NEW } }
   const lawn = { ...found, ...oneJob(found), plan: { ...found.plan, work } }
-  const practice: FirmRecord = { ...firm, planning: planningOf(firm.planning) }
+  const practice: FirmRecord = { ...firm, spokenFor: {}, planning: planningOf(firm.planning) }
   const { forecast, brief, first } = weather
   const on =
     <T>(series: readonly T[]) =>

@@ -7,7 +7,7 @@ import { addDays, daysBetween, nearestWorkingDay, toDay, weekdayIndex } from '..
 import { defaultSettings } from '../settings'
 import { DEFAULT_SCHOOLS, SCHOOLS, STARTER_ANALYSIS, type Schools } from '../decision/practices'
 import { PROGRAMMES } from '../decision/programmes'
-import { doneOn, planned, PLANNING_FIGURES, sequenceInput, lagsFor } from './ground'
+import { doneOn, planned, sequenceInput, lagsFor } from './ground'
 import { buildSequence, type SequenceInput } from '../schedule/schedule'
 
 const TF = grassByCode('TF')

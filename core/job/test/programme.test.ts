@@ -9,7 +9,7 @@ import { operationsOf } from '../operations/planned'
 import { partsOf, type PlannedZone } from '../parts'
 import { PROGRAMME_CODES, type ProgrammeCode } from '../decision/programmes'
 import { type Schools } from '../decision/practices'
-import { doneOn, planned, PLANNING_FIGURES, sequenceInput, TODAY, ZONE, type Planned, lagsFor } from './ground'
+import { doneOn, planned, sequenceInput, TODAY, ZONE, type Planned, lagsFor } from './ground'
 
 const dayOf = (sequence: ReturnType<typeof buildSequence>, code: string): Day =>
   sequence.slips.find(({ operation }) => operation.code === code)!.to

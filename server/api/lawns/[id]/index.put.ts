@@ -4,10 +4,11 @@ import { jobAskedSchema } from '#contract/lawn'
 import { MOST_LOOK_BYTES } from '#contract/look'
 import { compute } from '../../../compute/pool'
 import { authorOf } from '../../../records/firms'
-import { saveKeptLook } from '../../../records/lawns'
+import { lawnById, saveKeptLook } from '../../../records/lawns'
 import { answer } from '../../../utils/answer'
 import { bytesOf, paramOf, queryOf } from '../../../utils/ask'
 import { conflict } from '../../../utils/refusal'
+import { keepDemand } from '../../../utils/keepDemand'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { sunFollows } from '../../../utils/sunFollows'
 
@@ -25,5 +26,7 @@ export default answer(async (event, work) => {
   if (!(await saveKeptLook(authorOf(work), { id, jobId: job }, judged.kept)))
     throw conflict(await lawnAsked(event, work))
   const saved = await lawnAsked(event, work)
+  for (const { id: open, endedOn } of saved.jobs)
+    if (!endedOn) await keepDemand(open === saved.job.id ? saved : (await lawnById(work.firm.id, id, open))!, work)
   return (await sunFollows(work.firm.id, saved)) ? lawnAsked(event, work) : saved
 })

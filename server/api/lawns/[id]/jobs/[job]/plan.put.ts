@@ -8,6 +8,7 @@ import { savePlan } from '../../../../../records/jobs'
 import { answer } from '../../../../../utils/answer'
 import { bodyOf } from '../../../../../utils/ask'
 import { conflict, Refusal } from '../../../../../utils/refusal'
+import { keepDemand } from '../../../../../utils/keepDemand'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 
 export default answer(async (event, work) => {
@@ -25,5 +26,7 @@ export default answer(async (event, work) => {
     throw new Refusal(403, 'owner_only', 'Prices are put in by an owner of the firm. Nothing was saved.')
   }
   if (!(await savePlan(authorOf(work), lawn.job.id, plan))) throw conflict((await jobAsked(event, work)).plan)
-  return jobAsked(event, work)
+  const saved = await jobAsked(event, work)
+  await keepDemand(saved, work)
+  return saved
 })

@@ -1,5 +1,6 @@
 import { reopenJob } from '../../../../../records/jobEnds'
 import { answer } from '../../../../../utils/answer'
+import { keepDemand } from '../../../../../utils/keepDemand'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 import { Refusal } from '../../../../../utils/refusal'
 
@@ -9,5 +10,7 @@ export default answer(async (event, work) => {
   if (!lawn.job.endedOn) return lawn
   if (!(await reopenJob(work.firm.id, { lawnId: lawn.id, jobId: lawn.job.id })))
     throw new Refusal(409, 'zone_taken', 'A zone of this job is gone, or in another open job by now. It stays ended.')
-  return jobAsked(event, work)
+  const now = await jobAsked(event, work)
+  await keepDemand(now, work)
+  return now
 })

@@ -6,6 +6,7 @@ import { answer } from '../../../../../../utils/answer'
 import { bodyOf } from '../../../../../../utils/ask'
 import { notAhead } from '../../../../../../utils/notAhead'
 import { Refusal } from '../../../../../../utils/refusal'
+import { keepDemand } from '../../../../../../utils/keepDemand'
 import { wantsNote } from '../../../../../../utils/held'
 import { jobAsked } from '../../../../../../utils/lawnAsked'
 
@@ -31,7 +32,10 @@ export default answer(async (event, work) => {
     })
   if (marked === 'other mark') throw new Refusal(409, 'taken', 'This mark could not be added. Mark it again.')
   const now = await jobAsked(event, work)
-  if (marked === 'kept') return now
+  if (marked === 'kept') {
+    await keepDemand(now, work)
+    return now
+  }
   const last = now.done.filter(({ key }) => key === told.slip).at(-1)
   throw new Refusal(
     409,
