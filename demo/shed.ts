@@ -13,7 +13,7 @@ export const demoStock = (today: Day): { matter: Matter; name: string; day: Day;
     day: addDays(today, -20),
     amount: 18 * KG_PER_LB,
   },
-  { matter: feedMatter('18-24-12')!, name: 'starter, 50 lb bags', day: addDays(today, -6), amount: 150 * KG_PER_LB },
+  { matter: feedMatter('18-24-12')!, name: 'starter, 50 lb bags', day: addDays(today, -6), amount: 250 * KG_PER_LB },
   { matter: coverMatter('compost'), name: 'compost in the bay', day: addDays(today, -3), amount: 3 * M3_PER_YD3 },
   { matter: soilMatter('sand'), name: 'washed sand, sheeted', day: addDays(today, -3), amount: 1.5 * M3_PER_YD3 },
 ]

@@ -73,17 +73,12 @@ test('work is marked in part with what was really done, a failed check holds wha
   await form.getByLabel('How much of it was done').fill('60%')
   await form.getByLabel('Crew hours').fill('1.5')
   await form.getByLabel('Weather').fill('dry, hardly a wind')
-  // Held by the forecast of the day: what was really done is recorded as done against it, with a note.
-  await form.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(form.getByText('It is held: say in the note why it was done anyway.')).toBeVisible()
-  await form.getByLabel('Note').fill('Wind dropped by noon.')
   await form.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(slip(page, 'kill2')).toContainText('60% done by 8 Sep')
 
   await slip(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
   await expect(form).toContainText('the last 40%')
   await form.getByLabel('not yet: what follows waits').check()
-  await form.getByLabel('Note').fill('Wind dropped by noon.')
   await form.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(slip(page, 'kill2')).toContainText('its check not passed')
   await expect(slip(page, 'scalp')).toContainText('did not pass its check')

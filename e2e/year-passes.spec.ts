@@ -34,7 +34,10 @@ test('a lawn goes through two seasons: the first is closed and kept, the second 
   await expect(page).toHaveURL(/\/look\?job=/)
   await open(page, `/lawns/${lawn.id}/decide`)
   // The second is not locked by what was done in the first.
-  await page.getByRole('button', { name: /^Plan the/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Plan the/ })
+    .first()
+    .click()
   await expect(page).toHaveURL(/\/when/)
   await page.getByRole('button', { name: /^Keep / }).click()
   await expect(page).toHaveURL(/\/do/)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markSchema, type NewMark } from '#contract/work'
+import type { NewMark } from '#contract/work'
 import type { Slip } from '#core/job/schedule/schedule'
 import { shortDay, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
@@ -15,14 +15,8 @@ const emit = defineEmits<{
   overrule: [code: string, note: string]
   heed: [code: string]
 }>()
-const context = useContextStore()
 const open = ref<'mark' | 'change' | null>(null)
 const help = ref(false)
-/** Another turn of what it waits for, done today. */
-function recordTurn(): void {
-  const told = markSchema.safeParse({ id: crypto.randomUUID(), slip: props.slip.turn?.next, doneOn: context.today })
-  if (told.success) emit('mark', told.data)
-}
 const STANDS = { go: 'Go', wait: 'Wait', hold: 'Hold' } as const
 // What was marked, or moved, is told by the slip itself from then on.
 watch(
@@ -90,18 +84,13 @@ watch(
           @overrule="(note) => emit('overrule', gate.code!, note)"
           @heed="emit('heed', gate.code!)"
         />
-        <p v-if="slip.turn && !trying" class="missed small">
-          <button type="button" class="opens" :disabled="busy" @click="recordTurn">Record {{ slip.turn.words }}</button>
-          <button
-            v-if="slip.turn.last"
-            type="button"
-            class="opens"
-            :disabled="busy"
-            @click="emit('undo', slip.turn.last)"
-          >
-            Undo the last
-          </button>
-        </p>
+        <TurnRecord
+          v-if="slip.turn && !trying"
+          :turn="slip.turn"
+          :busy="busy"
+          @mark="(told) => emit('mark', told)"
+          @undo="(key) => emit('undo', key)"
+        />
       </template>
     </div>
     <div class="act">
@@ -267,7 +256,7 @@ h3 {
     min-width: 48px;
   }
 }
-/* On paper: a box to tick and a line for the day, instead of buttons. */
+/* On paper: a box to tick and a line for the day. */
 @media print {
   .part {
     grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr) 62pt;

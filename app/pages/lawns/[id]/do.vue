@@ -99,7 +99,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
     <p v-if="merged" class="kept small" role="status">{{ merged }}</p>
     <p v-if="message || problem" class="problem" role="alert">{{ message || problem!.fields.sowOn || problem!.message }}</p>
     <WhatMoves :trying="trial?.words" :moves="moves" :comes="comes" :goes="goes" :troubles="breaks" :busy="busy" @keep="work.keep()" @drop="work.drop()" @confirm="work.confirm()" />
-    <p v-for="{ text, sowOn } in shown.troubles" :key="text" class="caution">{{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button> <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink></p>
+    <p v-for="{ text, sowOn } in shown.troubles.filter((one) => !breaks.includes(one.text))" :key="text" class="caution">{{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button> <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink></p>
     <section v-for="{ phase, name, about, cards } in groups" :key="phase" class="phase" :class="phase">
       <div class="heads small">
         <h2>{{ name }}<span v-if="about" class="small">, {{ about }}</span></h2>
