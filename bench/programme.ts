@@ -21,7 +21,7 @@ function input(programme: ProgrammeCode, ahead: number): SequenceInput {
     ...UNTOUCHED,
     parts: planned({ programme, zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } }),
     planning: planningOf(),
-    extent: { soilTested: false, dryGround: true, autumnAhead: false, dormant: false, added: [] },
+    extent: { soilTested: false, dryGround: true, autumnAhead: false, dormant: false, leavesFall: false, added: [] },
     applications: [],
     sowOn: addDays(TODAY, ahead),
     today: TODAY,

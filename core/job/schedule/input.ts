@@ -4,6 +4,7 @@ import type { GateInput } from '../operations/gateInput'
 import { hoursAsEntered, type Pace } from '../hours'
 import type { Extent, SeasonWaits } from '../operations/definition'
 import { operationsOf, type PlannedOperation } from '../operations/planned'
+import { isAnchorKey } from '../operations/registry'
 import type { Part } from '../parts'
 import type { Planning } from '../planningFigures'
 import type { Amounts } from '../records'
@@ -92,6 +93,10 @@ const ownOperation = (
   },
 })
 
+/** Whether a task is left out; that whose day is chosen cannot be: a job without it is called off. */
+export const isLeftOut = ({ skipped }: Pick<SequenceInput, 'skipped'>, key: string): boolean =>
+  skipped[key] !== undefined && !isAnchorKey(key)
+
 /** Operations of a plan: of its programmes, what was put in, and less what is left out. */
 export function plannedOf(input: SequenceInput): PlannedOperation[] {
   const own = Object.entries(input.own).map(([key, work]) => ownOperation(key, work, input.sowOn, input.parts))
@@ -102,5 +107,5 @@ export function plannedOf(input: SequenceInput): PlannedOperation[] {
     const at = planned.indexOf(one)
     if (ahead >= 0 && at > ahead) planned.splice(ahead, 0, ...planned.splice(at, 1))
   }
-  return [...planned, ...own].filter(({ key }) => input.skipped[key] === undefined)
+  return [...planned, ...own].filter(({ key }) => !isLeftOut(input, key))
 }

@@ -6,7 +6,7 @@ import { lay } from './constraints'
 import type { Operation } from '../operations/definition'
 import { anchorOf, operationsOf } from '../operations/planned'
 import { anchorCode } from '../operations/registry'
-import { plannedOf, type SequenceInput } from './input'
+import { isLeftOut, plannedOf, type SequenceInput } from './input'
 import { slipOf, type Slip } from './task'
 import { troublesOf, type Trouble } from './troubles'
 
@@ -56,7 +56,7 @@ export function buildSequence(input: SequenceInput): Sequence {
   return {
     slips,
     skipped: [...operationsOf(input.parts, input.extent)].flatMap(({ key, operation }) =>
-      input.skipped[key] === undefined ? [] : [{ key, operation, reason: input.skipped[key]! }],
+      isLeftOut(input, key) ? [{ key, operation, reason: input.skipped[key]! }] : [],
     ),
     crewHours: slips.reduce((sum, slip) => sum + slip.hours.value, 0),
     troubles: troublesOf(input, planned, laying, slips),

@@ -29,7 +29,19 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
 
   test('overseeding: three weeks of soil test and order, then a machine a day, and seedlings seen in time', () => {
     const days = offsets(
-      plan({}, { extent: { soilTested: false, dryGround: true, autumnAhead: false, dormant: false, added: [] } }),
+      plan(
+        {},
+        {
+          extent: {
+            soilTested: false,
+            dryGround: true,
+            autumnAhead: false,
+            dormant: false,
+            leavesFall: false,
+            added: [],
+          },
+        },
+      ),
       [
         'soilTest',
         'order',
@@ -100,7 +112,14 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   })
 
   test('a third spray for what regrew pushes the scalp, and says when it no longer fits', () => {
-    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, added: ['kill3'] as const }
+    const extent = {
+      soilTested: true,
+      dryGround: false,
+      autumnAhead: false,
+      dormant: false,
+      leavesFall: false,
+      added: ['kill3'] as const,
+    }
     const days = offsets(plan({ programme: 'kill' }, { extent }), ['kill1', 'kill2', 'kill3', 'scalp'])
     expect(days.kill3! - days.kill2!).toBeGreaterThanOrEqual(10)
     expect(days.scalp! - 4 - days.kill3!).toBeGreaterThanOrEqual(7)
@@ -172,7 +191,7 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
     ).toEqual({ scalp: -3, dethatch: -2, core: -1 })
     const spring = {
       today: addDays(sowOn, -260),
-      extent: { soilTested: true, dryGround: false, autumnAhead: true, dormant: false, added: [] },
+      extent: { soilTested: true, dryGround: false, autumnAhead: true, dormant: false, leavesFall: false, added: [] },
     }
     const days = offsets(plan({ programme: 'kill', zone: { grass: 'BER', sward: 'MIX' } }, spring), [
       'killAutumn',
@@ -214,7 +233,14 @@ test('a second feeding comes with the first mowing or after it, however late tha
 
 describe('seed that is to lie until spring', () => {
   test('is neither watered in nor looked at in its first days, and is told of its losses', () => {
-    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: true, added: [] }
+    const extent = {
+      soilTested: true,
+      dryGround: false,
+      autumnAhead: false,
+      dormant: true,
+      leavesFall: false,
+      added: [],
+    }
     const { slips } = buildSequence(
       sequenceInput({
         sowOn: toDay('2026-12-10'),

@@ -1,20 +1,15 @@
 import { readFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, test } from 'vitest'
-import { glanceOfBrief, type Brief } from '#core/establishment/glance'
-import { planningOf } from '#core/job/planningFigures'
 import { PROGRAMME_CODES } from '#core/job/decision/programmes'
 import type { Sequence } from '#core/job/schedule/schedule'
 import { leadDaysOf } from '#core/job/decision/wait'
-import { addDays, daysBetween, type Day } from '#core/measure/calendar'
+import { addDays } from '#core/measure/calendar'
 import type { Phrase } from '#core/explain/phrase'
-import type { Lawn } from '#contract/lawn'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { groundOf, jobOf } from '#contract/lawn'
-import { oneJob } from '../../../contract/test/looks'
+import { firmOfKept, seasonOfKept, withJob, type Kept } from './keptLawns'
 import { planJob } from '../planJob'
-import type { FirmRecord } from '../records'
-import type { SeasonKnown } from '../season'
 
 /**
  * The plans of the demo's sixteen lawns, and of all programmes on each, as they stood before the house was rebuilt. What
@@ -23,19 +18,6 @@ import type { SeasonKnown } from '../season'
 const read = (name: string, revive?: (name: string, value: unknown) => unknown): unknown =>
   JSON.parse(gunzipSync(readFileSync(new URL(name, import.meta.url))).toString(), revive)
 
-interface Kept {
-  firm: Omit<FirmRecord, 'planning'> & { planning: Parameters<typeof planningOf>[0] }
-  lawns: {
-    lawn: Lawn
-    weather: Pick<SeasonKnown, 'forecast'> & {
-      brief: Brief
-      first: Day
-      soilC: number[]
-      groundLeft: number[]
-      rainMm: (number | null)[]
-    }
-  }[]
-}
 const exact = (value: number) => Number(value.toPrecision(9))
 const words = (phrase: Phrase): string =>
   phrase
@@ -81,23 +63,10 @@ const NEW = ['insectTreatment', 'removeLeaves', 'springGreenUp']
 const WITHOUT_NEW = Object.fromEntries(NEW.map((code) => [code, 'came since']))
 
 function planned({ lawn: found, weather }: Kept['lawns'][number]) {
-  // They were kept before a lawn had jobs.
   const work = { ...found.plan.work, skipped: { ...found.plan.work.skipped, ...WITHOUT_NEW } }
-  const lawn = { ...found, ...oneJob(found), plan: { ...found.plan, work } }
-  const practice: FirmRecord = { ...firm, spokenFor: {}, planning: planningOf(firm.planning) }
-  const { forecast, brief, first } = weather
-  const on =
-    <T>(series: readonly T[]) =>
-    (day: Day) =>
-      series[daysBetween(first, day)]
-  const glance = (sowOn: Day | null) => glanceOfBrief(brief, sowOn)
-  const seen: SeasonKnown = {
-    forecast,
-    glance,
-    soilOn: on(weather.soilC),
-    groundOn: on(weather.groundLeft),
-    fellOn: on(weather.rainMm),
-  }
+  const lawn = { ...withJob(found), plan: { ...found.plan, work } }
+  const seen = seasonOfKept(weather)
+  const { forecast, glance } = seen
   const { schedule, settings, decision, price: estimate } = planJob(jobOf(lawn), groundOf(lawn), practice, seen)
   return {
     plan: whole(schedule),
@@ -191,7 +160,9 @@ const byKey = (name: string, value: unknown): unknown =>
       )
     : value
 
-const { firm, lawns } = read('demoLawns.json.gz') as Kept
+const kept = read('demoLawns.json.gz') as Kept
+const { lawns } = kept
+const practice = firmOfKept(kept)
 const before = read('plansBefore.json.gz', byKey) as Record<string, unknown>
 
 /** Where two trees of plain data differ, as "path: before → after". */

@@ -31,7 +31,7 @@ describe('an estimate of a plan that was changed', () => {
 
   // Found: a third application was never priced, one that was left out still was.
   test('pays for every herbicide that is in it, and for none that is not', () => {
-    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false }
+    const extent = { soilTested: true, dryGround: false, autumnAhead: false, dormant: false, leavesFall: false }
     expect(sprays(priced({ extent: { ...extent, added: [] } }))).toHaveLength(2)
     expect(sprays(priced({ extent: { ...extent, added: ['kill3'] } }))).toHaveLength(3)
     expect(sprays(priced({ skipped: { kill2: 'all brown' } }))).toHaveLength(1)

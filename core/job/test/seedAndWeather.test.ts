@@ -95,7 +95,14 @@ describe('gates of the weather', () => {
       held('overseed', { groundOn: () => 0.6, soilOn: () => 14 }),
     ]).toEqual([true, true, false])
     expect([held('kill', { groundOn: () => 0.1 }), held('kill', { soilOn: () => 3 })]).toEqual([false, false])
-    const dormant = { soilTested: true, dryGround: false, autumnAhead: false, dormant: true, added: [] }
+    const dormant = {
+      soilTested: true,
+      dryGround: false,
+      autumnAhead: false,
+      dormant: true,
+      leavesFall: false,
+      added: [],
+    }
     expect(held('overseed', { soilOn: () => 3, extent: dormant })).toBe(false)
   })
   test('know of rain that has fallen already on the day before', () => {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
-import { addDays, toDay } from '../../measure/calendar'
+import { addDays, toDay, type Day } from '../../measure/calendar'
 import { buildSequence } from '../schedule/schedule'
 import type { SequenceInput } from '../schedule/input'
 import { doneOn, planned, sequenceInput, TODAY } from './ground'
