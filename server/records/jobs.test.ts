@@ -10,13 +10,19 @@ import type { Author } from './firms'
 import { addLawn, lawnById, removeLawn } from './lawns'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { savePlan, versionsOf } from './jobs'
-import { markDone, paceOf, undoMark } from './marks'
+import { markDone, undoMark } from './marks'
+import { practiceOf } from './practice'
 
 let ours: Author
 let theirs: Author
 useTwoFirms((a, b) => {
   ;[ours, theirs] = [a, b]
 })
+const paceOf = async (firmId: string) => {
+  const { pace, leftOut } = await practiceOf(firmId)
+  return { pace, leftOut }
+}
+
 describe('a plan', () => {
   test('keeps its settings, counts its versions and refuses a stale one', async () => {
     const lawn = await added(ours)

@@ -1,6 +1,4 @@
-import type { LeftOut } from '#contract/context'
 import type { NewMark } from '#contract/work'
-import type { Pace } from '#core/job/hours'
 import { inFirm } from './db'
 import type { Author } from './firms'
 import { roomForMarks } from './quotas'
@@ -77,42 +75,5 @@ export async function undoMark(firmId: string, jobId: string, id: string): Promi
     if (!rowCount) return
     await giveBack(client, firmId, id)
     await client.query(`delete from marks where firm_id = $1 and id = $2`, [firmId, id])
-  })
-}
-
-/** Crew hours and ground a pace is learned from; what lies outside was mistyped or damaged, and would overflow. */
-const SOUND = 'hours between 0.01 and 400 and area_m2 between 0.1 and 200000 and share between 0.01 and 1'
-const TOLD = `
-  select d.id, d.task, regexp_replace(d.task, '-[0-9]+$', '') as code, d.done_on, d.share, d.hours, c.name as client,
-    coalesce(d.area_m2, (select sum(z.area_m2) from zones z
-      where z.firm_id = d.firm_id and z.lawn_id = d.lawn_id)) as area_m2
-  from marks d join lawns l on l.firm_id = d.firm_id and l.id = d.lawn_id
-    join clients c on c.firm_id = l.firm_id and c.id = l.client_id
-  where d.firm_id = $1 and d.hours > 0 and d.task !~ '^own-' and d.recorded_at > now() - interval '3 years'`
-
-/**
- * Ground a crew hour does, by operation: the middle of what was marked done with its hours, of the last three years.
- * A mark that cannot be reckoned with is left out and named; it stops nobody's work.
- */
-export async function paceOf(firmId: string): Promise<{ pace: Record<string, Pace>; leftOut: LeftOut[] }> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<Pace & { code: string }>(
-      `with told as materialized (${TOLD}), sound as materialized (select * from told where ${SOUND})
-       select code, percentile_cont(0.5) within group (order by area_m2 * share / hours) as "m2PerCrewH",
-         count(*)::integer as jobs from sound group by code`,
-      [firmId],
-    )
-    const { rows: bad } = await client.query<{ client: string; task: string; day: string }>(
-      `with told as materialized (${TOLD}) select client, task, done_on as day from told
-        where area_m2 is not null and not (${SOUND}) order by done_on desc limit 20`,
-      [firmId],
-    )
-    return {
-      pace: Object.fromEntries(rows.map(({ code, m2PerCrewH, jobs }) => [code, { m2PerCrewH, jobs }])),
-      leftOut: bad.map(({ client: name, task, day }) => ({
-        what: `${task} at ${name}, ${day}`,
-        why: 'its hours or area are out of bounds; take the mark back and mark it again',
-      })),
-    }
   })
 }

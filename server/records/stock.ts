@@ -1,5 +1,4 @@
 import type { NewStock, NewStockMove, StockItem, StockMove } from '#contract/stock'
-import type { StockLevels } from '#core/materials/stock'
 import type { Amounts } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
 import { inFirm, type Queryable } from './db'
@@ -24,33 +23,6 @@ export async function stockItem(firmId: string, id: string): Promise<StockItem |
     client.query<StockItem>(`${ITEMS} where i.firm_id = $1 and i.id = $2`, [firmId, id]),
   )
   return rows[0]
-}
-
-/** Kg or m³ of each material that is not put away. */
-export async function stockLevels(firmId: string): Promise<StockLevels> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<{ levels: StockLevels | null }>(
-      `select json_object_agg(matter, on_hand) as levels from (
-       select i.matter, coalesce(sum(m.amount), 0) as on_hand
-       from stock_items i left join stock_moves m on m.firm_id = i.firm_id and m.item_id = i.id
-       where i.firm_id = $1 and not i.put_away group by i.matter) levels`,
-      [firmId],
-    ),
-  )
-  return rows[0]!.levels ?? {}
-}
-
-/** What all open jobs will use up, kg or m³ by material. */
-export async function spokenFor(firmId: string): Promise<Amounts> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<{ spoken: Amounts | null }>(
-      `select json_object_agg(matter, amount) as spoken from (
-         select w.key as matter, sum(w.value::text::float8) as amount
-         from jobs j, jsonb_each(j.wanted) w where j.firm_id = $1 and j.outcome is null group by w.key) spoken`,
-      [firmId],
-    ),
-  )
-  return rows[0]!.spoken ?? {}
 }
 
 /** Keeps what the tasks of a job still to do will use up. */

@@ -6,8 +6,7 @@ import { NO_SEASON, seasonOfOutlook, type SeasonKnown } from '#core/job/season'
 import { firmRecordOf } from '#contract/context'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
-import { paceOf } from '../records/marks'
-import { spokenFor, stockLevels } from '../records/stock'
+import { practiceOf } from '../records/practice'
 import { freshStations } from '../weather/collect'
 import { sillText, stationOf } from '../weather/sill'
 import { subjectOf } from '../weather/subject'
@@ -23,8 +22,8 @@ async function seasonOf(lawn: Lawn, work: AtWork): Promise<SeasonKnown> {
 
 /** The firm at work as its jobs are planned. */
 export async function firmOf({ firm, today }: AtWork): Promise<FirmRecord> {
-  const [{ pace }, stock, spoken] = await Promise.all([paceOf(firm.id), stockLevels(firm.id), spokenFor(firm.id)])
-  return firmRecordOf({ firm: { ...firm, schools: schoolsOf(firm.schools) }, today, pace, stock, spokenFor: spoken })
+  const practice = await practiceOf(firm.id)
+  return firmRecordOf({ firm: { ...firm, schools: schoolsOf(firm.schools) }, today, ...practice })
 }
 
 /** The job in view as it stands, planned by the same call as everywhere. */
