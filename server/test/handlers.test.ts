@@ -1,9 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
-import { defaultSettings } from '#core/job/settings'
-import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/measure/calendar'
-import { PROGRAMMES } from '#core/job/decision/programmes'
 import { withZone } from '../../contract/test/looks'
 import type { LawnGlance, SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
@@ -12,16 +9,10 @@ import type { Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
 import { closeDatabase } from '../records/db'
 import { keepWeather } from '../records/stations'
-import { NEW_STATION, TODAY, useOurs } from './ours'
+import { NEW_STATION, planOn as plan, TODAY, useOurs } from './ours'
 
 const ours = useOurs()
 const { call, ridge, surveyed } = ours
-const plan = (lawn: Lawn, sowOn: string) => ({
-  ...lawn.plan,
-  programme: 'overseed',
-  sowOn,
-  settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
-})
 
 describe('a line of the stock book', () => {
   test('that somebody changed meanwhile is refused in words, and stays as they left it', async () => {

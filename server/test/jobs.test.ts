@@ -1,22 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
-import { defaultSettings } from '#core/job/settings'
-import { grassByCode } from '#core/grass/grasses'
 import { addDays } from '#core/measure/calendar'
-import { PROGRAMMES } from '#core/job/decision/programmes'
 import type { Context } from '#contract/context'
 import type { EndedJob } from '#contract/keptJob'
 import type { Lawn } from '#contract/lawn'
-import { TODAY, useOurs } from './ours'
+import { planOn as plan, TODAY, useOurs } from './ours'
 
 const ours = useOurs()
 const { call, ridge, surveyed } = ours
-const plan = (lawn: Lawn, sowOn: string) => ({
-  ...lawn.plan,
-  programme: 'overseed',
-  sowOn,
-  settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
-})
 const path = (lawn: Lawn, what: string) => `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/${what}`
 const mark = (slip: string, doneOn: string = TODAY) => ({ id: randomUUID(), slip, doneOn })
 

@@ -3,6 +3,9 @@ import { beforeEach, expect, vi } from 'vitest'
 import type { Zone } from '#core/site/zone'
 import { toDay } from '#core/measure/calendar'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
+import { defaultSettings } from '#core/job/settings'
+import { PROGRAMMES } from '#core/job/decision/programmes'
+import { grassByCode } from '#core/grass/grasses'
 import type { Lawn } from '#contract/lawn'
 import { PELLMOOR } from '../../demo/pellmoor'
 import { ANSWERED, withZone } from '../../contract/test/looks'
@@ -14,6 +17,14 @@ import { Browser, type Answer } from './house'
 export const TODAY = toDay('2026-09-08')
 export const NEW_LAWN = { client: 'Odell', address: '', areaM2: 612, areaTyped: '', growsNow: '' }
 export const NEW_STATION = { name: 'Yard', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }
+
+/** An overseeding of a lawn on a day, with the settings it begins with. */
+export const planOn = (lawn: Lawn, sowOn: string) => ({
+  ...lawn.plan,
+  programme: 'overseed',
+  sowOn,
+  settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
+})
 
 /** The stand-in devices, asked as the server asks them. */
 async function standIn(path: string): Promise<string> {
