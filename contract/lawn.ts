@@ -164,8 +164,8 @@ export interface Lawn extends Look, Saved {
   job: JobInView
   plan: Plan
   done: DoneOperation[]
-  /** Other lawns of the client. */
-  sameClient: { id: string; address: string; areaM2: number }[]
+  /** Other lawns of the client, a dozen at the most. */
+  sameClient: { id: string; address: string }[]
 }
 
 /** What is decided and done of the job in view, as it is planned. */

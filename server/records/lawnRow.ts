@@ -49,10 +49,9 @@ export const LAWN_COLUMNS = `
     l.sun_wanted is distinct from l.sun_done as "sunAwaited", ${SURVEY_COLUMNS},
     ${MARKS} as done, ${JOBS} as jobs,
     (select row_to_json(job) from (${JOB_COLUMNS} where jobs.firm_id = l.firm_id and jobs.id = viewed.id) job) as job,
-    coalesce((select json_agg(json_build_object('id', o.id, 'address', o.address,
-        'areaM2', coalesce((select sum(z.area_m2) from zones z where z.firm_id = o.firm_id and z.lawn_id = o.id), 0))
-        order by o.address, o.id)
-      from lawns o where o.firm_id = l.firm_id and o.client_id = l.client_id and o.id <> l.id), '[]') as "sameClient"
+    coalesce((select json_agg(json_build_object('id', o.id, 'address', o.address) order by o.address, o.id)
+      from (select o.id, o.address from lawns o where o.firm_id = l.firm_id and o.client_id = l.client_id
+        and o.id <> l.id order by o.address, o.id limit 12) o), '[]') as "sameClient"
   from lawns l join clients c on c.firm_id = l.firm_id and c.id = l.client_id
     left join people p on p.firm_id = l.firm_id and p.id = l.updated_by`
 
