@@ -1,4 +1,4 @@
-import { getRequestHeader, getRequestWebStream, type H3Event } from 'h3'
+import { getRequestHeader, type H3Event } from 'h3'
 import { Refusal } from './refusal'
 
 /**
@@ -35,15 +35,50 @@ function hungUp({ node: { req } }: H3Event): Promise<never> {
   return gone
 }
 
+/** A body as it comes. What still comes after nobody wants it any more is let go by: the answer is on its way. */
+function bodyOf({ web, node: { req } }: H3Event): ReadableStream<Uint8Array> | null {
+  if (web?.request) return web.request.body
+  let wanted = true
+  return new ReadableStream<Uint8Array>({
+    start(controller) {
+      const whileWanted =
+        <T extends unknown[]>(then: (...told: T) => void) =>
+        (...told: T) => {
+          if (wanted) then(...told)
+        }
+      req.on(
+        'data',
+        whileWanted((chunk: Uint8Array) => {
+          controller.enqueue(chunk)
+        }),
+      )
+      req.once(
+        'end',
+        whileWanted(() => {
+          controller.close()
+        }),
+      )
+      req.once(
+        'error',
+        whileWanted((error: Error) => {
+          controller.error(error)
+        }),
+      )
+    },
+    cancel() {
+      wanted = false
+    },
+  })
+}
+
 /**
  * Reads a body and stops at its bounds, so that what is too large never fills the memory and what is too slow holds
  * no place.
  */
 export async function readBounded(event: H3Event, mostBytes: number): Promise<Uint8Array> {
   if (Number(getRequestHeader(event, 'content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes)
-  const stream = getRequestWebStream(event)
-  if (!stream) return new Uint8Array()
-  const reader = (stream as ReadableStream<Uint8Array>).getReader()
+  const reader = bodyOf(event)?.getReader()
+  if (!reader) return new Uint8Array()
   const began = performance.now()
   const gone = hungUp(event)
   const parts: Uint8Array[] = []

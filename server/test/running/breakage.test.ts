@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { connect } from 'node:net'
 import pg from 'pg'
 import { afterAll, afterEach, beforeAll, describe, expect, test } from 'vitest'
 import type { ImportResult, Station } from '#contract/station'
@@ -197,4 +198,34 @@ test('a server on an older schema is not ready, and says so instead of failing a
   const asked = await mara.ask(server, 'GET', '/api/lawns')
   expect([asked.status, asked.body.error!.code]).toEqual([503, 'schema'])
   await owner('alter table lawns_gone rename to lawns')
+})
+
+// Found in a long attack: what still came of a body that was refused was put into a stream that was closed by then.
+test('a body that goes on after it was refused is let go by, and throws nothing', async () => {
+  const { hostname, port } = new URL(server.url)
+  const said = await new Promise<string>((done) => {
+    let heard = ''
+    const piece = 'x'.repeat(16_384)
+    const socket = connect(Number(port), hostname, () => {
+      socket.write(
+        `POST /api/door/sign-in HTTP/1.1\r\nhost: ${hostname}:${port}\r\norigin: ${server.url}\r\ncontent-type: application/json\r\ntransfer-encoding: chunked\r\n\r\n`,
+      )
+    })
+    const sending = setInterval(() => {
+      if (socket.writable) socket.write(`${piece.length.toString(16)}\r\n${piece}\r\n`)
+    }, 5)
+    const end = () => {
+      clearInterval(sending)
+      done(heard)
+    }
+    socket
+      .on('data', (bytes: Buffer) => {
+        heard += bytes.toString()
+      })
+      .on('close', end)
+      .on('error', end)
+    setTimeout(() => socket.destroy(), 1500)
+  })
+  expect(said).toContain(' 413 ')
+  expect(server.log.filter((line) => /uncaughtException|Controller is already closed/.test(line))).toEqual([])
 })
