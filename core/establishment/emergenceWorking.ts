@@ -16,7 +16,7 @@ export function emergenceWorked(grass: Grass, sowOn: Day, day: SowingDay, years:
   return {
     value: day.up50,
     working: {
-      title: `Half up, sown ${shortDay(sowOn)}`,
+      title: `50% emerged, sown ${shortDay(sowOn)}`,
       result: figure('days', day.up50),
       formula: 'Warmth at 5 mm, hour by hour, until the seed has had its sum. The soil is taken to stay moist.',
       lines: [
@@ -28,7 +28,7 @@ export function emergenceWorked(grass: Grass, sowOn: Day, day: SowingDay, years:
         { what: 'Sum to 95%', value: figure('thermalCd', thermalTimeTo(0.95, grass)), source },
         {
           operator: '=',
-          what: `Half up, middle of ${years} weather years`,
+          what: `50% emerged, middle of ${years} weather years`,
           value: figure('days', day.up50),
           subtotal: true,
           source: { kind: 'computed', text: 'soil by heat conduction' },

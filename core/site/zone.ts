@@ -7,7 +7,10 @@ import { sunOn } from './sunYear'
 
 export const WEARS = ['none', 'some', 'heavy'] as const
 export const DRAINAGES = ['free', 'slow', 'standing'] as const
-/** Grubs under lifted turf: none seen, fewer than about 6 a square foot (65 a m²), or as many and more. @source turf handbooks: 5 to 10 a square foot */
+/**
+ * Grubs under lifted turf: none seen, fewer than about 6 a square foot (65 a m²), or as many and more.
+ * @source turf handbooks: 5 to 10 a square foot
+ */
 export const GRUBS = ['none', 'few', 'many'] as const
 export type Grubs = (typeof GRUBS)[number]
 export type Wear = (typeof WEARS)[number]

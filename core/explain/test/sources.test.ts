@@ -14,10 +14,9 @@ function* sources(folder: string): Generator<[path: string, text: string]> {
   }
 }
 
-/** Keys of docs/sources.md, a row naming several by commas. */
-const keys = [...readFileSync(join(ROOT, 'docs/sources.md'), 'utf8').matchAll(/^\| ([^|]+) \|/gm)]
+/** Keys of docs/sources.md, an entry naming several by commas. */
+const keys = [...readFileSync(join(ROOT, 'docs/sources.md'), 'utf8').matchAll(/^- \*\*([^*]+)\*\*:/gm)]
   .map(([, key]) => key!)
-  .filter((key) => key !== 'key' && !/^-+$/.test(key))
   .flatMap((key) => (key.includes('RFC') ? key.split(', ') : [key]))
 
 test('every source that the core names stands in docs/sources.md, or is own, or of the trade', () => {

@@ -86,7 +86,9 @@ const feed = operation({
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why: 'Nitrogen is nearly always short in a new seedbed. Phosphorus only where a soil test asks for it and local law allows.',
+  why:
+    'Nitrogen is nearly always short in a new seedbed. Phosphorus only where a soil test asks for it and ' +
+    'local law allows.',
   check: 'What is left in the hopper agrees.',
   caution: GRANULES,
   programmes: [...SEEDED, 'level', 'winter'],
@@ -131,7 +133,9 @@ const recoveryFeed = operation({
   phase: 'after',
   preferredDay: 14,
   weight: 0.1,
-  why: 'Light and often while turf grows through: every two weeks, then monthly. Foliar feed stays on the leaf a day before it is watered in.',
+  why:
+    'Light and often while turf grows through: every two weeks, then monthly. Foliar feed stays on the leaf a' +
+    ' day before it is watered in.',
   caution: GRANULES,
   programmes: ['level'],
   records: ['passes'],
@@ -153,7 +157,9 @@ const feedAgain = operation({
   phase: 'after',
   preferredDay: 56,
   weight: 0.1,
-  why: 'When the first feed is used up: about eight weeks, by its release up to ninety days. Never for more ground than was measured.',
+  why:
+    'When the first feed is used up: about eight weeks, by its release up to ninety days. Never for more ' +
+    'ground than was measured.',
   caution: GRANULES,
   programmes: [...RENOVATIONS, 'winter'],
   addable: true,

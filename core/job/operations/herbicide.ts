@@ -83,7 +83,9 @@ const killAutumn = operation({
   done: 'sprayed in autumn',
   preferredDay: -240,
   weight: 0.02,
-  why: 'Ground cleared for bermuda is killed the autumn before and again in spring: what winters comes up with the seed.',
+  why:
+    'Ground cleared for bermuda is killed the autumn before and again in spring: what winters comes up with ' +
+    'the seed.',
   check: 'All brown before winter.',
   programmes: ['kill'],
   autumnBefore: true,

@@ -82,7 +82,9 @@ const nip = operation({
   phase: 'after',
   preferredDay: 9,
   weight: 0.5,
-  why: 'A light cut with a rotary mower pushes growth sideways; then twice a week and more. The cylinder mower waits until the sand has gone.',
+  why:
+    'A light cut with a rotary mower pushes growth sideways; then twice a week and more. The cylinder mower ' +
+    'waits until the sand has gone.',
   check: 'Leaf stands over the sand.',
   caution: MOWER,
   programmes: ['level'],

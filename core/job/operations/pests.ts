@@ -15,7 +15,9 @@ const insectTreatment = operation({
   phase: 'before',
   preferredDay: -21,
   weight: 0.2,
-  why: 'Grubs that eat the roots of the old sward eat those of the seedlings too. They are reached while they feed near the surface, spring to autumn.',
+  why:
+    'Grubs that eat the roots of the old sward eat those of the seedlings too. They are reached while they ' +
+    'feed near the surface, spring to autumn.',
   check: 'Turf lifted in a few spots: grubs dead, or too few to count.',
   caution: SPRAY,
   programmes: [...RENOVATIONS, 'level'],

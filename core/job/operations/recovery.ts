@@ -40,7 +40,9 @@ const removeLeaves = operation({
   phase: 'after',
   preferredDay: LEAVES_DAYS,
   weight: 0.1,
-  why: 'Seedlings under a mat of wet leaves go yellow in days and rot. Off while they are dry, each week until the trees are bare.',
+  why:
+    'Seedlings under a mat of wet leaves go yellow in days and rot. Off while they are dry, each week until ' +
+    'the trees are bare.',
   check: 'No leaf lies on leaf; nothing pulled up.',
   caution: 'Eyes and ears with a blower; clear stones and people.',
   programmes: SEEDED,
@@ -98,7 +100,9 @@ const springGreenUp = operation({
   phase: 'after',
   preferredDay: GREEN_UP_DAYS,
   weight: 0.05,
-  why: 'Ryegrass that goes on growing shades the warm-season turf and takes its water. It is checked as the soil warms, so that the turf below gets the light.',
+  why:
+    'Ryegrass that goes on growing shades the warm-season turf and takes its water. It is checked as the soil' +
+    ' warms, so that the turf below gets the light.',
   check: 'Warm-season turf shows green through, half and more.',
   caution: MOWER,
   programmes: ['winter'],
@@ -111,7 +115,9 @@ const springGreenUp = operation({
   wantsGrowth: 'warm',
   brief: ({ survey }) => ({
     settings: [
-      'Lower the mower step by step, never more than a third at once, to the lowest height that the warm-season turf bears, bag on. No nitrogen for the ryegrass from now on, or a selective spray takes it out, by its label. Feed when the turf below is half green and more. Keep ',
+      'Lower the mower step by step, never more than a third at once, to the lowest height that the warm-season' +
+        ' turf bears, bag on. No nitrogen for the ryegrass from now on, or a selective spray takes it out, by its' +
+        ' label. Feed when the turf below is half green and more. Keep ',
       figure('areaM2', survey.areaM2),
       ' watered through the change.',
     ],

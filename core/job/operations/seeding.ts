@@ -142,7 +142,9 @@ const weak = operation({
   phase: 'after',
   preferredDay: 35,
   weight: 0.1,
-  why: 'Two to four weeks after it is up the weak spots show clearly. Those only are seeded again; short mowing intervals thicken the rest.',
+  why:
+    'Two to four weeks after it is up the weak spots show clearly. Those only are seeded again; short mowing ' +
+    'intervals thicken the rest.',
   check: 'No gap larger than a hand.',
   programmes: RENOVATIONS,
   addable: true,

@@ -89,7 +89,9 @@ const delivery = operation({
   phase: 'work',
   preferredDay: -2,
   weight: 0.5,
-  why: 'Look before it is tipped: stones, weeds, wet. Scoops vary; note the real volume. A fixed date that pushes everything before it.',
+  why:
+    'Look before it is tipped: stones, weeds, wet. Scoops vary; note the real volume. A fixed date that ' +
+    'pushes everything before it.',
   check: 'What came is dry, screened and enough.',
   caution: 'Keep people off where the truck backs and tips. Sheet a heap that waits.',
   programmes: ['spot', ...RENOVATIONS, 'level'],

@@ -25,7 +25,9 @@ const soilTest = operation({
   phase: 'before',
   preferredDay: -21,
   weight: 0.1,
-  why: 'Phosphorus and potassium go on only if the test asks; bare ground loses them most easily. Cores from many spots.',
+  why:
+    'Phosphorus and potassium go on only if the test asks; bare ground loses them most easily. Cores from ' +
+    'many spots.',
   check: 'Mixed, labelled and sent off.',
   samples: true,
   programmes: [...RENOVATIONS, 'level'],
