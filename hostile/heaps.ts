@@ -56,9 +56,12 @@ export async function heaps(server: Running, report: Report, short: boolean): Pr
   if (!short) {
     // As many as a firm may have, put there by the database's owner: the way through the door takes a while.
     await database(
-      `with more as (insert into lawns (firm_id, client_id, lat_deg, lon_deg) select firm_id, client_id, 38, -9 from lawns, generate_series(1, $2) i where id = $1 returning firm_id, id),
-      work as (insert into jobs (id, firm_id, lawn_id, begun_on) select gen_random_uuid(), firm_id, id, current_date from more returning firm_id, lawn_id, id)
-      insert into zones (firm_id, lawn_id, name, taped_m2, area_m2, grass, sun_hours, job_id) select firm_id, lawn_id, 'Lawn', 50, 50, 'TF', 8, id from work`,
+      `with more as (insert into lawns (firm_id, client_id, lat_deg, lon_deg) select firm_id, client_id, 38, -9
+        from lawns, generate_series(1, $2) i where id = $1 returning firm_id, id),
+      work as (insert into jobs (id, firm_id, lawn_id, begun_on) select gen_random_uuid(), firm_id, id, current_date
+        from more returning firm_id, lawn_id, id)
+      insert into zones (firm_id, lawn_id, name, taped_m2, area_m2, grass, sun_hours, job_id)
+        select firm_id, lawn_id, 'Lawn', 50, 50, 'TF', 8, id from work`,
       [lawn.id, 2490 - lawns],
     )
     await alone('a page of the list of 2,490 lawns', () => owner.ask(server, 'GET', '/api/lawns?from=2000'))

@@ -112,7 +112,8 @@ async function openJob(client: Queryable, firmId: string, lawnId: string, jobId?
 }
 
 /**
- * Saves a survey; zones that are new join the job in view. Its sun stays where nothing was drawn that it depends on; otherwise it is awaited from then on.
+ * Saves a survey; zones that are new join the job in view. Its sun stays where nothing was drawn that it depends on;
+ * otherwise it is awaited from then on.
  * @returns false when somebody saved a newer version in the meantime, or the lawn is not the firm's
  */
 export async function saveKeptLook(
@@ -123,7 +124,8 @@ export async function saveKeptLook(
   const { look, areasM2, sunWanted } = kept
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update lawns set surveyed_on = coalesce($4::date, current_date), address = $5, lat_deg = $6, lon_deg = $7, station_id = $8, grows_now = $9, texture = $10, nothing_put_on = $11,
+      `update lawns set surveyed_on = coalesce($4::date, current_date), address = $5, lat_deg = $6, lon_deg = $7,
+         station_id = $8, grows_now = $9, texture = $10, nothing_put_on = $11,
          soil_test = $12, water = $13, access = $14, wishes = $15, underlay = $16, updated_by = $17, height_m = $18,
          sun_wanted = $19, sun_done = case when sun_done = $19 then sun_done end, version = version + 1,
          updated_at = coalesce($20::timestamptz, now())

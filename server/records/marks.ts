@@ -35,7 +35,8 @@ export async function markDone(
     if (share >= WHOLE) return 'done already'
     if (share + told.share > MOST) return 'more than the whole'
     const { rowCount } = await client.query(
-      `insert into marks (firm_id, lawn_id, id, task, done_on, recorded_by, share, passed, hours, height_mm, passes, mass_kg, weather, note, volume_m3, area_m2, job_id, against)
+      `insert into marks (firm_id, lawn_id, id, task, done_on, recorded_by, share, passed, hours,
+         height_mm, passes, mass_kg, weather, note, volume_m3, area_m2, job_id, against)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18) on conflict (id) do nothing`,
       [
         firmId,

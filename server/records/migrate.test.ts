@@ -90,11 +90,15 @@ test('what stood as the one plan of a lawn is its first job, with versions, mark
   const all = [firm!.id, lawn, bare, zone, mark, person]
   for (const sql of [
     `insert into people (firm_id, id, name, email, role) select $1::uuid, $6::uuid, 'Ida', 'ida@example.org', 'owner'`,
-    `insert into lawns (firm_id, id, client, lat_deg, lon_deg, updated_by) select $1::uuid, unnest(array[$2, $3]::uuid[]), 'Varga', 38, -9, $6::uuid`,
+    `insert into lawns (firm_id, id, client, lat_deg, lon_deg, updated_by)
+       select $1::uuid, unnest(array[$2, $3]::uuid[]), 'Varga', 38, -9, $6::uuid`,
     `insert into zones (firm_id, lawn_id, id, name) select $1::uuid, $2::uuid, $4::uuid, 'Front'`,
-    `insert into plans (firm_id, lawn_id, programme, sow_on, version, updated_by) select $1::uuid, $2::uuid, 'overseed', '2026-09-18', 2, $6::uuid`,
-    `insert into plan_versions (firm_id, lawn_id, version, plan, saved_by) select $1::uuid, $2::uuid, v, '{}', $6::uuid from generate_series(1, 2) v`,
-    `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by) select $1::uuid, $2::uuid, $5::uuid, 'scalp', '2026-09-16', $6::uuid`,
+    `insert into plans (firm_id, lawn_id, programme, sow_on, version, updated_by)
+       select $1::uuid, $2::uuid, 'overseed', '2026-09-18', 2, $6::uuid`,
+    `insert into plan_versions (firm_id, lawn_id, version, plan, saved_by)
+       select $1::uuid, $2::uuid, v, '{}', $6::uuid from generate_series(1, 2) v`,
+    `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by)
+       select $1::uuid, $2::uuid, $5::uuid, 'scalp', '2026-09-16', $6::uuid`,
   ])
     // Every value is named once, so that one list of them fits all.
     await owner(`with v as (select $1::text, $2::text, $3::text, $4::text, $5::text, $6::text) ${sql}`, all)

@@ -60,7 +60,8 @@ export async function addPhoto(
     if (rows[0]!.there) return true
     if (rows[0]!.count >= MOST_PHOTOS) return false
     await client.query(
-      `insert into photos (firm_id, lawn_id, id, zone_id, note, taken_on, lat_deg, lon_deg, width_px, height_px, jpeg, small, added_by, job_id)
+      `insert into photos (firm_id, lawn_id, id, zone_id, note, taken_on, lat_deg, lon_deg, width_px, height_px, jpeg,
+         small, added_by, job_id)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13,
          coalesce((select job_id from zones where firm_id = $1 and lawn_id = $2 and id = $4),
            (select id from jobs where firm_id = $1 and lawn_id = $2 and outcome is null order by number limit 1)))`,

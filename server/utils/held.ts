@@ -47,9 +47,8 @@ export async function nothingHeld(lawn: Lawn, work: AtWork): Promise<void> {
   const [first] = await heldTasks(lawn, work)
   if (!first) return
   const { slip, holds } = first
-  throw new Refusal(
-    422,
-    'held',
-    `${slip.name} is held: ${wordsOf(holds[0]!)}. ${holds[0]!.binding ? 'Choose another day: no note overrides label or law.' : 'Override it with a note, or choose another day. Nothing was confirmed.'}`,
-  )
+  const way = holds[0]!.binding
+    ? 'Choose another day: no note overrides label or law.'
+    : 'Override it with a note, or choose another day. Nothing was confirmed.'
+  throw new Refusal(422, 'held', `${slip.name} is held: ${wordsOf(holds[0]!)}. ${way}`)
 }

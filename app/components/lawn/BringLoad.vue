@@ -25,15 +25,25 @@ const { busy, problem, clash, savePlan, settleClash } = usePlanSave(props.id)
 
 const settings = computed(() => read.value.settings ?? settingsOf(groundOf(props.lawn), jobOf(props.lawn), context.firmRecord))
 /** The largest part of the plan is what the settings are made for. */
-const parts = computed<Part[]>(() => planJob({ ...jobOf(props.lawn), programme: props.lawn.plan.programme ?? 'overseed', settings: settings.value }, groundOf(props.lawn), context.firmRecord).parts)
+const parts = computed<Part[]>(() => {
+  const job = { ...jobOf(props.lawn), programme: props.lawn.plan.programme ?? 'overseed', settings: settings.value }
+  return planJob(job, groundOf(props.lawn), context.firmRecord).parts
+})
 const main = computed(() => parts.value[0])
 const grass = computed(() => main.value?.grass ?? grassByCode('TF'))
 const treatedM2 = computed(() => main.value?.survey.areaM2 ?? Math.max(1, props.lawn.areaM2))
 /** Ground of the parts whose programme has something set by a setting, m². */
-const groundFor = (setting: keyof PlanSettings) => parts.value.reduce((sum, { programme, survey }) => sum + (someIn(programme, ({ setBy }) => setBy === setting) ? survey.areaM2 : 0), 0)
+const groundFor = (setting: keyof PlanSettings) =>
+  parts.value
+    .filter(({ programme }) => someIn(programme, ({ setBy }) => setBy === setting))
+    .reduce((sum, { survey }) => sum + survey.areaM2, 0)
 const sows = computed(() => parts.value.some(({ programme }) => programme.anchor === 'seeding'))
 const others = computed(() => parts.value.slice(1).flatMap((part) => (seedOf(part) ? [{ part, need: seedOf(part)! }] : [])))
-const soils = computed(() => parts.value.filter((part) => soilOf(part).volumeM3 > 0 && someIn(part.programme, ({ uses }) => uses === 'soil')).map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })))
+const soils = computed(() =>
+  parts.value
+    .filter((part) => soilOf(part).volumeM3 > 0 && someIn(part.programme, ({ uses }) => uses === 'soil'))
+    .map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })),
+)
 const errorShare = computed(() => main.value?.survey.errorShare ?? 0)
 const errors = computed(() => read.value.errors)
 const opened = JSON.stringify(form)
@@ -54,7 +64,9 @@ const bags = computed(() => {
 })
 const feed = computed(() => {
   const analysis = parseAnalysis(settings.value.starterAnalysis)
-  return analysis && settings.value.starterNGPerM2 > 0 ? feedNeed(groundFor('starterNGPerM2') || treatedM2.value, settings.value.starterNGPerM2, analysis) : undefined
+  const { starterNGPerM2 } = settings.value
+  if (!analysis || !(starterNGPerM2 > 0)) return undefined
+  return feedNeed(groundFor('starterNGPerM2') || treatedM2.value, starterNGPerM2, analysis)
 })
 const coveredM2 = computed(() => groundFor('coverMm'))
 const cover = computed(() => (settings.value.coverMm > 0 && coveredM2.value ? layerVolume('Cover', coveredM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' }) : undefined))

@@ -90,7 +90,8 @@ const nudge = (days: number) => emit('day', keys.value, addDays(first.value.to, 
     <i class="notch top" /><i class="notch foot" />
     <div class="parts">
       <SlipPart
-        v-for="slip in slips" :key="slip.key" :slip="slip" :anchor="slip.key === anchor" :busy="busy === slip.key" :trying="trying" @mark="(told) => emit('mark', told)" @undo="(key) => emit('undo', key ?? slip.key)"
+        v-for="slip in slips" :key="slip.key" :slip="slip" :anchor="slip.key === anchor" :busy="busy === slip.key" :trying="trying"
+        @mark="(told) => emit('mark', told)" @undo="(key) => emit('undo', key ?? slip.key)"
         @day="(day) => emit('day', [slip.key], day)" @float="emit('float', slip.key)" @skip="(reason) => emit('skip', slip.key, reason)" @overrule="(code, note) => emit('overrule', slip.key, code, note)" @heed="(code) => emit('heed', slip.key, code)"
       />
     </div>

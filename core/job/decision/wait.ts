@@ -115,7 +115,11 @@ function windowGate(input: WaitInput, usable: DatedWindow | undefined, next: Dat
     return {
       state: 'met',
       text: [
-        `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${PROGRAMMES[input.programme].anchor === 'seeding' ? `, best ${usable.bestGood} of ${input.years} years` : ', in growth'}.`,
+        `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${
+          PROGRAMMES[input.programme].anchor === 'seeding'
+            ? `, best ${usable.bestGood} of ${input.years} years`
+            : ', in growth'
+        }.`,
       ],
       source,
     }

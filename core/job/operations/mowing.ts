@@ -40,7 +40,9 @@ function squeezed(parts: readonly Part[], left: number): string {
   const cuts = Math.max(
     ...parts.map(({ survey, settings }) => scalpSteps(survey.mowingHeightMm, settings.scalpToMm).heightsMm.length),
   )
-  return `${cuts} cuts two days apart take ${scalpSpanDays(parts)} days; ${left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`} left before the last. Take a later day, or cut closer together on dry grass.`
+  const days = left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`
+  const asked = `${cuts} cuts two days apart take ${scalpSpanDays(parts)} days`
+  return `${asked}; ${days} left before the last. Take a later day, or cut closer together on dry grass.`
 }
 
 const scalp = operation({

@@ -78,10 +78,9 @@ function impossible(input: SequenceInput, planned: readonly PlannedOperation[], 
     .filter((key) => operationOf(key)?.dispensable || numberOf(key) > 1)
     .map((key) => names.get(key)!.toLowerCase())
   const season = ring.some(({ why }) => why === 'not after')
+  const begins = anchorOf(input.parts) === 'seeding' ? 'sow' : 'begin'
   const ways = [
-    sowOn
-      ? `${anchorOf(input.parts) === 'seeding' ? 'sow' : 'begin'} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}`
-      : '',
+    sowOn ? `${begins} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}` : '',
     season ? 'leave what does not fit to the next growing season' : '',
     out.length ? `leave out ${out.join(' or ')}, with the reason` : '',
     'mark what is done already',
@@ -143,9 +142,10 @@ export function troublesOf(
   const names = new Map([...namesOf(planned)].map(([key, name]) => [key, name.toLowerCase()]))
   const conflicts = laying.base.conflicts.map(({ lag, days: between }): Trouble => {
     const [from, to] = [names.get(lag.from) ?? lag.from, names.get(lag.to) ?? lag.to]
+    const order = operationOf(lag.from)?.anchors === 'seeding' ? 'Done before sowing' : 'Done out of order'
     if (between < 0)
       return {
-        text: `${operationOf(lag.from)?.anchors === 'seeding' ? 'Done before sowing' : 'Done out of order'}, ${from} and ${to}: ${lag.why}. Check the days they stand on.`,
+        text: `${order}, ${from} and ${to}: ${lag.why}. Check the days they stand on.`,
       }
     return {
       text:

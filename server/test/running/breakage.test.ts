@@ -208,7 +208,14 @@ test('a body that goes on after it was refused is let go by, and throws nothing'
     const piece = 'x'.repeat(16_384)
     const socket = connect(Number(port), hostname, () => {
       socket.write(
-        `POST /api/door/sign-in HTTP/1.1\r\nhost: ${hostname}:${port}\r\norigin: ${server.url}\r\ncontent-type: application/json\r\ntransfer-encoding: chunked\r\n\r\n`,
+        [
+          'POST /api/door/sign-in HTTP/1.1',
+          `host: ${hostname}:${port}`,
+          `origin: ${server.url}`,
+          'content-type: application/json',
+          'transfer-encoding: chunked',
+          '\r\n',
+        ].join('\r\n'),
       )
     })
     const sending = setInterval(() => {

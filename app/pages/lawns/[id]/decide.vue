@@ -39,7 +39,10 @@ const verdict = computed(() => {
   const lean = chosen.value ?? leans.value
   const window = waiting.value?.window
   if (!lean) return { words: 'Nothing here fits.', because: 'See why below each programme; the survey may want another look.' }
-  return { words: `${PROGRAMMES[lean].name}.`, because: window ? `${shortDay(window.from, context.today)} to ${shortDay(window.to, context.today)} gives it time${PROGRAMMES[lean].anchor === 'seeding' ? ' to root' : ' to grow through'}.` : '' }
+  const { name, anchor } = PROGRAMMES[lean]
+  const dates = window && `${shortDay(window.from, context.today)} to ${shortDay(window.to, context.today)}`
+  const because = dates ? `${dates} gives it time to ${anchor === 'seeding' ? 'root' : 'grow through'}.` : ''
+  return { words: `${name}.`, because }
 })
 
 async function plan(candidate: Candidate, why: string | null): Promise<void> {
@@ -83,7 +86,10 @@ async function practise(question: School, code: string): Promise<void> {
   const after = { ...before, [question]: code } as Schools
   const schools = { ...lawn.value.plan.schools, [question]: code } as Partial<Schools>
   if (context.firmRecord.schools[question] === code) Reflect.deleteProperty(schools, question)
-  await changePlan({ schools, settings: chosen.value ? settingsUnder({ job: job.value, lawn: ground.value! }, before, after, chosen.value) : lawn.value.plan.settings })
+  const settings = chosen.value
+    ? settingsUnder({ job: job.value, lawn: ground.value! }, before, after, chosen.value)
+    : lawn.value.plan.settings
+  await changePlan({ schools, settings })
 }
 async function treat(zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', why: string): Promise<void> {
   if (!lawn.value) return
@@ -131,7 +137,8 @@ const overruled = computed(() => {
       <section v-if="against" class="whole panel-open ask" aria-label="Override">
         <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'The rules lean another way, or refuse it. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
         <div class="actions">
-          <UFormField label="Plan it anyway, because" name="note" :error="noteError" class="note"><UInput id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
+          <UFormField label="Plan it anyway, because" name="note" :error="noteError" class="note"><UInput
+            id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
           <UButton color="primary" :loading="busy" @click="overrule">Override with this note</UButton>
           <UButton variant="outline" @click="against = undefined">Leave it</UButton>
         </div>

@@ -51,8 +51,17 @@ const ticks = computed(() => {
   return mondays.filter((_, i) => i % every === 0)
 })
 const place = (day: Day) => ((daysBetween(scale.value.from, day) + 0.5) / scale.value.days) * 100
+/** Who confirmed the schedule and when, and whether it is still that. */
+const confirmedWords = computed(() => {
+  if (!confirmed.value) return ''
+  const { on, by, version } = confirmed.value
+  return `Confirmed ${shortDay(on, context.today)}${by ? ` by ${by}` : ''}${version === plan.value.version ? '.' : '; changed since.'}`
+})
 /** Limits that what is tried would break, and that hold as it stands. */
-const breaks = computed(() => (trial.value ? shown.value?.troubles ?? [] : []).map(({ text }) => text).filter((text) => !work.standing.value?.troubles.some((one) => one.text === text)))
+const breaks = computed(() => {
+  const standing = new Set(work.standing.value?.troubles.map(({ text }) => text))
+  return (trial.value ? (shown.value?.troubles ?? []) : []).map(({ text }) => text).filter((text) => !standing.has(text))
+})
 const moved = computed(() => new Set(moves.value.map(({ key }) => key)))
 
 const without = <T>(all: Record<string, T>, key: string): Record<string, T> => Object.fromEntries(Object.entries(all).filter(([one]) => one !== key))
@@ -63,8 +72,14 @@ const putBack = (key: string) => { work.tryOut(`${nameOf(key)} put back`, { skip
 const add = (code: Work['added'][number]) => { work.tryOut(`${operationByCode(code).name} put in`, { added: [...plan.value.work.added, code] }) }
 const addOwn = (own: Work['own'][string]) => { work.tryOut(own.name, { own: { ...plan.value.work.own, [`own-${crypto.randomUUID()}`]: own } }) }
 const takeOut = (key: string) => { work.tryOut(`Without ${nameOf(key).toLowerCase()}`, { added: plan.value.work.added.filter((code) => code !== key), own: without(plan.value.work.own, key), pins: without(plan.value.work.pins, key) }) }
-const overrule = (key: string, code: string, note: string) => { work.tryOut(`${nameOf(key)}: override with a note`, { overruled: { ...plan.value.work.overruled, [`${key}:${code}`]: note } }) }
-const heed = (key: string, code: string) => { work.tryOut(`${nameOf(key)}: override removed`, { overruled: without(plan.value.work.overruled, `${key}:${code}`) }) }
+const overrule = (key: string, code: string, note: string) => {
+  const overruled = { ...plan.value.work.overruled, [`${key}:${code}`]: note }
+  work.tryOut(`${nameOf(key)}: override with a note`, { overruled })
+}
+const heed = (key: string, code: string) => {
+  const overruled = without(plan.value.work.overruled, `${key}:${code}`)
+  work.tryOut(`${nameOf(key)}: override removed`, { overruled })
+}
 
 /** What goes to the printer: the whole, each visit on a page of its own, or the notice of one spraying. */
 const paper = ref<'slip' | 'visits' | 'notice'>('slip')
@@ -88,8 +103,11 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
       <template v-if="shown.next">Next: <b>{{ shown.next.name.toLowerCase() }}, {{ shortDay(shown.next.from) }}</b>.</template>
       <template v-else>Everything is done.</template></span>
       <span class="buttons">
-        <span v-if="confirmed && !trial">Confirmed {{ shortDay(confirmed.on, context.today) }}<template v-if="confirmed.by"> by {{ confirmed.by }}</template>{{ confirmed.version === lawn.plan.version ? '.' : '; changed since.' }}</span>
-        <UButton v-if="!trial && !moves.length && shown.next && confirmed?.version !== lawn.plan.version" color="primary" size="sm" :loading="marking === 'confirm'" @click="work.confirm()">Confirm schedule</UButton>
+        <span v-if="confirmed && !trial">{{ confirmedWords }}</span>
+        <UButton
+          v-if="!trial && !moves.length && shown.next && confirmed?.version !== lawn.plan.version" color="primary" size="sm"
+          :loading="marking === 'confirm'" @click="work.confirm()"
+        >Confirm schedule</UButton>
         <UButton variant="outline" size="sm" @click="print('slip')">Print the job slip</UButton>
         <UButton variant="outline" size="sm" @click="print('visits')">One page a visit</UButton>
         <UButton v-for="slip in sprays.slice(0, 3)" :key="slip.key" variant="outline" size="sm" @click="print('notice', slip)">Notice, {{ slip.name.toLowerCase() }}</UButton>
@@ -98,8 +116,11 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
     <p v-if="kept && !trial" class="kept small" role="status">{{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button></p>
     <p v-if="merged" class="kept small" role="status">{{ merged }}</p>
     <p v-if="message || problem" class="problem" role="alert">{{ message || problem!.fields.sowOn || problem!.message }}</p>
-    <WhatMoves :trying="trial?.words" :moves="moves" :comes="comes" :goes="goes" :troubles="breaks" :busy="busy" @keep="work.keep()" @drop="work.drop()" @confirm="work.confirm()" />
-    <p v-for="{ text, sowOn } in shown.troubles.filter((one) => !breaks.includes(one.text))" :key="text" class="caution">{{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button> <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink></p>
+    <WhatMoves :trying="trial?.words" :moves="moves" :comes="comes" :goes="goes" :troubles="breaks" :busy="busy"
+      @keep="work.keep()" @drop="work.drop()" @confirm="work.confirm()" />
+    <p v-for="{ text, sowOn } in shown.troubles.filter((one) => !breaks.includes(one.text))" :key="text" class="caution">
+      {{ text }} <button v-if="sowOn && !trial" type="button" class="opens" @click="tryDay([anchor], sowOn)">See {{ shortDay(sowOn, context.today) }}</button>
+      <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink></p>
     <section v-for="{ phase, name, about, cards } in groups" :key="phase" class="phase" :class="phase">
       <div class="heads small">
         <h2>{{ name }}<span v-if="about" class="small">, {{ about }}</span></h2>
@@ -116,7 +137,8 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
   <section v-else-if="lawn" class="panel empty">
     <p class="verdict">{{ lawn.plan.programme ? 'No sowing day yet.' : 'Nothing is planned yet.' }}</p>
     <p>The schedule is dated from the sowing day.</p>
-    <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{ lawn.plan.programme ? 'Choose sowing day' : 'Go to Decide' }}</UButton>
+    <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{
+      lawn.plan.programme ? 'Choose sowing day' : 'Go to Decide' }}</UButton>
   </section>
 </template>
 

@@ -70,7 +70,10 @@ const growing = computed(() => outlook.value?.growing[0])
 const half = computed(() => chosen.value && !chosen.value.parts.length ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 const preview = computed(() => sequenceFrom(day.value))
-const sowGates = computed(() => preview.value?.slips.find(({ operation }) => operation.anchors === (lifted.value ? 'dressing' : 'seeding'))?.gates ?? [])
+const sowGates = computed(() => {
+  const anchor = lifted.value ? 'dressing' : 'seeding'
+  return preview.value?.slips.find(({ operation }) => operation.anchors === anchor)?.gates ?? []
+})
 const forbidden = computed(() => (lawn.value && !lifted.value ? labelForbids(lawn.value.applications, day.value) : undefined))
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
@@ -126,18 +129,21 @@ async function goOn(): Promise<void> {
         <tbody>
           <tr v-if="chosen"><td>Soil at the seed, at 2 in (50 mm)</td><td class="right num">{{ text(figure('tempC', chosen.seedbedC, 2)) }}, {{ text(figure('tempC', outlook.soilC.median[indexOf(outlook, day)]!, 2)) }}</td></tr>
           <tr><td>First green</td><td class="right num">{{ on(chosen?.up05 ?? null) }}</td></tr>
-          <tr><td>50% emerged<template v-if="half">, after <WorkedNumber :worked="half" /></template></td><td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
+          <tr><td>50% emerged<template v-if="half">, after <WorkedNumber :worked="half" /></template></td>
+            <td class="right num">{{ chosen?.up50Early === null || chosen?.up50Late === null ? on(chosen?.up50 ?? null) : `${on(chosen?.up50Early ?? null)} to ${on(chosen?.up50Late ?? null)}` }}</td></tr>
           <tr><td>95% emerged</td><td class="right num">{{ on(chosen?.up95 ?? null) }}</td></tr>
           <tr v-if="chosen?.water"><td>Water until up, a day</td><td class="right num">{{ text(figure('depthMm', chosen.water.mmADay, 2)) }}, {{ chosen.water.timesADay.toFixed(1) }} times</td></tr>
           <tr v-if="chosen?.dry"><td>Seedbed dry, with the watering planned</td><td class="right num">{{ dryWords(chosen.dry) }}</td></tr>
-          <tr v-if="chosen?.stand?.oldMow"><td>Existing grass needs mowing again</td><td class="right num">{{ on(chosen.stand.oldMow) }}</td></tr>
+          <tr v-if="chosen?.stand?.oldMow"><td>Existing grass needs mowing again</td>
+            <td class="right num">{{ on(chosen.stand.oldMow) }}</td></tr>
           <tr><td>First mow</td><td class="right num">{{ chosen?.mow ? `${on(chosen.mow.early)} to ${on(chosen.mow.late)}` : 'not this season' }}</td></tr>
           <tr v-if="chosen?.rootsMm"><td>Roots after six weeks, about</td><td class="right num">{{ text(figure('depthMm', chosen.rootsMm, 2)) }}</td></tr>
           <tr v-if="chosen?.stand"><td>Ground covered after six weeks</td><td class="right num">{{ text(figure('share', chosen.stand.cover, 2)) }}</td></tr>
         </tbody>
       </table>
       <table v-if="chosen?.parts.length" class="ledger">
-        <thead><tr><th scope="col">Of the mixture</th><th scope="col" class="right">50% emerged</th><th scope="col" class="right">Good</th></tr></thead>
+        <thead><tr><th scope="col">Of the mixture</th><th scope="col" class="right">50% emerged</th>
+          <th scope="col" class="right">Good</th></tr></thead>
         <tbody><tr v-for="part in chosen.parts" :key="part.grass"><td>{{ grassByCode(part.grass).name }}</td><td class="right num">{{ on(part.up50) }}</td><td class="right"><b class="num">{{ part.good }}</b></td></tr></tbody>
       </table>
       <table v-if="!lifted" class="ledger">
