@@ -4,7 +4,7 @@ import { LAGS, lagFor } from '../operations/lags'
 import { spansOf, type Bounds, type Lag, type Spans } from './network'
 import { anchorCode, isAnchorKey, isVisit, keyOf, operationOf } from '../operations/registry'
 import { anchorOf, type PlannedOperation } from '../operations/planned'
-import { layOut, type Problem, type Task } from './solver'
+import { layOut, type Task } from './solver'
 import type { SequenceInput } from './input'
 
 /** What a day costs an operation besides being off its preferred one. @source own */
@@ -19,8 +19,8 @@ const COST = {
   /** A day other than the one that was agreed. */
   moved: 4,
 } as const
-/** How far from its preferred day an operation is looked for. */
-const REACH_DAYS = 45
+/** How far from its preferred day an operation is looked for, and how far where that leaves no plan. */
+const REACHES_DAYS = [45, 180, 720]
 
 /** Where the operation of a plan lies, before it is dressed up as a slip. */
 export interface Laying {
@@ -157,20 +157,25 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
 
   const bound = bindable(names, lags, { fixed, notBefore, notAfter }, open)
   const { bounds, base, lags: kept } = withMissed(input, names, bound)
-  const tasks = planned.map((one): Task => {
-    const at = bounds.fixed.get(one.key)
-    const { earliest, latest } = base.spans.get(one.key)!
-    const middle = at ?? Math.min(Math.max(wanted.get(one.key)!, earliest), latest)
-    return {
-      name: one.key,
-      visit: isVisit(one.operation) && !input.done.has(one.key),
-      cost: at === undefined ? costOf(input, one, wanted.get(one.key)!, today) : () => 0,
-      from: at ?? Math.max(earliest, middle - REACH_DAYS),
-      to: at ?? Math.min(latest, middle + REACH_DAYS),
-    }
-  })
-  const problem: Problem = { tasks, lags: kept, bounds, visitCost: COST.visit }
-  const days = layOut(problem)?.days ?? new Map([...wanted, ...bounds.fixed])
+  const tasksWithin = (reachDays: number) =>
+    planned.map((one): Task => {
+      const at = bounds.fixed.get(one.key)
+      const { earliest, latest } = base.spans.get(one.key)!
+      const middle = at ?? Math.min(Math.max(wanted.get(one.key)!, earliest), latest)
+      return {
+        name: one.key,
+        visit: isVisit(one.operation) && !input.done.has(one.key),
+        cost: at === undefined ? costOf(input, one, wanted.get(one.key)!, today) : () => 0,
+        from: at ?? Math.max(earliest, middle - reachDays),
+        to: at ?? Math.min(latest, middle + reachDays),
+      }
+    })
+  // Days chosen or done far from where they belong pull what hangs on them beyond the usual reach.
+  const laid = REACHES_DAYS.reduce<ReturnType<typeof layOut>>(
+    (found, reach) => found ?? layOut({ tasks: tasksWithin(reach), lags: kept, bounds, visitCost: COST.visit }),
+    undefined,
+  )
+  const days = laid?.days ?? new Map([...wanted, ...bounds.fixed])
   return { days, base, lags, possible: bound.possible, late: bound.late }
 }
 

@@ -41,7 +41,7 @@ interface Group {
   visits: number[]
 }
 
-const MOST_STEPS = 60_000
+const MOST_STEPS = 5000
 
 /** Tasks that lags bind to each other to the day are one. */
 function groupsOf({ tasks }: Problem, distance: Float64Array, size: number): Group[] {
@@ -68,15 +68,28 @@ function groupsOf({ tasks }: Problem, distance: Float64Array, size: number): Gro
 }
 
 /**
+ * The bounds of a problem with the days between which each task is looked for. They are part of the network, since only
+ * in a network that knows every limit can any day of a span be completed: beside it, a search may find no plan for hours.
+ */
+function withWindows({ tasks, bounds }: Problem): Bounds {
+  const [notBefore, notAfter] = [new Map(bounds.notBefore), new Map(bounds.notAfter)]
+  for (const { name, from, to } of tasks) {
+    notBefore.set(name, Math.max(from, notBefore.get(name) ?? from))
+    notAfter.set(name, Math.min(to, notAfter.get(name) ?? to))
+  }
+  return { ...bounds, notBefore, notAfter }
+}
+
+/**
  * Days for all tasks at the least cost: what each day costs each task, and each visit once for all that share it.
  * Branch and bound over the closed network, where any day within a span can be completed to a whole plan; groups that
  * can neither share a visit nor are bound by a lag are laid by themselves.
- * @returns undefined where the lags leave no plan
+ * @returns undefined where the lags and the days of the tasks leave no plan
  * @source own: branch and bound over the network of Dechter, Meiri & Pearl 1991
  */
 export function layOut(problem: Problem): Laid | undefined {
   const names = problem.tasks.map(({ name }) => name)
-  const { distance, size, possible } = closed(names, problem.lags, problem.bounds)
+  const { distance, size, possible } = closed(names, problem.lags, withWindows(problem))
   if (!possible) return undefined
   const groups = groupsOf(problem, distance, size)
   if (groups.some(({ costs }) => !costs.length)) return undefined
@@ -183,7 +196,8 @@ function search(
     for (let g = 0; g < n; g++) {
       if (isPlaced[g]) continue
       const [low, high] = range(g)
-      if (low > high) return
+      // By the closed network this cannot be; a search that went on from here could do so for hours.
+      if (low > high) throw new Error('No day is left to a task within its span.')
       ranges[g] = [low, high]
       // A group counts once on a day, however many of its members could be there.
       count++

@@ -7,11 +7,15 @@ import { layOut, type Problem, type Task } from '../schedule/solver'
 const NAMES = ['a', 'b', 'c', 'd', 'e', 'f']
 const DAYS = 12
 
-/** A random plan: tasks with a cost for every day, lags between them, some done already. */
+/** A random plan: tasks with a cost for every day and a window, lags between them, some done already. */
 const plans = fc
   .record({
     costs: fc.array(fc.array(fc.integer({ min: 0, max: 9 }), { minLength: DAYS, maxLength: DAYS }), {
       minLength: 2,
+      maxLength: NAMES.length,
+    }),
+    windows: fc.array(fc.tuple(fc.nat(DAYS - 1), fc.integer({ min: 3, max: DAYS })), {
+      minLength: NAMES.length,
       maxLength: NAMES.length,
     }),
     visits: fc.array(fc.boolean(), { minLength: NAMES.length, maxLength: NAMES.length }),
@@ -27,14 +31,15 @@ const plans = fc
     done: fc.option(fc.tuple(fc.nat(), fc.integer({ min: 0, max: DAYS - 1 })), { nil: undefined }),
     visitCost: fc.integer({ min: 0, max: 6 }),
   })
-  .map(({ costs, visits, lags, done, visitCost }): Problem => {
+  .map(({ costs, windows, visits, lags, done, visitCost }): Problem => {
     const names = NAMES.slice(0, costs.length)
     const named = (n: number) => names[n % names.length]!
+    const fixed = new Map(done ? [[named(done[0]), done[1]]] : [])
     return {
       tasks: costs.map((row, i): Task => ({
         name: names[i]!,
-        from: 0,
-        to: DAYS - 1,
+        from: fixed.get(names[i]!) ?? Math.min(windows[i]![0], DAYS - 3),
+        to: fixed.get(names[i]!) ?? Math.min(windows[i]![0] + windows[i]![1], DAYS) - 1,
         cost: (day) => row[day]!,
         visit: visits[i]!,
       })),
@@ -47,7 +52,7 @@ const plans = fc
           why: '',
         }))
         .filter(({ from, to }) => from !== to),
-      bounds: { fixed: done ? new Map([[named(done[0]), done[1]]]) : new Map() },
+      bounds: { fixed },
       visitCost,
     }
   })
@@ -65,6 +70,9 @@ function asProgram({ tasks, lags, bounds, visitCost }: Problem): string {
   const rules = [
     ...tasks.map(({ name }) => `${sum(days.map((d) => x(name, d)))} = 1`),
     ...tasks.filter(({ visit }) => visit).flatMap(({ name }) => days.map((d) => `v_${d} - ${x(name, d)} >= 0`)),
+    ...tasks.flatMap(({ name, from, to }) =>
+      days.filter((d) => d < from || d > to).map((d) => `${x(name, d)} = 0`),
+    ),
     ...[...bounds.fixed].map(([name, day]) => `${x(name, day)} = 1`),
     ...lags.flatMap(({ from, to, leastDays, mostDays }) => {
       const between = sum([...dayOf(to, 1), ...dayOf(from, -1)])
