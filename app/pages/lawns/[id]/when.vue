@@ -178,6 +178,7 @@ aside > .verdict { font-size: 21px; }
 .facts td { padding: 4px 8px; }
 .ledger td { vertical-align: middle; }
 .ledger td, .ledger th { white-space: nowrap; padding-left: 4px; padding-right: 4px; }
+.facts td:first-child { white-space: normal; }
 .chosen { background: var(--straw-tint); outline: 1px solid var(--ink); font-weight: 600; }
 .pick { display: inline-flex; align-items: center; cursor: pointer; text-decoration: underline dotted; text-underline-offset: 3px; min-height: 24px; }
 .actions { display: flex; gap: 8px; flex-wrap: wrap; }
