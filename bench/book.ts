@@ -61,13 +61,13 @@ async function asker(server: Running) {
     const told = await Promise.all(
       pages.map(
         async (page) =>
-          (await (await fetch(`${server.url}/api/glances?of=${page.join(',')}`, { headers: { cookie } })).json()) as {
-            glance: object | null
+          (await (await fetch(`${server.url}/api/outlines?of=${page.join(',')}`, { headers: { cookie } })).json()) as {
+            outline: object | null
           }[],
       ),
     )
-    if (told.flat().filter(({ glance }) => glance).length !== ids.length)
-      throw new Error('Not every lawn has its season.')
+    if (told.flat().filter(({ outline }) => outline).length !== ids.length)
+      throw new Error('Not every lawn is outlined.')
     return performance.now() - start
   }
 }
@@ -84,7 +84,7 @@ export async function benchBook(databaseUrl: string): Promise<Measured[]> {
     for (const part of parts) times.push(await ask(part))
     const whole = times.reduce((a, b) => a + b, 0)
     rows.push({
-      what: `seasons of ${LAWNS} lawns, from nothing`,
+      what: `seasons and outlines of ${LAWNS} lawns, from nothing`,
       figure: `${(whole / 1000).toFixed(1)} s`,
       wanted: { words: 'under 20 s', met: whole < 20_000 },
     })

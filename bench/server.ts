@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import autocannon from 'autocannon'
-import { MOST_LISTED, type Lawn } from '#contract/lawn'
+import type { Lawn } from '#contract/lawn'
+import { MOST_LISTED, type ListedLawn } from '#contract/list'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
@@ -102,7 +103,7 @@ export async function benchServer(databaseUrl: string): Promise<Measured[]> {
     const entered = await fetch(`${server.url}/demo/enter?as=owner`, { redirect: 'manual' })
     const cookie = entered.headers.getSetCookie()[0]!.split(';')[0]!
     const ask = async <T>(path: string) => (await (await fetch(server.url + path, { headers: { cookie } })).json()) as T
-    const odell = (await ask<Lawn[]>('/api/lawns')).find(({ client }) => client === 'Odell')!
+    const odell = (await ask<ListedLawn[]>('/api/lawns')).find(({ client }) => client === 'Odell')!
     const rows: Measured[] = []
     // A bare handler of the same server with one question to the database: what every answer is told as a multiple of.
     const bare = await p95(`${server.url}/readyz`, cookie, CONNECTIONS)

@@ -5,7 +5,6 @@ import { planningOf } from '#core/job/planningFigures'
 import type { Amounts, FirmRecord } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
-import type { Glance } from '#core/establishment/glance'
 import type { Outlook } from '#core/establishment/outlook'
 import type { SeasonInput } from '#core/establishment/season'
 import type { SeedbedRisk } from '#core/establishment/sowing'
@@ -68,12 +67,6 @@ export interface ApiError {
     /** What somebody else has saved meanwhile, where that is why. */
     theirs?: unknown
   }
-}
-
-/** A lawn's season in brief, for the list; null where its station cannot tell. */
-export interface LawnGlance {
-  id: string
-  glance: Glance | null
 }
 
 /** What a lawn's season is computed from, for what is tried out in the browser. */

@@ -10,21 +10,10 @@ import { PROGRAMME_CODES, type ProgrammeCode } from '#core/job/decision/programm
 import { questionsLeft } from '#core/site/questions'
 import type { Day } from '#core/measure/calendar'
 import type { ZoneMeasure } from '#core/site/zone'
-import { areaM2, between, daySchema, few, idSchema, noneOr, required, text, versionSchema } from './fields'
+import { between, daySchema, few, idSchema, noneOr, text, versionSchema } from './fields'
 import { MOST_ZONES, type Look } from './look'
 import { schoolsSchema } from './schools'
 import { workSchema, type DoneOperation } from './work'
-
-/** What a lawn begins with: the dashed row under the list. */
-export const newLawnSchema = z.object({
-  /** Made by the browser, so that asking twice adds once. */
-  id: idSchema,
-  client: required(80),
-  address: text(160),
-  areaM2,
-  areaTyped: text(200),
-  growsNow: text(120),
-})
 
 const lotSchema = z.object({
   purityShare: between(0.01, 1, 'Between 1 and 100%.'),
@@ -87,24 +76,6 @@ export function pricesChanged(before: PlanSettings | null, after: PlanSettings |
     .map(({ massKg }) => massKg)
 }
 
-/** A page of the list: what is asked for at once, by number or by name. */
-export const LIST_PAGE = 60
-/** Lawns answered at once at the most: as many as the server's thread writes down without holding others up. */
-export const MOST_LISTED = 400
-export const lawnsAskedSchema = z.object({
-  first: z.coerce.number().int().min(1).max(MOST_LISTED).default(MOST_LISTED),
-  /** So many are left out before them. */
-  from: z.coerce.number().int().min(0).max(100_000).default(0),
-})
-export const glancesAskedSchema = z.object({
-  of: z
-    .string()
-    .max(LIST_PAGE * 37)
-    .transform((ids) => ids.split(',').filter(Boolean))
-    .pipe(z.array(idSchema).max(LIST_PAGE, `At most ${LIST_PAGE} lawns at once.`)),
-})
-
-export type NewLawn = z.infer<typeof newLawnSchema>
 export type PlanInput = z.infer<typeof planSchema>
 
 /** Who saved last, and when; null where nobody has. */

@@ -1,4 +1,5 @@
 import type { Lawn } from '#contract/lawn'
+import type { ListedLawn } from '#contract/list'
 import { PROGRAMME_NAMES } from '#core/job/decision/programmes'
 import { expect, lawnNamed, open, somebodyElse, test } from './demo'
 import type { Page } from '@playwright/test'
@@ -98,9 +99,9 @@ test('a zone is cut in two and joined again, and no ground is lost', async ({ pa
 
 test('every programme of the demo has its day, its slips and its load', async ({ page, request }) => {
   test.setTimeout(180_000)
-  const lawns = (await (await request.get('/api/lawns')).json()) as Lawn[]
-  const planned = lawns.filter(({ plan }) => plan.programme && plan.sowOn)
-  const one = new Map(planned.map((lawn) => [lawn.plan.programme!, lawn]))
+  const lawns = (await (await request.get('/api/lawns')).json()) as ListedLawn[]
+  const planned = lawns.filter(({ job }) => job.programme && job.sowOn && !job.endedOn)
+  const one = new Map(planned.map((lawn) => [lawn.job.programme!, lawn]))
   expect(one.size).toBeGreaterThan(5)
   for (const [programme, lawn] of one) {
     await open(page, `/lawns/${lawn.id}/when`)

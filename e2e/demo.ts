@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { test as base, expect, type APIRequestContext, type Browser, type Page } from '@playwright/test'
 import type { Lawn } from '#contract/lawn'
+import type { ListedLawn } from '#contract/list'
 
 /** Every page of every test: nothing thrown in it, and nothing that its security policy had to stop. */
 export const test = base.extend<{ watched: undefined }>({
@@ -28,8 +29,9 @@ export const PHONE = { width: 390, height: 844 }
 export const WIDE = { width: 1280, height: 800 }
 
 export async function lawnNamed(request: APIRequestContext, client: string): Promise<Lawn> {
-  const lawns = (await (await request.get('/api/lawns')).json()) as Lawn[]
-  return lawns.find((lawn) => lawn.client === client)!
+  const listed = (await (await request.get('/api/lawns')).json()) as ListedLawn[]
+  const { id } = listed.find((lawn) => lawn.client === client)!
+  return (await (await request.get(`/api/lawns/${id}`)).json()) as Lawn
 }
 
 /** What of WCAG 2.2 AA a machine can find. */

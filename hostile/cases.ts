@@ -2,6 +2,8 @@ import { randomUUID } from 'node:crypto'
 import type { z } from 'zod'
 import * as firm from '#contract/firm'
 import * as lawn from '#contract/lawn'
+import { lawnsAskedSchema, outlinesAskedSchema } from '#contract/list'
+import { newLawnSchema } from '#contract/newLawn'
 import { lookSchema } from '#contract/look'
 import { newPhotoSchema, photoSizeSchema, photoWordsSchema } from '#contract/photo'
 import * as station from '#contract/station'
@@ -70,7 +72,7 @@ export const CASES: Readonly<Record<string, Case>> = {
   },
   'get /api/context': {},
   'get /api/sill': {},
-  'get /api/glances': { query: lawn.glancesAskedSchema },
+  'get /api/outlines': { query: outlinesAskedSchema },
   'put /api/firm': {
     ownerOnly: true,
     schema: firm.firmSettingsSchema,
@@ -116,9 +118,9 @@ export const CASES: Readonly<Record<string, Case>> = {
     valid: ({ technicianId }) => ({ kind: 'reset', personId: technicianId }),
   },
   'delete /api/people/links/:link': { ownerOnly: true, params: ({ linkId }) => ({ link: linkId }), ends: true },
-  'get /api/lawns': { query: lawn.lawnsAskedSchema },
+  'get /api/lawns': { query: lawnsAskedSchema },
   'post /api/lawns': {
-    schema: lawn.newLawnSchema,
+    schema: newLawnSchema,
     valid: () => ({ id: randomUUID(), client: 'D', address: '', areaM2: 50, areaTyped: '', growsNow: '' }),
   },
   'get /api/lawns/:id': ofLawn,

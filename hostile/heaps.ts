@@ -67,7 +67,7 @@ export async function heaps(server: Running, report: Report, short: boolean): Pr
     await alone('a page of the list of 2,490 lawns', () => owner.ask(server, 'GET', '/api/lawns?from=2000'))
     await alone('the seasons of sixty of them', async () => {
       const some = (await owner.ask<Lawn[]>(server, 'GET', '/api/lawns?first=60')).body.map(({ id }) => id)
-      return owner.ask(server, 'GET', `/api/glances?of=${some.join()}`)
+      return owner.ask(server, 'GET', `/api/outlines?of=${some.join()}`)
     })
   }
 

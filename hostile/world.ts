@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { LinkMade, PersonListed } from '#contract/firm'
-import { MOST_LISTED, type Lawn } from '#contract/lawn'
+import { MOST_LISTED } from '#contract/list'
+import { type Lawn } from '#contract/lawn'
 import type { Station } from '#contract/station'
 import type { StockItem } from '#contract/stock'
 import { Visitor, type Running } from '#server/test/running/process'

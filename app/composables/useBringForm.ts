@@ -1,5 +1,4 @@
-import { groundOf, jobOf, settingsSchema, type Lawn } from '#contract/lawn'
-import { settingsOf } from '#core/job/seeding'
+import { settingsSchema } from '#contract/lawn'
 import { COVER_MATERIALS } from '#core/materials/covers'
 import type { PlanSettings } from '#core/job/settings'
 import { figure, showText, type Quantity } from '#core/measure/figure'
@@ -19,10 +18,9 @@ const FIELDS = {
 type Field = keyof typeof FIELDS
 
 /** The plan's own settings as typed; good ones move the numbers at once. */
-export function useBringForm(lawn: Lawn) {
+export function useBringForm(settings: PlanSettings) {
   const { system, parse } = useUnits()
   const context = useContextStore()
-  const settings = settingsOf(groundOf(lawn), jobOf(lawn), context.firmRecord)
   const typed = (quantity: Quantity, value: number) => showText(figure(quantity, value, 3), system.value)
   const money = (minor: number | null) => (minor === null ? '' : typedMoney(minor, context.currency))
 

@@ -11,18 +11,18 @@ import {
 import type { ProgrammeCode } from '#core/job/decision/programmes'
 
 /** Every programme on the lawn of the page, and what other practices would change. */
-export function useDecide({ ground, job, season, decision }: ReturnType<typeof useLawn>) {
+export function useDecide({ ground, shownJob, season, shown }: OpenLawn) {
   const context = useContextStore()
   const considered = computed<Considered | undefined>(
     () =>
       ground.value &&
-      job.value &&
-      decision.value && {
-        job: job.value,
+      shownJob.value &&
+      shown.value?.decision && {
+        job: shownJob.value,
         lawn: ground.value,
         firm: context.firmRecord,
         season: season.value,
-        decision: decision.value,
+        decision: shown.value.decision,
       },
   )
   const candidates = computed<Candidate[]>(() => (considered.value ? candidatesOf(considered.value) : []))

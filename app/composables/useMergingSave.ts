@@ -2,6 +2,9 @@ import { settle } from '#contract/merge'
 import { saveMerging, type OpenClash, type Versioned } from '~/utils/edits'
 import type { Problem } from '~/utils/api'
 
+/** How long it is said that another's save was brought together with one's own. */
+const NOTICE_MS = 20_000
+
 /** A save that two people may make at once, with what is to be said and settled. */
 export function useMergingSave<T extends Versioned>(
   send: (value: T) => Promise<unknown>,
@@ -11,7 +14,7 @@ export function useMergingSave<T extends Versioned>(
   const busy = ref(false)
   const problem = ref<Problem>()
   const clash = shallowRef<OpenClash<T>>()
-  const notice = useState<string>('merge-notice', () => '')
+  const toast = useToast()
 
   /** @returns true when it is saved; a second click while the first runs does nothing */
   async function save(base: T, mine: T): Promise<boolean> {
@@ -19,12 +22,14 @@ export function useMergingSave<T extends Versioned>(
     busy.value = true
     problem.value = undefined
     clash.value = undefined
-    notice.value = ''
     const outcome = await saveMerging(base, mine, send, fields)
     busy.value = false
     if (outcome.ok) {
       if (outcome.merged.length)
-        notice.value = `${outcome.savedBy ?? 'Somebody'} saved meanwhile. Both are kept; from them: ${outcome.merged.map(labels).join(', ')}.`
+        toast.add({
+          description: `${outcome.savedBy ?? 'Somebody'} saved meanwhile. Both are kept; from them: ${outcome.merged.map(labels).join(', ')}.`,
+          duration: NOTICE_MS,
+        })
       return true
     }
     if ('clash' in outcome) clash.value = outcome.clash
@@ -38,5 +43,5 @@ export function useMergingSave<T extends Versioned>(
     const { merged, theirs } = clash.value
     return save(theirs, settle(merged, takeTheirs))
   }
-  return { busy, problem, clash, notice, save, settleClash }
+  return { busy, problem, clash, save, settleClash }
 }

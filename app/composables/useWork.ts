@@ -1,17 +1,8 @@
-import type { NewMark, Work } from '#contract/work'
+import type { NewMark } from '#contract/work'
 import type { PlanInput } from '#contract/lawn'
 import { daysOf } from '#core/job/planJob'
 import type { Sequence } from '#core/job/schedule/schedule'
-import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
-import { fieldName } from '~/utils/fieldWords'
 import { problemOf, saving } from '~/utils/api'
-
-/** A change of the sequence as it would be, before it is kept. */
-export interface Trial {
-  words: string
-  work: Work
-  sowOn: Day
-}
 
 /** A plan without the number of its version. */
 const whatIsPlanned = ({
@@ -35,70 +26,37 @@ const whatIsPlanned = ({
 })
 
 /** The run of operations of a lawn, and everything that is tried out, agreed, marked and taken back in it. */
-export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<typeof useLawn>) {
+export function useWork(open: OpenLawn) {
+  const { id, lawn, plan: standing, shown: shownPlan, trying, keepTrial, savePlan } = open
   const store = useLawnsStore()
-  const sill = useSillStore()
   const context = useContextStore()
-  const { busy, problem, clash, notice: merged, savePlan, settleClash } = usePlanSave(id)
-  const trial = shallowRef<Trial>()
   const marking = ref('')
   const message = ref('')
   /** What was kept last, and the plan before it. */
   const kept = shallowRef<{ words: string; before: PlanInput }>()
 
   const plan = computed(() => lawn.value?.plan)
-  /** The sequence as it would be: what stands now is what was agreed, so that every change shows. */
-  const tried = computed<Sequence | undefined>(() => {
-    return trial.value && planned({ sowOn: trial.value.sowOn, work: trial.value.work })?.schedule
-  })
-  const shown = computed(() => tried.value ?? sequence.value)
+  const sequence = computed(() => standing.value?.schedule)
+  /** The run as it would be: what stands now is what was agreed, so that every change shows. */
+  const shown = computed<Sequence | undefined>(() => shownPlan.value?.schedule)
   const moves = computed(() => shown.value?.moves ?? [])
+  const only = (these: Sequence | undefined, those: Sequence | undefined) =>
+    trying.value && these && those ? these.slips.filter(({ key }) => !those.slips.some((slip) => slip.key === key)) : []
   /** Work that a change brings in or takes out besides. */
-  const comes = computed(() =>
-    (tried.value?.slips ?? []).filter(({ key }) => !sequence.value?.slips.some((slip) => slip.key === key)),
-  )
-  const goes = computed(() =>
-    tried.value && sequence.value
-      ? sequence.value.slips.filter(({ key }) => !tried.value!.slips.some((slip) => slip.key === key))
-      : [],
-  )
-  const confirmed = computed(() => lawn.value?.job.confirmed ?? null)
+  const comes = computed(() => only(shown.value, sequence.value))
+  const goes = computed(() => only(sequence.value, shown.value))
 
-  function tryOut(words: string, change: Partial<Work>, sowOn: Day | null = plan.value?.sowOn ?? null): void {
-    if (!plan.value || !sowOn) return
-    message.value = ''
-    trial.value = { words, work: { ...plan.value.work, ...change }, sowOn }
-  }
-  /** A day for some slips: of the sowing it is the sowing day, of others a day of their own. */
-  function tryDay(keys: readonly string[], anchor: boolean, day: Day, name: string): void {
-    const pins = Object.fromEntries(keys.map((key) => [key, day]))
-    if (anchor) tryOut(`${name} on ${shortDayWithWeekday(day)}`, {}, day)
-    else tryOut(`${name} on ${shortDayWithWeekday(day)}`, { pins: { ...plan.value?.work.pins, ...pins } })
-  }
-
-  async function keepPlan(words: string, change: Partial<PlanInput>): Promise<boolean> {
-    const before = plan.value
-    if (!before || !(await savePlan(change))) return false
-    kept.value = { words, before }
-    trial.value = undefined
-    if (change.sowOn && change.sowOn !== before.sowOn) await sill.show(id)
-    return true
-  }
   async function keep(): Promise<void> {
-    if (!trial.value || !tried.value) return
-    const { words, work, sowOn } = trial.value
-    await keepPlan(words, { sowOn, work: { ...work, days: daysOf(tried.value) } })
+    const [words, before] = [trying.value, plan.value]
+    if (before && (await keepTrial())) kept.value = { words, before }
   }
   async function takeBack(): Promise<void> {
-    if (!kept.value) return
-    if (await savePlan(whatIsPlanned(kept.value.before))) {
-      kept.value = undefined
-      await sill.show(id)
-    }
+    if (kept.value && (await savePlan(whatIsPlanned(kept.value.before)))) kept.value = undefined
   }
   async function restore(version: PlanInput): Promise<void> {
-    await keepPlan(`Version ${version.version} taken back`, whatIsPlanned(version))
-    await sill.show(id)
+    const before = plan.value
+    if (before && (await savePlan(whatIsPlanned(version))))
+      kept.value = { words: `Version ${version.version} taken back`, before }
   }
 
   async function once(key: string, work: () => Promise<unknown>): Promise<boolean> {
@@ -139,33 +97,19 @@ export function useWork({ id, lawn, sequence, tryOut: planned }: ReturnType<type
     })
 
   return {
-    trial,
-    tried,
     standing: sequence,
     shown,
     moves,
     comes,
     goes,
-    confirmed,
     kept,
-    busy,
     marking,
     message,
-    merged,
-    problem,
-    clash,
-    settleClash,
-    tryOut,
-    tryDay,
     keep,
     confirm,
     takeBack,
     restore,
     mark,
     undo,
-    drop: () => {
-      trial.value = undefined
-    },
-    label: (path: string) => fieldName(path),
   }
 }

@@ -1,10 +1,8 @@
 <script setup lang="ts">
-import type { Hanger } from '~/utils/sillScale'
 import { PLACES } from '~/utils/places'
 
 const context = useContextStore()
 const working = useWorkingStore()
-const hangers = useState<Hanger[]>('hangers', () => [])
 const route = useRoute()
 const sill = useSillStore()
 /** The ledge shows the lawn in view, and the home station everywhere else. */
@@ -44,7 +42,7 @@ useKeys({
 <template>
   <div class="house">
     <a class="skip" href="#page">Skip to the page</a>
-    <TheSill :hangers="hangers" />
+    <TheSill :hangers="sill.hangers" />
     <div class="floor">
       <TheRail @keys="keysOpen = true" @note="noteOpen = sill.data !== undefined" />
       <main id="page" class="page" tabindex="-1">

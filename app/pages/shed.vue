@@ -9,7 +9,7 @@ const context = useContextStore()
 const stock = useStockStore()
 const { text, other } = useUnits()
 await stock.load()
-useState<unknown[]>('hangers').value = []
+useSillStore().hangers = []
 const opened = ref<string>()
 const HEADS: Record<StockKind, string> = { seed: 'Seed', feed: 'Feed', cover: 'Cover', soil: 'Soil and sand' }
 const groups = computed(() =>

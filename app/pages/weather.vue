@@ -11,7 +11,7 @@ const {
   refresh,
   error,
 } = await useAsyncData('weather-stations', () => $fetch<Station[]>('/api/stations'))
-useState<unknown[]>('hangers').value = []
+useSillStore().hangers = []
 watch(
   () => sill.data?.outlook.today,
   () => refresh(),

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import type { SillData } from '#contract/context'
 import { problemOf, type Problem } from '~/utils/api'
+import type { Hanger } from '~/utils/sillScale'
 
 /** The season on the ledge: of the lawn in view, or of the home station. */
 export const useSillStore = defineStore('sill', () => {
@@ -9,6 +10,8 @@ export const useSillStore = defineStore('sill', () => {
   /** Lawn it is of; null for the home station. */
   const lawnId = ref<string | null>()
   const problem = ref<Problem>()
+  /** What hangs from it: tasks of the lawn in view, or the sowings of all. */
+  const hangers = shallowRef<Hanger[]>([])
   let asked = 0
 
   /** @param job of the lawn; without it the one in view */
@@ -26,5 +29,5 @@ export const useSillStore = defineStore('sill', () => {
     }
   }
 
-  return { data, lawnId, problem, show }
+  return { data, lawnId, problem, hangers, show }
 })

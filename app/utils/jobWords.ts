@@ -3,10 +3,6 @@ import { PROGRAMMES } from '#core/job/decision/programmes'
 import { putDownOn } from '#core/job/states'
 import { shortDay, type Day } from '#core/measure/calendar'
 
-/** What a job is about. */
-export const programmeWords = ({ programme }: Pick<JobBrief, 'programme'>): string =>
-  programme ? PROGRAMMES[programme].name : 'Not decided'
-
 /** Where a job stands, with its day. */
 export function stateWords(job: JobBrief, today: Day): string {
   if (job.endedOn) return `${job.state} ${shortDay(job.endedOn, today)}`

@@ -1,7 +1,7 @@
-import { missingOf, type Lawn } from '#contract/lawn'
-import { PROGRAMMES } from '#core/job/decision/programmes'
-import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import type { Outline } from '#core/job/outline'
 import type { Sequence } from '#core/job/schedule/schedule'
+import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
+import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
 
 export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring'
 export type StepState = 'empty' | 'needs' | 'settled'
@@ -14,30 +14,44 @@ export interface Step {
   says: string
 }
 
+/** How far a job is, for its steps. */
+export interface Progress extends Pick<Outline, 'missing' | 'tasks'> {
+  programme: ProgrammeCode | null
+  sowOn: Day | null
+  today: Day
+  /** The ground, in words. */
+  area: string
+  /** What is brought, in words. */
+  load: string
+}
+
 const step = (code: StepCode, name: string, state: StepState, says: string): Step => ({ code, name, state, says })
 
 /** The steps of a lawn in the order of the work. */
-export function stepsOf(lawn: Lawn, today: Day, area: string, seed: string, sequence: Sequence | undefined): Step[] {
-  const missing = missingOf(lawn)
-  const { programme, sowOn } = lawn.plan
-  const done = sequence?.slips.filter((slip) => slip.done).length ?? 0
-  const count = sequence?.slips.length ?? 0
+export function stepsOf({ missing, tasks, programme, sowOn, today, area, load }: Progress): Step[] {
   return [
-    missing.length
-      ? step('look', 'Look', 'needs', `${missing.length} to answer`)
-      : step('look', 'Look', 'settled', area),
+    missing ? step('look', 'Look', 'needs', `${missing} to answer`) : step('look', 'Look', 'settled', area),
     programme
       ? step('decide', 'Decide', 'settled', PROGRAMMES[programme].name)
-      : step('decide', 'Decide', missing.length ? 'empty' : 'needs', missing.length ? 'after Look' : 'not decided'),
+      : step('decide', 'Decide', missing ? 'empty' : 'needs', missing ? 'after Look' : 'not decided'),
     sowOn
       ? step('when', 'When', 'settled', shortDayWithWeekday(sowOn, today))
       : step('when', 'When', programme ? 'needs' : 'empty', 'no day yet'),
-    sequence
-      ? step('do', 'Do', done === count ? 'settled' : 'needs', done ? `${done} of ${count} done` : `${count} slips`)
+    tasks
+      ? step(
+          'do',
+          'Do',
+          tasks.done === tasks.of ? 'settled' : 'needs',
+          tasks.done ? `${tasks.done} of ${tasks.of} done` : `${tasks.of} slips`,
+        )
       : step('do', 'Do', 'empty', 'after When'),
-    sequence ? step('bring', 'Bring', 'needs', seed) : step('bring', 'Bring', 'empty', 'after When'),
+    tasks ? step('bring', 'Bring', 'needs', load) : step('bring', 'Bring', 'empty', 'after When'),
   ]
 }
+
+/** How many tasks of a schedule are done, of how many; null where there is none. */
+export const tasksDone = (schedule: Sequence | undefined): Outline['tasks'] =>
+  schedule ? { done: schedule.slips.filter(({ done }) => done).length, of: schedule.slips.length } : null
 
 /** Where the lawn stands: the first step that is not settled. */
 export const currentStep = (steps: readonly Step[]): Step =>

@@ -1,5 +1,6 @@
 import { addDays, dayNumber, monthIndex, monthName, weekdayIndex, type Day } from '#core/measure/calendar'
 import type { SillData } from '#contract/context'
+import type { LedgeMark } from '#core/job/ledgeMarks'
 import { readingOnLine } from '#core/establishment/outlook'
 
 export const DAYS_BACK = 30
@@ -70,7 +71,7 @@ export function mondays(scale: SillScale): Day[] {
 export interface Hanger {
   key: string
   day: Day
-  mark: 'cut' | 'machine' | 'spray' | 'sow' | 'visit'
+  mark: LedgeMark['mark']
   label: string
   done: boolean
 }

@@ -4,6 +4,7 @@ import type { z } from 'zod'
 import { between, cleaned, noneOr, text } from '../fields'
 import * as firm from '../firm'
 import * as lawn from '../lawn'
+import { newLawnSchema } from '../newLawn'
 import { lookSchema } from '../look'
 import { newPhotoSchema, photoWordsSchema } from '../photo'
 import * as station from '../station'
@@ -15,7 +16,7 @@ const KEPT: Record<string, z.ZodType> = {
   signUp: firm.signUpSchema,
   join: firm.joinSchema,
   settings: firm.firmSettingsSchema,
-  newLawn: lawn.newLawnSchema,
+  newLawn: newLawnSchema,
   look: lookSchema,
   plan: lawn.planSchema,
   mark: markSchema,

@@ -15,9 +15,10 @@ type Input<N extends TaskName> = Parameters<(typeof tasks)[N]>[0]
 type Made<N extends TaskName> = Exclude<ReturnType<(typeof tasks)[N]>, Refused>
 
 /**
- * Files are read apart from surveys, and both apart from sun and climate: a heap of one keeps nobody from the other.
+ * Files are read apart from surveys, both apart from sun and climate, and jobs are planned for lists apart from all: a heap
+ * of one keeps nobody from the other.
  */
-type Queue = 'files' | 'surveys' | 'grounds'
+type Queue = 'files' | 'surveys' | 'grounds' | 'plans'
 const QUEUE: Record<TaskName, Queue> = {
   previewFile: 'files',
   daysFile: 'files',
@@ -26,6 +27,7 @@ const QUEUE: Record<TaskName, Queue> = {
   judgeLook: 'surveys',
   sunOfPlan: 'grounds',
   groundsOfStation: 'grounds',
+  outlinesOf: 'plans',
 }
 /** What a task may take, ms. Honest ones are done in a tenth of it. */
 const LONGEST_MS: Record<TaskName, number> = {
@@ -36,10 +38,11 @@ const LONGEST_MS: Record<TaskName, number> = {
   judgeLook: 8_000,
   sunOfPlan: 30_000,
   groundsOfStation: 20_000,
+  outlinesOf: 20_000,
 }
-const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56 }
+const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56, plans: 56 }
 /** A thread that rests gives its memory back; the one that a saved survey waits for rests longest. */
-const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000 }
+const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000, plans: 30_000 }
 /** Who comes later than this many is asked to come again. */
 const MOST_WAITING = 16
 

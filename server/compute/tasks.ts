@@ -63,6 +63,7 @@ export const readingsFile = (task: FileTask & { told: ReadingsTold }) =>
 
 export const photo = (task: { jpeg: string; small: string }) => orRefused(() => keptPhoto(task))
 export { groundsOfStation } from './climate'
+export { outlinesOf } from './outlines'
 export const judgeLook = ({ bytes }: { bytes: Uint8Array }) => judge(bytes)
 export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) =>
   sunByMonth(features, zoneIds, place)

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import type { Lawn, NewLawn } from '#contract/lawn'
+import type { Lawn } from '#contract/lawn'
+import type { NewLawn } from '#contract/newLawn'
 import type { Look } from '#contract/look'
 import type { GrassCode } from '#core/grass/grasses'
 import { inFirm, type Queryable } from './db'
@@ -10,32 +11,17 @@ import { roomFor } from './quotas'
 import { JOBS_FIRST, lawnFrom, LAWN_COLUMNS, type LawnRow } from './lawnRow'
 import { replaceSurvey } from './surveys'
 
-/** Something the plan cannot do without is missing of one of its zones. */
-const HAS_OPEN_ZONE = `exists (select from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id
-  and (z.grass is null or z.bare_share is null or z.area_m2 is null or z.mowing_height_mm is null or z.plugs_mm = '{}'
-    or coalesce(z.sun_hours, z.sun_by_month_h[1]) is null))`
-
 /** The job in view: the one asked for, else the first of them. */
 const viewing = (asked: string) => `
   join lateral (select id, sow_on from jobs where firm_id = l.firm_id and lawn_id = l.id and (${asked})
     order by ${JOBS_FIRST} limit 1) viewed on true`
 
-/** @param which only these, or so many from one on: those to survey before those to sow, by sowing day */
-export async function lawnsOf(
-  firmId: string,
-  which: { ids?: readonly string[]; first?: number; from?: number } = {},
-): Promise<Lawn[]> {
+/** Lawns by their ids, each with the open job in view, or the last. */
+export async function lawnsOf(firmId: string, ids: readonly string[]): Promise<Lawn[]> {
   return inFirm(firmId, async (client) => {
-    // The page is picked before everything of its lawns is read: what is left out before it costs nothing.
     const { rows } = await client.query<LawnRow>(
-      `with page as materialized (
-         select l.id, viewed.id as job_id, row_number() over (
-           order by not ${HAS_OPEN_ZONE}, viewed.sow_on nulls last, c.name, l.id) as place
-         from lawns l join clients c on c.firm_id = l.firm_id and c.id = l.client_id ${viewing('true')}
-         where l.firm_id = $1 and ($2::uuid[] is null or l.id = any($2)) order by place limit $3 offset $4)
-       ${LAWN_COLUMNS} join page on page.id = l.id ${viewing('id = page.job_id')}
-       where l.firm_id = $1 order by page.place`,
-      [firmId, which.ids ?? null, which.first ?? null, which.from ?? 0],
+      `${LAWN_COLUMNS} ${viewing('true')} where l.firm_id = $1 and l.id = any($2)`,
+      [firmId, ids],
     )
     return rows.map(lawnFrom)
   })

@@ -7,6 +7,7 @@ import { owner } from '../test/database'
 import { added, NEW_LAWN, on, PLACE, useTwoFirms } from '../test/firms'
 import { atWork, stepClock, type Author } from './firms'
 import { addLawn, lawnById, lawnsOf, removeLawn, saveLook } from './lawns'
+import { listedLawns } from './listed'
 import { migrate } from './migrate'
 import { sunWantedOf } from './keptLook'
 import { keepSun } from './sun'
@@ -16,6 +17,7 @@ import { openSession } from './sessions'
 import { markDone } from './marks'
 import { addStation } from './stations'
 
+const ALL = { first: 400, from: 0 }
 let ours: Author
 let theirs: Author
 useTwoFirms((a, b) => {
@@ -32,7 +34,8 @@ describe('a lawn', () => {
   test('belongs to its firm: the other neither reads, changes, plans nor deletes it', async () => {
     const lawn = await added(ours)
     expect(await lawnById(theirs.firmId, lawn.id)).toBeUndefined()
-    expect(await lawnsOf(theirs.firmId)).toEqual([])
+    expect(await lawnsOf(theirs.firmId, [lawn.id])).toEqual([])
+    expect(await listedLawns(theirs.firmId, '', ALL)).toBe('[]')
     expect(await saveLook(theirs, lawn.id, { ...lawn, client: 'Taken' })).toBe(false)
     expect(await savePlan(theirs, lawn.job.id, { ...lawn.plan, programme: 'overseed' })).toBe(false)
     await expect(
@@ -179,7 +182,7 @@ describe('a lawn', () => {
     const [first, second] = await Promise.all([1, 2].map(() => addLawn(ours, { id, ...NEW_LAWN })))
     expect([first!.id, second!.id]).toEqual([id, id])
     expect(await addLawn(theirs, { id, ...NEW_LAWN })).toBeUndefined()
-    expect(await lawnsOf(ours.firmId)).toHaveLength(1)
+    expect(JSON.parse(await listedLawns(ours.firmId, '', ALL))).toHaveLength(1)
   })
 
   test('tells who saved it last', async () => {

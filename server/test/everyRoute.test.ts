@@ -79,7 +79,7 @@ describe('every route', () => {
     expect([
       (await call('GET', '/api/lawns')).body,
       (await call('GET', '/api/stations')).body,
-      (await call('GET', `/api/glances?of=${lawn.id}`)).body,
+      (await call('GET', `/api/outlines?of=${lawn.id}`)).body,
       (await call('GET', '/api/stock')).body,
     ]).toEqual([[], [], [], []])
     expect((await call<{ name: string }[]>('GET', '/api/people')).body.map(({ name }) => name)).toEqual([

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { addDays, toDay } from '#core/measure/calendar'
 import { withZone } from '../../contract/test/looks'
-import type { LawnGlance, SillData } from '#contract/context'
+import type { SillData } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
 import type { Station } from '#contract/station'
@@ -174,8 +174,6 @@ describe('the season', () => {
     expect(own.outlook.soilC.median[own.outlook.todayIndex]!).toBeLessThan(
       home.outlook.soilC.median[home.outlook.todayIndex]!,
     )
-    const [brief] = (await call<LawnGlance[]>('GET', `/api/glances?of=${lawn.id}`)).body
-    expect(brief).toMatchObject({ id: lawn.id, glance: { years: 30, windows: own.outlook.windows } })
     expect((await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
   })
 

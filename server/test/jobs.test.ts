@@ -4,6 +4,7 @@ import { addDays } from '#core/measure/calendar'
 import type { Context } from '#contract/context'
 import type { EndedJob } from '#contract/keptJob'
 import type { Lawn } from '#contract/lawn'
+import type { ListedLawn } from '#contract/list'
 import { planOn as plan, TODAY, useOurs } from './ours'
 
 const ours = useOurs()
@@ -96,7 +97,7 @@ describe('a job', () => {
 test('the list is answered a page at a time, each lawn once', async () => {
   for (let i = 0; i < 5; i++) await surveyed()
   const pages = await Promise.all(
-    [0, 2, 4].map(async (from) => (await call<Lawn[]>('GET', `/api/lawns?first=2&from=${from}`)).body),
+    [0, 2, 4].map(async (from) => (await call<ListedLawn[]>('GET', `/api/lawns?first=2&from=${from}`)).body),
   )
   expect(pages.map(({ length }) => length)).toEqual([2, 2, 1])
   expect(new Set(pages.flat().map(({ id }) => id)).size).toBe(5)

@@ -33,17 +33,27 @@ export interface Grounds {
 const warmerK = (station: StationRecord, heightM: number | null): number =>
   station.heightM === null || heightM === null ? 0 : Math.round((station.heightM - heightM) * LAPSE_K_PER_M * 100) / 100
 
+/** What a station tells just now, and whose normals stand in for its own: the same for all lawns that read it. */
+export interface StationTold {
+  now: WeatherNow
+  lender: Lender | undefined
+}
+
+export const stationTold = async ({ firm, today }: AtWork, station: StationRecord): Promise<StationTold> => ({
+  now: await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND)),
+  lender: await lenderOf(firm.id, station),
+})
+
 /**
  * What a season is computed from, with a key that changes when any of it does; the long record is read only where it
  * is wanted.
  */
-export async function groundsOf(
+export function groundsOf(
   { firm, today }: AtWork,
   station: StationRecord,
+  { now, lender }: StationTold,
   { ground, heightM }: { ground: Ground; heightM: number | null },
-): Promise<{ key: string; now: WeatherNow; read: () => Promise<Grounds> }> {
-  const now = await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND))
-  const lender = await lenderOf(firm.id, station)
+): { key: string; read: () => Promise<Grounds> } {
   const ahead = clockAheadH(firm.timeZone, station.lonDeg, today)
   const warmer = warmerK(station, heightM)
   const known = {
@@ -56,7 +66,6 @@ export async function groundsOf(
   const { name, normals } = station
   const told = { name, normals, lender, today, known, readings: now.readings }
   return {
-    now,
     key: createHash('sha256')
       .update(JSON.stringify([station.id, now.stamp, told]))
       .digest('hex'),

@@ -11,7 +11,7 @@ import { workedOut } from '../seasons/threads'
 import { engine } from '../utils/engine'
 import { log } from '../utils/log'
 import { remembering } from '../utils/remembered'
-import { groundsOf, type Grounds } from './grounds'
+import { groundsOf, stationTold, type Grounds, type StationTold } from './grounds'
 import { zoneSubjects, type Subject } from './subject'
 
 /** Texts of a tenth of a megabyte; a list reads their briefs, a tenth of that again. */
@@ -57,13 +57,13 @@ function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): P
  * The season of a subject by the hash of all that it is worked out from.
  * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
  */
-async function seasonOf(
+function seasonOf(
   work: AtWork,
-  station: StationRecord,
+  { station, told }: { station: StationRecord; told: StationTold },
   { ground, heightM, seed, risk, mowingMm, stand }: Subject,
   when: 'soon' | 'later',
 ) {
-  const { key, now, read } = await groundsOf(work, station, { ground, heightM })
+  const { key, read } = groundsOf(work, station, told, { ground, heightM })
   const hash = createHash('sha256')
     .update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand]))
     .digest('hex')
@@ -72,12 +72,19 @@ async function seasonOf(
       const { input, yearsFrom } = await grounds(key, read)
       return { ...(await workedOut({ key, input, seed, risk, mowingMm, stand }, when)), yearsFrom }
     })
-  return { hash, now, make }
+  return { hash, make }
 }
 
-/** What a list reads of a subject's season, a `Brief` as JSON. */
-export async function briefText(work: AtWork, station: StationRecord, subject: Subject): Promise<string> {
-  const { hash, make } = await seasonOf(work, station, subject, 'later')
+/**
+ * What a list reads of a subject's season, a `Brief` as JSON.
+ * @param from a station and what it tells, asked once for a list
+ */
+export async function briefText(
+  work: AtWork,
+  from: { station: StationRecord; told: StationTold },
+  subject: Subject,
+): Promise<string> {
+  const { hash, make } = seasonOf(work, from, subject, 'later')
   return briefs(hash, async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief)
 }
 
@@ -88,7 +95,8 @@ export interface SillText extends Omit<SillData, 'outlook' | 'jobId'> {
 
 /** Everything the sill shows of one subject, from one station. */
 export async function sillText(work: AtWork, station: StationRecord, subject: Subject): Promise<SillText> {
-  const { hash, now, make } = await seasonOf(work, station, subject, 'soon')
+  const told = await stationTold(work, station)
+  const { hash, make } = seasonOf(work, { station, told }, subject, 'soon')
   const { outlook, yearsFrom } = await outlooks(
     hash,
     async () => (await keptOutlook(work.firm.id, hash)) ?? (await make()),
@@ -101,9 +109,9 @@ export async function sillText(work: AtWork, station: StationRecord, subject: Su
     grassName: grass.name,
     seedName: blendWords(subject.seed),
     grassSeason: grass.season,
-    forecast: now.forecast,
-    forecastIssued: now.forecastIssued,
-    recordEnds: now.lastDay,
+    forecast: told.now.forecast,
+    forecastIssued: told.now.forecastIssued,
+    recordEnds: told.now.lastDay,
     yearsFrom,
     outlook,
   }
@@ -119,13 +127,13 @@ export function sillJson({ outlook, ...told }: SillText, jobId: string | null): 
 
 /** The same season as its ingredients, for what is tried out in a browser: a `SeasonTold` as JSON. */
 export async function seasonTold(work: AtWork, station: StationRecord, subject: Subject, lawn: Lawn): Promise<string> {
-  const { read } = await groundsOf(work, station, subject)
+  const { read } = groundsOf(work, station, await stationTold(work, station), subject)
   const zones = zoneSubjects(lawn, station, work).map(({ name, odds: { seed, ground, risk } }) => ({
     name,
     seed,
     ground,
     risk,
   }))
-  const told: Omit<SeasonTold, 'input'> = { seed: subject.seed, risk: subject.risk, zones }
-  return spliced(told, 'input', (await read()).input)
+  const ingredients: Omit<SeasonTold, 'input'> = { seed: subject.seed, risk: subject.risk, zones }
+  return spliced(ingredients, 'input', (await read()).input)
 }

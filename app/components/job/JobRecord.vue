@@ -10,7 +10,7 @@ import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import { STOCK_QUANTITY, kindOf } from '#core/materials/stock'
-import { programmeWords } from '~/utils/jobWords'
+import { programmeWords } from '~/utils/programmeWords'
 
 /** The record of a job that has ended: what was found, planned, done and used, as it was. */
 const props = defineProps<{ record: EndedJob }>()

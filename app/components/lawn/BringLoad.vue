@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { groundOf, jobOf, type Lawn } from '#contract/lawn'
+import { settingsSchema, type Lawn } from '#contract/lawn'
 import { blendWords, enoughSeedsPerCm2, pureSeed } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { pickBags } from '#core/materials/bags'
@@ -10,25 +10,19 @@ import { someIn } from '#core/job/operations/registry'
 import { soilName } from '#core/job/operations/soil'
 import type { PlanSettings } from '#core/job/settings'
 import { depthGate, PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
-import { planJob } from '#core/job/planJob'
-import { settingsOf } from '#core/job/seeding'
 import { cubicYards, figure } from '#core/measure/figure'
-import { fieldName, fieldText } from '~/utils/fieldWords'
 
 /** What goes on the van: seed, starter and cover, with the settings that made them. */
-const props = defineProps<{ id: string; lawn: Lawn }>()
-const sill = useSillStore()
+const props = defineProps<{ lawn: Lawn }>()
+const { shown: shownPlan, plan, tryOut, keepTrial, busy, problem } = useLawn()
 const context = useContextStore()
 const { text, shown, other, system, parse } = useUnits()
-const { form, read, materials } = useBringForm(props.lawn)
-const { busy, problem, clash, savePlan, settleClash } = usePlanSave(props.id)
+const { form, read, materials } = useBringForm(shownPlan.value!.settings)
 
-const settings = computed(() => read.value.settings ?? settingsOf(groundOf(props.lawn), jobOf(props.lawn), context.firmRecord))
+/** As kept, or as typed here: then they are tried out in every view. */
+const settings = computed(() => shownPlan.value!.settings)
 /** The largest part of the plan is what the settings are made for. */
-const parts = computed<Part[]>(() => {
-  const job = { ...jobOf(props.lawn), programme: props.lawn.plan.programme ?? 'overseed', settings: settings.value }
-  return planJob(job, groundOf(props.lawn), context.firmRecord).parts
-})
+const parts = computed<Part[]>(() => shownPlan.value?.parts ?? [])
 const main = computed(() => parts.value[0])
 const grass = computed(() => main.value?.grass ?? grassByCode('TF'))
 const treatedM2 = computed(() => main.value?.survey.areaM2 ?? Math.max(1, props.lawn.areaM2))
@@ -46,8 +40,11 @@ const soils = computed(() =>
 )
 const errorShare = computed(() => main.value?.survey.errorShare ?? 0)
 const errors = computed(() => read.value.errors)
-const opened = JSON.stringify(form)
-const changed = computed(() => JSON.stringify(form) !== opened)
+/** What was typed and is not what is kept. */
+const keptNow = computed(() => JSON.stringify(settingsSchema.safeParse(plan.value?.settings).data))
+const typed = computed(() => (JSON.stringify(read.value.settings) === keptNow.value ? undefined : read.value.settings))
+const changed = computed(() => typed.value !== undefined)
+watch(typed, (given) => { tryOut('settings', given && { words: 'Settings of Bring', change: { settings: given } }) })
 
 const seed = computed(() => seedNeed(treatedM2.value, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE))
 const sown = computed(() => main.value?.seed ?? pureSeed(grass.value.code))
@@ -77,12 +74,6 @@ const money = (minor: number) => text({ quantity: 'money', value: minor, currenc
 function addBag(): void {
   if (form.bags.length < 4) form.bags.push({ size: system.value === 'us' ? '10 lb' : '5 kg', price: '' })
 }
-async function save(): Promise<void> {
-  if (read.value.settings && await savePlan({ settings: read.value.settings })) await sill.show(props.id)
-}
-async function settled(takeTheirs: Set<string>): Promise<void> {
-  if (await settleClash(takeTheirs)) await sill.show(props.id)
-}
 const barWidth = (size: string) => {
   const parsed = parse('massKg', size)
   return parsed.ok ? parsed.value : 1
@@ -90,8 +81,7 @@ const barWidth = (size: string) => {
 </script>
 
 <template>
-  <form class="bring" novalidate @submit.prevent="save">
-    <EditClash v-if="clash" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
+  <form class="bring" novalidate @submit.prevent="keepTrial()">
     <section v-if="sows" class="slip">
       <div class="stub">
         <h2>Seed</h2>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { newLawnSchema } from '#contract/lawn'
+import { newLawnSchema } from '#contract/newLawn'
 
 /** The dashed row under the list: enough to begin a survey. */
 const lawns = useLawnsStore()

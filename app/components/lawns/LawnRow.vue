@@ -7,14 +7,17 @@ defineEmits<{ focus: [] }>()
 const { shown, other } = useUnits()
 const area = computed(() => figure('areaM2', props.row.lawn.areaM2))
 const held = computed(() => props.row.gate?.state === 'hold' || props.row.gate?.state === 'risk')
-const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.lawn.job.endedOn ? 'jobs' : props.row.here.code}`)
+const to = computed(
+  () =>
+    `/lawns/${props.row.lawn.id}${props.row.lawn.job.endedOn ? '/jobs' : props.row.here ? `/${props.row.here.code}` : ''}`,
+)
 </script>
 
 <template>
   <!-- The row is a row; the link in its first cell is stretched over it. -->
   <div
     class="row"
-    :class="{ selected, held: row.gate?.state === 'hold', past: row.group === 'not now' || row.group === 'finished' }"
+    :class="{ selected, held: row.gate?.state === 'hold', past: row.stage === 'not now' || row.stage === 'finished' }"
     role="row"
     @focusin="$emit('focus')"
     @pointerenter="$emit('focus')"
@@ -38,14 +41,16 @@ const to = computed(() => `/lawns/${props.row.lawn.id}/${props.row.lawn.job.ende
       ><i>{{ row.rate }}</i></span
     >
     <span class="sow" role="cell"
-      ><b :class="{ num: row.lawn.plan.sowOn, plain: !row.lawn.plan.sowOn }">{{ row.sow }}</b
+      ><b :class="{ num: row.lawn.job.sowOn, plain: !row.lawn.job.sowOn }">{{ row.sow }}</b
       ><i>{{ row.odds }}</i></span
     >
     <span class="steps" role="cell"
-      ><LawnBlades :steps="row.steps" :held="held" /><i>{{ row.here.name }}, {{ row.here.says }}</i></span
+      ><template v-if="row.here"
+        ><LawnBlades :steps="row.steps" :held="held" /><i>{{ row.here.name }}, {{ row.here.says }}</i></template
+      ></span
     >
     <span class="next" role="cell"
-      ><b class="num">{{ row.next || row.here.name }}</b
+      ><b class="num">{{ row.next }}</b
       ><i>{{ row.what }}</i></span
     >
     <span class="gate" role="cell"><GateLine v-if="row.gate" :gate="row.gate" /></span>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useIntervalFn } from '@vueuse/core'
-import type { Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
+import { ledgeMarksOf } from '#core/job/ledgeMarks'
 import { seedOf } from '#core/job/parts'
-import { stepsOf } from '~/utils/lawnState'
+import { fieldName, fieldText } from '~/utils/fieldWords'
 import { hangersOf } from '~/utils/hangers'
-import type { Hanger } from '~/utils/sillScale'
+import { stepsOf, tasksDone } from '~/utils/lawnState'
 
-const { id, lawn, plan, settings, sequence, sequenceFrom, stepTo } = useLawn()
+const { id, lawn, missing, shown, stepTo, clash, busy, settleClash } = provideLawn()
 const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
@@ -27,22 +27,21 @@ watch(jobAsked, async (job) => {
 })
 if (store.problem?.code === 'not_found') throw createError({ statusCode: 404, fatal: true })
 
-const hangers = useState<Hanger[]>('hangers')
-/** A sowing day that is being tried in When; what hangs from the sill moves with it. */
-const trial = useState<Day | null>('trial-day', () => null)
+// What is tried out hangs from the ledge as in every view.
 watchEffect(() => {
-  if (lawn.value) hangers.value = hangersOf(trial.value ? sequenceFrom(trial.value) : sequence.value, lawn.value.client)
+  if (lawn.value) sill.hangers = hangersOf(ledgeMarksOf(shown.value?.schedule), id)
 })
 const steps = computed(() => {
-  if (!lawn.value || !settings.value || lawn.value.job.endedOn) return []
-  const seed = (plan.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
-  return stepsOf(
-    lawn.value,
-    context.today,
-    text(figure('areaM2', lawn.value.areaM2)),
-    seed ? `${text(figure('massKg', seed))} of seed` : 'soil, no seed',
-    sequence.value,
-  )
+  if (!lawn.value || lawn.value.job.endedOn) return []
+  const seed = (shown.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
+  return stepsOf({
+    ...lawn.value.plan,
+    missing: missing.value.length,
+    tasks: tasksDone(shown.value?.schedule),
+    today: context.today,
+    area: text(figure('areaM2', lawn.value.areaM2)),
+    load: seed ? `${text(figure('massKg', seed))} of seed` : 'soil, no seed',
+  })
 })
 function walk(by: number): void {
   const here = steps.value.findIndex(({ code }) => route.path.endsWith(`/${code}`))
@@ -59,11 +58,6 @@ useIntervalFn(async () => {
   await store.load(id, lawn.value?.job.id)
   if (lawn.value && !lawn.value.sunAwaited) await sill.show(id)
 }, SUN_EVERY_MS)
-/** Said when another's save was brought together with ours, until the next step is opened. */
-const notice = useState<string>('merge-notice', () => '')
-onBeforeRouteLeave(() => {
-  notice.value = ''
-})
 const STEP_NAMES: Record<string, string> = {
   look: 'Look',
   decide: 'Decide',
@@ -107,7 +101,15 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
     <p v-if="lawn.sunAwaited" class="notice" role="status">
       Saved. The sun over this plan is being worked out; it follows by itself.
     </p>
-    <p v-if="notice" class="notice" role="status">{{ notice }}</p>
+    <EditClash
+      v-if="clash"
+      :clash="clash"
+      :label="fieldName"
+      :show="(path, value) => fieldText(path, value, context.units)"
+      :busy="busy"
+      @settle="settleClash"
+    />
+    <TrialBar />
     <NuxtPage v-if="!lawn.job.endedOn || ofJobs" />
     <p v-else class="notice">
       Job {{ lawn.job.number }} was {{ lawn.job.state }}; nothing is planned on this lawn now.

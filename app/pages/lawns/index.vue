@@ -1,31 +1,30 @@
 <script setup lang="ts">
-import { LIST_PAGE } from '#contract/lawn'
-import { grassOf } from '#core/job/lawn'
+import { LIST_PAGE } from '#contract/list'
+import { STAGES, type Stage } from '#core/job/stages'
 import { figure } from '#core/measure/figure'
-import { LAWN_GROUPS, type LawnGroup } from '~/utils/lawnRow'
-import type { Hanger } from '~/utils/sillScale'
-import { hangersOf } from '~/utils/hangers'
+import { hangersOf, sowingsOf } from '~/utils/hangers'
 
 useHead({ title: 'Lawns' })
-const store = useLawnsStore()
+const list = useListStore()
 const context = useContextStore()
+const sill = useSillStore()
 const { text, unit } = useUnits()
 await useAsyncData('lawns', async () => {
-  await store.loadAll()
+  await list.load()
   return true
 })
+onUnmounted(list.leave)
 
 const search = ref('')
-const group = ref<LawnGroup | 'all'>('all')
+const stage = ref<Stage | 'all'>('all')
 const onlyHeld = ref(false)
 const sortBy = ref<'date' | 'name'>('date')
 const cursor = ref<string>()
-const hangers = useState<Hanger[]>('hangers')
 
-const { rows, working } = useLawnRows()
+const { rows } = useLawnRows()
 const held = (state: string | undefined) => state === 'hold' || state === 'risk'
 const counts = computed(() =>
-  LAWN_GROUPS.map((name) => ({ name, count: rows.value.filter((row) => row.group === name).length })).filter(
+  STAGES.map((name) => ({ name, count: rows.value.filter((row) => row.stage === name).length })).filter(
     ({ count }) => count,
   ),
 )
@@ -33,7 +32,7 @@ const shown = computed(() => {
   const wanted = search.value.trim().toLowerCase()
   const found = rows.value.filter(
     (row) =>
-      (group.value === 'all' || row.group === group.value) &&
+      (stage.value === 'all' || row.stage === stage.value) &&
       (!onlyHeld.value || held(row.gate?.state)) &&
       `${row.lawn.client} ${row.lawn.address} ${row.lawn.growsNow} ${row.grass}`.toLowerCase().includes(wanted),
   )
@@ -45,34 +44,27 @@ const shown = computed(() => {
 /** What stands on the screen; a large book is unrolled a page at a time. */
 const unrolled = ref(LIST_PAGE)
 const onScreen = computed(() => shown.value.slice(0, unrolled.value))
-const lacking = computed(() =>
-  onScreen.value.filter(({ lawn }) => grassOf(lawn) && !(lawn.id in store.glances)).map(({ lawn }) => lawn.id),
-)
-const sill = useSillStore()
+// A new day works all of them out anew, once the ledge itself has turned.
 watch(
-  () => [lacking.value.join(), sill.data?.outlook.today],
-  ([ids, day], before) => {
-    // A new day counts all of them anew, once the ledge itself has turned.
-    const wanted =
-      before && before[1] !== day ? onScreen.value.map(({ lawn }) => lawn.id) : String(ids).split(',').filter(Boolean)
-    if (wanted.length) void store.loadGlances(wanted)
+  () => sill.data?.outlook.today,
+  (day, before) => {
+    if (day && before) void list.again()
   },
-  { immediate: true },
 )
 const area = computed(() =>
   text(
     figure(
       'areaM2',
-      store.lawns.reduce((sum, { areaM2 }) => sum + areaM2, 0),
+      list.lawns.reduce((sum, { areaM2 }) => sum + areaM2, 0),
       4,
     ),
   ),
 )
 watchEffect(() => {
-  const row = shown.value.find(({ lawn }) => lawn.id === cursor.value)
-  hangers.value = row
-    ? hangersOf(row.sequence, row.lawn.client)
-    : rows.value.flatMap((each) => hangersOf(each.sequence, each.lawn.client, true))
+  const lawn = list.lawns.find(({ id }) => id === cursor.value)
+  sill.hangers = lawn
+    ? hangersOf(lawn.outline?.marks ?? [], lawn.id)
+    : list.lawns.flatMap((each) => sowingsOf(each.outline?.marks ?? [], each))
 })
 const searchBox = useTemplateRef<{ inputRef: HTMLInputElement }>('searchBox')
 useKeys({ '/': () => searchBox.value?.inputRef.focus() })
@@ -83,7 +75,9 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
     <header class="head">
       <h1>Lawns</h1>
       <span
-        ><b>{{ store.lawns.length }}</b> lawns, <b>{{ area }}</b></span
+        ><b>{{ list.lawns.length }}</b> lawns<template v-if="!list.reading"
+          >, <b>{{ area }}</b></template
+        ></span
       >
       <span class="small right">{{
         cursor
@@ -91,7 +85,7 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
           : 'Above: sowing days of all lawns'
       }}</span>
     </header>
-    <div v-if="store.lawns.length" class="tools">
+    <div v-if="list.lawns.length" class="tools">
       <UInput
         ref="searchBox"
         v-model="search"
@@ -102,16 +96,15 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
         ><template #trailing><kbd>/</kbd></template></UInput
       >
       <div class="switch" role="group" aria-label="Which lawns">
-        <button type="button" :aria-pressed="group === 'all'" @click="group = 'all'">
-          All {{ rows.length
-          }}<template v-if="working && rows.length < store.lawns.length"> of {{ store.lawns.length }}</template>
+        <button type="button" :aria-pressed="stage === 'all'" @click="stage = 'all'">
+          All {{ rows.length }}<template v-if="list.reading"> and more</template>
         </button>
         <button
           v-for="g in counts"
           :key="g.name"
           type="button"
-          :aria-pressed="group === g.name"
-          @click="group = g.name"
+          :aria-pressed="stage === g.name"
+          @click="stage = g.name"
         >
           {{ g.name.charAt(0).toUpperCase() + g.name.slice(1) }} {{ g.count }}
         </button>
@@ -127,8 +120,8 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
         </button></span
       >
     </div>
-    <p v-if="store.problem && !context.problem" class="problem" role="alert">
-      {{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.loadAll()">Try again</UButton>
+    <p v-if="list.problem && !context.problem" class="problem" role="alert">
+      {{ list.problem.message }} <UButton variant="outline" class="ml-3" @click="list.load()">Try again</UButton>
     </p>
     <div v-if="shown.length" class="list" role="table" aria-label="Lawns" @pointerleave="cursor = undefined">
       <div class="row-head" role="row">
@@ -159,13 +152,13 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
     <UButton v-if="shown.length > onScreen.length" variant="outline" class="mt-3" @click="unrolled += LIST_PAGE"
       >Show {{ Math.min(LIST_PAGE, shown.length - onScreen.length) }} more of {{ shown.length }}</UButton
     >
-    <p v-if="!shown.length && store.lawns.length" class="empty">
+    <p v-if="!shown.length && list.lawns.length" class="empty">
       No lawn fits.
-      <button class="opens" type="button" @click="((search = ''), (group = 'all'), (onlyHeld = false))">
-        Show all {{ store.lawns.length }}
+      <button class="opens" type="button" @click="((search = ''), (stage = 'all'), (onlyHeld = false))">
+        Show all {{ list.lawns.length }}
       </button>
     </p>
-    <p v-else-if="!store.lawns.length && !store.problem" class="empty">
+    <p v-else-if="!list.lawns.length && !list.problem" class="empty">
       No lawn yet. Add the first one below: a name and an area are enough to begin its survey.
     </p>
     <AddLawn />

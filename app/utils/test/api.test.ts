@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { newLawnSchema } from '#contract/lawn'
+import { newLawnSchema } from '#contract/newLawn'
 import { fieldsOf, problemOf, saving } from '../api'
 
 const refused = (error: object) => ({ data: { error } })

@@ -11,12 +11,11 @@ import { measureZones } from '#core/site/measure'
 import { aLook, oneJob, withZone } from '../../../contract/test/looks'
 import { grassByCode } from '#core/grass/grasses'
 import { addDays, toDay } from '#core/measure/calendar'
-import { hangersOf } from '../hangers'
+import { hangersOf, sowingsOf } from '../hangers'
 import { keptField } from '../keptField'
 import { lawnRow } from '../lawnRow'
-import { groundOf, jobOf } from '#contract/lawn'
-import { planJob } from '#core/job/planJob'
-import { seasonOfGlance } from '#core/job/season'
+import { groundOf, jobOf, missingOf } from '#contract/lawn'
+import { outlineOf } from '#core/job/outline'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
@@ -67,16 +66,30 @@ const glance: Glance = {
   windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
-const row = (each: Lawn, brief: Glance | null = glance) => lawnRow(each, brief, PRACTICE, 'us')
+const outlined = (each: Lawn, brief: Glance | null = glance) =>
+  outlineOf({
+    job: jobOf(each),
+    lawn: groundOf(each),
+    firm: PRACTICE,
+    glance: brief,
+    ended: each.job.endedOn !== null,
+    missing: missingOf(each),
+  })
+const row = (each: Lawn, brief: Glance | null = glance) => {
+  const { id, client, address, growsNow, areaM2, job, plan } = each
+  const { programme, sowOn } = plan
+  const listed = { id, client, address, growsNow, areaM2, job: { ...job, programme, sowOn, outcome: null } }
+  return lawnRow({ ...listed, outline: outlined(each, brief) }, TODAY, 'us')
+}
 
 describe('a row of the list', () => {
   test('tells where the lawn stands', () => {
-    expect(row(lawn)).toMatchObject({ group: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Soil test' })
-    expect(row(undecided)).toMatchObject({ group: 'to decide', programme: 'Not decided' })
-    expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ group: 'to survey' })
+    expect(row(lawn)).toMatchObject({ stage: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Soil test' })
+    expect(row(undecided)).toMatchObject({ stage: 'to decide', programme: 'Not decided' })
+    expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ stage: 'to survey' })
     expect(
       row({ ...lawn, done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), id: 'm', key: 'sow', savedBy: null }] })
-        .group,
+        .stage,
     ).toBe('growing')
   })
 
@@ -87,23 +100,41 @@ describe('a row of the list', () => {
         { ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-08-01'), waitDays: 200 },
       ],
     }
-    expect(row(barred)).toMatchObject({ group: 'not now', gate: { state: 'hold' } })
-    expect(row(withZone(undecided, { sunHours: 2 }))).toMatchObject({ group: 'not now', odds: '' })
+    expect(row(barred)).toMatchObject({ stage: 'not now', programme: 'Wait', gate: { state: 'hold' } })
+    expect(row(withZone(undecided, { sunHours: 2 }))).toMatchObject({ stage: 'not now', odds: '' })
   })
 
   test('stands without its season while that is still being worked out', () => {
-    expect(row(lawn, null)).toMatchObject({ group: 'to sow', odds: '' })
+    expect(row(lawn, null)).toMatchObject({ stage: 'to sow', odds: '' })
+  })
+
+  test('stands with what is on record before it is worked out, and says no state it does not know', () => {
+    const { id, client, address, growsNow, areaM2, job } = lawn
+    const bare = { id, client, address, growsNow, areaM2, job: { ...job, sowOn: null, outcome: null }, outline: null }
+    expect(lawnRow(bare, TODAY, 'us')).toMatchObject({ stage: undefined, sow: '', next: '', what: '', gate: null })
+  })
+
+  test('of a job that has ended says what it was', () => {
+    const ended = {
+      ...lawn,
+      done: [{ ...doneSchema.parse({ doneOn: '2026-09-07' }), id: 'm', key: 'sow', savedBy: null }],
+    }
+    const { id, client, address, growsNow, areaM2, job } = ended
+    const closed = { ...job, programme: 'overseed' as const, sowOn: null, outcome: 'closed' as const, endedOn: TODAY }
+    const outline = outlined({ ...ended, job: { ...job, endedOn: TODAY } })
+    expect(lawnRow({ id, client, address, growsNow, areaM2, job: closed, outline }, TODAY, 'us')).toMatchObject({
+      stage: 'finished',
+      sow: 'sown 7 Sep',
+      what: 'closed 8 Sep',
+    })
   })
 })
 
-test('a sequence hangs from the ledge with its sowing named, among many lawns only that', () => {
-  const sequence = planJob(jobOf(lawn), groundOf(lawn), PRACTICE, seasonOfGlance(glance)).schedule
-  expect(hangersOf(sequence, 'Odell').find(({ mark }) => mark === 'sow')).toMatchObject({
-    label: 'Sow',
-    day: '2026-09-18',
-  })
-  expect(hangersOf(sequence, 'Odell', true)).toMatchObject([{ label: 'Odell', mark: 'sow' }])
-  expect(hangersOf(undefined, 'Odell')).toEqual([])
+test('a schedule hangs from the ledge with its sowing named, among many lawns only that', () => {
+  const { marks } = outlined(lawn)
+  expect(hangersOf(marks, 'a').find(({ mark }) => mark === 'sow')).toMatchObject({ label: 'Sow', day: '2026-09-18' })
+  expect(sowingsOf(marks, { id: 'a', client: 'Odell' })).toMatchObject([{ label: 'Odell', mark: 'sow' }])
+  expect(hangersOf([], 'a')).toEqual([])
 })
 
 test('labels on the ledge never lie on each other, and no more are kept than fit', () => {

@@ -70,9 +70,7 @@ function asProgram({ tasks, lags, bounds, visitCost }: Problem): string {
   const rules = [
     ...tasks.map(({ name }) => `${sum(days.map((d) => x(name, d)))} = 1`),
     ...tasks.filter(({ visit }) => visit).flatMap(({ name }) => days.map((d) => `v_${d} - ${x(name, d)} >= 0`)),
-    ...tasks.flatMap(({ name, from, to }) =>
-      days.filter((d) => d < from || d > to).map((d) => `${x(name, d)} = 0`),
-    ),
+    ...tasks.flatMap(({ name, from, to }) => days.filter((d) => d < from || d > to).map((d) => `${x(name, d)} = 0`)),
     ...[...bounds.fixed].map(([name, day]) => `${x(name, day)} = 1`),
     ...lags.flatMap(({ from, to, leastDays, mostDays }) => {
       const between = sum([...dayOf(to, 1), ...dayOf(from, -1)])

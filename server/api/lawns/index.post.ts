@@ -1,4 +1,4 @@
-import { newLawnSchema } from '#contract/lawn'
+import { newLawnSchema } from '#contract/newLawn'
 import { authorOf } from '../../records/firms'
 import { addLawn } from '../../records/lawns'
 import { answer } from '../../utils/answer'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-const { id, lawn, sequence, stepTo } = useLawn()
+const { lawn, shown, stepTo } = useLawn()
 </script>
 
 <template>
-  <BringLoad v-if="lawn && sequence" :id="id" :key="`${lawn.id}-${lawn.plan.version}`" :lawn="lawn" />
+  <BringLoad v-if="lawn && shown?.schedule" :key="lawn.plan.version" :lawn="lawn" />
   <section v-else-if="lawn" class="panel empty">
     <p class="verdict">Nothing to load yet.</p>
     <p>Seed, starter and cover follow from the plan and its sowing day.</p>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { missingOf, type PlanInput } from '#contract/lawn'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { operationOf } from '#core/job/operations/registry'
 import type { GrassCode } from '#core/grass/grasses'
@@ -13,14 +12,12 @@ import { beginningSettings, practicesOf } from '#core/job/seeding'
 import { lookFields } from '~/composables/useSurvey'
 
 const here = useLawn()
-const { id, lawn, job, ground, decision, outlook, stepTo } = here
+const { id, lawn, job, ground, missing, decision, outlook, drop, savePlan, busy, problem, stepTo } = here
 const context = useContextStore()
 const store = useLawnsStore()
 const sill = useSillStore()
 const { candidates, refused, differences, candidateFor } = useDecide(here)
-const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 const look = useMergingSave((value: ReturnType<typeof lookFields>) => store.saveLook(id, value), lookFields, (path) => fieldName(path))
-const missing = computed(() => (lawn.value ? missingOf(lawn.value) : []))
 const chosen = computed(() => lawn.value?.plan.programme ?? null)
 /** Ordering and testing bind nobody to a programme; work on the lawn does. */
 const started = computed(() => lawn.value?.done.some(({ key }) => (operationOf(key)?.phase ?? 'before') !== 'before') ?? false)
@@ -48,12 +45,14 @@ const verdict = computed(() => {
 async function plan(candidate: Candidate, why: string | null): Promise<void> {
   if (!lawn.value || !job.value) return
   const { code } = candidate.programme
+  const chosenBefore = lawn.value.plan.programme
   const settings = beginningSettings(ground.value!, job.value, practicesOf(job.value, context.firmRecord), code)
   // A plan for another work keeps its day only where that still comes after all of it.
   const sowOn = lawn.value.plan.sowOn && candidate.sowOn <= lawn.value.plan.sowOn ? lawn.value.plan.sowOn : null
-  if (await savePlan({ programme: code, overruleNote: why, settings, sowOn, ...(code === lawn.value.plan.programme ? {} : { work: NO_WORK }) })) {
+  if (await savePlan({ programme: code, overruleNote: why, settings, sowOn, ...(code === chosenBefore ? {} : { work: NO_WORK }) })) {
     against.value = undefined
-    await sill.show(id)
+    // What was tried of another programme says nothing of this one.
+    if (code !== chosenBefore) drop()
     await navigateTo(stepTo('when'))
   }
 }
@@ -77,8 +76,8 @@ function overrule(): void {
   noteError.value = noteProblem(note.value)
   if (!noteError.value && against.value) void plan(against.value, note.value.trim())
 }
-async function changePlan(change: Partial<PlanInput>): Promise<void> {
-  if (await savePlan(change)) await sill.show(id)
+async function takeOut(): Promise<void> {
+  if (await savePlan({ programme: null, sowOn: null, overruleNote: null, settings: null, work: NO_WORK })) drop()
 }
 async function practise(question: School, code: string): Promise<void> {
   if (!lawn.value || !job.value) return
@@ -89,14 +88,14 @@ async function practise(question: School, code: string): Promise<void> {
   const settings = chosen.value
     ? settingsUnder({ job: job.value, lawn: ground.value! }, before, after, chosen.value)
     : lawn.value.plan.settings
-  await changePlan({ schools, settings })
+  await savePlan({ schools, settings })
 }
 async function treat(zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', why: string): Promise<void> {
   if (!lawn.value) return
   const zonePlans = { ...lawn.value.plan.zonePlans }
   if (programme === 'rest') Reflect.deleteProperty(zonePlans, zoneId)
   else zonePlans[zoneId] = { programme, note: why }
-  await changePlan({ zonePlans })
+  await savePlan({ zonePlans })
 }
 async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
   if (!lawn.value) return
@@ -114,7 +113,6 @@ const overruled = computed(() => {
 
 <template>
   <div v-if="lawn" class="decide">
-    <EditClash v-if="clash" class="whole" :clash="clash" :label="(path) => fieldName(path)" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="(theirs) => settleClash(theirs)" />
     <EditClash v-if="look.clash.value" class="whole" :clash="look.clash.value" :label="(path) => fieldName(path)" :show="(path, value) => fieldText(path, value, context.units)" :busy="look.busy.value" @settle="(theirs) => look.settleClash(theirs)" />
     <section v-if="missing.length" class="panel ask whole">
       <p class="verdict">The survey is not done yet.</p>
@@ -131,7 +129,7 @@ const overruled = computed(() => {
         <p v-if="waiting.binding" class="caution">A label interval is not overruled. If the label in hand says otherwise, correct the wait in Look.</p>
         <div v-if="chosen" class="actions">
           <UButton color="primary" :to="stepTo('when')">Choose sowing day</UButton>
-          <UButton v-if="!started" variant="outline" :loading="busy" @click="changePlan({ programme: null, sowOn: null, overruleNote: null, settings: null, work: NO_WORK })">Take it out of the plan</UButton>
+          <UButton v-if="!started" variant="outline" :loading="busy" @click="takeOut">Take it out of the plan</UButton>
         </div>
       </section>
       <section v-if="against" class="whole panel-open ask" aria-label="Override">

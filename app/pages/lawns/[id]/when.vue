@@ -5,7 +5,6 @@ import { indexOf } from '#core/establishment/outlook'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { barrierUntil, labelForbids } from '#core/job/decision/decide'
 import { grassOf, wateringOf } from '#core/job/lawn'
-import { daysOf } from '#core/job/planJob'
 import { sownOn as seedSown } from '#core/job/seeding'
 import { depthLimitOf, mainOf, type Blend } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
@@ -15,13 +14,10 @@ import { PROGRAMMES } from '#core/job/decision/programmes'
 import { inSeason, leadDaysOf } from '#core/job/decision/wait'
 import { figure } from '#core/measure/figure'
 import { CAUSES } from '~/utils/causeWords'
-import { fieldName, fieldText } from '~/utils/fieldWords'
 
-const { id, lawn, job, plan, settings, outlook, decision, sequenceFrom, stepTo } = useLawn()
+const { id, lawn, job, plan, shown, outlook, decision, tries, tryOut, keepTrial, savePlan, busy, problem, stepTo } = useLawn()
 const sill = useSillStore()
 const context = useContextStore()
-const trial = useState<Day | null>('trial-day', () => null)
-const { busy, problem, clash, savePlan, settleClash } = usePlanSave(id)
 
 const sownOn = computed(() => lawn.value?.done.find(({ key }) => isAnchorKey(key))?.doneOn)
 const seed = computed(() => (lawn.value && job.value ? seedSown(lawn.value, job.value) : undefined))
@@ -43,13 +39,19 @@ const suggested = computed<Day>(() => {
   const from = window.from < clear ? clear : window.from
   return nearestWorkingDay(window.best < clear ? clear : window.best, context.firmRecord.workingDays, from, window.to)
 })
-const day = ref<Day>(sownOn.value ?? lawn.value?.plan.sowOn ?? suggested.value)
-// The season may come after the page: then the day is its best, unless one is planned.
-watch(outlook, (now, before) => {
-  if (now && !before && !sownOn.value && !lawn.value?.plan.sowOn) day.value = suggested.value
+const kept = computed(() => sownOn.value ?? lawn.value?.plan.sowOn ?? null)
+/** The day that is looked at: tried out where it is not the one that is kept. */
+const day = computed<Day>({
+  get: () => tries('day')?.change.sowOn ?? kept.value ?? suggested.value,
+  set: (asked) => { tryOut('day', asked === kept.value ? undefined : { words: `${lifted.value ? 'First lift' : 'Sow'} on ${shortDayWithWeekday(asked)}`, change: { sowOn: asked } }) },
 })
-watch(day, (value) => { trial.value = value === lawn.value?.plan.sowOn ? null : value }, { immediate: true })
-onUnmounted(() => { trial.value = null })
+// Until a day is kept or chosen the best is put forward, and hangs from the ledge too; it goes with this view.
+watchEffect(() => {
+  const tried = tries('day')
+  if (outlook.value && !kept.value && (!tried || tried.offered) && tried?.change.sowOn !== suggested.value)
+    tryOut('day', { words: '', change: { sowOn: suggested.value }, offered: true })
+})
+onUnmounted(() => { if (tries('day')?.offered) tryOut('day', undefined) })
 
 const { text } = useUnits()
 const years = computed(() => outlook.value?.years ?? 30)
@@ -69,7 +71,7 @@ const watered = computed(() => {
 const growing = computed(() => outlook.value?.growing[0])
 const half = computed(() => chosen.value && !chosen.value.parts.length ? emergenceWorked(grass.value, day.value, chosen.value, years.value) : undefined)
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
-const preview = computed(() => sequenceFrom(day.value))
+const preview = computed(() => shown.value?.schedule)
 const sowGates = computed(() => {
   const anchor = lifted.value ? 'dressing' : 'seeding'
   return preview.value?.slips.find(({ operation }) => operation.anchors === anchor)?.gates ?? []
@@ -81,23 +83,15 @@ const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.
 async function sow(blend: Blend): Promise<void> {
   const { settings } = lawn.value!.plan
   // A mixture lies no deeper than its shallowest seed bears.
-  if (await savePlan({ blend: [...blend], ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}) })) await sill.show(id)
+  await savePlan({ blend: [...blend], ...(settings && blend.length ? { settings: shallowEnough(settings, depthLimitOf(blend)) } : {}) })
 }
 async function keep(): Promise<void> {
-  if (lawn.value && await savePlan({ sowOn: day.value, settings: settings.value ?? null, work: { ...lawn.value.plan.work, days: preview.value ? daysOf(preview.value) : {} } })) await goOn()
-}
-async function settled(takeTheirs: Set<string>): Promise<void> {
-  if (await settleClash(takeTheirs)) await goOn()
-}
-async function goOn(): Promise<void> {
-  await sill.show(id)
-  await navigateTo(stepTo('do'))
+  if (!tries('day') || await keepTrial()) await navigateTo(stepTo('do'))
 }
 </script>
 
 <template>
   <div v-if="lawn && outlook" class="when">
-    <EditClash v-if="clash" class="whole" :clash="clash" :label="fieldName" :show="(path, value) => fieldText(path, value, context.units)" :busy="busy" @settle="settled" />
     <section v-if="!lawn.plan.programme" class="panel ask">
       <p class="verdict">Nothing is decided yet.</p>
       <p>{{ decision ? '' : 'Finish the survey first.' }} The odds below are for {{ grass.name }}.</p>
@@ -170,7 +164,6 @@ async function goOn(): Promise<void> {
 
 <style scoped>
 .when { display: grid; grid-template-columns: minmax(0, 1fr) 326px; gap: 14px 26px; }
-.whole { grid-column: 1 / -1; }
 .ask { grid-column: 1 / -1; padding: 10px 16px; display: flex; gap: 16px; align-items: center; flex-wrap: wrap; }
 .from { margin: 8px 0 0 40px; max-width: 720px; }
 aside { display: grid; grid-template-columns: minmax(0, 1fr); gap: 8px; align-content: start; }

@@ -8,7 +8,7 @@ import { lawnById, saveKeptLook } from '../../../records/lawns'
 import { answer } from '../../../utils/answer'
 import { bytesOf, paramOf, queryOf } from '../../../utils/ask'
 import { conflict } from '../../../utils/refusal'
-import { keepDemand } from '../../../utils/keepDemand'
+import { keepDemand } from '../../../plans/demand'
 import { lawnAsked } from '../../../utils/lawnAsked'
 import { sunFollows } from '../../../utils/sunFollows'
 

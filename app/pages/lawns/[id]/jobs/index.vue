@@ -1,15 +1,27 @@
 <script setup lang="ts">
-import { currentStep, stepsOf } from '~/utils/lawnState'
-import { programmeWords, sownWords, stateWords, zoneWords } from '~/utils/jobWords'
+import { currentStep, stepsOf, tasksDone } from '~/utils/lawnState'
+import { sownWords, stateWords, zoneWords } from '~/utils/jobWords'
+import { programmeWords } from '~/utils/programmeWords'
 
 /** All jobs of the lawn: those that are open, and the record of those that ended. */
-const { id, lawn } = useLawn()
+const { id, lawn, missing, shown } = useLawn()
 const context = useContextStore()
 const store = useLawnsStore()
 const route = useRoute()
 /** The step an open job is at. */
 const stepOf = (jobId: string) =>
-  lawn.value?.job.id === jobId ? currentStep(stepsOf(lawn.value, context.today, '', '', undefined)).code : 'look'
+  lawn.value?.job.id === jobId
+    ? currentStep(
+        stepsOf({
+          ...lawn.value.plan,
+          missing: missing.value.length,
+          tasks: tasksDone(shown.value?.schedule),
+          today: context.today,
+          area: '',
+          load: '',
+        }),
+      ).code
+    : 'look'
 async function ended(): Promise<void> {
   // The job in view has ended; what is open by now comes into view.
   if (route.query.job) await navigateTo({ query: {} })

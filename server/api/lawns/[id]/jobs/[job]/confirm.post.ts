@@ -3,7 +3,7 @@ import { authorOf } from '../../../../../records/firms'
 import { savePlan } from '../../../../../records/jobs'
 import { answer } from '../../../../../utils/answer'
 import { bodyOf } from '../../../../../utils/ask'
-import { nothingHeld } from '../../../../../utils/held'
+import { nothingHeld } from '../../../../../plans/held'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 import { Refusal } from '../../../../../utils/refusal'
 

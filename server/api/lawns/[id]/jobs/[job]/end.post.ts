@@ -3,7 +3,7 @@ import { authorOf } from '../../../../../records/firms'
 import { endJob } from '../../../../../records/jobEnds'
 import { answer } from '../../../../../utils/answer'
 import { bodyOf } from '../../../../../utils/ask'
-import { keptJobOf } from '../../../../../utils/keptJobOf'
+import { keptJobOf } from '../../../../../plans/keptJob'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 import { Refusal } from '../../../../../utils/refusal'
 

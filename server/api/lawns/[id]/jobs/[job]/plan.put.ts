@@ -8,7 +8,7 @@ import { savePlan } from '../../../../../records/jobs'
 import { answer } from '../../../../../utils/answer'
 import { bodyOf } from '../../../../../utils/ask'
 import { conflict, Refusal } from '../../../../../utils/refusal'
-import { keepDemand } from '../../../../../utils/keepDemand'
+import { keepDemand } from '../../../../../plans/demand'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 
 export default answer(async (event, work) => {

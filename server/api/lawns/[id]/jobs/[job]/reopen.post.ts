@@ -1,6 +1,6 @@
 import { reopenJob } from '../../../../../records/jobEnds'
 import { answer } from '../../../../../utils/answer'
-import { keepDemand } from '../../../../../utils/keepDemand'
+import { keepDemand } from '../../../../../plans/demand'
 import { jobAsked } from '../../../../../utils/lawnAsked'
 import { Refusal } from '../../../../../utils/refusal'
 

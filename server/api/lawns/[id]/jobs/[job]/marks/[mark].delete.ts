@@ -2,7 +2,7 @@ import { idSchema } from '#contract/fields'
 import { undoMark } from '../../../../../../records/marks'
 import { answer } from '../../../../../../utils/answer'
 import { paramOf } from '../../../../../../utils/ask'
-import { keepDemand } from '../../../../../../utils/keepDemand'
+import { keepDemand } from '../../../../../../plans/demand'
 import { jobAsked } from '../../../../../../utils/lawnAsked'
 
 /** Takes one mark back; twice is no error. */

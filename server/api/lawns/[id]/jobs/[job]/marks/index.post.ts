@@ -6,8 +6,8 @@ import { answer } from '../../../../../../utils/answer'
 import { bodyOf } from '../../../../../../utils/ask'
 import { notAhead } from '../../../../../../utils/notAhead'
 import { Refusal } from '../../../../../../utils/refusal'
-import { keepDemand } from '../../../../../../utils/keepDemand'
-import { wantsNote } from '../../../../../../utils/held'
+import { keepDemand } from '../../../../../../plans/demand'
+import { wantsNote } from '../../../../../../plans/held'
 import { jobAsked } from '../../../../../../utils/lawnAsked'
 
 /** Farther back than this is a slip of the finger, not a late entry. */

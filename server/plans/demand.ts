@@ -5,7 +5,7 @@ import { firmRecordOf } from '#contract/context'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
 import { keepWanted } from '../records/stock'
-import { log } from './log'
+import { log } from '../utils/log'
 
 type Firm = Pick<AtWork['firm'], 'id' | 'schools' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
 

@@ -2,7 +2,7 @@ import { keptPlan } from '#core/job/keptJob'
 import type { KeptJob } from '#contract/keptJob'
 import { groundOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
-import { engine } from './engine'
+import { engine } from '../utils/engine'
 import { plannedJob } from './plannedJob'
 
 /** A job as it stands, to be kept when it ends. */

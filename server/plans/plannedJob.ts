@@ -10,7 +10,7 @@ import { practiceOf } from '../records/practice'
 import { freshStations } from '../weather/collect'
 import { sillText, stationOf } from '../weather/sill'
 import { subjectOf } from '../weather/subject'
-import { localFetch } from './localFetch'
+import { localFetch } from '../utils/localFetch'
 
 /** The season of a job as it is known now; none where no station tells of it. */
 async function seasonOf(lawn: Lawn, work: AtWork): Promise<SeasonKnown> {

@@ -2,9 +2,9 @@ import type { Gate } from '#core/explain/judgement'
 import type { Lawn } from '#contract/lawn'
 import type { Slip } from '#core/job/schedule/schedule'
 import type { AtWork } from '../records/firms'
-import { log } from './log'
+import { log } from '../utils/log'
 import { plannedJob } from './plannedJob'
-import { Refusal } from './refusal'
+import { Refusal } from '../utils/refusal'
 
 /** What holds a task and nobody has overridden. */
 const holdsOf = ({ gates }: Slip): Gate[] =>

@@ -1,0 +1,62 @@
+import type { Work } from '#contract/work'
+import { anchorCode, isAnchorKey, operationByCode, operationOf } from '#core/job/operations/registry'
+import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
+
+const without = <T>(all: Record<string, T>, key: string): Record<string, T> =>
+  Object.fromEntries(Object.entries(all).filter(([one]) => one !== key))
+
+/** Changes of the run of tasks, each tried out before it is kept. */
+export function useWorkTrials({ lawn, shown, tryOut }: OpenLawn) {
+  const context = useContextStore()
+  const slips = computed(() => shown.value?.schedule?.slips ?? [])
+  const work = computed(() => lawn.value!.plan.work)
+  /** The task whose day is the sowing day, or that of the first dressing. */
+  const anchor = computed(() => slips.value.find(({ key }) => isAnchorKey(key))?.key ?? anchorCode('seeding'))
+  const nameOf = (key: string): string =>
+    slips.value.find((slip) => slip.key === key)?.name ?? operationOf(key)?.name ?? 'Own work'
+
+  function change(words: string, part: Partial<Work>): void {
+    tryOut('work', { words, change: { work: { ...work.value, ...part } } })
+  }
+  /** A day for some tasks: of the anchor it is the sowing day, of others a day of their own. */
+  function day(keys: readonly string[], asked: Day): void {
+    const on = asked < context.today ? context.today : asked
+    const words = `${keys.map(nameOf).join(', ')} on ${shortDayWithWeekday(on)}`
+    if (keys.includes(anchor.value)) tryOut('day', { words, change: { sowOn: on } })
+    else change(words, { pins: { ...work.value.pins, ...Object.fromEntries(keys.map((key) => [key, on])) } })
+  }
+  const float = (key: string) => {
+    change(`${nameOf(key)} finds its own day`, { pins: without(work.value.pins, key) })
+  }
+  const skip = (key: string, reason: string) => {
+    change(`Without ${nameOf(key).toLowerCase()}`, {
+      skipped: { ...work.value.skipped, [key]: reason },
+      pins: without(work.value.pins, key),
+    })
+  }
+  const putBack = (key: string) => {
+    change(`${nameOf(key)} put back`, { skipped: without(work.value.skipped, key) })
+  }
+  const add = (code: Work['added'][number]) => {
+    change(`${operationByCode(code).name} put in`, { added: [...work.value.added, code] })
+  }
+  const addOwn = (own: Work['own'][string]) => {
+    change(own.name, { own: { ...work.value.own, [`own-${crypto.randomUUID()}`]: own } })
+  }
+  const takeOut = (key: string) => {
+    change(`Without ${nameOf(key).toLowerCase()}`, {
+      added: work.value.added.filter((code) => code !== key),
+      own: without(work.value.own, key),
+      pins: without(work.value.pins, key),
+    })
+  }
+  const overrule = (key: string, code: string, note: string) => {
+    change(`${nameOf(key)}: override with a note`, {
+      overruled: { ...work.value.overruled, [`${key}:${code}`]: note },
+    })
+  }
+  const heed = (key: string, code: string) => {
+    change(`${nameOf(key)}: override removed`, { overruled: without(work.value.overruled, `${key}:${code}`) })
+  }
+  return { anchor, day, float, skip, putBack, add, addOwn, takeOut, overrule, heed }
+}

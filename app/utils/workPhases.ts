@@ -1,0 +1,71 @@
+import type { Phase } from '#core/job/operations/definition'
+import type { Slip } from '#core/job/schedule/schedule'
+import { addDays, daysBetween, weekdayIndex, type Day } from '#core/measure/calendar'
+
+const PHASES: { phase: Phase; name: string; about: string }[] = [
+  { phase: 'before', name: 'Ready before', about: 'from afar' },
+  { phase: 'work', name: 'The work', about: '' },
+  { phase: 'after', name: 'Looked after', about: 'when it grows' },
+]
+
+/** Tasks of a phase; those of one day are one slip, torn by dots. */
+export interface WorkPhase {
+  phase: Phase
+  name: string
+  about: string
+  cards: Slip[][]
+}
+
+const together = (a: Slip, b: Slip): boolean =>
+  a.from === b.from && a.to === b.to && Boolean(a.done) === Boolean(b.done)
+
+function cardsOf(slips: readonly Slip[]): Slip[][] {
+  const cards: Slip[][] = []
+  for (const slip of slips) {
+    const last = cards.at(-1)
+    if (last && together(last[0]!, slip)) last.push(slip)
+    else cards.push([slip])
+  }
+  return cards
+}
+
+export const phasesOf = (slips: readonly Slip[]): WorkPhase[] =>
+  PHASES.map((one) => ({
+    ...one,
+    cards: cardsOf(slips.filter(({ operation }) => operation.phase === one.phase)),
+  })).filter(({ cards }) => cards.length)
+
+/** Days that the float rules of the work stand over. */
+export interface WorkScale {
+  from: Day
+  days: number
+  mondays: Day[]
+}
+
+/** A wait without a near end is not drawn to it. */
+const LONGEST_FLOAT_DAYS = 60
+
+/** One scale for the float rules of the work; what comes before and after stands in words. */
+export function workScale(slips: readonly Slip[], today: Day): WorkScale {
+  const drawn = slips.filter(({ operation }) => operation.phase === 'work' && !operation.autumnBefore)
+  if (!drawn.length) return { from: today, days: 7, mondays: [] }
+  const from = drawn.flatMap((slip) => [slip.from, slip.earliest]).sort()[0]!
+  const to = drawn
+    .map((slip) => (daysBetween(slip.to, slip.latest) < LONGEST_FLOAT_DAYS ? slip.latest : slip.to))
+    .sort()
+    .at(-1)!
+  const days = Math.max(7, daysBetween(from, to) + 4)
+  const mondays = Array.from({ length: days }, (_, i) => addDays(from, i)).filter((day) => weekdayIndex(day) === 1)
+  return { from, days, mondays }
+}
+
+/** As many dates over the rules as can be read beside each other. */
+const MOST_TICKS = 3
+
+/** Mondays over the rules, with the place of each in per cent. */
+export function workTicks({ from, days, mondays }: WorkScale): { day: Day; percent: number }[] {
+  const every = Math.max(1, Math.ceil(mondays.length / MOST_TICKS))
+  return mondays
+    .filter((_, i) => i % every === 0)
+    .map((day) => ({ day, percent: ((daysBetween(from, day) + 0.5) / days) * 100 }))
+}

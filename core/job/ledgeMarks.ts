@@ -1,0 +1,35 @@
+import type { Day } from '../measure/calendar'
+import type { Operation } from './operations/definition'
+import { isAnchorKey } from './operations/registry'
+import type { Sequence } from './schedule/schedule'
+
+/** A task as it hangs from the ledge. */
+export interface LedgeMark {
+  key: string
+  day: Day
+  mark: Exclude<Operation['mark'], 'call'>
+  /** Said beside it where there is room; empty for none. */
+  label: string
+  done: boolean
+  /** The sowing, or the first dressing: of many lawns only these hang there. */
+  anchor: boolean
+}
+
+const labelOf = (key: string, { anchors, ledgeLabel, mark, name }: Operation): string =>
+  anchors && !isAnchorKey(key) ? '' : (ledgeLabel ?? (mark === 'visit' ? name : ''))
+
+/** A schedule as it hangs from the ledge: the anchor, and what is on other days and more than a call. */
+export function ledgeMarksOf(schedule: Sequence | undefined): LedgeMark[] {
+  const slips = schedule?.slips ?? []
+  const anchor = slips.find(({ key }) => isAnchorKey(key))
+  return slips
+    .filter(({ key, to, operation }) => key === anchor?.key || (to !== anchor?.to && operation.mark !== 'call'))
+    .map(({ key, operation, to, done }) => ({
+      key,
+      day: to,
+      mark: operation.mark as LedgeMark['mark'],
+      label: labelOf(key, operation),
+      done: done !== undefined,
+      anchor: key === anchor?.key,
+    }))
+}

@@ -1,0 +1,136 @@
+import { createHash } from 'node:crypto'
+import type { LawnOutline } from '#contract/list'
+import { groundOf, jobOf, type Lawn } from '#contract/lawn'
+import type { Outline } from '#core/job/outline'
+import type { FirmRecord } from '#core/job/records'
+import { sownOn } from '#core/job/seeding'
+import { compute } from '../compute/pool'
+import { failureOf } from '../records/failures'
+import type { AtWork } from '../records/firms'
+import { lawnsOf } from '../records/lawns'
+import { keepOutlines, keptOutlines, weatherStamp, type KeptOutline } from '../records/listed'
+import type { StationRecord } from '../records/stations'
+import { engine } from '../utils/engine'
+import { localFetch } from '../utils/localFetch'
+import { log } from '../utils/log'
+import { firmOf } from './plannedJob'
+import { Refusal } from '../utils/refusal'
+import { sunFollows } from '../utils/sunFollows'
+import { freshStations } from '../weather/collect'
+import { stationTold, type StationTold } from '../weather/grounds'
+import { briefText, stationOf } from '../weather/sill'
+import { subjectOf } from '../weather/subject'
+
+/** Lawns handed to a thread at once: copying more would hold the server's own. */
+const IN_ONE_GO = 10
+/** Seasons that are asked for at once: as many as keep every thread at work. */
+const AT_ONCE = 4
+
+/** Somebody waits no longer: what is worked out already stays kept. */
+type Gone = () => boolean
+
+/** The season of a lawn in brief; null where its station cannot tell, or it could not be worked out. */
+async function briefFor(
+  work: AtWork,
+  lawn: Lawn,
+  stations: readonly StationRecord[],
+  told: (station: StationRecord) => Promise<StationTold>,
+): Promise<string | null> {
+  const station = stationOf(lawn, stations)
+  if (lawn.job.endedOn || !station || !sownOn(groundOf(lawn), jobOf(lawn))) return null
+  try {
+    return await briefText(work, { station, told: await told(station) }, subjectOf(lawn, station, work))
+  } catch (error) {
+    // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
+    if (failureOf(error) !== undefined) throw error
+    if (!(error instanceof Refusal))
+      log.error({ lawn: lawn.id, reason: String(error) }, 'a season was left out of a list')
+    return null
+  }
+}
+
+/** What is asked of each station once, however many lawns read it. */
+function askedOnce(work: AtWork): (station: StationRecord) => Promise<StationTold> {
+  const asked = new Map<string, Promise<StationTold>>()
+  return (station) => {
+    const told = asked.get(station.id) ?? stationTold(work, station)
+    asked.set(station.id, told)
+    return told
+  }
+}
+
+async function briefsOf(work: AtWork, lawns: readonly Lawn[], gone: Gone): Promise<Map<string, string | null>> {
+  const stations = await freshStations(work, localFetch)
+  const told = askedOnce(work)
+  const briefs = new Map<string, string | null>()
+  const left = [...lawns]
+  const worker = async (): Promise<void> => {
+    for (let lawn = left.shift(); lawn && !gone(); lawn = left.shift())
+      briefs.set(lawn.id, await briefFor(work, lawn, stations, told))
+  }
+  await Promise.all(Array.from({ length: AT_ONCE }, worker))
+  return briefs
+}
+
+/** Works outlines out beside the server's own thread. */
+async function workedOut(work: AtWork, firm: FirmRecord, ids: string[], gone: Gone): Promise<Map<string, Outline>> {
+  const lawns = await lawnsOf(work.firm.id, ids)
+  // Where a server ended before the sun of a saved plan was there, it is worked out by whoever lists the lawn next.
+  for (const lawn of lawns) if (lawn.sunAwaited) void sunFollows(work.firm.id, lawn).catch(() => undefined)
+  const briefs = await briefsOf(work, lawns, gone)
+  const made = new Map<string, Outline>()
+  for (let i = 0; i < lawns.length && !gone(); i += IN_ONE_GO) {
+    const some = lawns.slice(i, i + IN_ONE_GO)
+    const outlines = await compute('outlinesOf', {
+      firm,
+      lawns: some.map((lawn) => ({ lawn, brief: briefs.get(lawn.id) ?? null })),
+    })
+    for (const [n, outline] of outlines.entries()) {
+      const { id } = some[n]!
+      if ('failed' in outline) log.error({ lawn: id, reason: outline.failed }, 'a job was left out of a list')
+      else made.set(id, outline)
+    }
+  }
+  return made
+}
+
+/** Changes with the firm, its practice, the day and the weather: with all an outline depends on besides its lawn. */
+async function aroundOf(work: AtWork, firm: FirmRecord): Promise<string> {
+  const { homeStationId, timeZone } = work.firm
+  const stamp = await weatherStamp(work.firm.id)
+  return createHash('sha256')
+    .update(JSON.stringify([firm, homeStationId, timeZone, stamp]))
+    .digest('hex')
+}
+
+/**
+ * Outlines of lawns as they are today: those that nothing has changed for as they are kept, the others worked out anew and
+ * kept.
+ */
+export async function outlinesToday(work: AtWork, ids: readonly string[], gone: Gone): Promise<LawnOutline[]> {
+  const firm = await firmOf(work)
+  const around = await aroundOf(work, firm)
+  const kept = await keptOutlines(work.firm.id, engine(), ids)
+  const stale = kept.filter((one) => one.around !== around)
+  const made = stale.length
+    ? await workedOut(
+        work,
+        firm,
+        stale.map(({ lawnId }) => lawnId),
+        gone,
+      )
+    : new Map<string, Outline>()
+  const toKeep = stale.flatMap(({ jobId, own, lawnId }: KeptOutline) => {
+    const outline = made.get(lawnId)
+    return outline && own ? [{ jobId, own, outline }] : []
+  })
+  // Not kept is worked out again; nobody has to be told.
+  if (toKeep.length)
+    await keepOutlines(work.firm.id, around, toKeep).catch((error: unknown) => {
+      log.warn({ reason: String(error) }, 'outlines were not kept')
+    })
+  return kept.map(({ lawnId, around: of, outline }) => ({
+    id: lawnId,
+    outline: of === around ? outline : (made.get(lawnId) ?? null),
+  }))
+}
