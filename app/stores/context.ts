@@ -28,6 +28,13 @@ export const useContextStore = defineStore('context', () => {
   /** The session ended while a page stands open: signing in again goes on where it was. */
   const signInAgain = ref(false)
 
+  let asking: Promise<void> | undefined
+  /** Who is at work, asked once while nobody is known to be: the answer is on its way before a page wants it. */
+  function begin(): Promise<void> {
+    asking ??= load()
+    return asking
+  }
+
   async function load(): Promise<void> {
     try {
       context.value = await $fetch<Context>('/api/context')
@@ -51,5 +58,5 @@ export const useContextStore = defineStore('context', () => {
   const currency = computed(() => firm.value?.currency ?? 'USD')
   /** The firm as its jobs are planned. */
   const firmRecord = computed<FirmRecord>(() => firmRecordOf(context.value ?? NOBODY))
-  return { context, problem, signInAgain, load, step, firm, person, isOwner, today, units, currency, firmRecord }
+  return { context, problem, signInAgain, begin, load, step, firm, person, isOwner, today, units, currency, firmRecord }
 })

@@ -12,6 +12,18 @@ export const useListStore = defineStore('list', () => {
 
   const listed = (from: number, first: number) => $fetch<ListedLawn[]>('/api/lawns', { query: { from, first } })
 
+  let begun: Promise<void> | undefined
+  /** Asks for the list before its page is there. */
+  const begin = () => {
+    begun = load()
+  }
+  /** The list as it was begun, or asked for anew. */
+  function ready(): Promise<void> {
+    const list = begun ?? load()
+    begun = undefined
+    return list
+  }
+
   async function load(): Promise<void> {
     const mine = ++round
     try {
@@ -63,5 +75,5 @@ export const useListStore = defineStore('list', () => {
   const leave = () => {
     round++
   }
-  return { lawns, problem, reading, load, again, leave }
+  return { lawns, problem, reading, begin, ready, load, again, leave }
 })

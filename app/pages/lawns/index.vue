@@ -10,7 +10,7 @@ const context = useContextStore()
 const sill = useSillStore()
 const { text, unit } = useUnits()
 await useAsyncData('lawns', async () => {
-  await list.load()
+  await list.ready()
   return true
 })
 onUnmounted(list.leave)
