@@ -1,7 +1,7 @@
 import { planningOf } from '#core/job/planningFigures'
 import { PROGRAMME_CODES, type ProgrammeCode } from '#core/job/decision/programmes'
-import { buildSequence } from '#core/job/schedule/schedule'
-import { UNTOUCHED, type SequenceInput } from '#core/job/schedule/input'
+import { buildSchedule } from '#core/job/schedule/schedule'
+import { UNTOUCHED, type ScheduleInput } from '#core/job/schedule/input'
 import { addDays, toDay } from '#core/measure/calendar'
 import { quantile, type Measured } from './figures'
 import { planned } from '#core/job/test/ground'
@@ -16,7 +16,7 @@ const FORECAST = Array.from({ length: 10 }, (_, i) => ({
 }))
 
 /** A lawn's plan with a forecast, weekends off and agreed days that a later sowing day upsets. */
-function input(programme: ProgrammeCode, ahead: number): SequenceInput {
+function input(programme: ProgrammeCode, ahead: number): ScheduleInput {
   return {
     ...UNTOUCHED,
     parts: planned({ programme, zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } }),
@@ -37,17 +37,17 @@ function input(programme: ProgrammeCode, ahead: number): SequenceInput {
 /** Speed of laying out the run of operations. */
 export function benchProgramme(): Measured[] {
   const cases = PROGRAMME_CODES.flatMap((programme) => [12, 33, 47].map((ahead) => input(programme, ahead)))
-  const agreed = cases.map((of) => new Map(buildSequence(of).slips.map(({ key, to }) => [key, to])))
-  const replanned = cases.map((of, i): SequenceInput => ({ ...of, agreed: agreed[i]!, sowOn: addDays(of.sowOn, 3) }))
+  const agreed = cases.map((of) => new Map(buildSchedule(of).tasks.map(({ key, to }) => [key, to])))
+  const replanned = cases.map((of, i): ScheduleInput => ({ ...of, agreed: agreed[i]!, sowOn: addDays(of.sowOn, 3) }))
   const times = replanned.flatMap((of) =>
     Array.from({ length: 5 }, () => {
       const start = performance.now()
-      buildSequence(of)
+      buildSchedule(of)
       return performance.now() - start
     }),
   )
   const start = performance.now()
-  for (let i = 0; i < 80; i++) buildSequence(cases[i % cases.length]!)
+  for (let i = 0; i < 80; i++) buildSchedule(cases[i % cases.length]!)
   const bookMs = performance.now() - start
   const [half, most] = [quantile(times, 0.5), quantile(times, 0.95)]
   return [
@@ -57,7 +57,7 @@ export function benchProgramme(): Measured[] {
       wanted: { words: 'under 10 ms, and a frame, 16 ms, while it is dragged', met: most < 10 },
     },
     {
-      what: 'the sequences of 80 lawns',
+      what: 'the schedules of 80 lawns',
       figure: `${bookMs.toFixed(0)} ms`,
       wanted: { words: 'under 500 ms', met: bookMs < 500 },
     },

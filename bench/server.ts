@@ -52,7 +52,7 @@ async function fill(by: Author): Promise<void> {
       programme: 'overseed',
       overruleNote: null,
       zonePlans: {},
-      schools: {},
+      practices: {},
       blend: [],
       work: NO_WORK,
       sowOn: addDays(toDay('2026-09-14'), i % 40),

@@ -79,12 +79,12 @@ export interface SeasonTold {
 }
 
 type FirmAtWork = Pick<Context, 'today' | 'pace' | 'stock' | 'spokenFor'> & {
-  firm: Pick<FirmSettings, 'schools' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
+  firm: Pick<FirmSettings, 'practices' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
 }
 /** The firm as its jobs are planned. */
 export const firmRecordOf = ({ firm, today, pace, stock, spokenFor }: FirmAtWork): FirmRecord => ({
   today,
-  schools: firm.schools,
+  practices: firm.practices,
   planning: planningOf(firm.planning),
   workingDays: firm.workingDays,
   holidays: firm.holidays,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { between, daySchema, idSchema, required, text, versionSchema } from './fields'
-import { planningSchema, schoolsSchema } from './schools'
+import { planningSchema, practicesSchema } from './practices'
 
 export const ROLES = ['owner', 'technician'] as const
 export type Role = (typeof ROLES)[number]
@@ -74,7 +74,7 @@ export const firmSettingsSchema = z.object({
   units,
   currency,
   timeZone,
-  schools: schoolsSchema,
+  practices: practicesSchema,
   planning: planningSchema,
   workingDays: z
     .array(z.int().min(0).max(6))

@@ -12,7 +12,7 @@ import type { Day } from '#core/measure/calendar'
 import type { ZoneMeasure } from '#core/site/zone'
 import { between, daySchema, few, idSchema, noneOr, text, versionSchema } from './fields'
 import { MOST_ZONES, type Look } from './look'
-import { schoolsSchema } from './schools'
+import { practicesSchema } from './practices'
 import { workSchema, type DoneOperation } from './work'
 
 const lotSchema = z.object({
@@ -60,7 +60,7 @@ export const planSchema = z.object({
   /** Zones that are treated otherwise than the rest, or left as they are. */
   zonePlans: few(z.object({ programme: z.enum([...PROGRAMME_CODES, 'leave']), note: text(400) }), MOST_ZONES, 'zones'),
   /** Where this plan differs from what the firm holds. */
-  schools: schoolsSchema.partial(),
+  practices: practicesSchema.partial(),
   /** Seed sown together in place of the zones' one grass; empty where that alone is sown. */
   blend: blendSchema,
   sowOn: daySchema.nullable(),

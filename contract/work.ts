@@ -3,40 +3,40 @@ import type { Day } from '#core/measure/calendar'
 import { ADDABLE, OPERATION_CODES } from '#core/job/operations/registry'
 import { between, daySchema, few, hours, idSchema, MOST_AREA_M2, noneOr, required, text } from './fields'
 
-/** The key of a slip: an operation, an operation and its number, or work of one's own. */
+/** The key of a task: an operation, an operation and its number, or work of one's own. */
 const KEY = new RegExp(
   `^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`,
 )
-export const slipKeySchema = z.string().regex(KEY, 'No operation of this name.')
-/** A gate of a slip, as notes overrule it: "scalp:surface". */
+export const taskKeySchema = z.string().regex(KEY, 'No operation of this name.')
+/** A gate of a task, as notes overrule it: "scalp:surface". */
 const gateKeySchema = z
   .string()
   .max(80)
   .regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gate of this name.')
 
-/** A record with no more entries than a plan has slips. */
-const bySlip = <T extends z.ZodType>(schema: T, most: number, what: string) =>
-  z.record(slipKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
+/** A record with no more entries than a plan has tasks. */
+const byTask = <T extends z.ZodType>(schema: T, most: number, what: string) =>
+  z.record(taskKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
 const MOST_SLIPS = 80
 
 const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours, note: text(300) })
 
-/** What the technician decided about the run of operations; what is empty goes by the sequence. */
+/** What the technician decided about the run of operations; what is empty goes by the schedule. */
 export const workSchema = z.object({
   /** Days that were agreed: changes move as few of them as they can. */
-  days: bySlip(daySchema, MOST_SLIPS, 'days'),
-  /** Days chosen by hand for single slips. */
-  pins: bySlip(daySchema, MOST_SLIPS, 'days'),
+  days: byTask(daySchema, MOST_SLIPS, 'days'),
+  /** Days chosen by hand for single tasks. */
+  pins: byTask(daySchema, MOST_SLIPS, 'days'),
   added: z
     .array(z.enum(ADDABLE))
     .max(ADDABLE.length)
     .transform((codes) => [...new Set(codes)]),
-  own: bySlip(ownWorkSchema, 20, 'operations of your own').refine(
+  own: byTask(ownWorkSchema, 20, 'operations of your own').refine(
     (all) => Object.keys(all).every((key) => key.startsWith('own-')),
     'Work of your own has a key of its own.',
   ),
   /** Left out, with the reason. */
-  skipped: bySlip(required(300), MOST_SLIPS, 'operations left out'),
+  skipped: byTask(required(300), MOST_SLIPS, 'operations left out'),
   /** Gates overruled, with the note. */
   overruled: z
     .record(gateKeySchema, required(400))
@@ -56,7 +56,7 @@ export const doneSchema = z.object({
   passes: z.int('A whole number.').min(1, 'One at least.').max(20, 'At most 20.').nullable().default(null),
   massKg: noneOr(0.001, 20_000, 'Between 0 and 44,000 lb (20,000 kg).').nullable().default(null),
   volumeM3: noneOr(0.001, 20_000, 'Between 0 and 26,000 yd³ (20,000 m³).').nullable().default(null),
-  /** Ground it was done on, as the slip had it. */
+  /** Ground it was done on, as the task had it. */
   areaM2: between(0.1, MOST_AREA_M2, 'Between 1 ft² (0.1 m²) and 50 acres (20 ha).').nullable().default(null),
   /** Kg or m³ taken out of the shed, by line of the stock book. */
   used: few(between(0.001, 20_000, 'More than 0.'), 6, 'lines of the stock book').default({}),
@@ -67,7 +67,7 @@ export const doneSchema = z.object({
 })
 export type DoneTold = z.infer<typeof doneSchema>
 /** A mark under an id made by the browser, so that a double click or a lost answer makes one of it. */
-export const markSchema = doneSchema.extend({ id: idSchema, slip: slipKeySchema })
+export const markSchema = doneSchema.extend({ id: idSchema, task: taskKeySchema })
 export type NewMark = z.infer<typeof markSchema>
 
 /** Work marked done, as it is read: whose mark it is, and of when. */

@@ -28,7 +28,7 @@ const DEMO_MORNING = `${DEMO_DAY}T08:20:00`
 const TIME_ZONE = PELLMOOR.timeZone
 /** What of the firm its plans go by, as a new firm has it. */
 const DEMO_FIRM = {
-  schools: {},
+  practices: {},
   planning: {},
   workingDays: [1, 2, 3, 4, 5, 6],
   holidays: [],
@@ -151,7 +151,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
     programme: programme.code,
     overruleNote: null,
     zonePlans: {},
-    schools: {},
+    practices: {},
     blend: [...(demo.blend ?? [])],
     sowOn: demo.sowOn,
     work: { ...NO_WORK, ...demo.work },
@@ -164,7 +164,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
       await markDone(
         by,
         { lawnId: lawn.id, jobId: lawn.job.id },
-        markSchema.parse({ id: randomUUID(), slip: code, doneOn: day, ...told }),
+        markSchema.parse({ id: randomUUID(), task: code, doneOn: day, ...told }),
       )
   }
   await keepDemand((await lawnById(by.firmId, lawn.id))!, { firm: { ...DEMO_FIRM, id: by.firmId }, today: DEMO_DAY })

@@ -226,7 +226,7 @@ test('prices are typed by an owner and only read by a technician', async ({ brow
   await expect(page.getByText('The cheapest that covers it.')).toBeVisible()
 })
 
-test('the job slip prints on one page with its licences, and without what only a screen can do', async ({
+test('the job sheet prints on one page with its licences, and without what only a screen can do', async ({
   page,
   request,
 }) => {

@@ -97,7 +97,7 @@ test('a zone is cut in two and joined again, and no ground is lost', async ({ pa
   await page.getByRole('button', { name: 'Undo what is not saved' }).click()
 })
 
-test('every programme of the demo has its day, its slips and its load', async ({ page, request }) => {
+test('every programme of the demo has its day, its tasks and its load', async ({ page, request }) => {
   test.setTimeout(180_000)
   const lawns = (await (await request.get('/api/lawns')).json()) as ListedLawn[]
   const planned = lawns.filter(({ job }) => job.programme && job.sowOn && !job.endedOn)
@@ -107,7 +107,7 @@ test('every programme of the demo has its day, its slips and its load', async ({
     await open(page, `/lawns/${lawn.id}/when`)
     await expect(page.getByRole('slider')).toBeVisible()
     await open(page, `/lawns/${lawn.id}/do`)
-    expect([PROGRAMME_NAMES[programme], (await page.locator('article, .slip').count()) > 2]).toEqual([
+    expect([PROGRAMME_NAMES[programme], (await page.locator('article, .task').count()) > 2]).toEqual([
       PROGRAMME_NAMES[programme],
       true,
     ])

@@ -2,15 +2,15 @@ import type { APIRequestContext, Page } from '@playwright/test'
 import type { Lawn } from '#contract/lawn'
 import { barriers, expect, lawnNamed, open, PHONE, somebodyElse, test } from './demo'
 
-const slip = (page: Page, key: string) => page.locator(`[data-slip="${key}"]`)
+const task = (page: Page, key: string) => page.locator(`[data-task="${key}"]`)
 const dayOfCard = async (page: Page, key: string) =>
   (await page
-    .locator('.slip', { has: slip(page, key) })
+    .locator('.task', { has: task(page, key) })
     .locator('.stub b.num')
     .textContent())!
 const planOf = async (request: APIRequestContext, client: string) => (await lawnNamed(request, client)).plan
 
-test('a schedule is confirmed, a slip is dragged, what moves is seen before it is kept, and it is undone', async ({
+test('a schedule is confirmed, a task is dragged, what moves is seen before it is kept, and it is undone', async ({
   page,
   request,
 }) => {
@@ -64,7 +64,7 @@ test('work is marked in part with what was really done, a failed check holds wha
 }) => {
   const lawn = await lawnNamed(request, 'Brackwater Farm')
   await open(page, `/lawns/${lawn.id}/do`)
-  await slip(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
+  await task(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
   const form = page.getByRole('form', { name: 'What was done: Kill, again' })
   await form.getByLabel('only a part of it').check()
   await form.getByLabel('How much of it was done').fill('lots')
@@ -74,22 +74,22 @@ test('work is marked in part with what was really done, a failed check holds wha
   await form.getByLabel('Crew hours').fill('1.5')
   await form.getByLabel('Weather').fill('dry, hardly a wind')
   await form.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(slip(page, 'kill2')).toContainText('60% done by 8 Sep')
+  await expect(task(page, 'kill2')).toContainText('60% done by 8 Sep')
 
-  await slip(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
+  await task(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
   await expect(form).toContainText('the last 40%')
   await form.getByLabel('not yet: what follows waits').check()
   await form.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(slip(page, 'kill2')).toContainText('its check not passed')
-  await expect(slip(page, 'scalp')).toContainText('did not pass its check')
-  await expect(slip(page, 'scalp').locator('.stand')).toHaveText('Hold')
+  await expect(task(page, 'kill2')).toContainText('its check not passed')
+  await expect(task(page, 'scalp')).toContainText('did not pass its check')
+  await expect(task(page, 'scalp').locator('.stand')).toHaveText('Hold')
 
-  await slip(page, 'scalp').getByRole('button', { name: 'Override with a note' }).click()
-  await slip(page, 'scalp').getByLabel('Note for the override').fill('The edge greens up; it is dug out by hand.')
+  await task(page, 'scalp').getByRole('button', { name: 'Override with a note' }).click()
+  await task(page, 'scalp').getByLabel('Note for the override').fill('The edge greens up; it is dug out by hand.')
   await page.getByRole('button', { name: 'Override with this note' }).click()
   await page.getByRole('button', { name: 'Keep it so' }).click()
-  await expect(slip(page, 'scalp')).toContainText('dug out by hand')
-  await expect(slip(page, 'scalp').locator('.stand')).toHaveText('Wait')
+  await expect(task(page, 'scalp')).toContainText('dug out by hand')
+  await expect(task(page, 'scalp').locator('.stand')).toHaveText('Wait')
 
   // Regrowth wants a third spray: it no longer fits before the day, and the screen says which day would.
   await page.getByRole('button', { name: 'Add a task' }).click()
@@ -97,8 +97,8 @@ test('work is marked in part with what was really done, a failed check holds wha
   await expect(page.getByRole('status', { name: 'What this would move' })).toBeVisible()
   await expect(page.getByText(/Ways out: sow on/)).toBeVisible()
   await page.getByRole('button', { name: 'Leave it as it was' }).click()
-  await slip(page, 'kill2').getByRole('button', { name: 'Undo sprayed again' }).click()
-  await expect(slip(page, 'kill2')).toBeVisible()
+  await task(page, 'kill2').getByRole('button', { name: 'Undo sprayed again' }).click()
+  await expect(task(page, 'kill2')).toBeVisible()
 })
 
 test('an operation is left out with the reason and put back, and one of one’s own goes in', async ({
@@ -107,19 +107,19 @@ test('an operation is left out with the reason and put back, and one of one’s 
 }) => {
   const lawn = await lawnNamed(request, 'Cobbet Lane')
   await open(page, `/lawns/${lawn.id}/do`)
-  await slip(page, 'feed')
+  await task(page, 'feed')
     .getByRole('button', { name: /Move Feed or leave it out/ })
     .click()
-  await slip(page, 'feed').getByRole('button', { name: 'Leave it out' }).click()
-  await expect(slip(page, 'feed').getByRole('alert')).toContainText('Why it is left out')
-  await slip(page, 'feed').getByLabel('Reason to leave out Feed').fill('fed in August')
-  await slip(page, 'feed').getByRole('button', { name: 'Leave it out' }).click()
+  await task(page, 'feed').getByRole('button', { name: 'Leave it out' }).click()
+  await expect(task(page, 'feed').getByRole('alert')).toContainText('Why it is left out')
+  await task(page, 'feed').getByLabel('Reason to leave out Feed').fill('fed in August')
+  await task(page, 'feed').getByRole('button', { name: 'Leave it out' }).click()
   await page.getByRole('button', { name: 'Keep it so' }).click()
   await expect(page.getByText('fed in August')).toBeVisible()
-  await expect(slip(page, 'feed')).toHaveCount(0)
+  await expect(task(page, 'feed')).toHaveCount(0)
   await page.getByRole('button', { name: 'Put it back' }).click()
   await page.getByRole('button', { name: 'Keep it so' }).click()
-  await expect(slip(page, 'feed')).toBeVisible()
+  await expect(task(page, 'feed')).toBeVisible()
 
   await page.getByRole('button', { name: 'Add a task' }).click()
   await page.getByLabel('Of your own').fill('Move the trampoline')
@@ -192,11 +192,11 @@ test('two people who change one plan at once are brought together, or told of ea
   await open(page, `/lawns/${lawn.id}/do`)
   const wenna = await somebodyElse(browser, 'owner')
   await open(wenna, `/lawns/${lawn.id}/do`)
-  await slip(wenna, 'feed')
+  await task(wenna, 'feed')
     .getByRole('button', { name: /leave it out/ })
     .click()
-  await slip(wenna, 'feed').getByLabel('Reason to leave out Feed').fill('sandy, fed later')
-  await slip(wenna, 'feed').getByRole('button', { name: 'Leave it out' }).click()
+  await task(wenna, 'feed').getByLabel('Reason to leave out Feed').fill('sandy, fed later')
+  await task(wenna, 'feed').getByRole('button', { name: 'Leave it out' }).click()
   await wenna.getByRole('button', { name: 'Keep it so' }).click()
   await expect(wenna.getByText('sandy, fed later')).toBeVisible()
   await page.getByRole('button', { name: 'Add a task' }).click()
@@ -236,15 +236,15 @@ test('on a phone the day is chosen by date, and the work is marked done', async 
   await page.setViewportSize(PHONE)
   const lawn = await lawnNamed(request, 'Linden Row')
   await open(page, `/lawns/${lawn.id}/do`)
-  await slip(page, 'dethatch')
+  await task(page, 'dethatch')
     .getByRole('button', { name: /Move Dethatch/ })
     .click()
-  await slip(page, 'dethatch').getByLabel('Another day for Dethatch').fill('2026-09-14')
-  await slip(page, 'dethatch').getByRole('button', { name: 'See what moves' }).click()
+  await task(page, 'dethatch').getByLabel('Another day for Dethatch').fill('2026-09-14')
+  await task(page, 'dethatch').getByRole('button', { name: 'See what moves' }).click()
   await page.getByRole('button', { name: 'Leave it as it was' }).click()
-  await slip(page, 'locate').getByRole('button', { name: 'Mark located' }).click()
+  await task(page, 'locate').getByRole('button', { name: 'Mark located' }).click()
   await page.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(slip(page, 'locate').getByRole('button', { name: 'Undo located' })).toBeVisible()
+  await expect(task(page, 'locate').getByRole('button', { name: 'Undo located' })).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
   expect(await barriers(page)).toEqual([])
 })

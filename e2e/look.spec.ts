@@ -245,7 +245,7 @@ test('a programme against the rules wants a note, keeps it, and a practice chang
   await page.getByRole('group', { name: 'Cover over the seed' }).getByRole('button', { name: 'None' }).click()
   await expect(page.getByRole('group', { name: 'Cover over the seed' })).toContainText('Differs.')
   const without = (await lawnNamed(request, 'Fen Cottage')).plan
-  expect([without.schools, without.settings!.coverMm]).toEqual([{ cover: 'none' }, 0])
+  expect([without.practices, without.settings!.coverMm]).toEqual([{ cover: 'none' }, 0])
 })
 
 test('zones of one lawn get their own grass and programme', async ({ page, request }) => {

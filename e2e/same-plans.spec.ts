@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 import fc from 'fast-check'
 import { PROGRAMME_CODES } from '#core/job/decision/programmes'
-import { SCHOOL_CODES, SCHOOLS } from '#core/job/decision/practices'
+import { PRACTICE_CODES, PRACTICES } from '#core/job/decision/practices'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { ADDABLE, OPERATIONS } from '#core/job/operations/registry'
 import { addDays, toDay } from '#core/measure/calendar'
@@ -28,14 +28,14 @@ const anyJob: fc.Arbitrary<RandomJob> = fc.record({
     programme: fc.option(fc.constantFrom(...PROGRAMME_CODES)),
     sowOn: fc.option(day(-10, 90), { freq: 9 }),
     settings: fc.constant(null),
-    schools: fc.dictionary(fc.constantFrom(...SCHOOL_CODES), fc.nat(4), { maxKeys: 4 }).map((chosen) =>
+    practices: fc.dictionary(fc.constantFrom(...PRACTICE_CODES), fc.nat(4), { maxKeys: 4 }).map((chosen) =>
       Object.fromEntries(
         Object.entries(chosen).map(([question, n]) => {
-          const { choices } = SCHOOLS[question as keyof typeof SCHOOLS]
+          const { choices } = PRACTICES[question as keyof typeof PRACTICES]
           return [question, choices[n % choices.length]!.code]
         }),
       ),
-    ) as fc.Arbitrary<NonNullable<RandomJob['job']['schools']>>,
+    ) as fc.Arbitrary<NonNullable<RandomJob['job']['practices']>>,
     work: fc
       .record({
         added: fc.subarray([...ADDABLE], { maxLength: 3 }),

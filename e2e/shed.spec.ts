@@ -33,7 +33,7 @@ test('what is written into the stock book is used up by marked work, given back 
 
   const lawn = await lawnNamed(request, 'Linden Row')
   await open(page, `/lawns/${lawn.id}/do`)
-  const feed = page.locator('[data-slip=feed]')
+  const feed = page.locator('[data-task=feed]')
   await feed.getByRole('button', { name: 'Mark fed' }).click()
   await feed.getByLabel('Put down').fill('12 lb')
   await feed.getByLabel('Out of which line of the stock book').selectOption({ label: 'Autumn feed, 45.0 lb' })
@@ -49,7 +49,7 @@ test('what is written into the stock book is used up by marked work, given back 
   await feed.getByRole('button', { name: 'Undo fed' }).click()
   await expect(feed.getByRole('button', { name: 'Mark fed' })).toBeVisible()
 
-  // Starter that the plan asks for is counted anew and runs short: the slip says by how much.
+  // Starter that the plan asks for is counted anew and runs short: the task says by how much.
   await expect(feed).toContainText('of 18-24-12 in the shed')
   await open(page, '/shed')
   await expect(line).toContainText('45.0 lb')

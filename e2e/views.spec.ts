@@ -101,9 +101,9 @@ test('the server answers errors in one shape', async ({ request, baseURL }) => {
   expect(invalid.status()).toBe(422)
   expect(Object.keys((await invalid.json()).error.fields)).toEqual(expect.arrayContaining(['client', 'areaM2']))
   const lawn = await lawnNamed(request, 'Odell')
-  const mark = (slip: string, doneOn: string) =>
+  const mark = (task: string, doneOn: string) =>
     request.post(`/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
-      data: { id: randomUUID(), slip, doneOn },
+      data: { id: randomUUID(), task, doneOn },
       headers: { origin },
     })
   const tomorrow = await mark('scalp', '2026-09-09')

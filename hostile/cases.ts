@@ -13,7 +13,7 @@ import { NO_WORK } from '#core/job/nothingDecided'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassByCode } from '#core/grass/grasses'
-import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
 import { aPhoto, PASSWORD, TODAY, type Firm } from './world'
 
 /** How one route is attacked. */
@@ -82,7 +82,7 @@ export const CASES: Readonly<Record<string, Case>> = {
       units: 'metric',
       currency: 'EUR',
       timeZone: 'Europe/Lisbon',
-      schools: DEFAULT_SCHOOLS,
+      practices: DEFAULT_PRACTICES,
       planning: { overseedFrom: 0.5 },
       workingDays: [1, 2],
       holidays: ['2026-12-25'],
@@ -134,7 +134,7 @@ export const CASES: Readonly<Record<string, Case>> = {
       programme: 'overseed',
       overruleNote: 'dry',
       zonePlans: { [Object.keys(zones)[0]!]: { programme: 'leave', note: 'x' } },
-      schools: {},
+      practices: {},
       blend: [
         { grass: 'TF', massShare: 0.9 },
         { grass: 'KBG', massShare: 0.1 },
@@ -177,7 +177,7 @@ export const CASES: Readonly<Record<string, Case>> = {
     schema: markSchema,
     valid: ({ stock: { id } }) => ({
       id: randomUUID(),
-      slip: 'own-' + randomUUID(),
+      task: 'own-' + randomUUID(),
       doneOn: TODAY,
       share: 0.5,
       passed: true,

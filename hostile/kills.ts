@@ -87,7 +87,7 @@ async function write(
     const marked = await firm.owner
       .ask(server, 'POST', `/api/lawns/${firm.lawn.id}/jobs/${firm.lawn.job.id}/marks`, {
         id: mark,
-        slip: `own-${randomUUID()}`,
+        task: `own-${randomUUID()}`,
         doneOn: TODAY,
       })
       .catch(() => undefined)

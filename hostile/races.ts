@@ -144,13 +144,13 @@ export async function races(servers: readonly [Running, Running], report: Report
     1,
   )
 
-  const mark = { id: randomUUID(), slip: 'dethatch', doneOn: TODAY, used: { [stock.id]: 1 } }
+  const mark = { id: randomUUID(), task: 'dethatch', doneOn: TODAY, used: { [stock.id]: 1 } }
   await together(
     'one mark is clicked many times',
     (server) => owner.ask(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, mark),
     many,
   )
-  const tenth = () => ({ id: randomUUID(), slip: 'level', doneOn: TODAY, share: 0.1, used: { [stock.id]: 0.5 } })
+  const tenth = () => ({ id: randomUUID(), task: 'level', doneOn: TODAY, share: 0.1, used: { [stock.id]: 0.5 } })
   const parts = await together<Lawn>(
     'two people mark tenths of one task',
     (server, i) =>
@@ -172,7 +172,7 @@ export async function races(servers: readonly [Running, Running], report: Report
     (server) =>
       owner.ask(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
         id: randomUUID(),
-        slip: 'core',
+        task: 'core',
         doneOn: TODAY,
       }),
     1,

@@ -181,7 +181,7 @@ export async function aFirm(server: Running, name: string, words = name): Promis
   const marked = await sure(
     owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
       id: markId,
-      slip: 'scalp',
+      task: 'scalp',
       doneOn: TODAY,
       share: 0.5,
       hours: 2,

@@ -35,7 +35,7 @@ function deriveLawn(id: string) {
   const shownJob = computed<JobRecord | undefined>(() => {
     const change = trial.change.value
     if (!job.value || !change) return job.value
-    const programme = change.programme ?? job.value.programme ?? decision.value?.leans ?? 'overseed'
+    const programme = change.programme ?? job.value.programme ?? decision.value?.recommended ?? 'overseed'
     return tried(job.value, plan.value?.schedule, { ...change, programme })
   })
   const shown = computed(() => (trial.change.value ? shownJob.value && planned(shownJob.value) : plan.value))

@@ -7,7 +7,7 @@ const planFields = ({
   programme,
   overruleNote,
   zonePlans,
-  schools,
+  practices,
   blend,
   sowOn,
   settings,
@@ -17,7 +17,7 @@ const planFields = ({
   programme,
   overruleNote,
   zonePlans,
-  schools,
+  practices,
   blend,
   sowOn,
   settings,
@@ -27,7 +27,7 @@ const planFields = ({
 })
 
 /** What of a plan its season and odds depend on. */
-const SEASONAL = ['programme', 'zonePlans', 'schools', 'blend', 'sowOn', 'settings'] as const
+const SEASONAL = ['programme', 'zonePlans', 'practices', 'blend', 'sowOn', 'settings'] as const
 const sameJson = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /** Saves changes to the plan of a lawn, brought together with those of others. */

@@ -1,7 +1,7 @@
 import type { NewMark } from '#contract/work'
 import type { PlanInput } from '#contract/lawn'
 import { daysOf } from '#core/job/planJob'
-import type { Sequence } from '#core/job/schedule/schedule'
+import type { Schedule } from '#core/job/schedule/schedule'
 import { problemOf, saving } from '~/utils/api'
 
 /** A plan without the number of its version. */
@@ -9,7 +9,7 @@ const whatIsPlanned = ({
   programme,
   overruleNote,
   zonePlans,
-  schools,
+  practices,
   blend,
   sowOn,
   settings,
@@ -18,7 +18,7 @@ const whatIsPlanned = ({
   programme,
   overruleNote,
   zonePlans,
-  schools,
+  practices,
   blend,
   sowOn,
   settings,
@@ -36,15 +36,15 @@ export function useWork(open: OpenLawn) {
   const kept = shallowRef<{ words: string; before: PlanInput }>()
 
   const plan = computed(() => lawn.value?.plan)
-  const sequence = computed(() => standing.value?.schedule)
+  const schedule = computed(() => standing.value?.schedule)
   /** The run as it would be: what stands now is what was agreed, so that every change shows. */
-  const shown = computed<Sequence | undefined>(() => shownPlan.value?.schedule)
+  const shown = computed<Schedule | undefined>(() => shownPlan.value?.schedule)
   const moves = computed(() => shown.value?.moves ?? [])
-  const only = (these: Sequence | undefined, those: Sequence | undefined) =>
-    trying.value && these && those ? these.slips.filter(({ key }) => !those.slips.some((slip) => slip.key === key)) : []
+  const only = (these: Schedule | undefined, those: Schedule | undefined) =>
+    trying.value && these && those ? these.tasks.filter(({ key }) => !those.tasks.some((task) => task.key === key)) : []
   /** Work that a change brings in or takes out besides. */
-  const comes = computed(() => only(shown.value, sequence.value))
-  const goes = computed(() => only(sequence.value, shown.value))
+  const comes = computed(() => only(shown.value, schedule.value))
+  const goes = computed(() => only(schedule.value, shown.value))
 
   async function keep(): Promise<void> {
     const [words, before] = [trying.value, plan.value]
@@ -71,9 +71,9 @@ export function useWork(open: OpenLawn) {
   /** Confirms the schedule as it stands; another's save meanwhile is looked at first. */
   const confirm = () =>
     once('confirm', async () => {
-      if (!plan.value || !sequence.value) return
+      if (!plan.value || !schedule.value) return
       try {
-        await store.confirm(id, plan.value.version, daysOf(sequence.value))
+        await store.confirm(id, plan.value.version, daysOf(schedule.value))
       } catch (error) {
         // What somebody else saved is looked at before it is confirmed.
         if (problemOf(error).code === 'conflict') await store.load(id, lawn.value?.job.id)
@@ -83,7 +83,7 @@ export function useWork(open: OpenLawn) {
     })
   /** Parts add up, whoever marks them; sent twice, a mark is one. */
   const mark = (told: NewMark) =>
-    once(told.slip, async () => {
+    once(told.task, async () => {
       await store.markDone(id, told)
       // Hours teach the firm's pace, and what was used is off the stock.
       await context.load()
@@ -97,7 +97,7 @@ export function useWork(open: OpenLawn) {
     })
 
   return {
-    standing: sequence,
+    standing: schedule,
     shown,
     moves,
     comes,

@@ -8,12 +8,12 @@ const without = <T>(all: Record<string, T>, key: string): Record<string, T> =>
 /** Changes of the run of tasks, each tried out before it is kept. */
 export function useWorkTrials({ lawn, shown, tryOut }: OpenLawn) {
   const context = useContextStore()
-  const slips = computed(() => shown.value?.schedule?.slips ?? [])
+  const tasks = computed(() => shown.value?.schedule?.tasks ?? [])
   const work = computed(() => lawn.value!.plan.work)
   /** The task whose day is the sowing day, or that of the first dressing. */
-  const anchor = computed(() => slips.value.find(({ key }) => isAnchorKey(key))?.key ?? anchorCode('seeding'))
+  const anchor = computed(() => tasks.value.find(({ key }) => isAnchorKey(key))?.key ?? anchorCode('seeding'))
   const nameOf = (key: string): string =>
-    slips.value.find((slip) => slip.key === key)?.name ?? operationOf(key)?.name ?? 'Own work'
+    tasks.value.find((task) => task.key === key)?.name ?? operationOf(key)?.name ?? 'Own work'
 
   function change(words: string, part: Partial<Work>): void {
     tryOut('work', { words, change: { work: { ...work.value, ...part } } })

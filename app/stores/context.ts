@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { firmRecordOf, type Context } from '#contract/context'
-import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
 import type { Day } from '#core/measure/calendar'
 import { problemOf, type Problem } from '~/utils/api'
 import type { FirmRecord } from '#core/job/records'
@@ -8,7 +8,7 @@ import type { FirmRecord } from '#core/job/records'
 /** Before anybody is known to be at work. */
 const NOBODY: Parameters<typeof firmRecordOf>[0] = {
   firm: {
-    schools: DEFAULT_SCHOOLS,
+    practices: DEFAULT_PRACTICES,
     planning: {},
     currency: 'USD',
     workingDays: [0, 1, 2, 3, 4, 5, 6],

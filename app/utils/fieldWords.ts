@@ -29,7 +29,7 @@ const FIELDS: Words = {
   programme: ['Programme'],
   overruleNote: ['Note of the overruling'],
   zonePlans: ['Programmes of zones'],
-  schools: ['Practices'],
+  practices: ['Practices'],
   blend: ['Mixture'],
   heightM: ['Height'],
   sowOn: ['Sowing day'],
@@ -86,8 +86,8 @@ const WORK_FIELDS = {
   skipped: 'Left out',
   overruled: 'Overridden',
 } as const
-/** A slip, or a gate of it, by its name. */
-function slipWords(key: string): string {
+/** A task, or a gate of it, by its name. */
+function taskWords(key: string): string {
   return operationOf(key.split(':')[0]!)?.name.toLowerCase() ?? 'own work'
 }
 
@@ -95,11 +95,11 @@ function wordsOf(path: string): { words: Words[string] | undefined; zoneId?: str
   const [first, id, field] = path.split('.')
   if (first === 'zones' && id) return { zoneId: id, words: field ? ZONE_FIELDS[field] : ['The zone'] }
   if (first === 'work' && field !== undefined)
-    return { words: [`${WORK_FIELDS[id as keyof typeof WORK_FIELDS] ?? 'Work'}, ${slipWords(field)}`] }
+    return { words: [`${WORK_FIELDS[id as keyof typeof WORK_FIELDS] ?? 'Work'}, ${taskWords(field)}`] }
   return {
     words:
       FIELDS[path] ??
-      (['features', 'underlay', 'water', 'access', 'wishes', 'soilTest', 'zonePlans', 'schools'].includes(first!)
+      (['features', 'underlay', 'water', 'access', 'wishes', 'soilTest', 'zonePlans', 'practices'].includes(first!)
         ? FIELDS[first!]
         : undefined),
   }

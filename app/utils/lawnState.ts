@@ -1,5 +1,5 @@
 import type { Outline } from '#core/job/outline'
-import type { Sequence } from '#core/job/schedule/schedule'
+import type { Schedule } from '#core/job/schedule/schedule'
 import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
 import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
 
@@ -42,7 +42,7 @@ export function stepsOf({ missing, tasks, programme, sowOn, today, area, load }:
           'do',
           'Do',
           tasks.done === tasks.of ? 'settled' : 'needs',
-          tasks.done ? `${tasks.done} of ${tasks.of} done` : `${tasks.of} slips`,
+          tasks.done ? `${tasks.done} of ${tasks.of} done` : `${tasks.of} tasks`,
         )
       : step('do', 'Do', 'empty', 'after When'),
     tasks ? step('bring', 'Bring', 'needs', load) : step('bring', 'Bring', 'empty', 'after When'),
@@ -50,8 +50,8 @@ export function stepsOf({ missing, tasks, programme, sowOn, today, area, load }:
 }
 
 /** How many tasks of a schedule are done, of how many; null where there is none. */
-export const tasksDone = (schedule: Sequence | undefined): Outline['tasks'] =>
-  schedule ? { done: schedule.slips.filter(({ done }) => done).length, of: schedule.slips.length } : null
+export const tasksDone = (schedule: Schedule | undefined): Outline['tasks'] =>
+  schedule ? { done: schedule.tasks.filter(({ done }) => done).length, of: schedule.tasks.length } : null
 
 /** Where the lawn stands: the first step that is not settled. */
 export const currentStep = (steps: readonly Step[]): Step =>

@@ -1,5 +1,5 @@
 import type { Phase } from '#core/job/operations/definition'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { addDays, daysBetween, weekdayIndex, type Day } from '#core/measure/calendar'
 
 const PHASES: { phase: Phase; name: string; about: string }[] = [
@@ -8,31 +8,31 @@ const PHASES: { phase: Phase; name: string; about: string }[] = [
   { phase: 'after', name: 'Looked after', about: 'when it grows' },
 ]
 
-/** Tasks of a phase; those of one day are one slip, torn by dots. */
+/** Tasks of a phase; those of one day are one task, torn by dots. */
 export interface WorkPhase {
   phase: Phase
   name: string
   about: string
-  cards: Slip[][]
+  cards: Task[][]
 }
 
-const together = (a: Slip, b: Slip): boolean =>
+const together = (a: Task, b: Task): boolean =>
   a.from === b.from && a.to === b.to && Boolean(a.done) === Boolean(b.done)
 
-function cardsOf(slips: readonly Slip[]): Slip[][] {
-  const cards: Slip[][] = []
-  for (const slip of slips) {
+function cardsOf(tasks: readonly Task[]): Task[][] {
+  const cards: Task[][] = []
+  for (const task of tasks) {
     const last = cards.at(-1)
-    if (last && together(last[0]!, slip)) last.push(slip)
-    else cards.push([slip])
+    if (last && together(last[0]!, task)) last.push(task)
+    else cards.push([task])
   }
   return cards
 }
 
-export const phasesOf = (slips: readonly Slip[]): WorkPhase[] =>
+export const phasesOf = (tasks: readonly Task[]): WorkPhase[] =>
   PHASES.map((one) => ({
     ...one,
-    cards: cardsOf(slips.filter(({ operation }) => operation.phase === one.phase)),
+    cards: cardsOf(tasks.filter(({ operation }) => operation.phase === one.phase)),
   })).filter(({ cards }) => cards.length)
 
 /** Days that the float rules of the work stand over. */
@@ -46,12 +46,12 @@ export interface WorkScale {
 const LONGEST_FLOAT_DAYS = 60
 
 /** One scale for the float rules of the work; what comes before and after stands in words. */
-export function workScale(slips: readonly Slip[], today: Day): WorkScale {
-  const drawn = slips.filter(({ operation }) => operation.phase === 'work' && !operation.autumnBefore)
+export function workScale(tasks: readonly Task[], today: Day): WorkScale {
+  const drawn = tasks.filter(({ operation }) => operation.phase === 'work' && !operation.autumnBefore)
   if (!drawn.length) return { from: today, days: 7, mondays: [] }
-  const from = drawn.flatMap((slip) => [slip.from, slip.earliest]).sort()[0]!
+  const from = drawn.flatMap((task) => [task.from, task.earliest]).sort()[0]!
   const to = drawn
-    .map((slip) => (daysBetween(slip.to, slip.latest) < LONGEST_FLOAT_DAYS ? slip.latest : slip.to))
+    .map((task) => (daysBetween(task.to, task.latest) < LONGEST_FLOAT_DAYS ? task.latest : task.to))
     .sort()
     .at(-1)!
   const days = Math.max(7, daysBetween(from, to) + 4)

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
-import { DEFAULT_SCHOOLS, SCHOOLS, type Schools } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES, PRACTICES, type Practices } from '#core/job/decision/practices'
 import { firmSettingsSchema, joinSchema, signUpSchema } from '../firm'
-import { schoolsOf } from '#core/job/decision/practices'
-import { planningSchema, schoolsSchema } from '../schools'
+import { allPractices } from '#core/job/decision/practices'
+import { planningSchema, practicesSchema } from '../practices'
 import { pricesChanged } from '../lawn'
 import { readingSchema } from '../station'
 
@@ -12,7 +12,7 @@ const SETTINGS = {
   units: 'metric',
   currency: 'EUR',
   timeZone: 'Europe/Lisbon',
-  schools: DEFAULT_SCHOOLS,
+  practices: DEFAULT_PRACTICES,
   planning: {},
   workingDays: [1, 2],
   holidays: [],
@@ -57,16 +57,16 @@ describe('settings of a firm', () => {
     }
   })
 
-  test('know every choice of every school, and fill what was not said yet', () => {
-    for (const question of Object.keys(SCHOOLS) as (keyof Schools)[]) {
-      for (const { code } of SCHOOLS[question].choices)
-        expect(schoolsSchema.safeParse({ ...DEFAULT_SCHOOLS, [question]: code }).success).toBe(true)
-      expect(schoolsSchema.safeParse({ ...DEFAULT_SCHOOLS, [question]: 'by the moon' }).success).toBe(false)
+  test('know every choice of every practice, and fill what was not said yet', () => {
+    for (const question of Object.keys(PRACTICES) as (keyof Practices)[]) {
+      for (const { code } of PRACTICES[question].choices)
+        expect(practicesSchema.safeParse({ ...DEFAULT_PRACTICES, [question]: code }).success).toBe(true)
+      expect(practicesSchema.safeParse({ ...DEFAULT_PRACTICES, [question]: 'by the moon' }).success).toBe(false)
     }
     expect(planningSchema.safeParse({ overseedFrom: 0.6, crew: 6000 }).success).toBe(true)
     for (const figures of [{ overseedFrom: 1.2 }, { crew: -1 }, { moon: 1 }, { thatch: Number.NaN }])
       expect(planningSchema.safeParse(figures).success).toBe(false)
-    expect(schoolsOf({ rate: 'heavy' })).toEqual({ ...DEFAULT_SCHOOLS, rate: 'heavy' })
+    expect(allPractices({ rate: 'heavy' })).toEqual({ ...DEFAULT_PRACTICES, rate: 'heavy' })
   })
 })
 

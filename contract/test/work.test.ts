@@ -3,18 +3,18 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { toDay } from '#core/measure/calendar'
 import { doneByKey } from '#core/job/marks'
-import { doneSchema, slipKeySchema, workSchema } from '../work'
+import { doneSchema, taskKeySchema, workSchema } from '../work'
 import { NO_WORK } from '#core/job/nothingDecided'
 
 const OWN = 'own-5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
 const fits = (change: object) => workSchema.safeParse({ ...NO_WORK, ...change }).success
 
 describe('what is decided about the run of operations', () => {
-  test('names slips that there are, and bounds every text and list', () => {
+  test('names tasks that there are, and bounds every text and list', () => {
     for (const key of ['scalp', 'lift-2', 'feedAgain', OWN])
-      expect([key, slipKeySchema.safeParse(key).success]).toEqual([key, true])
+      expect([key, taskKeySchema.safeParse(key).success]).toEqual([key, true])
     for (const key of ['', 'mulch', 'lift-', 'lift-200', 'scalp; drop table', 'own-1'])
-      expect([key, slipKeySchema.safeParse(key).success]).toEqual([key, false])
+      expect([key, taskKeySchema.safeParse(key).success]).toEqual([key, false])
     expect(
       fits({
         days: { scalp: '2026-09-18' },

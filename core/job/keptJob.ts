@@ -1,5 +1,5 @@
 import type { Day } from '../measure/calendar'
-import type { Schools } from './decision/practices'
+import type { Practices } from './decision/practices'
 import type { Phase, Wanted } from './operations/definition'
 import type { JobPlan } from './planJob'
 import type { Planning } from './planningFigures'
@@ -23,7 +23,7 @@ export interface KeptPlan {
   /** Version of the core that planned it. */
   core: string
   keptOn: Day
-  practices: Schools
+  practices: Practices
   settings: PlanSettings
   /** The firm's figures and prices of that day. */
   planning: Planning
@@ -47,7 +47,7 @@ export function keptPlan(
   { planning, currency, today }: Pick<FirmRecord, 'planning' | 'currency' | 'today'>,
   core: string,
 ): KeptPlan {
-  const tasks = (schedule?.slips ?? []).map(({ key, name, operation, from, to, groundM2, wanted }): KeptTask => ({
+  const tasks = (schedule?.tasks ?? []).map(({ key, name, operation, from, to, groundM2, wanted }): KeptTask => ({
     key,
     name,
     phase: operation.phase,

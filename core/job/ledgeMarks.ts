@@ -1,7 +1,7 @@
 import type { Day } from '../measure/calendar'
 import type { Operation } from './operations/definition'
 import { isAnchorKey } from './operations/registry'
-import type { Sequence } from './schedule/schedule'
+import type { Schedule } from './schedule/schedule'
 
 /** A task as it hangs from the ledge. */
 export interface LedgeMark {
@@ -19,10 +19,10 @@ const labelOf = (key: string, { anchors, ledgeLabel, mark, name }: Operation): s
   anchors && !isAnchorKey(key) ? '' : (ledgeLabel ?? (mark === 'visit' ? name : ''))
 
 /** A schedule as it hangs from the ledge: the anchor, and what is on other days and more than a call. */
-export function ledgeMarksOf(schedule: Sequence | undefined): LedgeMark[] {
-  const slips = schedule?.slips ?? []
-  const anchor = slips.find(({ key }) => isAnchorKey(key))
-  return slips
+export function ledgeMarksOf(schedule: Schedule | undefined): LedgeMark[] {
+  const tasks = schedule?.tasks ?? []
+  const anchor = tasks.find(({ key }) => isAnchorKey(key))
+  return tasks
     .filter(({ key, to, operation }) => key === anchor?.key || (to !== anchor?.to && operation.mark !== 'call'))
     .map(({ key, operation, to, done }) => ({
       key,

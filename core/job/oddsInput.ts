@@ -83,7 +83,7 @@ const isWinterColour = ({ wishes }: LawnRecord, { programme }: JobRecord): boole
   programme === 'winter' || (!programme && wishes.goal === 'winter')
 
 const surveyed = (lawn: LawnRecord, job: JobRecord, today: Day) => zoneSurveysOf(lawn, job.sowOn ?? today)
-type Firm = Pick<FirmRecord, 'today'> & { schools: Partial<FirmRecord['schools']> }
+type Firm = Pick<FirmRecord, 'today'> & { practices: Partial<FirmRecord['practices']> }
 
 /**
  * What the odds of a job are counted for. Settings that nobody has touched are what the practices begin with, so that

@@ -9,7 +9,7 @@ import { ledgeMarksOf, type LedgeMark } from './ledgeMarks'
 import { PLAN_RATE } from './parts'
 import { isSeeded, planJob, type JobPlan } from './planJob'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
-import type { Sequence } from './schedule/schedule'
+import type { Schedule } from './schedule/schedule'
 import { seasonOfGlance } from './season'
 import type { Stage } from './stages'
 import { putDownOn } from './states'
@@ -50,11 +50,11 @@ export interface Outlined {
 
 const GRAVITY: Record<GateState, number> = { hold: 0, risk: 1, waiting: 2, met: 3 }
 
-function stageOf({ missing }: Outlined, schedule: Sequence | undefined, refused: boolean): Stage {
+function stageOf({ missing }: Outlined, schedule: Schedule | undefined, refused: boolean): Stage {
   if (missing.length) return 'to survey'
   if (!schedule) return refused ? 'not now' : 'to decide'
   if (!schedule.next) return 'finished'
-  return schedule.slips.some(({ operation, done }) => operation.anchors === 'seeding' && done) ? 'growing' : 'to sow'
+  return schedule.tasks.some(({ operation, done }) => operation.anchors === 'seeding' && done) ? 'growing' : 'to sow'
 }
 
 /** A gate with its figures, their workings left behind: those are opened on the lawn. */
@@ -108,7 +108,7 @@ export function outlineOf(of: Outlined): Outline {
       job.programme && sows ? seedNeed(1, settings.seedRateGPerM2, settings.lot, PLAN_RATE).productRate.value : null,
     odds: job.sowOn && glance?.sowing && sows ? { good: glance.sowing.good, years: glance.years } : null,
     possibleFrom: refused ? (decision.waiting.next ?? null) : null,
-    tasks: schedule ? { done: schedule.slips.filter(({ done }) => done).length, of: schedule.slips.length } : null,
+    tasks: schedule ? { done: schedule.tasks.filter(({ done }) => done).length, of: schedule.tasks.length } : null,
     next: next ? { name: next.name, from: next.from, to: next.to } : null,
     gate: gate && inBrief(gate),
     marks: ledgeMarksOf(schedule),

@@ -10,7 +10,7 @@ import type { ZoneSurvey } from '../site/zone'
 import { planningOf, type Planning } from './planningFigures'
 import { beginningRate, buriedMm, shallowEnough, type PlanSettings } from './settings'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './decision/programmes'
-import type { Schools } from './decision/practices'
+import type { Practices } from './decision/practices'
 
 /** Zones of a lawn that are treated alike: one programme, one grass. */
 export interface Part {
@@ -23,7 +23,7 @@ export interface Part {
   /** The ground that is worked on: of a spot repair the bare part alone. */
   survey: Survey
   settings: PlanSettings
-  schools: Schools
+  practices: Practices
   planning: Planning
 }
 
@@ -52,11 +52,11 @@ function settingsFor(
   seed: Blend,
   programme: Programme,
   settings: PlanSettings,
-  schools: Schools,
+  practices: Practices,
 ): PlanSettings {
   if (main) return settings
   return shallowEnough(
-    { ...settings, seedRateGPerM2: beginningRate({ grass, programme, schools }) },
+    { ...settings, seedRateGPerM2: beginningRate({ grass, programme, practices }) },
     depthLimitOf(seed),
   )
 }
@@ -77,7 +77,7 @@ export function partsOf(
   zones: readonly PlannedZone[],
   texture: Texture,
   settings: PlanSettings,
-  schools: Schools,
+  practices: Practices,
   blend: Blend = [],
   planning: Planning = planningOf(),
 ): Part[] {
@@ -98,7 +98,7 @@ export function partsOf(
         programme,
         grass,
         seed,
-        schools,
+        practices,
         planning,
         zones: group.map(({ zone }) => zone.name),
         survey: groundOf(
@@ -106,13 +106,13 @@ export function partsOf(
           group.map(({ zone }) => zone),
           texture,
         ),
-        settings: settingsFor(i === 0, grass, seed, programme, settings, schools),
+        settings: settingsFor(i === 0, grass, seed, programme, settings, practices),
       }
     })
 }
 
-export const bringsLoam = ({ programme, schools }: Part): boolean =>
-  programme.code === 'strip' && schools.loam === 'bring'
+export const bringsLoam = ({ programme, practices }: Part): boolean =>
+  programme.code === 'strip' && practices.loam === 'bring'
 
 /**
  * Soil to bring, m³ loose, how deep it lies at the most, mm, and the ground it is dragged over, m². @source turf
@@ -140,8 +140,8 @@ export const wantsRelaying = ({ survey, programme, planning }: Part): boolean =>
 /** Cover over all of a part, m³ loose. */
 export const coverM3 = ({ survey, settings }: Part): number => (survey.areaM2 * settings.coverMm) / 1000
 /** Slits take seed into the old sward without tearing it first. Where it is to be torn out, slits do not do it. */
-export const slitSeeded = ({ schools, programme }: Part): boolean =>
-  schools.sowing === 'slit' && programme.dethatchPasses > 0 && programme.dethatchPasses <= 2
+export const slitSeeded = ({ practices, programme }: Part): boolean =>
+  practices.sowing === 'slit' && programme.dethatchPasses > 0 && programme.dethatchPasses <= 2
 
 /** Seed of a part; undefined where none is sown. */
 export const seedOf = ({ programme, survey, settings }: Part): SeedNeed | undefined =>

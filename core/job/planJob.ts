@@ -3,7 +3,7 @@ import { addDays, dayOfYear, daysBetween, type Day } from '../measure/calendar'
 import type { Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import { decideZone, type ZoneDecision } from './decision/decide'
-import type { Schools } from './decision/practices'
+import type { Practices } from './decision/practices'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
 import { isIrrigated, isLocated, putOn, surveyOf, zoneSurveysOf } from './lawn'
@@ -15,7 +15,7 @@ import { OPERATIONS } from './operations/registry'
 import { partsOf, type Part, type PlannedZone } from './parts'
 import { estimateOf, type Estimate } from './price'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
-import { buildSequence, type Sequence } from './schedule/schedule'
+import { buildSchedule, type Schedule } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
 import { practicesOf, settingsOf } from './seeding'
 import type { PlanSettings } from './settings'
@@ -24,13 +24,13 @@ import type { PlanSettings } from './settings'
 export interface LawnDecision {
   zones: ZoneDecision[]
   /** The programme recommended for most of the ground. */
-  leans: ProgrammeCode | undefined
+  recommended: ProgrammeCode | undefined
   waiting: Waiting
 }
 
 /** All that follows from what is recorded of a job, its lawn, its firm and its season. */
 export interface JobPlan {
-  practices: Schools
+  practices: Practices
   settings: PlanSettings
   /** The whole lawn as it is planned for; undefined while something is missing. */
   survey: Survey | undefined
@@ -40,15 +40,15 @@ export interface JobPlan {
   /** Ground that is treated alike; none while the survey or the programme is missing, or all of it is left alone. */
   parts: Part[]
   /** Undefined while there is nothing to do or no day to do it from. */
-  schedule: Sequence | undefined
+  schedule: Schedule | undefined
   price: Estimate | undefined
 }
 
 /** The programme recommended for the largest area. */
-function mostLean(zones: readonly ZoneDecision[]): ProgrammeCode | undefined {
+function mostRecommended(zones: readonly ZoneDecision[]): ProgrammeCode | undefined {
   const areas = new Map<ProgrammeCode, number>()
-  for (const { zone, leans } of zones)
-    if (leans) areas.set(leans.programme, (areas.get(leans.programme) ?? 0) + zone.areaM2)
+  for (const { zone, recommended } of zones)
+    if (recommended) areas.set(recommended.programme, (areas.get(recommended.programme) ?? 0) + zone.areaM2)
   return [...areas].sort((a, b) => b[1] - a[1])[0]?.[0]
 }
 
@@ -57,7 +57,7 @@ interface Given {
   job: JobRecord
   lawn: LawnRecord
   firm: FirmRecord
-  practices: Schools
+  practices: Practices
 }
 
 /** Whether a programme can be begun on some zones now. */
@@ -100,9 +100,13 @@ function decisionOf(given: Given, glance: Glance): LawnDecision | undefined {
   const zones = zoneSurveysOf(lawn, job.sowOn ?? firm.today).map((zone) =>
     decideZone(zone, of, practices, firm.planning),
   )
-  const leans = mostLean(zones)
+  const recommended = mostRecommended(zones)
   const concerned = zones.filter(({ zone }) => job.zonePlans[zone.id]?.programme !== 'leave')
-  return { zones, leans, waiting: waitingFor(given, glance, job.programme ?? leans ?? 'overseed', concerned) }
+  return {
+    zones,
+    recommended,
+    waiting: waitingFor(given, glance, job.programme ?? recommended ?? 'overseed', concerned),
+  }
 }
 
 /** Zones with the programme each is to have, those left alone taken out. */
@@ -146,14 +150,14 @@ const byOthers = (all: Amounts, own: Amounts): Amounts =>
     Object.entries(all).map(([matter, amount]) => [matter, (amount ?? 0) - (own[matter as keyof Amounts] ?? 0)]),
   )
 
-function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown): Sequence {
+function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown): Schedule {
   const { job, lawn, firm } = given
   const { work } = job
   const { glance: glanceAt, ...weather } = season
   const glance = glanceAt?.(sowOn)
   const sowing = glance?.sowing
   const growing = glance?.growing.find(({ to }) => to >= sowOn)
-  return buildSequence({
+  return buildSchedule({
     parts,
     applications: putOn(lawn, firm.planning),
     located: isLocated(lawn),
@@ -222,14 +226,14 @@ export const waitingOf = (
 ): Waiting => waitingFor({ job, lawn, firm, practices: practicesOf(job, firm) }, glance, programme, zones)
 
 /** Days of what is still to do, as they stand. */
-export const daysOf = ({ slips }: Sequence): Record<string, Day> =>
-  Object.fromEntries(slips.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
+export const daysOf = ({ tasks }: Schedule): Record<string, Day> =>
+  Object.fromEntries(tasks.filter(({ done }) => !done).map(({ key, to }) => [key, to]))
 
 /**
  * A job with something changed, as it is tried out: the days that stand now count as confirmed, so that as few of them
  * move as can be, whichever view tries it.
  */
-export function tried(job: JobRecord, standing: Sequence | undefined, change: Partial<JobRecord>): JobRecord {
+export function tried(job: JobRecord, standing: Schedule | undefined, change: Partial<JobRecord>): JobRecord {
   const work = change.work ?? job.work
   return { ...job, ...change, work: { ...work, days: standing ? daysOf(standing) : work.days } }
 }

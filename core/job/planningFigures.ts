@@ -59,7 +59,7 @@ const LIMITS = {
   hardFrom: share(
     'Grass worth keeping under which an old sward is given up',
     0.3,
-    mem('under 30% kill, or renovate hard by the firm’s school'),
+    mem('under 30% kill, or renovate hard by the firm’s practice'),
   ),
   spotFrom: share(
     'Grass worth keeping that leaves only patches to repair',

@@ -6,7 +6,7 @@ import { PLANNING, sourceOf, type Planning, type PriceCode } from './planningFig
 import type { Charge } from './operations/definition'
 import { isAnchorKey } from './operations/registry'
 import { seedOf, type Part } from './parts'
-import { firstWork, type Sequence, type Slip } from './schedule/schedule'
+import { firstWork, type Schedule, type Task } from './schedule/schedule'
 
 /** What a plan costs in work, money and time off the lawn. */
 export interface Estimate {
@@ -27,32 +27,32 @@ const PRICED_BY: Record<StockKind, PriceCode> = { seed: 'seed', feed: 'feed', co
 /**
  * Materials of a task, each with what it is priced by: what is left out of a plan is not paid for, what is added is.
  */
-function materialsOf(slip: Slip, parts: readonly Part[]): Charge[] {
-  const lines = slip.wanted.map(({ matter, words, amount }): Charge => {
+function materialsOf(task: Task, parts: readonly Part[]): Charge[] {
+  const lines = task.wanted.map(({ matter, words, amount }): Charge => {
     const kind = kindOf(matter)
     return {
-      what: `${slip.operation.name}, ${words}`,
+      what: `${task.operation.name}, ${words}`,
       price: PRICED_BY[kind],
       amount: figure(STOCK_QUANTITY[kind], amount),
     }
   })
-  return [...lines, ...(slip.operation.charges?.(slip, parts) ?? [])]
+  return [...lines, ...(task.operation.charges?.(task, parts) ?? [])]
 }
 
 /** What goes on all ground of a part, whatever its tasks. */
-const additivesOf = ({ schools, survey }: Part): Charge[] =>
-  schools.additive === 'priced'
+const additivesOf = ({ practices, survey }: Part): Charge[] =>
+  practices.additive === 'priced'
     ? [{ what: 'Additive', price: 'additive', amount: figure('areaM2', survey.areaM2) }]
     : []
 
 const money = (minor: number, currency: string): Figure => ({ quantity: 'money', value: Math.round(minor), currency })
 
-function priceOf(parts: readonly Part[], { slips, crewHours }: Sequence, planning: Planning, currency: string): Worked {
+function priceOf(parts: readonly Part[], { tasks, crewHours }: Schedule, planning: Planning, currency: string): Worked {
   const lines: WorkingLine[] = []
   let total = 0
   for (const { what, price, amount } of [
     { what: 'Crew', price: 'crew' as const, amount: figure('hours', crewHours) },
-    ...slips.flatMap((slip) => materialsOf(slip, parts)),
+    ...tasks.flatMap((task) => materialsOf(task, parts)),
     ...parts.flatMap(additivesOf),
   ]) {
     const minor = amount.value * planning[price]
@@ -85,16 +85,16 @@ function priceOf(parts: readonly Part[], { slips, crewHours }: Sequence, plannin
 const AFTER_LIFT_DAYS = 7
 
 /**
- * Cost, time and upset of a plan whose sequence is laid.
+ * Cost, time and upset of a plan whose schedule is laid.
  * @param currency ISO code of the planning prices
  */
-export function estimateOf(parts: readonly Part[], sequence: Sequence, planning: Planning, currency: string): Estimate {
-  const closing = sequence.slips.filter(({ operation }) => operation.closesLawn)
+export function estimateOf(parts: readonly Part[], schedule: Schedule, planning: Planning, currency: string): Estimate {
+  const closing = schedule.tasks.filter(({ operation }) => operation.closesLawn)
   const first = closing.reduce((a, b) => (b.from < a.from ? b : a), closing[0]!)
-  const mow = sequence.slips.find(({ operation }) => operation.opensLawn)
-  const anchor = sequence.slips.find(({ key }) => isAnchorKey(key))!
+  const mow = schedule.tasks.find(({ operation }) => operation.opensLawn)
+  const anchor = schedule.tasks.find(({ key }) => isAnchorKey(key))!
   const days = mow ? daysBetween(first.from, mow.to) : daysBetween(first.from, anchor.to) + AFTER_LIFT_DAYS
-  const crew = sequence.crewHours
+  const crew = schedule.crewHours
   return {
     crewHours: {
       value: crew,
@@ -103,7 +103,7 @@ export function estimateOf(parts: readonly Part[], sequence: Sequence, planning:
         result: figure('hours', crew),
         formula: 'Hours of every operation, set-up included.',
         lines: [
-          ...sequence.slips.map(({ operation, hours }, i): WorkingLine => ({
+          ...schedule.tasks.map(({ operation, hours }, i): WorkingLine => ({
             ...(i ? { operator: '+' as const } : {}),
             what: operation.name,
             value: figure('hours', hours.value),
@@ -113,11 +113,11 @@ export function estimateOf(parts: readonly Part[], sequence: Sequence, planning:
         ],
       },
     },
-    priceMinor: priceOf(parts, sequence, planning, currency),
+    priceMinor: priceOf(parts, schedule, planning, currency),
     seedKg: parts.reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0),
     outFrom: first.from,
     outTo: mow?.to ?? anchor.to,
-    leadDays: daysBetween(firstWork(sequence).from, anchor.to),
+    leadDays: daysBetween(firstWork(schedule).from, anchor.to),
     outOfUse: {
       value: days,
       working: {

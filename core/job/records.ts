@@ -4,7 +4,7 @@ import type { Blend } from '../seed/blends'
 import type { Application } from '../site/survey'
 import type { Zone, ZoneMeasure } from '../site/zone'
 import type { Texture } from '../soil/soil'
-import type { Schools } from './decision/practices'
+import type { Practices } from './decision/practices'
 import type { ProgrammeCode } from './decision/programmes'
 import type { Pace } from './hours'
 import type { Planning } from './planningFigures'
@@ -73,7 +73,7 @@ export interface JobRecord {
   /** Zones that are treated otherwise than the rest, or left as they are. */
   zonePlans: Readonly<Record<string, { programme: ProgrammeCode | 'leave' }>>
   /** Where the job differs from the firm's practices. */
-  schools: Partial<Schools>
+  practices: Partial<Practices>
   /** Seed sown together in place of the zones' one grass; empty where that alone is sown. */
   blend: Blend
   sowOn: Day | null
@@ -88,7 +88,7 @@ export interface JobRecord {
 /** The firm that does it: its practices and figures, its days, its pace, its shed, and which day it is. */
 export interface FirmRecord {
   today: Day
-  schools: Schools
+  practices: Practices
   planning: Planning
   /** ISO code of the planning prices. */
   currency: string

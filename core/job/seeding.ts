@@ -1,7 +1,7 @@
 import { dayOfYear } from '../measure/calendar'
 import { depthLimitOf, pureSeed, type Blend } from '../seed/blends'
 import { grassByCode, type GrassCode } from '../grass/grasses'
-import { schoolsOf, type Schools } from './decision/practices'
+import { allPractices, type Practices } from './decision/practices'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { grassOf, zonesOf } from './lawn'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
@@ -9,9 +9,9 @@ import { defaultSettings, shallowEnough, type PlanSettings } from './settings'
 
 /** The practices of a job: the firm's, but where it differs. */
 export const practicesOf = (
-  { schools }: Pick<JobRecord, 'schools'>,
-  firm: { schools: Partial<FirmRecord['schools']> },
-): Schools => schoolsOf({ ...firm.schools, ...schools })
+  { practices }: Pick<JobRecord, 'practices'>,
+  firm: { practices: Partial<FirmRecord['practices']> },
+): Practices => allPractices({ ...firm.practices, ...practices })
 
 /** The grass a programme brings whatever the zones want; undefined where it brings none, or nothing is decided. */
 const ownSeedOf = (programme: ProgrammeCode | null): GrassCode | undefined =>
@@ -33,7 +33,7 @@ export function sownOn(
 export function beginningSettings(
   lawn: Pick<LawnRecord, 'zones' | 'measured' | 'latDeg'>,
   { blend, sowOn }: Pick<JobRecord, 'blend' | 'sowOn'>,
-  practices: Schools,
+  practices: Practices,
   programme: ProgrammeCode,
 ): PlanSettings {
   const grass = grassByCode(ownSeedOf(programme) ?? grassOf(lawn) ?? 'TF')
@@ -44,7 +44,7 @@ export function beginningSettings(
     grass,
     desirableShare,
     programme: PROGRAMMES[programme],
-    schools: practices,
+    practices: practices,
     inSpring,
   })
   return blend.length ? shallowEnough(settings, depthLimitOf(blend)) : settings
@@ -54,5 +54,5 @@ export function beginningSettings(
 export const settingsOf = (
   lawn: LawnRecord,
   job: JobRecord,
-  firm: { schools: Partial<FirmRecord['schools']> },
+  firm: { practices: Partial<FirmRecord['practices']> },
 ): PlanSettings => job.settings ?? beginningSettings(lawn, job, practicesOf(job, firm), job.programme ?? 'overseed')

@@ -5,7 +5,7 @@ import { STARTER_N_G_PER_M2 } from '../materials/feed'
 import type { BagSize } from '../materials/bags'
 import { KG_PER_LB } from '../measure/units'
 import type { Programme } from './decision/programmes'
-import { DEFAULT_SCHOOLS, HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS, type Schools } from './decision/practices'
+import { DEFAULT_PRACTICES, HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS, type Practices } from './decision/practices'
 
 /** The technician's own settings of a plan; everything else is computed from them and the survey. */
 export interface PlanSettings {
@@ -30,11 +30,11 @@ const SHORTEST_SAFE_MM = 50
 const MOSTLY_KEPT_SHARE = 0.7
 
 /** Height to scalp to, mm. */
-export function defaultScalpMm(grass: Grass, desirableShare: number, school: Schools['scalp']): number {
+export function defaultScalpMm(grass: Grass, desirableShare: number, practice: Practices['scalp']): number {
   const low = Math.min(LOWEST_NOTCH_MM, grass.mowingMm[0])
   const safe = Math.min(grass.mowingMm[0], SHORTEST_SAFE_MM)
-  if (school === 'by stand') return desirableShare > MOSTLY_KEPT_SHARE ? safe : low
-  return school === 'lowest notch' ? low : safe
+  if (practice === 'by stand') return desirableShare > MOSTLY_KEPT_SHARE ? safe : low
+  return practice === 'lowest notch' ? low : safe
 }
 
 /** Depth of soil or dressing over the seed, mm; straw and fleece bury nothing. */
@@ -54,16 +54,16 @@ export interface Beginning {
   grass: Grass
   desirableShare: number
   programme: Pick<Programme, 'rateShare'>
-  schools?: Schools
+  practices?: Practices
   /** Sown on rising soil. */
   inSpring?: boolean
 }
 
-/** Pure live seed a programme begins with, g/m², by the schools. */
+/** Pure live seed a programme begins with, g/m², by the practices. */
 export function beginningRate({
   grass,
   programme,
-  schools = DEFAULT_SCHOOLS,
+  practices = DEFAULT_PRACTICES,
   inSpring = false,
 }: Omit<Beginning, 'desirableShare'>): number {
   // Another grass than the programme was made for, or none sown: as for thickening.
@@ -71,27 +71,27 @@ export function beginningRate({
   return (
     newRateGPerM2(grass) *
     share *
-    (schools.rate === 'heavy' ? HEAVY_RATE : 1) *
-    (inSpring && schools.springRate === 'more' ? SPRING_RATE : 1)
+    (practices.rate === 'heavy' ? HEAVY_RATE : 1) *
+    (inSpring && practices.springRate === 'more' ? SPRING_RATE : 1)
   )
 }
 
 /**
- * Settings a plan begins with, by the schools. Rake-in and cover together keep to the depth the seed can grow through.
+ * Settings a plan begins with, by the practices. Rake-in and cover together keep to the depth the seed can grow through.
  * @source turf handbooks and trade
  */
 export function defaultSettings(beginning: Beginning): PlanSettings {
-  const { grass, desirableShare, schools = DEFAULT_SCHOOLS } = beginning
+  const { grass, desirableShare, practices = DEFAULT_PRACTICES } = beginning
   const half = Math.min(5, grass.depthLimitMm / 2)
   return {
     seedRateGPerM2: beginningRate(beginning),
     lot: { purityShare: 0.98, germinationShare: 0.85, coatingShare: 0, purityOfBareSeed: false },
     bags: [50, 25, 5].map((lb) => ({ massKg: lb * KG_PER_LB, priceMinor: null })),
-    starterAnalysis: STARTER_ANALYSIS[schools.starter === 'none' ? 'starter' : schools.starter],
-    starterNGPerM2: schools.starter === 'none' ? 0 : STARTER_N_G_PER_M2,
-    coverMaterial: schools.coverMaterial,
-    coverMm: schools.cover === 'none' ? 0 : half,
+    starterAnalysis: STARTER_ANALYSIS[practices.starter === 'none' ? 'starter' : practices.starter],
+    starterNGPerM2: practices.starter === 'none' ? 0 : STARTER_N_G_PER_M2,
+    coverMaterial: practices.coverMaterial,
+    coverMm: practices.cover === 'none' ? 0 : half,
     rakeMm: half,
-    scalpToMm: defaultScalpMm(grass, desirableShare, schools.scalp),
+    scalpToMm: defaultScalpMm(grass, desirableShare, practices.scalp),
   }
 }

@@ -1,11 +1,11 @@
 import type { Context } from '#contract/context'
-import { schoolsOf } from '#core/job/decision/practices'
-import { practiceOf } from '../records/practice'
+import { allPractices } from '#core/job/decision/practices'
+import { countedOf } from '../records/counted'
 import { answer } from '../utils/answer'
 
 export default answer(async (_event, { firm, person, today }): Promise<Context> => ({
-  firm: { ...firm, schools: schoolsOf(firm.schools) },
+  firm: { ...firm, practices: allPractices(firm.practices) },
   person,
   today,
-  ...(await practiceOf(firm.id)),
+  ...(await countedOf(firm.id)),
 }))

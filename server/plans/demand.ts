@@ -1,4 +1,4 @@
-import { schoolsOf } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/practices'
 import { demandOf } from '#core/job/operations/demand'
 import { planJob } from '#core/job/planJob'
 import { firmRecordOf } from '#contract/context'
@@ -7,13 +7,16 @@ import type { AtWork } from '../records/firms'
 import { keepWanted } from '../records/stock'
 import { log } from '../utils/log'
 
-type Firm = Pick<AtWork['firm'], 'id' | 'schools' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
+type Firm = Pick<
+  AtWork['firm'],
+  'id' | 'practices' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'
+>
 
 /** Keeps what the job in view will still use up of the shed, for the other jobs that look at it. */
 export async function keepDemand(lawn: Lawn, { firm, today }: { firm: Firm; today: AtWork['today'] }): Promise<void> {
   try {
     const practice = firmRecordOf({
-      firm: { ...firm, schools: schoolsOf(firm.schools) },
+      firm: { ...firm, practices: allPractices(firm.practices) },
       today,
       pace: {},
       stock: {},
@@ -21,7 +24,7 @@ export async function keepDemand(lawn: Lawn, { firm, today }: { firm: Firm; toda
     })
     // Amounts follow ground and settings; no season changes them.
     const { schedule } = planJob(jobOf(lawn), groundOf(lawn), practice)
-    await keepWanted(firm.id, lawn.job.id, lawn.job.endedOn ? {} : demandOf(schedule?.slips ?? []))
+    await keepWanted(firm.id, lawn.job.id, lawn.job.endedOn ? {} : demandOf(schedule?.tasks ?? []))
   } catch (error) {
     // What was saved stands; the shed is counted anew with the next change.
     log.warn({ lawn: lawn.id, reason: String(error) }, 'demand was not kept')

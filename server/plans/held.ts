@@ -1,22 +1,22 @@
 import type { Gate } from '#core/explain/judgement'
 import type { Lawn } from '#contract/lawn'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import type { AtWork } from '../records/firms'
 import { log } from '../utils/log'
 import { plannedJob } from './plannedJob'
 import { Refusal } from '../utils/refusal'
 
 /** What holds a task and nobody has overridden. */
-const holdsOf = ({ gates }: Slip): Gate[] =>
+const holdsOf = ({ gates }: Task): Gate[] =>
   gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined)
 
 /** Tasks of the job in view that something holds; none where it cannot be planned. */
-async function heldTasks(lawn: Lawn, work: AtWork): Promise<{ slip: Slip; holds: Gate[] }[]> {
+async function heldTasks(lawn: Lawn, work: AtWork): Promise<{ task: Task; holds: Gate[] }[]> {
   try {
     const { plan } = await plannedJob(lawn, work)
-    return (plan.schedule?.slips ?? []).flatMap((slip) => {
-      const holds = slip.done ? [] : holdsOf(slip)
-      return holds.length ? [{ slip, holds }] : []
+    return (plan.schedule?.tasks ?? []).flatMap((task) => {
+      const holds = task.done ? [] : holdsOf(task)
+      return holds.length ? [{ task, holds }] : []
     })
   } catch (error) {
     // What was really done can always be recorded, whether or not it can be planned.
@@ -32,9 +32,9 @@ const wordsOf = ({ text }: Gate): string => text.filter((part) => typeof part ==
 export async function wantsNote(
   lawn: Lawn,
   work: AtWork,
-  { slip, note }: { slip: string; note: string },
+  { task, note }: { task: string; note: string },
 ): Promise<boolean> {
-  const held = (await heldTasks(lawn, work)).find((one) => one.slip.key === slip)
+  const held = (await heldTasks(lawn, work)).find((one) => one.task.key === task)
   if (held && !note.trim())
     throw new Refusal(422, 'held', 'This is held.', {
       note: `Held: ${held.holds.map(wordsOf).join('; ')}. A note says why it was done anyway.`,
@@ -46,9 +46,9 @@ export async function wantsNote(
 export async function nothingHeld(lawn: Lawn, work: AtWork): Promise<void> {
   const [first] = await heldTasks(lawn, work)
   if (!first) return
-  const { slip, holds } = first
+  const { task, holds } = first
   const way = holds[0]!.binding
     ? 'Choose another day: no note overrides label or law.'
     : 'Override it with a note, or choose another day. Nothing was confirmed.'
-  throw new Refusal(422, 'held', `${slip.name} is held: ${wordsOf(holds[0]!)}. ${way}`)
+  throw new Refusal(422, 'held', `${task.name} is held: ${wordsOf(holds[0]!)}. ${way}`)
 }

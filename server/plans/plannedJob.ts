@@ -1,4 +1,4 @@
-import { schoolsOf } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/practices'
 import type { Outlook } from '#core/establishment/outlook'
 import type { FirmRecord } from '#core/job/records'
 import { planJob, type JobPlan } from '#core/job/planJob'
@@ -6,7 +6,7 @@ import { NO_SEASON, seasonOfOutlook, type SeasonKnown } from '#core/job/season'
 import { firmRecordOf } from '#contract/context'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
-import { practiceOf } from '../records/practice'
+import { countedOf } from '../records/counted'
 import { freshStations } from '../weather/collect'
 import { sillText, stationOf } from '../weather/sill'
 import { subjectOf } from '../weather/subject'
@@ -22,8 +22,8 @@ async function seasonOf(lawn: Lawn, work: AtWork): Promise<SeasonKnown> {
 
 /** The firm at work as its jobs are planned. */
 export async function firmOf({ firm, today }: AtWork): Promise<FirmRecord> {
-  const practice = await practiceOf(firm.id)
-  return firmRecordOf({ firm: { ...firm, schools: schoolsOf(firm.schools) }, today, ...practice })
+  const practice = await countedOf(firm.id)
+  return firmRecordOf({ firm: { ...firm, practices: allPractices(firm.practices) }, today, ...practice })
 }
 
 /** The job in view as it stands, planned by the same call as everywhere. */

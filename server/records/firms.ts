@@ -2,7 +2,7 @@ import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
 import type { FirmSettings, Licence, Role } from '#contract/firm'
 import type { Planning } from '#core/job/planningFigures'
-import type { Schools } from '#core/job/decision/practices'
+import type { Practices } from '#core/job/decision/practices'
 import { dayIn, daysLater } from '../weather/clock'
 import { askOnce, inFirm, oneAtATime } from './db'
 
@@ -13,7 +13,7 @@ export interface Firm {
   currency: string
   timeZone: string
   demo: boolean
-  schools: Partial<Schools>
+  practices: Partial<Practices>
   planning: Partial<Planning>
   workingDays: number[]
   holidays: Day[]
@@ -110,7 +110,7 @@ export async function foundFirm(
 export async function saveFirm(firmId: string, settings: FirmSettings): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, schools = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, version = version + 1
+      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, practices = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, version = version + 1
        where id = $1 and version = $2`,
       [
         firmId,
@@ -119,7 +119,7 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
         settings.units,
         settings.currency,
         settings.timeZone,
-        settings.schools,
+        settings.practices,
         settings.workingDays,
         JSON.stringify(settings.licences),
         settings.planning,

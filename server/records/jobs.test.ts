@@ -11,7 +11,7 @@ import { addLawn, lawnById, removeLawn } from './lawns'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { savePlan, versionsOf } from './jobs'
 import { markDone, undoMark } from './marks'
-import { practiceOf } from './practice'
+import { countedOf } from './counted'
 
 let ours: Author
 let theirs: Author
@@ -19,7 +19,7 @@ useTwoFirms((a, b) => {
   ;[ours, theirs] = [a, b]
 })
 const paceOf = async (firmId: string) => {
-  const { pace, leftOut } = await practiceOf(firmId)
+  const { pace, leftOut } = await countedOf(firmId)
   return { pace, leftOut }
 }
 

@@ -14,7 +14,7 @@ export interface PlanRow {
   programme: Plan['programme']
   overruleNote: string | null
   zonePlans: Plan['zonePlans']
-  schools: Plan['schools']
+  practices: Plan['practices']
   blend: Plan['blend']
   sowOn: Day | null
   seedRate: number | null
@@ -54,7 +54,7 @@ export const planFrom = (row: PlanRow): Plan => ({
   programme: row.programme,
   overruleNote: row.overruleNote,
   zonePlans: row.zonePlans,
-  schools: row.schools,
+  practices: row.practices,
   blend: row.blend,
   sowOn: row.sowOn,
   savedAt: row.savedAt,
@@ -87,7 +87,7 @@ const nameOf = (column: string): string =>
 /** The columns of a job by the names above. */
 export const JOB_COLUMNS = `
   select jobs.id, number, begun_on as "begunOn", version, programme, overrule_note as "overruleNote",
-    zone_plans as "zonePlans", schools, blend, sow_on as "sowOn",
+    zone_plans as "zonePlans", practices, blend, sow_on as "sowOn",
     seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
     purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,
@@ -116,7 +116,7 @@ export async function savePlan(
       `update jobs set programme = $4, overrule_note = $5, sow_on = $6, seed_rate_g_per_m2 = $7, purity_share = $8,
          germination_share = $9, coating_share = $10, purity_of_bare_seed = $11, bags = $12, starter_analysis = $13,
          starter_n_g_per_m2 = $14, cover_material = $15, cover_mm = $16, rake_mm = $17, scalp_to_mm = $18,
-         updated_by = $19, zone_plans = $20, schools = $21, blend = $22, work = $23, version = version + 1,
+         updated_by = $19, zone_plans = $20, practices = $21, blend = $22, work = $23, version = version + 1,
          updated_at = coalesce($24::timestamptz, now()),
          confirmed_on = coalesce($25, confirmed_on), confirmed_by = case when $25::date is null then confirmed_by else $19 end,
          confirmed_version = case when $25::date is null then confirmed_version else version + 1 end
@@ -142,7 +142,7 @@ export async function savePlan(
         s?.scalpToMm ?? null,
         personId,
         plan.zonePlans,
-        plan.schools,
+        plan.practices,
         JSON.stringify(plan.blend),
         plan.work,
         when?.at ?? null,

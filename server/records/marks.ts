@@ -20,7 +20,7 @@ export type Marked = 'kept' | 'more than the whole' | 'done already' | 'other ma
 export async function markDone(
   { firmId, personId }: Author,
   { lawnId, jobId }: { lawnId: string; jobId: string },
-  { id, slip: task, ...told }: NewMark,
+  { id, task: task, ...told }: NewMark,
 ): Promise<Marked> {
   return inFirm(firmId, async (client): Promise<Marked> => {
     // Those who mark parts of one task come one after the other.

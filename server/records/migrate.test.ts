@@ -93,10 +93,10 @@ test('what stood as the one plan of a lawn is its first job, with versions, mark
     `insert into lawns (firm_id, id, client, lat_deg, lon_deg, updated_by)
        select $1::uuid, unnest(array[$2, $3]::uuid[]), 'Varga', 38, -9, $6::uuid`,
     `insert into zones (firm_id, lawn_id, id, name) select $1::uuid, $2::uuid, $4::uuid, 'Front'`,
-    `insert into plans (firm_id, lawn_id, programme, sow_on, version, updated_by)
-       select $1::uuid, $2::uuid, 'overseed', '2026-09-18', 2, $6::uuid`,
+    `insert into plans (firm_id, lawn_id, programme, sow_on, version, updated_by, schools)
+       select $1::uuid, $2::uuid, 'overseed', '2026-09-18', 2, $6::uuid, '{"mixing": "mixed"}'`,
     `insert into plan_versions (firm_id, lawn_id, version, plan, saved_by)
-       select $1::uuid, $2::uuid, v, '{}', $6::uuid from generate_series(1, 2) v`,
+       select $1::uuid, $2::uuid, v, '{"schools": {"mixing": "mixed"}}', $6::uuid from generate_series(1, 2) v`,
     `insert into operations_done (firm_id, lawn_id, id, slip, done_on, recorded_by)
        select $1::uuid, $2::uuid, $5::uuid, 'scalp', '2026-09-16', $6::uuid`,
   ])
@@ -107,11 +107,14 @@ test('what stood as the one plan of a lawn is its first job, with versions, mark
   expect(told).toMatchObject({
     client: 'Varga',
     job: { number: 1, state: 'in work', zoneIds: [zone], confirmed: null, ended: null },
-    plan: { programme: 'overseed', sowOn: '2026-09-18', version: 2, savedBy: 'Ida' },
+    plan: { programme: 'overseed', sowOn: '2026-09-18', version: 2, savedBy: 'Ida', practices: { mixing: 'mixed' } },
     done: [{ id: mark, key: 'scalp', doneOn: '2026-09-16', savedBy: 'Ida' }],
     sameClient: [{ id: bare }],
   })
-  expect(await versionsOf(firm!.id, told.job.id)).toHaveLength(2)
+  expect(await versionsOf(firm!.id, told.job.id)).toMatchObject([
+    { plan: { practices: { mixing: 'mixed' } } },
+    { plan: { practices: { mixing: 'mixed' } } },
+  ])
   // A lawn that nothing was decided about has a job that nothing is decided about.
   expect(await lawnById(firm!.id, bare!)).toMatchObject({
     clientId: told.clientId,

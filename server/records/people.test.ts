@@ -1,5 +1,5 @@
 import { toDay } from '#core/measure/calendar'
-import { schoolsOf } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/practices'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { owner } from '../test/database'
@@ -98,7 +98,7 @@ describe('a firm', () => {
     units: 'metric' as const,
     currency: 'EUR',
     timeZone: 'Europe/Lisbon',
-    schools: schoolsOf({ rate: 'heavy' }),
+    practices: allPractices({ rate: 'heavy' }),
     planning: { overseedFrom: 0.6 },
     workingDays: [1, 2, 3],
     holidays: [toDay('2026-12-25')],
@@ -130,11 +130,11 @@ describe('a firm', () => {
     }))!
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
-    const { name, currency, schools, planning, workingDays, holidays, hoursADay, licences } = settings
+    const { name, currency, practices, planning, workingDays, holidays, hoursADay, licences } = settings
     expect((await atWork(await openSession(ours, HERE)))!.firm).toMatchObject({
       name,
       currency,
-      schools,
+      practices,
       planning,
       workingDays,
       holidays,

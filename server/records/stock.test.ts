@@ -10,7 +10,7 @@ import type { Author } from './firms'
 import { addLawn, removeLawn, lawnById } from './lawns'
 import { addStock, editStock, moveStock, movesOfStock, stockOf } from './stock'
 import { markDone, undoMark } from './marks'
-import { practiceOf } from './practice'
+import { countedOf } from './counted'
 
 useTestDatabase()
 let us: Author
@@ -18,7 +18,7 @@ let seed: string | undefined
 let lawn: Lawn
 const DAY = toDay('2026-09-08')
 const told = (change: Partial<NewMark> = {}): NewMark =>
-  markSchema.parse({ id: randomUUID(), slip: 'sow', doneOn: '2026-09-08', ...change })
+  markSchema.parse({ id: randomUUID(), task: 'sow', doneOn: '2026-09-08', ...change })
 const line = async (amount = 20, matter: Matter = 'seed TF 100') => {
   const id = randomUUID()
   await addStock(us, { id, matter, name: 'a lot', day: DAY, amount })
@@ -67,11 +67,11 @@ describe('the stock book', () => {
   })
   test('adds lines of one material for the plans, and leaves out what is put away', async () => {
     const [second, feed] = [await line(3), await line(50, 'feed 18-24-12')]
-    expect((await practiceOf(us.firmId)).stock).toEqual({ 'seed TF 100': 23, 'feed 18-24-12': 50 })
+    expect((await countedOf(us.firmId)).stock).toEqual({ 'seed TF 100': 23, 'feed 18-24-12': 50 })
     expect(await editStock(us.firmId, second, { version: 1, name: 'old lot', putAway: true })).toBe(true)
     expect(await editStock(us.firmId, second, { version: 1, name: 'somebody else', putAway: false })).toBe(false)
     await editStock(us.firmId, feed, { version: 1, name: 'starter', putAway: true })
-    expect((await practiceOf(us.firmId)).stock).toEqual({ 'seed TF 100': 20 })
+    expect((await countedOf(us.firmId)).stock).toEqual({ 'seed TF 100': 20 })
   })
   test('counts nothing where very much came in, and says no more of a line than any shed holds', async () => {
     for (let i = 0; i < 3; i++)
@@ -94,7 +94,7 @@ describe('the stock book', () => {
     expect([
       await stockOf(them.firmId),
       await movesOfStock(them.firmId, seed!, 10),
-      (await practiceOf(them.firmId)).stock,
+      (await countedOf(them.firmId)).stock,
     ]).toEqual([[], [], {}])
     await expect(
       moveStock(them, seed!, { id: randomUUID(), why: 'came', day: DAY, amount: 5, note: '' }),
@@ -146,7 +146,7 @@ describe('work that is marked', () => {
     })
   })
   test('teaches the pace of the ground it was done on, not of the whole lawn', async () => {
-    await markDone(us, inView(lawn), told({ slip: 'loosen', hours: 2, areaM2: 30 }))
-    expect((await practiceOf(us.firmId)).pace.loosen).toEqual({ m2PerCrewH: 15, jobs: 1 })
+    await markDone(us, inView(lawn), told({ task: 'loosen', hours: 2, areaM2: 30 }))
+    expect((await countedOf(us.firmId)).pace.loosen).toEqual({ m2PerCrewH: 15, jobs: 1 })
   })
 })

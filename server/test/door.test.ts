@@ -160,7 +160,7 @@ test('prices are put in by an owner; a technician’s plan keeps them and adds n
       programme: null,
       overruleNote: null,
       zonePlans: {},
-      schools: {},
+      practices: {},
       blend: [],
       work: NO_WORK,
       sowOn: null,
@@ -179,13 +179,13 @@ test('settings and own units are kept, and an older version of them is refused',
     ...firm,
     workingDays: [5, 1, 1],
     licences: [{ what: 'Pesticides', number: 'A 12' }],
-    schools: { ...firm.schools, rate: 'heavy' },
+    practices: { ...firm.practices, rate: 'heavy' },
   }
   expect((await mara.call('PUT', '/api/firm', changed)).status).toBe(200)
   expect((await context(mara)).body.firm).toMatchObject({
     workingDays: [1, 5],
     licences: changed.licences,
-    schools: { rate: 'heavy', cover: 'always' },
+    practices: { rate: 'heavy', cover: 'always' },
     version: firm.version + 1,
   })
   expect((await mara.call('PUT', '/api/firm', changed)).body.error.code).toBe('conflict')

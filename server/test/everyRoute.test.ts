@@ -16,7 +16,7 @@ describe('every route', () => {
   const BODIES: Record<string, object> = {
     '/api/people/:id': { role: 'owner', active: true },
     '/api/people/links': { kind: 'reset', personId: randomUUID() },
-    '/api/lawns/:id/jobs/:job/marks': { id: randomUUID(), slip: 'scalp', doneOn: TODAY },
+    '/api/lawns/:id/jobs/:job/marks': { id: randomUUID(), task: 'scalp', doneOn: TODAY },
     '/api/stock/:id': { version: 1, name: 'Mine', putAway: true },
     '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },
   }

@@ -34,5 +34,5 @@ export async function added(by: Author): Promise<Lawn> {
 export const inView = ({ id, job }: Lawn) => ({ lawnId: id, jobId: job.id })
 
 /** A mark of work that was finished on a day. */
-export const on = (slip: string, day: string, told: object = {}): NewMark =>
-  markSchema.parse({ id: randomUUID(), slip, doneOn: day, ...told })
+export const on = (task: string, day: string, told: object = {}): NewMark =>
+  markSchema.parse({ id: randomUUID(), task, doneOn: day, ...told })

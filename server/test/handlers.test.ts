@@ -134,7 +134,7 @@ describe('a plan', () => {
   test('takes work done up to today, not after and not from another age', async () => {
     const lawn = await surveyed()
     const mark = (doneOn: string, id = randomUUID()) =>
-      call<Lawn>('POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, { id, slip: 'scalp', doneOn })
+      call<Lawn>('POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, { id, task: 'scalp', doneOn })
     expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
     expect((await mark('2020-09-01')).status).toBe(422)
     expect((await mark('not a day')).status).toBe(422)

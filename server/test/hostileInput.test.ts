@@ -64,7 +64,7 @@ describe('what cannot be kept', () => {
       await call('PUT', `/api/stations/${station.id}/forecast`, { days: [day, day] }),
       await call('POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
         id: randomUUID(),
-        slip: 'scalp',
+        task: 'scalp',
         doneOn: TODAY,
         hours: 0.001,
       }),

@@ -10,7 +10,7 @@ import { planOn as plan, TODAY, useOurs } from './ours'
 const ours = useOurs()
 const { call, ridge, surveyed } = ours
 const path = (lawn: Lawn, what: string) => `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/${what}`
-const mark = (slip: string, doneOn: string = TODAY) => ({ id: randomUUID(), slip, doneOn })
+const mark = (task: string, doneOn: string = TODAY) => ({ id: randomUUID(), task, doneOn })
 
 describe('a job', () => {
   test('is confirmed by an act of its own: keeping days confirms nothing, and a stale one is refused', async () => {

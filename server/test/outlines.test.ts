@@ -62,7 +62,7 @@ describe('an outline', () => {
     await outlines(one, other)
     const path = `/api/lawns/${one.id}/jobs/${one.job.id}`
     const changes: [string, () => Promise<unknown>][] = [
-      ['a mark', () => call('POST', `${path}/marks`, { id: randomUUID(), slip: 'soilTest', doneOn: TODAY })],
+      ['a mark', () => call('POST', `${path}/marks`, { id: randomUUID(), task: 'soilTest', doneOn: TODAY })],
       ['the survey', () => call('PUT', `/api/lawns/${one.id}?job=${one.job.id}`, { ...one, address: 'Fen Lane 2' })],
       ['its end', () => call('POST', `${path}/end`, { version: 1, outcome: 'closed', note: '' })],
     ]

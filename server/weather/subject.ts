@@ -21,12 +21,12 @@ export interface Subject extends OddsInput {
 export const subjectOf = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork): Subject => ({
   place: lawn.client,
   heightM: lawn.heightM,
-  ...oddsInputOf(jobOf(lawn), groundOfJob(lawn), { today, schools: firm.schools }, coastal),
+  ...oddsInputOf(jobOf(lawn), groundOfJob(lawn), { today, practices: firm.practices }, coastal),
 })
 
 /** Each zone by itself, with its own grass and exposure, where there are several. */
 export const zoneSubjects = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork) =>
-  oddsInputsByZone(jobOf(lawn), groundOfJob(lawn), { today, schools: firm.schools }, coastal)
+  oddsInputsByZone(jobOf(lawn), groundOfJob(lawn), { today, practices: firm.practices }, coastal)
 
 /** Ground that a station and its probe stand on. */
 export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({

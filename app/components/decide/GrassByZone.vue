@@ -46,14 +46,14 @@ const rows = computed(() =>
     }
   }),
 )
-/** A programme that the rules do not lean to for a zone keeps a note, as one for the lawn does. */
+/** A programme that is not recommended for a zone keeps a note, as one for the lawn does. */
 const asked = ref<{ zoneId: string; programme: ProgrammeCode }>()
 const note = ref('')
 const noteError = ref('')
 function choose(row: (typeof rows.value)[number], value: string): void {
   asked.value = undefined
   if (value === (row.own?.programme ?? 'rest')) return
-  if (value === 'rest' || value === 'leave' || value === row.leans?.programme)
+  if (value === 'rest' || value === 'leave' || value === row.recommended?.programme)
     return emit('programme', row.zone.id, value as ProgrammeCode | 'leave' | 'rest', '')
   asked.value = { zoneId: row.zone.id, programme: value as ProgrammeCode }
   note.value = ''
@@ -68,7 +68,7 @@ function overrule(): void {
 }
 /** Why the rules would not, where they refuse. */
 const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
-  row.verdicts[code].refusals[0] ?? row.leans?.because
+  row.verdicts[code].refusals[0] ?? row.recommended?.because
 </script>
 
 <template>
@@ -102,8 +102,8 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
       >
         <p>
           <b>{{ PROGRAMMES[asked.programme].name }} for {{ row.zone.name }}.</b>
-          <template v-if="row.leans && !row.verdicts[asked.programme].refusals.length"
-            >The rules lean to {{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}. </template
+          <template v-if="row.recommended && !row.verdicts[asked.programme].refusals.length"
+            >Recommended: {{ PROGRAMMES[row.recommended.programme].name.toLowerCase() }}. </template
           ><PhraseText v-if="against(row, asked.programme)" :phrase="against(row, asked.programme)!.text" />
         </p>
         <UFormField label="Plan it anyway, because" name="zoneNote" :error="noteError"
@@ -119,9 +119,9 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
         <p v-if="row.best.grass.code !== row.mine.grass.code && !row.mine.suits" class="small">
           The rules would take <b>{{ row.best.grass.name }}</b>{{ row.best.suits ? '' : ', though not gladly' }}.
         </p>
-        <p v-if="row.leans && chosen && !row.own && row.leans.programme !== chosen" class="small">
-          For this zone the rules lean to <b>{{ PROGRAMMES[row.leans.programme].name.toLowerCase() }}</b>.
-          <PhraseText :phrase="row.leans.because.text" />
+        <p v-if="row.recommended && chosen && !row.own && row.recommended.programme !== chosen" class="small">
+          Recommended for this zone: <b>{{ PROGRAMMES[row.recommended.programme].name.toLowerCase() }}</b>.
+          <PhraseText :phrase="row.recommended.because.text" />
         </p>
         <GateLine v-for="(gate, i) in row.waits" :key="`w${i}`" :gate="gate" with-source />
       </div>

@@ -7,7 +7,7 @@ import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/me
 const props = defineProps<{
   candidates: readonly Candidate[]
   chosen: string | null
-  leans: string | undefined
+  recommended: string | undefined
   years: number
   busy: boolean
   locked: boolean
@@ -37,7 +37,7 @@ const cover = ({ grass, weeds, bare }: Candidate['expect'][number]) => ({
   bareShare: bare,
 })
 const state = ({ programme }: Candidate) =>
-  programme.code === props.chosen ? 'chosen' : programme.code === props.leans ? 'where the rules lean' : ''
+  programme.code === props.chosen ? 'chosen' : programme.code === props.recommended ? 'recommended' : ''
 const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code === props.chosen }]
 </script>
 
@@ -65,9 +65,9 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Sequence</b>
+      <b role="rowheader" class="side">Schedule</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
-        <ProgrammeStrip :sequence="one.schedule" :until="one.sowOn" :scale="scale" />
+        <ProgrammeStrip :schedule="one.schedule" :until="one.sowOn" :scale="scale" />
         <span
           >{{ short(firstWork(one.schedule).from) }},
           <b>{{ one.programme.anchor === 'seeding' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span

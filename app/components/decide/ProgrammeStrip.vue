@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { daysBetween, type Day } from '#core/measure/calendar'
-import { firstWork, type Sequence } from '#core/job/schedule/schedule'
+import { firstWork, type Schedule } from '#core/job/schedule/schedule'
 
 /** The work up to sowing as marks on a scale that all programmes share. */
-const props = defineProps<{ sequence: Sequence; until: Day; scale: { from: Day; days: number; mondays: Day[] } }>()
+const props = defineProps<{ schedule: Schedule; until: Day; scale: { from: Day; days: number; mondays: Day[] } }>()
 const at = (day: Day) => `${(100 * (daysBetween(props.scale.from, day) + 0.5)) / props.scale.days}%`
-const first = computed(() => firstWork(props.sequence).from)
+const first = computed(() => firstWork(props.schedule).from)
 const lead = computed(() =>
-  props.sequence.slips.filter(({ to, operation }) => to <= props.until && operation.phase === 'work'),
+  props.schedule.tasks.filter(({ to, operation }) => to <= props.until && operation.phase === 'work'),
 )
 </script>
 
@@ -15,7 +15,7 @@ const lead = computed(() =>
   <div class="strip" aria-hidden="true">
     <i v-for="day in scale.mondays" :key="day" class="monday" :style="{ left: at(day) }" />
     <i class="line" :style="{ left: at(first), right: `calc(100% - ${at(until)})` }" />
-    <i v-for="slip in lead" :key="slip.key" :class="slip.operation.mark" :style="{ left: at(slip.to) }" />
+    <i v-for="task in lead" :key="task.key" :class="task.operation.mark" :style="{ left: at(task.to) }" />
   </div>
 </template>
 

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
 import type { Station } from '#contract/station'
-import { SCHOOLS, type Choice, type Schools } from '#core/job/decision/practices'
+import { PRACTICES, type Choice, type Practices } from '#core/job/decision/practices'
 import { isDay, shortDayWithWeekday, WEEKDAYS, type Day } from '#core/measure/calendar'
 import { UNIT_ITEMS } from '~/utils/unitWords'
 
-/** How the firm works: units, days, schools, licences, home. Locked for who is no owner. */
+/** How the firm works: units, days, practices, licences, home. Locked for who is no owner. */
 const props = defineProps<{ firm: FirmSettings; stations: Station[]; locked: boolean }>()
 const context = useContextStore()
 const sill = useSillStore()
 const form = reactive({
-  name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, schools: { ...props.firm.schools }, planning: { ...props.firm.planning },
+  name: props.firm.name, units: props.firm.units, currency: props.firm.currency, timeZone: props.firm.timeZone, practices: { ...props.firm.practices }, planning: { ...props.firm.planning },
   workingDays: [...props.firm.workingDays], holidays: [...props.firm.holidays] as string[], hoursADay: String(props.firm.hoursADay), licences: props.firm.licences.map((licence) => ({ ...licence })), homeStationId: props.firm.homeStationId ?? undefined,
 })
 const { busy, message, errors, judged, send } = useSend()
@@ -25,11 +25,11 @@ const unread = ref(0)
 const opened = JSON.stringify(form)
 const changed = computed(() => JSON.stringify(form) !== opened)
 
-const questions = (Object.keys(SCHOOLS) as (keyof Schools)[]).map((code) => ({ code, asks: SCHOOLS[code].asks, choices: SCHOOLS[code].choices as readonly Choice[] }))
+const questions = (Object.keys(PRACTICES) as (keyof Practices)[]).map((code) => ({ code, asks: PRACTICES[code].asks, choices: PRACTICES[code].choices as readonly Choice[] }))
 const stationItems = computed(() => props.stations.map(({ id, name }) => ({ label: name, value: id })))
 const home = computed(() => props.stations.find(({ id }) => id === form.homeStationId))
 const hemisphere = computed(() => home.value && `${home.value.latDeg < 0 ? 'Southern' : 'Northern'} hemisphere, by its latitude of ${Math.abs(home.value.latDeg)}°${home.value.latDeg < 0 ? ' S' : ' N'}.`)
-const changes = (code: keyof Schools) => (SCHOOLS[code].choices as readonly Choice[]).find((choice) => choice.code === form.schools[code])?.changes
+const changes = (code: keyof Practices) => (PRACTICES[code].choices as readonly Choice[]).find((choice) => choice.code === form.practices[code])?.changes
 
 function toggle(day: number): void {
   const at = form.workingDays.indexOf(day)
@@ -65,7 +65,7 @@ async function save(): Promise<void> {
           <button v-for="(name, day) in WEEKDAYS" :key="name" type="button" :aria-pressed="form.workingDays.includes(day)" :aria-label="name" @click="toggle(day)">{{ name.slice(0, 3) }}</button>
         </div>
         <p v-if="errors.workingDays" class="wrong">{{ errors.workingDays }}</p>
-        <p class="small">Work moves off the other days where the sequence lets it; where not, the slip says so.</p>
+        <p class="small">Work moves off the other days where the schedule lets it; where not, the task says so.</p>
       </div>
       <div class="field-row">
         <UFormField label="Crew hours a day" name="hoursADay" :error="errors.hoursADay" help="People times hours; a day that asks for more says so."><UInput id="field-firm-hours" v-model="form.hoursADay" inputmode="decimal" /></UFormField>
@@ -76,16 +76,16 @@ async function save(): Promise<void> {
           </div>
         </UFormField>
       </div>
-      <h2>Schools <span class="small">what a plan begins with; Decide changes it for one lawn</span></h2>
-      <div class="schools">
+      <h2>Practices <span class="small">what a plan begins with; Decide changes it for one lawn</span></h2>
+      <div class="practices">
         <template v-for="{ code, asks, choices } in questions" :key="code">
-          <label :for="`field-school-${code}`">{{ asks }}</label>
-          <USelect :id="`field-school-${code}`" v-model="form.schools[code]" :items="choices.map((choice) => ({ label: choice.name, value: choice.code }))" :disabled="locked" :aria-label="asks" />
+          <label :for="`field-practice-${code}`">{{ asks }}</label>
+          <USelect :id="`field-practice-${code}`" v-model="form.practices[code]" :items="choices.map((choice) => ({ label: choice.name, value: choice.code }))" :disabled="locked" :aria-label="asks" />
           <span class="small">{{ changes(code) }}</span>
         </template>
       </div>
       <PlanningFigures v-model="form.planning" v-model:unread="unread" :errors="errors" :locked="locked" :currency="form.currency" />
-      <h2>Licences <span class="small">printed on the job slip</span></h2>
+      <h2>Licences <span class="small">printed on the job sheet</span></h2>
       <div v-for="(licence, i) in form.licences" :key="i" class="licence">
         <UFormField :name="`what${i}`" :error="errors[`licences.${i}.what`]"><UInput :id="`field-licence-what${i}`" v-model="licence.what" placeholder="what for" maxlength="60" :aria-label="`Licence ${i + 1}, what for`" /></UFormField>
         <UFormField :name="`number${i}`" :error="errors[`licences.${i}.number`]"><UInput :id="`field-licence-number${i}`" v-model="licence.number" placeholder="number" maxlength="40" :aria-label="`Licence ${i + 1}, number`" /></UFormField>
@@ -112,11 +112,11 @@ h2 { border-bottom: 1.5px solid var(--ink); padding-bottom: 3px; }
 .days button:last-child { border: 0; }
 .days button[aria-pressed='true'] { background: var(--ink); color: #fbfbf5; }
 fieldset:disabled button { cursor: not-allowed; }
-.schools { display: grid; grid-template-columns: 150px 190px minmax(0, 1fr); gap: 8px 14px; align-items: center; }
-.schools label { font-weight: 600; }
+.practices { display: grid; grid-template-columns: 150px 190px minmax(0, 1fr); gap: 8px 14px; align-items: center; }
+.practices label { font-weight: 600; }
 .licence { display: grid; grid-template-columns: 1fr 1fr auto; gap: 8px; align-items: start; }
 .holidays { display: flex; gap: 6px 12px; flex-wrap: wrap; align-items: center; }
 .foot { display: flex; gap: 14px; align-items: center; }
 .wrong { color: var(--clay); font-weight: 600; }
-@media (max-width: 700px) { .three { grid-template-columns: 1fr; } .schools { grid-template-columns: 1fr; gap: 4px; } .schools .small { margin-bottom: 10px; } .days button { min-height: 48px; } }
+@media (max-width: 700px) { .three { grid-template-columns: 1fr; } .practices { grid-template-columns: 1fr; gap: 4px; } .practices .small { margin-bottom: 10px; } .days button { min-height: 48px; } }
 </style>

@@ -82,7 +82,7 @@ const barWidth = (size: string) => {
 
 <template>
   <form class="bring" novalidate @submit.prevent="keepTrial()">
-    <section v-if="sows" class="slip">
+    <section v-if="sows" class="task">
       <div class="stub">
         <h2>Seed</h2>
         <span class="hero"><WorkedNumber :worked="seed.product" bare /> <i class="unit">{{ shown(seed.product.working.result).unit }}</i></span>
@@ -119,7 +119,7 @@ const barWidth = (size: string) => {
         <span v-if="!context.isOwner" class="small">Prices are put in by an owner.</span>
       </div>
     </section>
-    <section class="slip">
+    <section class="task">
       <div class="stub">
         <h2>Starter</h2>
         <span v-if="feed" class="hero"><WorkedNumber :worked="feed.product" bare /> <i class="unit">{{ shown(feed.product.working.result).unit }}</i></span>
@@ -141,7 +141,7 @@ const barWidth = (size: string) => {
         </table>
       </div>
     </section>
-    <section v-if="coveredM2 || groundFor('scalpToMm') || !parts.length" class="slip">
+    <section v-if="coveredM2 || groundFor('scalpToMm') || !parts.length" class="task">
       <div class="stub">
         <h2>{{ coveredM2 || !parts.length ? 'Cover' : 'Cut' }}</h2>
         <template v-if="cover">
@@ -159,7 +159,7 @@ const barWidth = (size: string) => {
       </div>
       <div class="load"><GateLine v-if="depth && sows" :gate="depth" with-source /><p v-if="coveredM2" class="caution">Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.</p></div>
     </section>
-    <section v-if="soils.length" class="slip">
+    <section v-if="soils.length" class="task">
       <div class="stub"><h2>Soil</h2></div>
       <div class="fields"><p v-for="soil in soils" :key="soil.zones" class="wide"><b class="num">{{ text(figure('volumeM3', soil.volumeM3)) }}</b> ({{ system === 'us' ? `${cubicYards(soil.volumeM3).toFixed(1)} yd³` : `${soil.volumeM3.toFixed(1)} m³` }}) of {{ soil.name }} for {{ soil.zones }}, 15% of settling in it.</p></div>
       <div class="load"><p class="caution">Look before it is tipped: stones, weeds, wet. Dry sand is dusty (silica): mask, damp it down.</p></div>
@@ -174,7 +174,7 @@ const barWidth = (size: string) => {
 
 <style scoped>
 .bring { display: grid; gap: 6px; }
-.slip { display: grid; grid-template-columns: 190px minmax(0, 1fr) 320px; background: var(--lime); border: 1px solid var(--rule-2); }
+.task { display: grid; grid-template-columns: 190px minmax(0, 1fr) 320px; background: var(--lime); border: 1px solid var(--rule-2); }
 .stub { padding: 12px 14px; display: grid; gap: 5px; align-content: start; border-right: 1.5px dashed var(--rule-2); }
 .hero { font: 650 26px/1.1 "Besley Variable", serif; }
 .fields { padding: 12px 16px; display: grid; grid-template-columns: repeat(auto-fill, minmax(140px, 1fr)); gap: 8px 14px; align-content: start; }
@@ -190,5 +190,5 @@ const barWidth = (size: string) => {
 .bar i:last-of-type { border: 0; }
 .bar u { position: absolute; inset: 2px auto 2px 2px; background: var(--moss); }
 .foot { display: flex; gap: 14px; align-items: center; }
-@media (max-width: 1000px) { .slip { grid-template-columns: 1fr; } .stub { border-right: 0; border-bottom: 1.5px dashed var(--rule-2); } .load { border-left: 0; border-top: 1px solid var(--rule); } .foot { flex-direction: column; align-items: stretch; } }
+@media (max-width: 1000px) { .task { grid-template-columns: 1fr; } .stub { border-right: 0; border-bottom: 1.5px dashed var(--rule-2); } .load { border-left: 0; border-top: 1px solid var(--rule); } .foot { flex-direction: column; align-items: stretch; } }
 </style>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ADDABLE, operationByCode } from '#core/job/operations/registry'
 import { addDays, isDay, type Day } from '#core/measure/calendar'
-import type { Sequence } from '#core/job/schedule/schedule'
+import type { Schedule } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'
 
 /** Work put in beside the programme: of the catalogue, or of one's own; and what was left out, to be put back. */
-const props = defineProps<{ sequence: Sequence; work: Work }>()
+const props = defineProps<{ schedule: Schedule; work: Work }>()
 const emit = defineEmits<{
   add: [code: (typeof ADDABLE)[number]]
   remove: [key: string]
@@ -19,7 +19,7 @@ const form = reactive({ name: '', day: addDays(context.today, 7) as string, hour
 const problem = ref('')
 const missing = computed(() =>
   ADDABLE.filter(
-    (code) => !props.sequence.slips.some(({ key }) => key === code) && props.work.skipped[code] === undefined,
+    (code) => !props.schedule.tasks.some(({ key }) => key === code) && props.work.skipped[code] === undefined,
   ),
 )
 const own = computed(() => [
@@ -51,7 +51,7 @@ function send(): void {
 
 <template>
   <section class="inline-form add">
-    <p v-for="{ key, operation, reason } in sequence.skipped" :key="key" class="small">
+    <p v-for="{ key, operation, reason } in schedule.skipped" :key="key" class="small">
       Left out: <b>{{ operation.name }}</b>, {{ reason }}.
       <button type="button" class="opens" @click="emit('back', key)">Put it back</button>
     </p>

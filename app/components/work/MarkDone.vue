@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { markSchema, type NewMark } from '#contract/work'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { isDay, shortDay } from '#core/measure/calendar'
 import type { Gate } from '#core/explain/judgement'
 import { isWorked } from '#core/explain/phrase'
@@ -8,16 +8,16 @@ import { figure, type Quantity } from '#core/measure/figure'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
 
 /** What was really done: only the day has to be told, the rest teaches work rates and the book. */
-const props = defineProps<{ slip: Slip; busy: boolean }>()
+const props = defineProps<{ task: Task; busy: boolean }>()
 const emit = defineEmits<{ mark: [told: NewMark]; back: [] }>()
 /** Sent again after a lost answer, it is the same mark. */
 const id = crypto.randomUUID()
 const context = useContextStore()
 const { parse, text } = useUnits()
 const { errors, judged } = useSend()
-const left = computed(() => 1 - (props.slip.begun?.share ?? 0))
+const left = computed(() => 1 - (props.task.begun?.share ?? 0))
 const form = reactive({
-  doneOn: (props.slip.to <= context.today ? props.slip.to : context.today) as string,
+  doneOn: (props.task.to <= context.today ? props.task.to : context.today) as string,
   part: false,
   share: '',
   passed: true,
@@ -33,16 +33,16 @@ const form = reactive({
 const stock = useStockStore()
 /** Lines of the stock book it can come from: what the plan asks for first. */
 const sources = computed(() => {
-  const kind = props.slip.operation.uses
-  const wanted = new Set(props.slip.wanted.map(({ matter }) => matter))
+  const kind = props.task.operation.uses
+  const wanted = new Set(props.task.wanted.map(({ matter }) => matter))
   return (stock.items ?? [])
     .filter((item) => kind && !item.putAway && kindOf(item.matter) === kind)
     .sort((a, b) => Number(wanted.has(b.matter)) - Number(wanted.has(a.matter)))
 })
 onMounted(async () => {
-  if (!props.slip.operation.uses) return
+  if (!props.task.operation.uses) return
   await stock.load()
-  const fits = sources.value.filter(({ matter }) => props.slip.wanted.some((one) => one.matter === matter))
+  const fits = sources.value.filter(({ matter }) => props.task.wanted.some((one) => one.matter === matter))
   if (fits.length === 1 && !form.from) form.from = fits[0]!.id
 })
 const heading = useTemplateRef<HTMLInputElement>('first')
@@ -50,7 +50,7 @@ onMounted(() => heading.value?.focus())
 
 /** What can be told of each operation besides its day. */
 const asks = computed(() => {
-  const { records = [], uses: kind } = props.slip.operation
+  const { records = [], uses: kind } = props.task.operation
   return {
     height: records.includes('heightMm'),
     passes: records.includes('passes'),
@@ -63,7 +63,7 @@ const dayProblem = computed(() =>
 )
 /** What holds it and nobody has overridden; done all the same, it is recorded as done against it. */
 const holds = computed(() =>
-  props.slip.gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined),
+  props.task.gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined),
 )
 const inWords = ({ text: phrase }: Gate) =>
   phrase.map((part) => (typeof part === 'string' ? part : text(isWorked(part) ? part.working.result : part))).join('')
@@ -96,7 +96,7 @@ function send(): void {
   noteProblem.value =
     holds.value.length && empty(form.note) ? 'It is held: say in the note why it was done anyway.' : ''
   if (amountProblem.value || noteProblem.value) return
-  if (props.slip.openBefore.length && !asked.value) {
+  if (props.task.openBefore.length && !asked.value) {
     asked.value = true
     return
   }
@@ -105,7 +105,7 @@ function send(): void {
     markSchema,
     {
       id,
-      slip: props.slip.key,
+      task: props.task.key,
       doneOn: form.doneOn,
       share: form.part ? (value('share') ?? 1) : left.value,
       passed: form.passed,
@@ -114,7 +114,7 @@ function send(): void {
       passes: value('passes'),
       massKg: value('massKg'),
       volumeM3: value('volumeM3'),
-      areaM2: props.slip.groundM2,
+      areaM2: props.task.groundM2,
       against: holds.value.map(inWords).join('; ').slice(0, 400),
       used: form.from && amount ? { [form.from]: amount } : {},
       weather: form.weather,
@@ -130,7 +130,7 @@ function send(): void {
 </script>
 
 <template>
-  <form class="inline-form done" :aria-label="`What was done: ${slip.name}`" novalidate @submit.prevent="send">
+  <form class="inline-form done" :aria-label="`What was done: ${task.name}`" novalidate @submit.prevent="send">
     <div class="line">
       <label
         >Day
@@ -139,7 +139,7 @@ function send(): void {
           v-model="form.doneOn"
           type="date"
           :max="context.today"
-          :aria-label="`Day on which it was ${slip.operation.done}`"
+          :aria-label="`Day on which it was ${task.operation.done}`"
       /></label>
       <label class="check"><input v-model="form.part" type="checkbox" /> only a part of it</label>
       <label v-if="form.part"
@@ -151,11 +151,11 @@ function send(): void {
           class="short"
           aria-label="How much of it was done"
       /></label>
-      <span v-else-if="slip.begun" class="small">the last {{ text(figure('share', left, 2)) }}</span>
+      <span v-else-if="task.begun" class="small">the last {{ text(figure('share', left, 2)) }}</span>
     </div>
-    <fieldset v-if="slip.operation.check && !form.part" class="line">
+    <fieldset v-if="task.operation.check && !form.part" class="line">
       <legend class="small">
-        Seen: <b>{{ slip.operation.check }}</b>
+        Seen: <b>{{ task.operation.check }}</b>
       </legend>
       <label class="check"><input v-model="form.passed" type="radio" :value="true" /> yes, go on</label>
       <label class="check"
@@ -187,13 +187,13 @@ function send(): void {
     <p v-if="amountProblem" class="bad" role="alert">{{ amountProblem }}</p>
     <p v-if="noteProblem" class="bad" role="alert">{{ noteProblem }}</p>
     <p v-if="asked" class="caution" role="alert">
-      Still open: {{ slip.openBefore.join(', ').toLowerCase() }}. Mark that first if it was done; or mark this
-      {{ slip.operation.done }} all the same.
+      Still open: {{ task.openBefore.join(', ').toLowerCase() }}. Mark that first if it was done; or mark this
+      {{ task.operation.done }} all the same.
     </p>
     <p v-for="(words, field) in errors" :key="field" class="bad" role="alert">{{ words }}</p>
     <div class="line">
       <UButton type="submit" color="primary" size="sm" :loading="busy" :disabled="dayProblem !== ''">{{
-        asked ? `Mark ${slip.operation.done} all the same` : 'Done'
+        asked ? `Mark ${task.operation.done} all the same` : 'Done'
       }}</UButton><UButton variant="outline" size="sm" aria-label="Leave it open" @click="emit('back')">Back</UButton>
     </div>
   </form>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { longDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
 /** A sheet for the client and the garden gate where something is sprayed; on paper only. */
-defineProps<{ lawn: Lawn; slip: Slip }>()
+defineProps<{ lawn: Lawn; task: Task }>()
 const context = useContextStore()
 const { text } = useUnits()
 </script>
@@ -19,8 +19,8 @@ const { text } = useUnits()
       >
     </p>
     <h1>This lawn is treated</h1>
-    <p class="day">{{ longDay(slip.to) }}</p>
-    <p>{{ lawn.client }}, {{ lawn.address }}. {{ slip.name }}, {{ text(figure('areaM2', lawn.areaM2)) }}.</p>
+    <p class="day">{{ longDay(task.to) }}</p>
+    <p>{{ lawn.client }}, {{ lawn.address }}. {{ task.name }}, {{ text(figure('areaM2', lawn.areaM2)) }}.</p>
     <table>
       <tbody>
         <tr>

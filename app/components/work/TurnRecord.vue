@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { markSchema, type NewMark } from '#contract/work'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 
 /** Another turn of what a task waits for, such as a mowing, recorded for today; the last one can be taken back. */
-const props = defineProps<{ turn: NonNullable<Slip['turn']>; busy: boolean }>()
+const props = defineProps<{ turn: NonNullable<Task['turn']>; busy: boolean }>()
 const emit = defineEmits<{ mark: [told: NewMark]; undo: [key: string] }>()
 const context = useContextStore()
 function record(): void {
-  const told = markSchema.safeParse({ id: crypto.randomUUID(), slip: props.turn.next, doneOn: context.today })
+  const told = markSchema.safeParse({ id: crypto.randomUUID(), task: props.turn.next, doneOn: context.today })
   if (told.success) emit('mark', told.data)
 }
 </script>

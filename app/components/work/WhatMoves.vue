@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { shiftWords, type Move } from '#core/job/schedule/moves'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { shortDayWithWeekday } from '#core/measure/calendar'
 
 /** What a change would move, or what can no longer stay as it was agreed: seen before it is kept. */
 const props = defineProps<{
   trying: string | undefined
   moves: readonly Move[]
-  comes: readonly Slip[]
-  goes: readonly Slip[]
+  comes: readonly Task[]
+  goes: readonly Task[]
   /** Limits that the change would break, and that hold as it stands. */
   troubles: readonly string[]
   busy: boolean
@@ -25,8 +25,8 @@ const rows = computed(() => {
   }
   return out
 })
-const told = (slips: readonly Slip[]) =>
-  slips.map(({ name, to }) => `${name.toLowerCase()}, ${shortDayWithWeekday(to, context.today)}`).join('; ')
+const told = (tasks: readonly Task[]) =>
+  tasks.map(({ name, to }) => `${name.toLowerCase()}, ${shortDayWithWeekday(to, context.today)}`).join('; ')
 const nothing = computed(() => !props.moves.length && !props.comes.length && !props.goes.length)
 </script>
 

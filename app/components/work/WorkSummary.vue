@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { shortDay } from '#core/measure/calendar'
 
 /** The run of tasks in a line, with what is confirmed of it and what goes to the printer. */
 const props = defineProps<{ open: OpenLawn; confirming: boolean }>()
-const emit = defineEmits<{ confirm: []; print: [what: 'slip' | 'visits' | 'notice', slip?: Slip] }>()
+const emit = defineEmits<{ confirm: []; print: [what: 'sheet' | 'visits' | 'notice', task?: Task] }>()
 const context = useContextStore()
 const shown = computed(() => props.open.shown.value!.schedule!)
 const plan = computed(() => props.open.lawn.value!.plan)
@@ -27,14 +27,14 @@ const confirmable = computed(
 /** Treatments still to come, each with a notice of its own. */
 const MOST_NOTICES = 3
 const sprays = computed(() =>
-  shown.value.slips.filter(({ operation, done }) => operation.mark === 'spray' && !done).slice(0, MOST_NOTICES),
+  shown.value.tasks.filter(({ operation, done }) => operation.mark === 'spray' && !done).slice(0, MOST_NOTICES),
 )
 </script>
 
 <template>
   <div class="summary small">
     <span
-      >All {{ shown.slips.length }} slips: <b>{{ shown.crewHours.toFixed(1) }} crew h</b>.
+      >All {{ shown.tasks.length }} tasks: <b>{{ shown.crewHours.toFixed(1) }} crew h</b>.
       <template v-if="shown.next"
         >Next: <b>{{ shown.next.name.toLowerCase() }}, {{ shortDay(shown.next.from) }}</b
         >.</template
@@ -46,10 +46,10 @@ const sprays = computed(() =>
       <UButton v-if="confirmable" color="primary" size="sm" :loading="confirming" @click="emit('confirm')"
         >Confirm schedule</UButton
       >
-      <UButton variant="outline" size="sm" @click="emit('print', 'slip')">Print the job slip</UButton>
+      <UButton variant="outline" size="sm" @click="emit('print', 'sheet')">Print the job sheet</UButton>
       <UButton variant="outline" size="sm" @click="emit('print', 'visits')">One page a visit</UButton>
-      <UButton v-for="slip in sprays" :key="slip.key" variant="outline" size="sm" @click="emit('print', 'notice', slip)"
-        >Notice, {{ slip.name.toLowerCase() }}</UButton
+      <UButton v-for="task in sprays" :key="task.key" variant="outline" size="sm" @click="emit('print', 'notice', task)"
+        >Notice, {{ task.name.toLowerCase() }}</UButton
       >
     </span>
   </div>

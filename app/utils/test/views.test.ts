@@ -6,7 +6,7 @@ import type { Glance } from '#core/establishment/glance'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { planningOf } from '#core/job/planningFigures'
-import { DEFAULT_SCHOOLS } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
 import { measureZones } from '#core/site/measure'
 import { aLook, oneJob, withZone } from '../../../contract/test/looks'
 import { grassByCode } from '#core/grass/grasses'
@@ -22,7 +22,7 @@ const TODAY = toDay('2026-09-08')
 const PRACTICE = {
   currency: 'USD',
   today: TODAY,
-  schools: DEFAULT_SCHOOLS,
+  practices: DEFAULT_PRACTICES,
   planning: planningOf(),
   workingDays: [0, 1, 2, 3, 4, 5, 6],
   holidays: [],
@@ -33,7 +33,7 @@ const PRACTICE = {
 }
 const UNSAVED = { savedAt: null, savedBy: null }
 const look = aLook()
-const PLAN = { version: 1, overruleNote: null, zonePlans: {}, schools: {}, blend: [], work: NO_WORK, ...UNSAVED }
+const PLAN = { version: 1, overruleNote: null, zonePlans: {}, practices: {}, blend: [], work: NO_WORK, ...UNSAVED }
 const lawn: Lawn = {
   ...look,
   ...oneJob(look),

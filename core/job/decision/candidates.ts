@@ -5,13 +5,13 @@ import type { Part } from '../parts'
 import { planJob, waitingOf, type JobPlan, type LawnDecision } from '../planJob'
 import type { Estimate } from '../price'
 import type { FirmRecord, JobRecord, LawnRecord } from '../records'
-import type { Sequence } from '../schedule/schedule'
+import type { Schedule } from '../schedule/schedule'
 import type { SeasonKnown } from '../season'
 import { beginningSettings, practicesOf } from '../seeding'
 import { surveyOf } from '../lawn'
 import type { PlanSettings } from '../settings'
 import { expectOf, type Expectation } from './expectations'
-import { SCHOOL_CODES, SCHOOLS, type School, type Schools } from './practices'
+import { PRACTICE_CODES, PRACTICES, type PracticeCode, type Practices } from './practices'
 import { PROGRAMME_CODES, PROGRAMMES, type Programme, type ProgrammeCode } from './programmes'
 import { leadDaysOf, type Waiting } from './wait'
 
@@ -19,7 +19,7 @@ import { leadDaysOf, type Waiting } from './wait'
 export interface Candidate {
   programme: Programme
   parts: Part[]
-  schedule: Sequence
+  schedule: Schedule
   estimate: Estimate
   expect: Expectation[]
   waiting: Waiting
@@ -39,7 +39,7 @@ export interface Refused {
 
 /** What another practice would change in the chosen programme. */
 export interface Difference {
-  question: School
+  question: PracticeCode
   asks: string
   choices: {
     code: string
@@ -78,8 +78,8 @@ function dayFor(job: JobRecord, code: ProgrammeCode, { window, next }: Waiting, 
 /** Settings as they would be under other practices: what those decide follows them, the rest stays typed. */
 export function settingsUnder(
   { job, lawn }: Pick<Considered, 'job' | 'lawn'>,
-  before: Schools,
-  after: Schools,
+  before: Practices,
+  after: Practices,
   programme: ProgrammeCode,
 ): PlanSettings {
   const [was, becomes] = [before, after].map((practices) => beginningSettings(lawn, job, practices, programme)) as [
@@ -111,7 +111,7 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
   const { parts, schedule, price, glance: there } = planJob(trial, lawn, firm, season)
   if (!schedule || !price) return undefined
   const fitting = zones.filter(({ verdicts }) => verdicts[code].fits)
-  const leaning = zones.find(({ leans }) => leans?.programme === code)
+  const leaning = zones.find(({ recommended }) => recommended?.programme === code)
   const programme = PROGRAMMES[code]
   return {
     programme,
@@ -122,7 +122,7 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
     waiting,
     good: programme.anchor === 'seeding' ? there?.sowing?.good : undefined,
     expect: expectOf(code, survey, firm.planning),
-    why: leaning?.leans?.because ?? {
+    why: leaning?.recommended?.because ?? {
       state: 'met',
       text: [`${capital(programme.about)}. Possible, but nothing calls for it.`],
     },
@@ -136,8 +136,8 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
 /** Those that fit somewhere, the chosen or recommended first, then by how much work they are. */
 export function candidatesOf(considered: Considered): Candidate[] {
   const { job, decision } = considered
-  const first = job.programme ?? decision.leans
-  const isFirst = (code: ProgrammeCode) => Number(code === first) * 2 + Number(code === decision.leans)
+  const first = job.programme ?? decision.recommended
+  const isFirst = (code: ProgrammeCode) => Number(code === first) * 2 + Number(code === decision.recommended)
   return PROGRAMME_CODES.filter(
     (code) => code === job.programme || decision.zones.some(({ verdicts }) => verdicts[code].fits),
   )
@@ -160,23 +160,23 @@ export function differencesOf(considered: Considered, base: Candidate): Differen
   const { job, firm } = considered
   const practices = practicesOf(job, firm)
   const { code } = base.programme
-  const under = (question: School, choice: string): Pick<JobPlan, 'price'> => {
-    const other = { ...practices, [question]: choice } as Schools
+  const under = (question: PracticeCode, choice: string): Pick<JobPlan, 'price'> => {
+    const other = { ...practices, [question]: choice } as Practices
     const settings = settingsUnder(considered, practices, other, code)
     const trial: JobRecord = {
       ...job,
       programme: code,
       sowOn: base.sowOn,
-      schools: other,
+      practices: other,
       settings,
       ...(job.programme === code ? {} : { work: NO_WORK }),
     }
     return planJob(trial, considered.lawn, firm, considered.season)
   }
-  return SCHOOL_CODES.map((question) => ({
+  return PRACTICE_CODES.map((question) => ({
     question,
-    asks: SCHOOLS[question].asks,
-    choices: SCHOOLS[question].choices.map((choice) => {
+    asks: PRACTICES[question].asks,
+    choices: PRACTICES[question].choices.map((choice) => {
       const own = practices[question] === choice.code
       const price = own ? base.estimate : under(question, choice.code).price
       const by = (of: (estimate: Estimate) => number) => (price ? of(price) - of(base.estimate) : 0)
@@ -185,7 +185,7 @@ export function differencesOf(considered: Considered, base: Candidate): Differen
         name: choice.name,
         changes: choice.changes,
         own,
-        firm: firm.schools[question] === choice.code,
+        firm: firm.practices[question] === choice.code,
         hours: by(({ crewHours }) => crewHours.value),
         minor: by(({ priceMinor }) => priceMinor.value),
         seedKg: by(({ seedKg }) => seedKg),

@@ -10,7 +10,7 @@ import { sourceOf, type LimitCode, type Planning } from '../planningFigures'
 import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from './programmes'
 import { MEASURE_QUANTITY, type Condition, type Findings, type Measure, type Rule } from './rule'
 import { RULES } from './rules'
-import type { Schools } from './practices'
+import type { Practices } from './practices'
 
 /** What of the whole lawn bears on every zone. */
 export interface LawnFindings {
@@ -34,14 +34,14 @@ export interface Verdict {
 export interface ZoneDecision {
   zone: ZoneSurvey
   verdicts: Record<ProgrammeCode, Verdict>
-  /** Where the rules lean, and why; undefined where nothing fits. */
-  leans?: { programme: ProgrammeCode; because: Gate }
+  /** The programme the rules recommend, and why; undefined where nothing fits. */
+  recommended?: { programme: ProgrammeCode; because: Gate }
   /** Causes that keep seed off this zone until they are dealt with. */
   waits: Gate[]
 }
 
 /** The zone as the rules read it. */
-export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, schools: Pick<Schools, 'kill'>): Findings {
+export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, practices: Pick<Practices, 'kill'>): Findings {
   const grass = grassByCode(zone.grass)
   const sward = zone.sward ? swardByCode(zone.sward) : undefined
   return {
@@ -60,7 +60,7 @@ export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, schools: Pick<S
     kept: zone.keptMm ?? zone.mowingHeightMm,
     wear: zone.wear,
     drainage: zone.drainage,
-    killSchool: schools.kill,
+    killPractice: practices.kill,
     ...lawn,
     // Unsaid, what grows is taken for the season of the grass wanted.
     warmSward: (sward?.season ?? grass.season) === 'warm',
@@ -141,10 +141,10 @@ function judge(code: ProgrammeCode, findings: Findings, planning: Planning): Ver
 export function decideZone(
   zone: ZoneSurvey,
   lawn: LawnFindings,
-  schools: Pick<Schools, 'kill'>,
+  practices: Pick<Practices, 'kill'>,
   planning: Planning,
 ): ZoneDecision {
-  const findings = findingsOf(zone, lawn, schools)
+  const findings = findingsOf(zone, lawn, practices)
   const verdicts = Object.fromEntries(PROGRAMME_CODES.map((code) => [code, judge(code, findings, planning)])) as Record<
     ProgrammeCode,
     Verdict
@@ -153,10 +153,10 @@ export function decideZone(
     gateOf(rule, 'hold', findings, planning),
   )
   for (const rule of RULES) {
-    if (rule.effect !== 'leans' || rule.of === 'all' || rule.of === 'seeded') continue
+    if (rule.effect !== 'recommends' || rule.of === 'all' || rule.of === 'seeded') continue
     const programme = rule.of.find((code) => verdicts[code].fits)
     if (programme && applies(rule, findings, planning))
-      return { zone, verdicts, waits, leans: { programme, because: gateOf(rule, 'met', findings, planning) } }
+      return { zone, verdicts, waits, recommended: { programme, because: gateOf(rule, 'met', findings, planning) } }
   }
   // Shade refuses all seed; what would be done in the light is still worth knowing.
   return { zone, verdicts, waits }

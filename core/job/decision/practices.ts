@@ -4,7 +4,7 @@ import type { CoverMaterial } from '../../materials/covers'
  * What practitioners hold different opinions on. The firm chooses; a plan begins with its choice and may differ.
  * @source trade
  */
-export interface Schools {
+export interface Practices {
   kill: 'by survey' | 'always' | 'never'
   cores: 'leave' | 'remove'
   coreOrder: 'after' | 'before'
@@ -25,19 +25,19 @@ export interface Schools {
   firming: 'firm' | 'loose'
   loam: 'bring' | 'without'
 }
-export type School = keyof Schools
+export type PracticeCode = keyof Practices
 
 export interface Choice<T extends string = string> {
   code: T
   name: string
-  /** What it changes in sequence, cost or risk. */
+  /** What it changes in schedule, cost or risk. */
   changes: string
 }
 
-type Questions = { [Q in School]: { asks: string; choices: readonly Choice<Schools[Q]>[] } }
+type Questions = { [Q in PracticeCode]: { asks: string; choices: readonly Choice<Practices[Q]>[] } }
 const choice = <T extends string>(code: T, name: string, changes: string): Choice<T> => ({ code, name, changes })
 
-export const SCHOOLS: Questions = {
+export const PRACTICES: Questions = {
   kill: {
     asks: 'Kill first',
     choices: [
@@ -219,9 +219,9 @@ export const SCHOOLS: Questions = {
     ],
   },
 }
-export const SCHOOL_CODES = Object.keys(SCHOOLS) as School[]
+export const PRACTICE_CODES = Object.keys(PRACTICES) as PracticeCode[]
 
-export const DEFAULT_SCHOOLS: Schools = {
+export const DEFAULT_PRACTICES: Practices = {
   kill: 'by survey',
   cores: 'leave',
   coreOrder: 'after',
@@ -244,14 +244,14 @@ export const DEFAULT_SCHOOLS: Schools = {
 }
 
 /** A firm's practices, with what it has not said yet filled by the usual. */
-export const schoolsOf = (kept: Partial<Schools>): Schools => ({ ...DEFAULT_SCHOOLS, ...kept })
+export const allPractices = (kept: Partial<Practices>): Practices => ({ ...DEFAULT_PRACTICES, ...kept })
 
-/** Share of the label rate that the heavy school sows. @source trade: half again */
+/** Share of the label rate that the heavy practice sows. @source trade: half again */
 export const HEAVY_RATE = 1.5
 /** Share more sown in spring by those who hold it. @source own */
 export const SPRING_RATE = 1.25
 
-export const STARTER_ANALYSIS: Record<Exclude<Schools['starter'], 'none'>, string> = {
+export const STARTER_ANALYSIS: Record<Exclude<Practices['starter'], 'none'>, string> = {
   starter: '18-24-12',
   balanced: '10-10-10',
 }

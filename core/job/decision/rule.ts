@@ -27,7 +27,7 @@ export interface Findings {
   bermuda: boolean
   warmWanted: boolean
   goal: string | null
-  killSchool: string
+  killPractice: string
   wear: string | null
   drainage: string | null
   /** A stop on sowing that is not of this zone: the last fifth of the year ahead. */
@@ -41,11 +41,11 @@ export type Condition =
 
 /**
  * Data, one rule a line. `needs` refuses its programmes unless it holds; `refuses` refuses them where it holds; the first
- * `leans` that holds, in this order, of a programme that is not refused is where the rules lean. `risk` and `adds` say
+ * `recommends` that holds, in this order, of a programme that is not refused is the programme recommended. `risk` and `adds` say
  * something at a programme; `waits` keeps all seed off until the cause is dealt with.
  */
 export interface Rule {
-  effect: 'needs' | 'refuses' | 'leans' | 'risk' | 'adds' | 'waits'
+  effect: 'needs' | 'refuses' | 'recommends' | 'risk' | 'adds' | 'waits'
   of: readonly ProgrammeCode[] | 'all' | 'seeded'
   /** All of these. */
   when: readonly Condition[]

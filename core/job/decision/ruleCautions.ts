@@ -148,7 +148,7 @@ export const CAUTIONS: readonly Rule[] = [
     'adds',
     COOL,
     [['thatch', '>', 'thatch']],
-    '{thatch} of thatch is over {thatch!}: dethatching is in the sequence.',
+    '{thatch} of thatch is over {thatch!}: dethatching is in the schedule.',
     'trade',
     'limit ½ in (12 mm)',
   ),

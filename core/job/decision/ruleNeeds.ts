@@ -121,12 +121,12 @@ export const NEEDS: readonly Rule[] = [
     'refuses',
     ['kill'],
     [
-      ['killSchool', 'is', 'never'],
+      ['killPractice', 'is', 'never'],
       ['coarse', '<=', 'coarseKill'],
     ],
     'the firm does not kill for this',
     'user',
-    'school: kill first',
+    'practice: kill first',
   ),
   rule(
     'refuses',

@@ -1,5 +1,5 @@
 import { CAUTIONS } from './ruleCautions'
-import { LEANS } from './ruleLeans'
+import { LEANS } from './ruleRecommends'
 import { NEEDS } from './ruleNeeds'
 import type { Rule } from './rule'
 

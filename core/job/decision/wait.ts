@@ -7,7 +7,7 @@ import { barrierUntil, type ZoneDecision } from './decide'
 import { sourceOf, type Planning } from '../planningFigures'
 import { someIn } from '../operations/registry'
 import { PROGRAMMES, type ProgrammeCode } from './programmes'
-import type { Schools } from './practices'
+import type { Practices } from './practices'
 
 /** Days from today within which a window is one to plan for now. @source own */
 export const PLAN_AHEAD_DAYS = 120
@@ -37,7 +37,7 @@ export interface WaitInput {
   rainShare: number | null
   irrigated: boolean
   restriction: { kind: string | null; until: Day | null }
-  season: Schools['season']
+  season: Practices['season']
   planning: Planning
 }
 
@@ -57,8 +57,8 @@ export interface Waiting {
 
 const autumnal = (day: Day, latDeg: number): boolean => dayOfYear(day) > 182 === latDeg >= 0
 
-/** Windows of the season the school holds to. */
-export const inSeason = (windows: readonly DatedWindow[], season: Schools['season'], latDeg: number): DatedWindow[] =>
+/** Windows of the season the practice holds to. */
+export const inSeason = (windows: readonly DatedWindow[], season: Practices['season'], latDeg: number): DatedWindow[] =>
   windows.filter(({ best }) => season === 'by window' || autumnal(best, latDeg) === (season === 'autumn'))
 
 /** Days of work before sowing that cannot be hurried. */

@@ -14,8 +14,8 @@ const FORK_BELOW_M2 = 20
 
 const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 
-function cored({ survey, programme, schools, planning }: Part): Brief {
-  const off = schools.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
+function cored({ survey, programme, practices, planning }: Part): Brief {
+  const off = practices.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
   const spacingMm = coreSpacingMm(survey, programme, planning)
   const passes = coringPasses(spacingMm, planning)
   const holes = coreHolesPerM2(passes.value, planning.corerAcross, planning.corerAlong)
@@ -64,14 +64,14 @@ const core = operation({
       to: 'core',
       least: 0,
       why: 'coring comes after, so that the holes stay open',
-      when: ({ schools }) => schools.coreOrder === 'after',
+      when: ({ practices }) => practices.coreOrder === 'after',
     },
     {
       from: 'core',
       to: 'dethatch',
       least: 0,
       why: 'the firm cores first, while the machine is there',
-      when: ({ schools }) => schools.coreOrder === 'before',
+      when: ({ practices }) => practices.coreOrder === 'before',
     },
     { from: 'core', to: 'lift', least: 0, most: 'coreOpen', why: 'dressing falls into open holes' },
     { from: 'core', to: 'sow', least: 0, most: 'coreOpen', why: 'core holes close' },

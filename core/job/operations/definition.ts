@@ -4,7 +4,7 @@ import type { Worked } from '../../explain/working'
 import type { Matter, StockKind } from '../../materials/stock'
 import type { Figure } from '../../measure/figure'
 import type { ProgrammeCode } from '../decision/programmes'
-import type { Schools } from '../decision/practices'
+import type { Practices } from '../decision/practices'
 import type { Part } from '../parts'
 import type { Planning, PriceCode, WaitCode } from '../planningFigures'
 import type { PlanSettings } from '../settings'
@@ -111,7 +111,7 @@ export type LagDays = number | WaitCode | ((season: SeasonWaits) => number | und
 
 /** What a plan holds, as far as a lag depends on it. */
 export interface LagPlan {
-  schools: Schools
+  practices: Practices
   anchor: Anchor
   has: (code: string) => boolean
 }
@@ -179,7 +179,7 @@ export interface Definition<C extends string = string> extends Operation<C> {
   between?: Pick<LagRule, 'least' | 'why'>
   lags?: readonly LagRule[]
   /** Goes ahead of another on the same day, by the practice. */
-  goesBefore?: (schools: Schools) => string | undefined
+  goesBefore?: (practices: Practices) => string | undefined
   /** Preferred day after sowing or the first dressing, where it is not fixed. */
   day?: (about: DayAbout) => number
   spread?: Spread

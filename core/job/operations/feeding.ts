@@ -12,16 +12,16 @@ const LIGHT_N_G_PER_M2 = 1.2
 /** Days until the first feed of a sward for the winter is used up. @source own */
 const WINTER_FEED_DAYS = 30
 
-const PREVENTER: Record<Part['schools']['preventer'], string> = {
+const PREVENTER: Record<Part['practices']['preventer'], string> = {
   none: '',
   apart: '',
   combined: ' The starter carries a seedling-safe preventer: the lower of feed limit and label rate holds.',
 }
 const NO_FEED = 'No feed that can be read: enter the analysis in Bring.'
 
-function starter({ survey, settings, schools }: Part): Brief {
+function starter({ survey, settings, practices }: Part): Brief {
   const analysis = parseAnalysis(settings.starterAnalysis)
-  const passes = 2 - (schools.mixing === 'mixed' ? 1 : 0)
+  const passes = 2 - (practices.mixing === 'mixed' ? 1 : 0)
   const hours = crewHours('Feed', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.broadcast }])
   if (!analysis) return { settings: [NO_FEED], gates: [], hours }
   const need = feedNeed(survey.areaM2, settings.starterNGPerM2, analysis)
@@ -33,7 +33,7 @@ function starter({ survey, settings, schools }: Part): Brief {
       figure('rateGPerM2', need.productRateGPerM2),
       ', ',
       need.product,
-      ` in two directions.${PREVENTER[schools.preventer]}`,
+      ` in two directions.${PREVENTER[practices.preventer]}`,
     ],
     gates,
     hours,
@@ -74,8 +74,8 @@ const fed =
     }
   }
 
-const afterMow = ({ schools, anchor }: LagPlan): boolean =>
-  schools.feedWhen === 'after first mow' && anchor === 'seeding'
+const afterMow = ({ practices, anchor }: LagPlan): boolean =>
+  practices.feedWhen === 'after first mow' && anchor === 'seeding'
 
 const feed = operation({
   code: 'feed',
@@ -97,7 +97,7 @@ const feed = operation({
   wanted: ({ settings }) => settings.starterNGPerM2 > 0,
   wantsResults: true,
   day: ({ parts, anchor, mow }) =>
-    parts[0]!.schools.feedWhen === 'after first mow' && anchor === 'seeding' ? mow + 1 : 0,
+    parts[0]!.practices.feedWhen === 'after first mow' && anchor === 'seeding' ? mow + 1 : 0,
   lags: [
     {
       from: 'sow',

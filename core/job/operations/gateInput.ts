@@ -27,6 +27,6 @@ export interface GateInput extends Sky {
   growsFromC: number
   /** What is done, on which day, and whether what is looked at then was as it should be. */
   done: ReadonlyMap<string, { day: Day; passed: boolean }>
-  /** Notes of the technician by slip and gate: "scalp:surface". */
+  /** Notes of the technician by task and gate: "scalp:surface". */
   overruled: Readonly<Record<string, string>>
 }

@@ -135,7 +135,7 @@ function weather(input: GateInput, operation: Definition, day: Day): Gate[] {
 
 /**
  * Everything that holds or releases an operation on its day.
- * @param key of its slip, by which notes overrule a gate
+ * @param key of its task, by which notes overrule a gate
  * @param has keys of the plan
  * @param own gates of the operation itself, as its ground sets them
  */

@@ -176,7 +176,7 @@ const preventer = operation({
   caution: SPRAY,
   programmes: SEEDED,
   addable: true,
-  wanted: ({ schools }) => schools.preventer === 'apart',
+  wanted: ({ practices }) => practices.preventer === 'apart',
   lags: [{ from: 'sow', to: 'preventer', least: 0, most: 7, why: 'at sowing or within a week, by the label' }],
   putsDown: 'spray',
   brief: (part) => ({

@@ -32,7 +32,7 @@ function slit(part: Part, need: NonNullable<ReturnType<typeof seedOf>>): Brief {
 }
 
 function sown(part: Part): Brief {
-  const { survey, schools } = part
+  const { survey, practices } = part
   const need = seedOf(part)
   if (!need) return { settings: [], gates: [], hours: crewHours('Sow', survey.areaM2, []) }
   if (slitSeeded(part)) return slit(part, need)
@@ -47,7 +47,7 @@ function sown(part: Part): Brief {
       need.pass,
       ' each, ',
       need.product,
-      ` of ${blendWords(part.seed)} in all${schools.mixing === 'mixed' ? ', mixed by hand with the feed' : ''}.`,
+      ` of ${blendWords(part.seed)} in all${practices.mixing === 'mixed' ? ', mixed by hand with the feed' : ''}.`,
       ' Start with the gate closed; edges by hand.',
     ],
     gates: [onTheDay('surface dry enough not to clog'), ...steep],
@@ -124,7 +124,7 @@ const firm = operation({
   check: 'Footprint test.',
   programmes: SEEDED,
   records: ['passes'],
-  wanted: ({ schools }, { has }) => schools.firming === 'firm' && (has('level') || has('loosen')),
+  wanted: ({ practices }, { has }) => practices.firming === 'firm' && (has('level') || has('loosen')),
   after: ['rake', 'sow'],
   lags: [{ from: 'sow', to: 'firm', least: 0, most: 0, why: 'on the day of sowing' }],
   brief: ({ survey }) => ({

@@ -16,8 +16,8 @@ const BUCKET_M3 = 0.012
 const SOD_MM = 40
 
 /** Soil for levelling by the practice, or by the soil that is there. @source trade */
-export function soilOfPlan({ schools, survey }: Part): Soil {
-  if (schools.soil !== 'by texture') return schools.soil
+export function soilOfPlan({ practices, survey }: Part): Soil {
+  if (practices.soil !== 'by texture') return practices.soil
   return survey.texture === 'sand' ? 'half organic' : survey.texture.includes('clay') ? 'topsoil' : 'sand'
 }
 export const soilName = (part: Part): string => SOILS[soilOfPlan(part)]
@@ -121,7 +121,7 @@ const delivery = operation({
 function levelled(part: Part): Brief {
   const { volumeM3, deepestMm, overM2 } = soilOf(part)
   const dressFirst =
-    part.schools.dressing === 'dress first' || (part.schools.dressing === 'by depth' && deepestMm > LIFT_MM)
+    part.practices.dressing === 'dress first' || (part.practices.dressing === 'by depth' && deepestMm > LIFT_MM)
   const living = part.programme.keepsTurf && deepestMm > LIFT_MM
   return {
     settings: [

@@ -4,8 +4,8 @@ import { LAGS, lagFor } from '../operations/lags'
 import { spansOf, type Bounds, type Lag, type Spans } from './network'
 import { anchorCode, isAnchorKey, isVisit, keyOf, operationOf } from '../operations/registry'
 import { anchorOf, type PlannedOperation } from '../operations/planned'
-import { layOut, type Task } from './solver'
-import type { SequenceInput } from './input'
+import { layOut, type Activity } from './solver'
+import type { ScheduleInput } from './input'
 
 /** What a day costs an operation besides being off its preferred one. @source own */
 const COST = {
@@ -22,7 +22,7 @@ const COST = {
 /** How far from its preferred day an operation is looked for, and how far where that leaves no plan. */
 const REACHES_DAYS = [45, 180, 720]
 
-/** Where the operation of a plan lies, before it is dressed up as a slip. */
+/** Where the operation of a plan lies, before it is dressed up as a task. */
 export interface Laying {
   days: Map<string, number>
   base: Spans
@@ -37,7 +37,7 @@ export interface Laying {
  * What comes before work of several days comes before the first of them, its own day is the last; once it is begun, the
  * first has been.
  */
-function toFirstDay(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
+function toFirstDay(lag: Lag, { parts, done, begun }: ScheduleInput): Lag {
   const spanDays = done.has(lag.to) || begun.has(lag.to) ? 0 : (operationOf(lag.to)?.spread?.days(parts) ?? 0)
   if (!spanDays) return lag
   return {
@@ -49,10 +49,10 @@ function toFirstDay(lag: Lag, { parts, done, begun }: SequenceInput): Lag {
 }
 
 /** The lags of a plan by the keys of its tasks. */
-export function lagsOf(input: SequenceInput, planned: readonly PlannedOperation[]): Lag[] {
+export function lagsOf(input: ScheduleInput, planned: readonly PlannedOperation[]): Lag[] {
   const keys = new Set(planned.map(({ key }) => key))
   const has = (key: string) => keys.has(key)
-  const plan = { schools: input.parts[0]!.schools, anchor: anchorOf(input.parts), has }
+  const plan = { practices: input.parts[0]!.practices, anchor: anchorOf(input.parts), has }
   const turns = new Map(planned.map(({ operation, of }) => [operation.code, of]))
   const lags = LAGS.filter(({ from, to, when }) => has(from) && has(to) && (when?.(plan) ?? true))
     // What comes after work in several turns counts from the last of them.
@@ -75,7 +75,7 @@ const [USUAL_MOW, USUAL_UP] = [28, 12]
 
 /** Day number on which an operation would best be, by the sowing day and what the season says. */
 function preferred(
-  { firstMow, firstGreen, planning, parts }: SequenceInput,
+  { firstMow, firstGreen, planning, parts }: ScheduleInput,
   { operation, number, of }: PlannedOperation,
   sow: number,
   dressingDays: number,
@@ -95,11 +95,11 @@ function preferred(
 
 /** What a day costs an operation by the calendar, the forecast and what was agreed. */
 function costOf(
-  input: SequenceInput,
+  input: ScheduleInput,
   { key, operation }: PlannedOperation,
   wanted: number,
   firstDay: number,
-): Task['cost'] {
+): Activity['cost'] {
   const { workingDays, holidays, forecast, agreed } = input
   const { weight } = operation
   const off = new Set([0, 1, 2, 3, 4, 5, 6].filter((day) => !workingDays.includes(day)))
@@ -127,7 +127,7 @@ function costOf(
 /**
  * Places every operation: what is done where it was, what was chosen where it was put, the rest where it costs least.
  */
-export function lay(input: SequenceInput, planned: readonly PlannedOperation[]): Laying {
+export function lay(input: ScheduleInput, planned: readonly PlannedOperation[]): Laying {
   const names = planned.map(({ key }) => key)
   const lags = lagsOf(input, planned)
   const anchors = planned.filter(({ key }) => isAnchorKey(key)).map(({ key }) => key)
@@ -157,8 +157,8 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
 
   const bound = bindable(names, lags, { fixed, notBefore, notAfter }, open)
   const { bounds, base, lags: kept } = withMissed(input, names, bound)
-  const tasksWithin = (reachDays: number) =>
-    planned.map((one): Task => {
+  const activitiesWithin = (reachDays: number) =>
+    planned.map((one): Activity => {
       const at = bounds.fixed.get(one.key)
       const { earliest, latest } = base.spans.get(one.key)!
       const middle = at ?? Math.min(Math.max(wanted.get(one.key)!, earliest), latest)
@@ -172,7 +172,8 @@ export function lay(input: SequenceInput, planned: readonly PlannedOperation[]):
     })
   // Days chosen or done far from where they belong pull what hangs on them beyond the usual reach.
   const laid = REACHES_DAYS.reduce<ReturnType<typeof layOut>>(
-    (found, reach) => found ?? layOut({ tasks: tasksWithin(reach), lags: kept, bounds, visitCost: COST.visit }),
+    (found, reach) =>
+      found ?? layOut({ activities: activitiesWithin(reach), lags: kept, bounds, visitCost: COST.visit }),
     undefined,
   )
   const days = laid?.days ?? new Map([...wanted, ...bounds.fixed])
@@ -192,7 +193,7 @@ interface Bound {
  * Nothing waits any more for how long ago that was.
  */
 function withMissed(
-  { agreed, done, today }: SequenceInput,
+  { agreed, done, today }: ScheduleInput,
   names: readonly string[],
   { bounds, base, lags }: Bound,
 ): Pick<Bound, 'bounds' | 'base' | 'lags'> {

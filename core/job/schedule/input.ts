@@ -24,16 +24,16 @@ export interface DoneWork {
   passed: boolean
 }
 
-export interface SequenceInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'>, SeasonWaits {
+export interface ScheduleInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'>, SeasonWaits {
   /** Zones that are treated alike, the largest part first. */
   parts: readonly Part[]
   planning: Planning
   extent: Extent
-  /** What is done, by the key of its slip, on the day it was finished. */
+  /** What is done, by the key of its task, on the day it was finished. */
   done: ReadonlyMap<string, DoneWork>
   /** What is begun: the share done, and the last day somebody was at it. */
   begun: ReadonlyMap<string, { share: number; day: Day }>
-  /** Slips left out, with the reason. */
+  /** Tasks left out, with the reason. */
   skipped: Readonly<Record<string, string>>
   /** Days the technician chose for single operations. */
   pins: ReadonlyMap<string, Day>
@@ -94,16 +94,16 @@ const ownOperation = (
 })
 
 /** Whether a task is left out; that whose day is chosen cannot be: a job without it is called off. */
-export const isLeftOut = ({ skipped }: Pick<SequenceInput, 'skipped'>, key: string): boolean =>
+export const isLeftOut = ({ skipped }: Pick<ScheduleInput, 'skipped'>, key: string): boolean =>
   skipped[key] !== undefined && !isAnchorKey(key)
 
 /** Operations of a plan: of its programmes, what was put in, and less what is left out. */
-export function plannedOf(input: SequenceInput): PlannedOperation[] {
+export function plannedOf(input: ScheduleInput): PlannedOperation[] {
   const own = Object.entries(input.own).map(([key, work]) => ownOperation(key, work, input.sowOn, input.parts))
   const planned = operationsOf(input.parts, input.extent)
-  const { schools } = input.parts[0]!
+  const { practices } = input.parts[0]!
   for (const one of [...planned]) {
-    const ahead = planned.findIndex(({ key }) => key === one.operation.goesBefore?.(schools))
+    const ahead = planned.findIndex(({ key }) => key === one.operation.goesBefore?.(practices))
     const at = planned.indexOf(one)
     if (ahead >= 0 && at > ahead) planned.splice(ahead, 0, ...planned.splice(at, 1))
   }

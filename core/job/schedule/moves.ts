@@ -4,8 +4,8 @@ import { skyGates } from '../operations/weatherGates'
 import type { Laying } from './constraints'
 import { anchorOf } from '../operations/planned'
 import { anchorCode } from '../operations/registry'
-import type { SequenceInput } from './input'
-import type { Slip } from './task'
+import type { ScheduleInput } from './input'
+import type { Task } from './task'
 
 /** A day that was agreed and cannot stay, or could be better. */
 export interface Move {
@@ -18,12 +18,12 @@ export interface Move {
 
 const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
 
-/** What a lag between a slip and the others says against the day that was agreed for it. */
+/** What a lag between a task and the others says against the day that was agreed for it. */
 function brokenLag(
   laying: Laying,
   names: ReadonlyMap<string, string>,
   anchor: string,
-  slip: Slip,
+  task: Task,
   was: Day,
 ): Phrase | undefined {
   // What binds it to the sowing day itself says more than what binds it to a neighbour.
@@ -31,12 +31,12 @@ function brokenLag(
     (a, b) => Number([b.from, b.to].includes(anchor)) - Number([a.from, a.to].includes(anchor)),
   )
   for (const { from, to, leastDays, mostDays, why } of nearest) {
-    const other = from === slip.key ? to : to === slip.key ? from : undefined
+    const other = from === task.key ? to : to === task.key ? from : undefined
     if (!other) continue
     const otherDay = laying.days.get(other)!
-    const between = to === slip.key ? dayNumber(was) - otherDay : otherDay - dayNumber(was)
+    const between = to === task.key ? dayNumber(was) - otherDay : otherDay - dayNumber(was)
     const name = (names.get(other) ?? '').toLowerCase()
-    const after = to === slip.key
+    const after = to === task.key
     if (leastDays === 0 && mostDays === 0 && between !== 0) return [`on the day of ${name}`]
     if (between < leastDays)
       return [
@@ -50,34 +50,34 @@ function brokenLag(
   return undefined
 }
 
-/** Why a slip does not stay on the day that was agreed. */
+/** Why a task does not stay on the day that was agreed. */
 function reason(
-  input: SequenceInput,
+  input: ScheduleInput,
   laying: Laying,
   names: ReadonlyMap<string, string>,
-  slip: Slip,
+  task: Task,
   was: Day,
 ): Phrase {
-  if (slip.pinned) return ['chosen by hand']
+  if (task.pinned) return ['chosen by hand']
   if (was < input.today) return ['its day has passed and it is not marked done']
-  const held = skyGates(slip.operation, was, input).find(({ state }) => state === 'hold')
+  const held = skyGates(task.operation, was, input).find(({ state }) => state === 'hold')
   if (held) return held.text
   if (input.holidays.has(was)) return [`${shortDay(was)} is a holiday of the firm`]
   if (!input.workingDays.includes(weekdayIndex(was))) return [`${weekdayName(was)} is no working day of the firm`]
-  const lag = brokenLag(laying, names, anchorCode(anchorOf(input.parts)), slip, was)
+  const lag = brokenLag(laying, names, anchorCode(anchorOf(input.parts)), task, was)
   if (lag) return lag
   return ['nearer to its best day from the sowing day']
 }
 
 /** Agreed days that the plan as it stands now does not keep, in order. */
-export function movesOf(input: SequenceInput, laying: Laying, slips: readonly Slip[]): Move[] {
-  const names = new Map(slips.map(({ key, name }) => [key, name]))
+export function movesOf(input: ScheduleInput, laying: Laying, tasks: readonly Task[]): Move[] {
+  const names = new Map(tasks.map(({ key, name }) => [key, name]))
   const anchor = anchorCode(anchorOf(input.parts))
-  return slips.flatMap((slip) => {
-    const was = input.agreed.get(slip.key)
-    if (was === undefined || was === slip.to || slip.done) return []
-    const why: Phrase = slip.key === anchor ? ['the day was moved'] : reason(input, laying, names, slip, was)
-    return [{ key: slip.key, name: slip.name, from: was, to: slip.to, why }]
+  return tasks.flatMap((task) => {
+    const was = input.agreed.get(task.key)
+    if (was === undefined || was === task.to || task.done) return []
+    const why: Phrase = task.key === anchor ? ['the day was moved'] : reason(input, laying, names, task, was)
+    return [{ key: task.key, name: task.name, from: was, to: task.to, why }]
   })
 }
 

@@ -1,6 +1,6 @@
 import { addDays, dayNumber, weekdayIndex, type Day } from '../../measure/calendar'
 import type { Laying } from './constraints'
-import type { SequenceInput } from './input'
+import type { ScheduleInput } from './input'
 
 /** How far ahead a day for missed work is looked for. @source own */
 const LOOKED_AHEAD_DAYS = 120
@@ -10,7 +10,7 @@ const LOOKED_AHEAD_DAYS = 120
  * after it than it has to be, and no farther from what it follows.
  * @returns null where no such day is left: done now it would do no good
  */
-export function nextDayFor(input: SequenceInput, laying: Laying, key: string): Day | null {
+export function nextDayFor(input: ScheduleInput, laying: Laying, key: string): Day | null {
   const own = laying.lags.filter(({ from, to }) => from === key || to === key)
   const fits = (day: number): boolean =>
     own.every(({ from, to, leastDays, mostDays }) => {

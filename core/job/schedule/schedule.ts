@@ -6,19 +6,19 @@ import { lay } from './constraints'
 import type { Operation } from '../operations/definition'
 import { anchorOf, operationsOf } from '../operations/planned'
 import { anchorCode } from '../operations/registry'
-import { isLeftOut, plannedOf, type SequenceInput } from './input'
-import { slipOf, type Slip } from './task'
+import { isLeftOut, plannedOf, type ScheduleInput } from './input'
+import { taskOf, type Task } from './task'
 import { troublesOf, type Trouble } from './troubles'
 
-export type { SequenceInput } from './input'
-export type { Slip } from './task'
+export type { ScheduleInput } from './input'
+export type { Task } from './task'
 
-export interface Sequence {
-  slips: Slip[]
+export interface Schedule {
+  tasks: Task[]
   /** Left out, with the reason. */
   skipped: { key: string; operation: Operation; reason: string }[]
   crewHours: number
-  next?: Slip
+  next?: Task
   /** What cannot be kept, in words with a way out. */
   troubles: Trouble[]
   /** Agreed days that cannot stay, with what moves them. */
@@ -26,15 +26,15 @@ export interface Sequence {
 }
 
 /** The first work on the lawn itself. */
-export const firstWork = ({ slips }: Sequence): Slip =>
-  slips.find(({ operation }) => operation.phase === 'work') ?? slips[0]!
+export const firstWork = ({ tasks }: Schedule): Task =>
+  tasks.find(({ operation }) => operation.phase === 'work') ?? tasks[0]!
 
 /**
  * The dated run of operations of a plan, from its sowing day, or from the first lift where nothing is sown.
  * @throws RangeError for impossible settings (rates, shares, heights)
  * @source Dechter, Meiri & Pearl 1991; lags own
  */
-export function buildSequence(input: SequenceInput): Sequence {
+export function buildSchedule(input: ScheduleInput): Schedule {
   const planned = plannedOf(input)
   const laying = lay(input, planned)
   const has = new Set(planned.map(({ key }) => key))
@@ -44,23 +44,23 @@ export function buildSequence(input: SequenceInput): Sequence {
     growsFromC:
       GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'dressing' ? 'warm' : 'cool'],
   }
-  const unordered = planned.map((one) => slipOf(input, gateInput, laying, has, one))
-  const slips = unordered
+  const unordered = planned.map((one) => taskOf(input, gateInput, laying, has, one))
+  const tasks = unordered
     .sort((a, b) => dayNumber(a.to) - dayNumber(b.to))
-    .map((slip, i) => ({ ...slip, number: i + 1 }))
+    .map((task, i) => ({ ...task, number: i + 1 }))
   // Once it is sown, what should have come before is shown as overdue and waited for no more.
   const sown = input.done.has(anchorCode(anchorOf(input.parts)))
-  const next = slips
-    .filter((slip) => !slip.done && !(sown && slip.operation.preferredDay < 0))
+  const next = tasks
+    .filter((task) => !task.done && !(sown && task.operation.preferredDay < 0))
     .sort((a, b) => (a.from < b.from ? -1 : a.from > b.from ? 1 : a.number - b.number))[0]
   return {
-    slips,
+    tasks,
     skipped: [...operationsOf(input.parts, input.extent)].flatMap(({ key, operation }) =>
       isLeftOut(input, key) ? [{ key, operation, reason: input.skipped[key]! }] : [],
     ),
-    crewHours: slips.reduce((sum, slip) => sum + slip.hours.value, 0),
-    troubles: troublesOf(input, planned, laying, slips),
-    moves: movesOf(input, laying, slips),
+    crewHours: tasks.reduce((sum, task) => sum + task.hours.value, 0),
+    troubles: troublesOf(input, planned, laying, tasks),
+    moves: movesOf(input, laying, tasks),
     ...(next ? { next } : {}),
   }
 }

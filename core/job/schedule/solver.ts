@@ -1,7 +1,7 @@
 import { closed, type Bounds, type Lag } from './network'
 
 /** Something that wants a day. */
-export interface Task {
+export interface Activity {
   name: string
   /** Day numbers between which it is looked for. */
   from: number
@@ -13,7 +13,7 @@ export interface Task {
 }
 
 export interface Problem {
-  tasks: readonly Task[]
+  activities: readonly Activity[]
   lags: readonly Lag[]
   bounds: Bounds
   /** Cost of each day on which somebody goes there. */
@@ -31,8 +31,8 @@ export interface Laid {
 
 /** Tasks whose days hang together: one day decides all. */
 interface Group {
-  /** The tasks and how many days after the group's own day each lies. */
-  members: { task: Task; after: number }[]
+  /** The activities and how many days after the group's own day each lies. */
+  members: { activity: Activity; after: number }[]
   node: number
   from: number
   /** Cost of each day from `from` on. */
@@ -44,36 +44,36 @@ interface Group {
 const MOST_STEPS = 5000
 
 /** Tasks that lags bind to each other to the day are one. */
-function groupsOf({ tasks }: Problem, distance: Float64Array, size: number): Group[] {
+function groupsOf({ activities }: Problem, distance: Float64Array, size: number): Group[] {
   const groups: Group[] = []
-  tasks.forEach((task, i) => {
+  activities.forEach((activity, i) => {
     const node = i + 1
     const together = groups.find(
       (group) => distance[group.node * size + node]! + distance[node * size + group.node]! === 0,
     )
-    if (together) together.members.push({ task, after: distance[together.node * size + node]! })
-    else groups.push({ members: [{ task, after: 0 }], node, from: 0, costs: new Float64Array(), visits: [] })
+    if (together) together.members.push({ activity, after: distance[together.node * size + node]! })
+    else groups.push({ members: [{ activity, after: 0 }], node, from: 0, costs: new Float64Array(), visits: [] })
   })
   for (const group of groups) {
     const { members, node } = group
-    const from = Math.max(-distance[node * size]!, ...members.map(({ task, after }) => task.from - after))
-    const to = Math.min(distance[node]!, ...members.map(({ task, after }) => task.to - after))
+    const from = Math.max(-distance[node * size]!, ...members.map(({ activity, after }) => activity.from - after))
+    const to = Math.min(distance[node]!, ...members.map(({ activity, after }) => activity.to - after))
     group.from = from
     group.costs = Float64Array.from({ length: Math.max(0, to - from + 1) }, (_, d) =>
-      members.reduce((sum, { task, after }) => sum + task.cost(from + d + after), 0),
+      members.reduce((sum, { activity, after }) => sum + activity.cost(from + d + after), 0),
     )
-    group.visits = [...new Set(members.filter(({ task }) => task.visit).map(({ after }) => after))]
+    group.visits = [...new Set(members.filter(({ activity }) => activity.visit).map(({ after }) => after))]
   }
   return groups
 }
 
 /**
- * The bounds of a problem with the days between which each task is looked for. They are part of the network, since only
+ * The bounds of a problem with the days between which each activity is looked for. They are part of the network, since only
  * in a network that knows every limit can any day of a span be completed: beside it, a search may find no plan for hours.
  */
-function withWindows({ tasks, bounds }: Problem): Bounds {
+function withWindows({ activities, bounds }: Problem): Bounds {
   const [notBefore, notAfter] = [new Map(bounds.notBefore), new Map(bounds.notAfter)]
-  for (const { name, from, to } of tasks) {
+  for (const { name, from, to } of activities) {
     notBefore.set(name, Math.max(from, notBefore.get(name) ?? from))
     notAfter.set(name, Math.min(to, notAfter.get(name) ?? to))
   }
@@ -81,14 +81,14 @@ function withWindows({ tasks, bounds }: Problem): Bounds {
 }
 
 /**
- * Days for all tasks at the least cost: what each day costs each task, and each visit once for all that share it.
+ * Days for all activities at the least cost: what each day costs each activity, and each visit once for all that share it.
  * Branch and bound over the closed network, where any day within a span can be completed to a whole plan; groups that
  * can neither share a visit nor are bound by a lag are laid by themselves.
- * @returns undefined where the lags and the days of the tasks leave no plan
+ * @returns undefined where the lags and the days of the activities leave no plan
  * @source own: branch and bound over the network of Dechter, Meiri & Pearl 1991
  */
 export function layOut(problem: Problem): Laid | undefined {
-  const names = problem.tasks.map(({ name }) => name)
+  const names = problem.activities.map(({ name }) => name)
   const { distance, size, possible } = closed(names, problem.lags, withWindows(problem))
   if (!possible) return undefined
   const groups = groupsOf(problem, distance, size)
@@ -103,7 +103,7 @@ export function layOut(problem: Problem): Laid | undefined {
     cost += laid.cost
     exact &&= laid.exact
     part.forEach(({ members }, g) => {
-      for (const { task, after } of members) days.set(task.name, laid.days[g]! + after)
+      for (const { activity, after } of members) days.set(activity.name, laid.days[g]! + after)
     })
   }
   return { days, cost, exact }
@@ -197,7 +197,7 @@ function search(
       if (isPlaced[g]) continue
       const [low, high] = range(g)
       // By the closed network this cannot be; a search that went on from here could do so for hours.
-      if (low > high) throw new Error('No day is left to a task within its span.')
+      if (low > high) throw new Error('No day is left to an activity within its span.')
       ranges[g] = [low, high]
       // A group counts once on a day, however many of its members could be there.
       count++

@@ -9,11 +9,11 @@ import { pacedHours } from '../hours'
 import type { Laying } from './constraints'
 import type { PlannedOperation } from '../operations/planned'
 import { isAnchorKey, keyOf, numberOf, operationByCode, OPERATIONS } from '../operations/registry'
-import type { DoneWork, SequenceInput } from './input'
+import type { DoneWork, ScheduleInput } from './input'
 import { nextDayFor } from './overdue'
 import { stockGates, wantedOf } from '../operations/demand'
 
-export interface Slip extends Brief {
+export interface Task extends Brief {
   key: string
   operation: Definition
   name: string
@@ -49,7 +49,7 @@ export interface Slip extends Brief {
  * The first cut moves off a day the firm is off, to a day sooner: cuts farther apart do no harm. @param earliest what
  * comes before it allows
  */
-function firstCutDay({ workingDays }: SequenceInput, day: Day, earliest: Day): Day {
+function firstCutDay({ workingDays }: ScheduleInput, day: Day, earliest: Day): Day {
   const sooner = addDays(day, -6)
   return nearestWorkingDay(day, workingDays, earliest > sooner ? earliest : sooner, day)
 }
@@ -69,7 +69,7 @@ function floatWords(key: string, operation: Operation, day: Day, earliest: Day, 
   return sooner > 0 ? `can start ${sooner} ${sooner === 1 ? 'day' : 'days'} early` : 'cannot slide'
 }
 
-function briefFor(input: SequenceInput, { operation, number, of, parts }: PlannedOperation): Brief {
+function briefFor(input: ScheduleInput, { operation, number, of, parts }: PlannedOperation): Brief {
   const brief = briefOf(operation, parts, { number, of })
   return operation.partOfGround
     ? brief
@@ -102,11 +102,11 @@ function hoursLeft(hours: Brief['hours'], share: number): Brief['hours'] {
 }
 
 /** Work that is wanted done before it and is not. */
-const openBefore = (input: SequenceInput, { after }: Definition, has: ReadonlySet<string>): string[] =>
+const openBefore = (input: ScheduleInput, { after }: Definition, has: ReadonlySet<string>): string[] =>
   (after ?? []).filter((code) => has.has(code) && !input.done.has(code)).map((code) => operationByCode(code).name)
 
 /** What it waits for by turns can be recorded once the first of them is done. */
-function turnOf({ done }: SequenceInput, { wantsTurns }: Definition): Pick<Slip, 'turn'> {
+function turnOf({ done }: ScheduleInput, { wantsTurns }: Definition): Pick<Task, 'turn'> {
   if (!wantsTurns || !done.has(wantsTurns.of)) return {}
   const made = turnsDone(done, wantsTurns.of)
   const last = made.toSorted((a, b) => numberOf(a) - numberOf(b)).at(-1)!
@@ -121,13 +121,13 @@ function turnOf({ done }: SequenceInput, { wantsTurns }: Definition): Pick<Slip,
 }
 
 /** An operation with its day, settings, gates and hours. @param has keys of the plan */
-export function slipOf(
-  input: SequenceInput,
+export function taskOf(
+  input: ScheduleInput,
   gateInput: GateInput,
   laying: Laying,
   has: ReadonlySet<string>,
   one: PlannedOperation,
-): Slip {
+): Task {
   const { key, operation } = one
   const brief = briefFor(input, one)
   const to = dayFromNumber(laying.days.get(key)!)

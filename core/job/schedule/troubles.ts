@@ -3,8 +3,8 @@ import type { Laying } from './constraints'
 import { ORIGIN, spansOf, type Lag } from './network'
 import { anchorOf, type PlannedOperation } from '../operations/planned'
 import { anchorCode, isAnchorKey, numberOf, operationOf } from '../operations/registry'
-import type { SequenceInput } from './input'
-import type { Slip } from './task'
+import type { ScheduleInput } from './input'
+import type { Task } from './task'
 
 /** Something of a plan that cannot be kept, with ways out. */
 export interface Trouble {
@@ -22,7 +22,7 @@ const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
  * The first later day of sowing, or of the first lift, from which every lag can be kept; where a season ends, the
  * last sooner one.
  */
-function soonest(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Day | undefined {
+function soonest(input: ScheduleInput, planned: readonly PlannedOperation[], laying: Laying): Day | undefined {
   const names = planned.map(({ key }) => key)
   const anchors = planned.filter(({ key }) => isAnchorKey(key)).map(({ key }) => key)
   if (input.done.has(anchorCode(anchorOf(input.parts)))) return undefined
@@ -68,7 +68,7 @@ function ringWords(ring: readonly Lag[], names: ReadonlyMap<string, string>): st
     .join(', ')
 }
 
-function impossible(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
+function impossible(input: ScheduleInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
   if (laying.possible) return []
   const names = namesOf(planned)
   const { ring } = laying.base
@@ -87,15 +87,15 @@ function impossible(input: SequenceInput, planned: readonly PlannedOperation[], 
   ].filter(Boolean)
   return [
     {
-      text: `The days left do not hold the whole sequence${asked ? `: ${asked}` : ''}${season && input.growsUntil ? `, and turf grows through a dressing only until ${shortDay(input.growsUntil, input.today)}` : ''}. Ways out: ${ways.join('; ')}.`,
+      text: `The days left do not hold the whole schedule${asked ? `: ${asked}` : ''}${season && input.growsUntil ? `, and turf grows through a dressing only until ${shortDay(input.growsUntil, input.today)}` : ''}. Ways out: ${ways.join('; ')}.`,
       ...(sowOn ? { sowOn } : {}),
     },
   ]
 }
 
 /** Things from afar whose last day has passed. */
-function lateOnes(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
-  // A visit that was missed says so on its own slip.
+function lateOnes(input: ScheduleInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
+  // A visit that was missed says so on its own task.
   const late = laying.late.filter((key) => planned.find((one) => one.key === key)!.operation.phase !== 'after')
   if (!late.length) return []
   const sowOn = soonest(input, planned, laying)
@@ -110,7 +110,7 @@ function lateOnes(input: SequenceInput, planned: readonly PlannedOperation[], la
 }
 
 /** Work of several days for which fewer are left. */
-function squeezed(input: SequenceInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
+function squeezed(input: ScheduleInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
   return planned.flatMap(({ key, operation: { spread } }): Trouble[] => {
     if (!spread || input.done.has(key)) return []
     const spanDays = spread.days(input.parts)
@@ -121,9 +121,9 @@ function squeezed(input: SequenceInput, planned: readonly PlannedOperation[], la
 }
 
 /** Days that ask for more hands than the firm has. */
-function fullDays({ hoursADay, today }: SequenceInput, slips: readonly Slip[]): Trouble[] {
+function fullDays({ hoursADay, today }: ScheduleInput, tasks: readonly Task[]): Trouble[] {
   const byDay = new Map<Day, number>()
-  for (const { to, hours, done, operation } of slips)
+  for (const { to, hours, done, operation } of tasks)
     if (!done && operation.mark !== 'call' && to >= today) byDay.set(to, (byDay.get(to) ?? 0) + hours.value)
   return [...byDay]
     .filter(([, hours]) => hours > hoursADay)
@@ -134,10 +134,10 @@ function fullDays({ hoursADay, today }: SequenceInput, slips: readonly Slip[]): 
 
 /** What of a plan cannot be kept, each with its ways out. */
 export function troublesOf(
-  input: SequenceInput,
+  input: ScheduleInput,
   planned: readonly PlannedOperation[],
   laying: Laying,
-  slips: readonly Slip[],
+  tasks: readonly Task[],
 ): Trouble[] {
   const names = new Map([...namesOf(planned)].map(([key, name]) => [key, name.toLowerCase()]))
   const conflicts = laying.base.conflicts.map(({ lag, days: between }): Trouble => {
@@ -169,6 +169,6 @@ export function troublesOf(
     ...squeezed(input, planned, laying),
     ...lateOnes(input, planned, laying),
     ...impossible(input, planned, laying),
-    ...fullDays(input, slips),
+    ...fullDays(input, tasks),
   ]
 }

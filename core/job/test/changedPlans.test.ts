@@ -5,13 +5,13 @@ import { addDays, daysBetween, toDay, weekdayIndex, type Day } from '../../measu
 import { anchorOf } from '../operations/planned'
 import { anchorCode } from '../operations/registry'
 import { PROGRAMME_CODES, type ProgrammeCode } from '../decision/programmes'
-import { buildSequence, type Sequence } from '../schedule/schedule'
+import { buildSchedule, type Schedule } from '../schedule/schedule'
 import { lagsOf } from '../schedule/constraints'
-import { plannedOf, type SequenceInput } from '../schedule/input'
-import { doneOn, planned, PLANNING_FIGURES, sequenceInput, TODAY } from './ground'
+import { plannedOf, type ScheduleInput } from '../schedule/input'
+import { doneOn, planned, PLANNING_FIGURES, scheduleInput, TODAY } from './ground'
 
 const MONDAY_TO_FRIDAY = [1, 2, 3, 4, 5]
-const at = ({ slips }: Sequence, key: string): Day => slips.find((slip) => slip.key === key)!.to
+const at = ({ tasks }: Schedule, key: string): Day => tasks.find((task) => task.key === key)!.to
 
 const programmes = fc.constantFrom(...PROGRAMME_CODES)
 const anyPlan = fc.record({
@@ -19,8 +19,8 @@ const anyPlan = fc.record({
   ahead: fc.integer({ min: 45, max: 90 }),
   workingDays: fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 2, maxLength: 7 }),
 })
-const laid = (programme: ProgrammeCode, change: Partial<SequenceInput>) =>
-  sequenceInput({ parts: planned({ programme, zone: { deepestMm: 30, hollowM3: 0.3, hollowM2: 20 } }), ...change })
+const laid = (programme: ProgrammeCode, change: Partial<ScheduleInput>) =>
+  scheduleInput({ parts: planned({ programme, zone: { deepestMm: 30, hollowM3: 0.3, hollowM2: 20 } }), ...change })
 
 describe('a plan that is changed', () => {
   test('leaves what is done where it was, and breaks no lag', () => {
@@ -30,10 +30,10 @@ describe('a plan that is changed', () => {
         fc.integer({ min: 0, max: 6 }),
         fc.integer({ min: -4, max: 9 }),
         ({ programme, ahead, workingDays }, nth, shift) => {
-          const before = buildSequence(laid(programme, { sowOn: addDays(TODAY, ahead), workingDays }))
-          const [made] = before.slips.filter(({ operation }) => operation.phase === 'work').slice(nth % 3)
+          const before = buildSchedule(laid(programme, { sowOn: addDays(TODAY, ahead), workingDays }))
+          const [made] = before.tasks.filter(({ operation }) => operation.phase === 'work').slice(nth % 3)
           const done = doneOn([made!.key, made!.to])
-          const agreed = new Map(before.slips.map(({ key, to }) => [key, to]))
+          const agreed = new Map(before.tasks.map(({ key, to }) => [key, to]))
           const of = laid(programme, {
             sowOn: addDays(TODAY, ahead + shift),
             workingDays,
@@ -41,10 +41,10 @@ describe('a plan that is changed', () => {
             agreed,
             today: made!.to,
           })
-          const after = buildSequence(of)
+          const after = buildSchedule(of)
           expect(at(after, made!.key)).toBe(made!.to)
           if (after.troubles.length) return
-          const day = new Map(after.slips.map(({ key, to }) => [key, to]))
+          const day = new Map(after.tasks.map(({ key, to }) => [key, to]))
           for (const { from, to, leastDays, mostDays } of lagsOf(of, plannedOf(of))) {
             const between = daysBetween(day.get(from)!, day.get(to)!)
             expect([from, to, between >= leastDays && between <= (mostDays ?? Infinity)]).toEqual([from, to, true])
@@ -59,9 +59,9 @@ describe('a plan that is changed', () => {
     fc.assert(
       fc.property(anyPlan, ({ programme, ahead, workingDays }) => {
         const sowOn = addDays(TODAY, ahead)
-        const before = buildSequence(laid(programme, { sowOn, workingDays }))
-        const after = buildSequence(
-          laid(programme, { sowOn, workingDays, agreed: new Map(before.slips.map(({ key, to }) => [key, to])) }),
+        const before = buildSchedule(laid(programme, { sowOn, workingDays }))
+        const after = buildSchedule(
+          laid(programme, { sowOn, workingDays, agreed: new Map(before.tasks.map(({ key, to }) => [key, to])) }),
         )
         expect(after.moves).toEqual([])
       }),
@@ -70,8 +70,8 @@ describe('a plan that is changed', () => {
   })
 
   test('moves as little as it can, and says of each day why', () => {
-    const before = buildSequence(sequenceInput({ workingDays: MONDAY_TO_FRIDAY }))
-    const agreed = new Map(before.slips.map(({ key, to }) => [key, to]))
+    const before = buildSchedule(scheduleInput({ workingDays: MONDAY_TO_FRIDAY }))
+    const agreed = new Map(before.tasks.map(({ key, to }) => [key, to]))
     // 21 September is the day of the scalp: rain on it moves the scalp, and nothing that does not hang on it.
     const forecast: ForecastDay[] = Array.from({ length: 5 }, (_, i) => ({
       day: addDays(toDay('2026-09-20'), i),
@@ -80,21 +80,21 @@ describe('a plan that is changed', () => {
       rainMm: i === 1 ? 9 : 0,
       windKmh: 6,
     }))
-    const wet = buildSequence(
-      sequenceInput({ workingDays: MONDAY_TO_FRIDAY, agreed, forecast, today: toDay('2026-09-20') }),
+    const wet = buildSchedule(
+      scheduleInput({ workingDays: MONDAY_TO_FRIDAY, agreed, forecast, today: toDay('2026-09-20') }),
     )
     expect(wet.moves.map(({ key }) => key)).toEqual(['scalp'])
     expect(wet.moves[0]!.why.filter((part) => typeof part === 'string').join(' ')).toContain('of rain that day')
     // A holiday moves what stood on it.
-    const holiday = buildSequence(
-      sequenceInput({ workingDays: MONDAY_TO_FRIDAY, agreed, holidays: new Set([agreed.get('dethatch')!]) }),
+    const holiday = buildSchedule(
+      scheduleInput({ workingDays: MONDAY_TO_FRIDAY, agreed, holidays: new Set([agreed.get('dethatch')!]) }),
     )
     expect(holiday.moves.map(({ key, why }) => [key, String(why[0]).includes('holiday')])).toContainEqual([
       'dethatch',
       true,
     ])
     // A later sowing day draws the work after it, and the reason is a limit or the day itself.
-    const later = buildSequence(sequenceInput({ workingDays: MONDAY_TO_FRIDAY, agreed, sowOn: toDay('2026-09-30') }))
+    const later = buildSchedule(scheduleInput({ workingDays: MONDAY_TO_FRIDAY, agreed, sowOn: toDay('2026-09-30') }))
     expect(later.moves.find(({ key }) => key === 'sow')!.why).toEqual(['the day was moved'])
     expect(later.moves.find(({ key }) => key === 'dethatch')!.why.join('')).toContain('no more than 5 days before sow')
   })
@@ -103,12 +103,12 @@ describe('a plan that is changed', () => {
     fc.assert(
       fc.property(fc.uuid(), fc.integer({ min: 0, max: 40 }), (id, ahead) => {
         const key = `own-${id}`
-        const { slips } = buildSequence(
-          sequenceInput({
+        const { tasks } = buildSchedule(
+          scheduleInput({
             own: { [key]: { name: 'Borrow the roller', day: addDays(TODAY, ahead), hours: 1, note: '' } },
           }),
         )
-        expect(slips.find((slip) => slip.key === key)!.name).toBe('Borrow the roller')
+        expect(tasks.find((task) => task.key === key)!.name).toBe('Borrow the roller')
       }),
       {
         examples: [
@@ -120,34 +120,34 @@ describe('a plan that is changed', () => {
   })
 
   test('keeps a day chosen by hand, and says what it breaks', () => {
-    const pinned = buildSequence(sequenceInput({ pins: new Map([['dethatch', toDay('2026-09-21')]]) }))
+    const pinned = buildSchedule(scheduleInput({ pins: new Map([['dethatch', toDay('2026-09-21')]]) }))
     expect(at(pinned, 'dethatch')).toBe('2026-09-21')
     expect(at(pinned, 'scalp') <= '2026-09-21').toBe(true)
     expect(pinned.troubles).toEqual([])
-    const early = buildSequence(sequenceInput({ pins: new Map([['dethatch', toDay('2026-09-12')]]) }))
+    const early = buildSchedule(scheduleInput({ pins: new Map([['dethatch', toDay('2026-09-12')]]) }))
     expect(at(early, 'dethatch')).toBe('2026-09-12')
     expect(early.troubles[0]!.text).toContain('12 days lie between dethatch and sow')
   })
 
   test('soil for a dip comes on the van, a heap is delivered', () => {
     const delivered = (hollowM3: number) =>
-      buildSequence(
-        sequenceInput({
+      buildSchedule(
+        scheduleInput({
           parts: planned({ zone: { deepestMm: 30, hollowM3, hollowM2: 20 }, settings: { coverMaterial: 'straw' } }),
         }),
-      ).slips.some(({ key }) => key === 'delivery')
+      ).tasks.some(({ key }) => key === 'delivery')
     // With 15 % for settling: 0.06 and 0.58 m³, against three barrow loads of 0.08 m³ (own).
     expect([delivered(0.05), delivered(0.5)]).toEqual([false, true])
   })
 
   test('a late delivery pushes the levelling, and the seed only by what has to lie between', () => {
     const hollow = { deepestMm: 30, hollowM3: 0.5, hollowM2: 20 }
-    const late = buildSequence(
-      sequenceInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-23')]]) }),
+    const late = buildSchedule(
+      scheduleInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-23')]]) }),
     )
     expect([at(late, 'level'), late.troubles]).toEqual(['2026-09-23', []])
-    const tooLate = buildSequence(
-      sequenceInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-24')]]) }),
+    const tooLate = buildSchedule(
+      scheduleInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-24')]]) }),
     )
     expect(tooLate.troubles[0]!.text).toContain('1 day from level to sow')
     // Sown a day later it fits: that day is offered.
@@ -162,19 +162,19 @@ describe('a plan that is changed', () => {
         fc.integer({ min: 1, max: 4 }),
         ({ programme, ahead }, wait, more) => {
           const of = laid(programme, { sowOn: addDays(TODAY, ahead) })
-          const tight = buildSequence({
+          const tight = buildSchedule({
             ...of,
             planning: { ...PLANNING_FIGURES, [wait]: PLANNING_FIGURES[wait as 'levelRest'] + more },
           })
-          const usual = buildSequence(of)
+          const usual = buildSchedule(of)
           const anchor = anchorCode(anchorOf(of.parts))
-          for (const slip of tight.slips) {
-            const was = usual.slips.find(({ key }) => key === slip.key)!
+          for (const task of tight.tasks) {
+            const was = usual.tasks.find(({ key }) => key === task.key)!
             // Counted from the anchor a tighter wait leaves less room: nothing after it may come sooner, nothing
             // before it later.
             if (daysBetween(at(usual, anchor), was.earliest) >= 0)
-              expect([slip.key, slip.earliest >= was.earliest]).toEqual([slip.key, true])
-            else expect([slip.key, slip.latest <= was.latest]).toEqual([slip.key, true])
+              expect([task.key, task.earliest >= was.earliest]).toEqual([task.key, true])
+            else expect([task.key, task.latest <= was.latest]).toEqual([task.key, true])
           }
         },
       ),
@@ -187,8 +187,8 @@ describe('a plan that is changed', () => {
       fc.property(fc.integer({ min: 14, max: 60 }), (ahead) => {
         const sowOn = addDays(TODAY, ahead)
         if (!MONDAY_TO_FRIDAY.includes(weekdayIndex(sowOn))) return
-        const { slips } = buildSequence(sequenceInput({ sowOn, workingDays: MONDAY_TO_FRIDAY }))
-        for (const { key, to } of slips) expect([key, MONDAY_TO_FRIDAY.includes(weekdayIndex(to))]).toEqual([key, true])
+        const { tasks } = buildSchedule(scheduleInput({ sowOn, workingDays: MONDAY_TO_FRIDAY }))
+        for (const { key, to } of tasks) expect([key, MONDAY_TO_FRIDAY.includes(weekdayIndex(to))]).toEqual([key, true])
       }),
     )
   })
@@ -197,39 +197,39 @@ describe('a plan that is changed', () => {
 // Found: with every day that passed, what was missed was dated anew to some other past day.
 test('what was missed stays on the day it was missed, however late it gets', () => {
   const parts = planned()
-  const extent = { ...sequenceInput().extent, soilTested: false }
-  const input = (change: Partial<SequenceInput>) => ({
-    ...sequenceInput({ parts, extent, sowOn: addDays(TODAY, 16), ...change }),
+  const extent = { ...scheduleInput().extent, soilTested: false }
+  const input = (change: Partial<ScheduleInput>) => ({
+    ...scheduleInput({ parts, extent, sowOn: addDays(TODAY, 16), ...change }),
     skipped: {},
   })
-  const first = buildSequence(input({})).slips
+  const first = buildSchedule(input({})).tasks
   const agreed = new Map(first.map(({ key, to }) => [key, to]))
   for (const later of [6, 20, 40, 60, 90]) {
     const today = addDays(TODAY, later)
     const sown = first.filter(({ key, to }) => later >= 20 && key !== 'soilTest' && to <= addDays(TODAY, 16))
-    const { moves, slips } = buildSequence(
+    const { moves, tasks } = buildSchedule(
       input({ today, agreed, done: doneOn(...sown.map(({ key, to }): [string, Day] => [key, to])) }),
     )
     expect(moves.filter(({ to }) => to < today)).toEqual([])
-    for (const slip of slips.filter(({ overdue }) => overdue))
-      expect([slip.key, slip.to]).toEqual([slip.key, agreed.get(slip.key)])
-    for (const { overdue, nextDay } of slips) expect(nextDay === undefined).toBe(!overdue)
+    for (const task of tasks.filter(({ overdue }) => overdue))
+      expect([task.key, task.to]).toEqual([task.key, agreed.get(task.key)])
+    for (const { overdue, nextDay } of tasks) expect(nextDay === undefined).toBe(!overdue)
   }
 })
 
 test('missed work is offered the next day it fits, and said to be too late where it fits none', () => {
   const sowOn = addDays(TODAY, 16)
-  const first = buildSequence(sequenceInput({ sowOn })).slips
+  const first = buildSchedule(scheduleInput({ sowOn })).tasks
   const agreed = new Map(first.map(({ key, to }) => [key, to]))
   const sown = doneOn(...first.filter(({ to }) => to <= sowOn).map(({ key, to }): [string, Day] => [key, to]))
   // Seed is looked at within a week, while it can still be saved; six weeks later that is no first check any more.
-  const late = buildSequence(sequenceInput({ sowOn, agreed, done: sown, today: addDays(sowOn, 42) })).slips
+  const late = buildSchedule(scheduleInput({ sowOn, agreed, done: sown, today: addDays(sowOn, 42) })).tasks
   expect(late.find(({ key }) => key === 'check')).toMatchObject({ overdue: true, nextDay: null })
   // A soil sample can be taken any day once the seed is down: nothing waits for it any more.
-  const sampled = { ...sequenceInput().extent, soilTested: false }
+  const sampled = { ...scheduleInput().extent, soilTested: false }
   const monday = toDay('2026-09-28')
-  const test = buildSequence(
-    sequenceInput({
+  const test = buildSchedule(
+    scheduleInput({
       sowOn,
       extent: sampled,
       agreed: new Map([...agreed, ['soilTest', addDays(TODAY, 1)]]),
@@ -237,6 +237,6 @@ test('missed work is offered the next day it fits, and said to be too late where
       today: addDays(monday, -2),
       workingDays: MONDAY_TO_FRIDAY,
     }),
-  ).slips.find(({ key }) => key === 'soilTest')
+  ).tasks.find(({ key }) => key === 'soilTest')
   expect(test).toMatchObject({ overdue: true, to: addDays(TODAY, 1), nextDay: monday })
 })

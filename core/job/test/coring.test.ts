@@ -6,8 +6,8 @@ import { bladeDepth } from '../operations/dethatching'
 import { planningOf } from '../planningFigures'
 import { partsOf } from '../parts'
 import { PROGRAMMES } from '../decision/programmes'
-import { buildSequence } from '../schedule/schedule'
-import { planned, sequenceInput, ZONE } from './ground'
+import { buildSchedule } from '../schedule/schedule'
+import { planned, scheduleInput, ZONE } from './ground'
 
 const OURS = planningOf()
 
@@ -68,14 +68,14 @@ describe('a corer', () => {
       ],
       'loam',
       planned()[0]!.settings,
-      planned()[0]!.schools,
+      planned()[0]!.practices,
     )
     expect(part!.survey.driverMm).toBe(40)
   })
 
   test('asks more of the crew the more often it goes over', () => {
     const hours = (driverMm: number) =>
-      buildSequence(sequenceInput({ parts: planned({ zone: { driverMm } }) })).slips.find(({ key }) => key === 'core')!
+      buildSchedule(scheduleInput({ parts: planned({ zone: { driverMm } }) })).tasks.find(({ key }) => key === 'core')!
         .hours.value
     // 612 m² at 1,400 m² an hour, one pass more.
     expect(hours(50) - hours(100)).toBeCloseTo(612 / 1400, 9)
@@ -90,7 +90,7 @@ test('blades go through the thatch and a little into the soil', () => {
 test('the firm’s own limit says from when on turf is lifted to fill a hollow', () => {
   const has = (hollowRelay: number) => {
     const [part] = planned({ zone: { deepestMm: 60, hollowM3: 1, hollowM2: 20 } })
-    return buildSequence(sequenceInput({ parts: [{ ...part!, planning: planningOf({ hollowRelay }) }] })).slips.some(
+    return buildSchedule(scheduleInput({ parts: [{ ...part!, planning: planningOf({ hollowRelay }) }] })).tasks.some(
       ({ key }) => key === 'relay',
     )
   }

@@ -9,7 +9,7 @@ import { labelForbids, type LawnFindings } from '../decision/decide'
 import { PLANNING, PLANNING_CODES, planningOf } from '../planningFigures'
 import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '../decision/programmes'
 import { RULES } from '../decision/rules'
-import type { Schools } from '../decision/practices'
+import type { Practices } from '../decision/practices'
 import { waitOf, type WaitInput } from '../decision/wait'
 import { decided, PLANNING_FIGURES, ZONE } from './ground'
 
@@ -25,9 +25,9 @@ const cover = (desirable: number, weeds: number, coarse = 0): Partial<ZoneSurvey
 })
 const BERMUDA: Partial<ZoneSurvey> = { sward: 'BER', grass: 'BER', mowingHeightMm: 38 }
 
-describe('where the rules lean', () => {
+describe('what the rules recommend', () => {
   // Cases: handbook knowledge from memory, common practice or our own, as each rule says.
-  test.each<[string, ProgrammeCode, Partial<ZoneSurvey>, Partial<LawnFindings>, Schools['kill']?]>([
+  test.each<[string, ProgrammeCode, Partial<ZoneSurvey>, Partial<LawnFindings>, Practices['kill']?]>([
     ['patches in dense grass', 'spot', { ...cover(0.93, 0.02), barePatchy: true }, {}],
     ['half and more worth keeping', 'overseed', {}, {}],
     ['30 to 50 % worth keeping', 'hard', cover(0.42, 0.5), {}],
@@ -49,15 +49,15 @@ describe('where the rules lean', () => {
     ['bermuda to be green in winter', 'winter', BERMUDA, { goal: 'winter' }],
     ['thin bermuda', 'warm', { ...BERMUDA, ...cover(0.6, 0.3) }, {}],
   ])('%s: %s', (_, programme, zone, lawn, kill) => {
-    const { leans, verdicts } = decided(zone, lawn, kill)
-    expect(leans?.programme).toBe(programme)
+    const { recommended, verdicts } = decided(zone, lawn, kill)
+    expect(recommended?.programme).toBe(programme)
     expect(verdicts[programme].fits).toBe(true)
-    expect(leans!.because.source).toBeDefined()
+    expect(recommended!.because.source).toBeDefined()
   })
 })
 
 describe('what does not fit says why', () => {
-  test.each<[ProgrammeCode, string, Partial<ZoneSurvey>, Partial<LawnFindings>, Schools['kill']?]>([
+  test.each<[ProgrammeCode, string, Partial<ZoneSurvey>, Partial<LawnFindings>, Practices['kill']?]>([
     ['spot', 'thin over more than patches: 56%', {}, {}],
     ['spot', 'thin all over', cover(0.94, 0.02), {}],
     ['spot', 'patches alone do not mend that', cover(0.92, 0.08), {}],
@@ -84,7 +84,7 @@ describe('what does not fit says why', () => {
     expect(decided({ sward: 'MIX', grass: 'BER', deepestMm: 30, hollowM3: 1 }).verdicts.level.fits).toBe(false)
   })
 
-  test('every rule that refuses, leans, waits or warns holds for some lawn, and fails for another', () => {
+  test('every rule that refuses, recommended, waits or warns holds for some lawn, and fails for another', () => {
     const told = new Set<string>()
     const anything = fc.record({
       desirable: fc.integer({ min: 0, max: 100 }),
@@ -117,7 +117,7 @@ describe('what does not fit says why', () => {
           a.weeds / Math.max(100, dominant(a)),
           a.coarse / Math.max(100, dominant(a)),
         ]
-        const { verdicts, leans, waits } = decided(
+        const { verdicts, recommended, waits } = decided(
           {
             ...cover(desirable, weeds, coarse),
             thatchMm: a.thatchMm,
@@ -135,11 +135,11 @@ describe('what does not fit says why', () => {
             mowingHeightMm: a.height,
           },
           { goal: a.goal, ph: a.ph, timesADay: a.times, irrigated: a.irrigated, winterOpen: a.winterOpen },
-          a.kill as Schools['kill'],
+          a.kill as Practices['kill'],
         )
         for (const gate of [
           ...waits,
-          ...(leans ? [leans.because] : []),
+          ...(recommended ? [recommended.because] : []),
           ...PROGRAMME_CODES.flatMap((code) => [
             ...verdicts[code].refusals,
             ...verdicts[code].risks,
@@ -148,7 +148,7 @@ describe('what does not fit says why', () => {
         ])
           told.add(gate.source!.text)
         for (const code of PROGRAMME_CODES) expect(verdicts[code].fits).toBe(verdicts[code].refusals.length === 0)
-        if (leans) expect(verdicts[leans.programme].fits).toBe(true)
+        if (recommended) expect(verdicts[recommended.programme].fits).toBe(true)
       }),
       { numRuns: 6000 },
     )
@@ -167,9 +167,9 @@ describe('the judgement', () => {
       const [x, y, z] = [a, b, c].sort((p, q) => p - q) as [number, number, number]
       return { desirable: x, weeds: y - x, coarse: (z - y) * 0.5 }
     })
-  const workOf = (zone: Partial<ZoneSurvey>, kill: Schools['kill']) =>
-    PROGRAMMES[decided(zone, {}, kill).leans!.programme].work
-  const kills = fc.constantFrom<Schools['kill']>('by survey', 'always', 'never')
+  const workOf = (zone: Partial<ZoneSurvey>, kill: Practices['kill']) =>
+    PROGRAMMES[decided(zone, {}, kill).recommended!.programme].work
+  const kills = fc.constantFrom<Practices['kill']>('by survey', 'always', 'never')
 
   test('never moves towards less work for more weeds, wherever they came from', () => {
     fc.assert(
@@ -196,9 +196,9 @@ describe('the judgement', () => {
 
   test('follows the firm’s own limits, and says that they are', () => {
     const stricter = planningOf({ overseedFrom: 0.7 })
-    const { leans } = decided({}, {}, 'by survey', stricter)
-    expect(leans).toMatchObject({ programme: 'hard', because: { source: { kind: 'user' } } })
-    expect(words(leans!.because.text)).toContain('70%')
+    const { recommended } = decided({}, {}, 'by survey', stricter)
+    expect(recommended).toMatchObject({ programme: 'hard', because: { source: { kind: 'user' } } })
+    expect(words(recommended!.because.text)).toContain('70%')
   })
 
   test('knows every figure with bounds that hold it and a kind of source', () => {

@@ -8,8 +8,8 @@ import { GROWS_FROM_C } from '../operations/groundGates'
 import { LAGS } from '../operations/lags'
 import { operationsOf } from '../operations/planned'
 import { ADDABLE, anchorCode, codeOf, keyOf, numberOf, OPERATIONS, operationsIn } from '../operations/registry'
-import { buildSequence } from '../schedule/schedule'
-import { planned, sequenceInput } from './ground'
+import { buildSchedule } from '../schedule/schedule'
+import { planned, scheduleInput } from './ground'
 
 const ROOT = fileURLToPath(new URL('../../..', import.meta.url))
 const CODES: readonly string[] = OPERATIONS.map(({ code }) => code)
@@ -92,7 +92,7 @@ test('no code outside operations/ names an operation', () => {
   const asWord = new RegExp(`'(${only.join('|')})(-\\d)?'`)
   // Where a key or a code is compared or looked up, every one of them is named.
   const asKey = new RegExp(
-    `(operation\\.code|key|slip|task|[^.\\w]code)\\)? (===|!==) '(${CODES.join('|')})'|\\.(has|get)\\('(${CODES.join('|')})'\\)`,
+    `(operation\\.code|key|task|task|[^.\\w]code)\\)? (===|!==) '(${CODES.join('|')})'|\\.(has|get)\\('(${CODES.join('|')})'\\)`,
   )
   const found = ['core', 'contract', 'server', 'app'].flatMap((room) =>
     [...sources(room)].flatMap(([path, text]) =>
@@ -105,14 +105,14 @@ test('no code outside operations/ names an operation', () => {
 })
 
 describe('what was added last', () => {
-  const extent = sequenceInput().extent
-  const tasks = (change: Parameters<typeof sequenceInput>[0]) => buildSequence(sequenceInput(change)).slips
-  const codes = (change: Parameters<typeof sequenceInput>[0]) => tasks(change).map(({ key }) => key)
+  const extent = scheduleInput().extent
+  const run = (change: Parameters<typeof scheduleInput>[0]) => buildSchedule(scheduleInput(change)).tasks
+  const codes = (change: Parameters<typeof scheduleInput>[0]) => run(change).map(({ key }) => key)
 
   test('leaves come off seedlings where trees drop them, after they are up and before the job is closed', () => {
     expect(codes({})).not.toContain('removeLeaves')
-    const slips = tasks({ extent: { ...extent, leavesFall: true } })
-    const day = (key: string) => slips.find((slip) => slip.key === key)!.to
+    const tasks = run({ extent: { ...extent, leavesFall: true } })
+    const day = (key: string) => tasks.find((task) => task.key === key)!.to
     expect(day('removeLeaves') > day('green') && day('removeLeaves') <= day('close')).toBe(true)
     // Five weeks after a sowing of 24 September is the end of October; it shares a visit where one is near.
     expect(day('removeLeaves') >= '2026-10-19' && day('removeLeaves') <= '2026-11-05').toBe(true)
@@ -121,15 +121,15 @@ describe('what was added last', () => {
   test('grubs that the survey counts are treated before the ground is opened, and few of them are not', () => {
     const of = (grubs: 'none' | 'few' | 'many') => ({ parts: planned({ zone: { grubs } }), sowOn: toDay('2026-10-15') })
     expect([codes(of('none')), codes(of('few'))].flat()).not.toContain('insectTreatment')
-    const slips = tasks(of('many'))
-    const [treated, torn] = ['insectTreatment', 'dethatch'].map((key) => slips.find((slip) => slip.key === key)!)
+    const tasks = run(of('many'))
+    const [treated, torn] = ['insectTreatment', 'dethatch'].map((key) => tasks.find((task) => task.key === key)!)
     expect(treated!.to < addDays(torn!.to, -1)).toBe(true)
     expect(treated!.operation.caution).toContain('The label is the law')
   })
 
   test('winter colour gives way in spring, once the soil is warm enough for what lies below it', () => {
     const winter = (soilC: number) =>
-      tasks({
+      run({
         parts: planned({ programme: 'winter', zone: { grass: 'BER', sward: 'BER' } }),
         sowOn: toDay('2026-10-05'),
         soilOn: () => soilC,

@@ -3,15 +3,15 @@ import { BLENDS, pureSeed } from '../../seed/blends'
 import { feedMatter, kindOf, MATTERS, matterWords, seedMatter, type StockLevels } from '../../materials/stock'
 import { toDay } from '../../measure/calendar'
 import { PROGRAMME_CODES } from '../decision/programmes'
-import { buildSequence, type Slip } from '../schedule/schedule'
+import { buildSchedule, type Task } from '../schedule/schedule'
 import { wantedOf } from '../operations/demand'
 import { operationByCode } from '../operations/registry'
-import { doneOn, planned, sequenceInput, type Planned } from './ground'
+import { doneOn, planned, scheduleInput, type Planned } from './ground'
 
-const slipOf = (key: string, stock: StockLevels, of: Planned = {}, done = doneOn()): Slip =>
-  buildSequence(sequenceInput({ parts: planned(of), stock, done, skipped: {} })).slips.find((slip) => slip.key === key)!
-const states = (slip: Slip) =>
-  slip.gates.filter(({ source }) => source?.text.startsWith('Shed')).map(({ state }) => state)
+const taskOf = (key: string, stock: StockLevels, of: Planned = {}, done = doneOn()): Task =>
+  buildSchedule(scheduleInput({ parts: planned(of), stock, done, skipped: {} })).tasks.find((task) => task.key === key)!
+const states = (task: Task) =>
+  task.gates.filter(({ source }) => source?.text.startsWith('Shed')).map(({ state }) => state)
 const SEED = seedMatter(pureSeed('TF'))
 
 describe('a material', () => {
@@ -38,8 +38,8 @@ describe('a material', () => {
 })
 
 describe('what an operation uses up', () => {
-  test('is what its slip says, each material once over all parts', () => {
-    const { wanted } = slipOf('sow', {})
+  test('is what its task says, each material once over all parts', () => {
+    const { wanted } = taskOf('sow', {})
     expect(wanted).toHaveLength(1)
     // 612 m² at half of 7 lb/1,000 ft² (17.09 g/m²) over 0.98 × 0.85 or as the plan's lot has it.
     expect(wanted[0]!.matter).toBe(SEED)
@@ -47,31 +47,31 @@ describe('what an operation uses up', () => {
     const twice = wantedOf(operationByCode('sow'), [part!, part!], { number: 1, of: 1 })
     expect([twice.length, twice[0]!.amount]).toEqual([1, 2 * wanted[0]!.amount])
     // 612 m² at 5 mm are 3.06 m³ of compost.
-    expect(slipOf('cover', {}, { settings: { coverMm: 5, coverMaterial: 'compost' } }).wanted).toEqual([
+    expect(taskOf('cover', {}, { settings: { coverMm: 5, coverMaterial: 'compost' } }).wanted).toEqual([
       { matter: 'cover compost', words: 'compost', amount: 3.06 },
     ])
-    expect(slipOf('cover', {}, { settings: { coverMm: 1, coverMaterial: 'fleece' } }).wanted).toEqual([])
+    expect(taskOf('cover', {}, { settings: { coverMm: 1, coverMaterial: 'fleece' } }).wanted).toEqual([])
   })
   test('of a dressing in lifts adds up to all of its soil', () => {
     const ground: Planned = {
       programme: 'level',
       zone: { grass: 'BER', sward: 'HBER', deepestMm: 34, hollowM3: 0.4, hollowM2: 25 },
     }
-    const slips = buildSequence(sequenceInput({ parts: planned(ground) })).slips.filter(
+    const tasks = buildSchedule(scheduleInput({ parts: planned(ground) })).tasks.filter(
       ({ operation }) => operation.code === 'lift',
     )
-    const soil = slips.flatMap(({ wanted }) => wanted)
-    expect(slips).toHaveLength(3)
+    const soil = tasks.flatMap(({ wanted }) => wanted)
+    expect(tasks).toHaveLength(3)
     expect(new Set(soil.map(({ matter }) => matter))).toEqual(new Set(['soil sand']))
     // 0.4 m³ and 15 % for settling.
     expect(soil.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(0.46, 6)
   })
   test('is never negative and always of a kind that a shed keeps, in every programme', () => {
     for (const programme of PROGRAMME_CODES) {
-      const { slips } = buildSequence(
-        sequenceInput({ parts: planned({ programme, zone: { deepestMm: 30, hollowM3: 0.3, hollowM2: 20 } }) }),
+      const { tasks } = buildSchedule(
+        scheduleInput({ parts: planned({ programme, zone: { deepestMm: 30, hollowM3: 0.3, hollowM2: 20 } }) }),
       )
-      for (const { key, wanted } of slips)
+      for (const { key, wanted } of tasks)
         for (const { amount, matter } of wanted)
           expect([programme, key, amount > 0, ['seed', 'feed', 'cover', 'soil'].includes(kindOf(matter))]).toEqual([
             programme,
@@ -84,16 +84,16 @@ describe('what an operation uses up', () => {
 })
 
 describe('the shed', () => {
-  const need = slipOf('sow', {}).wanted[0]!.amount
+  const need = taskOf('sow', {}).wanted[0]!.amount
   test('says nothing of what nobody keeps a book of', () => {
-    expect(states(slipOf('sow', {}))).toEqual([])
+    expect(states(taskOf('sow', {}))).toEqual([])
   })
   test('holds enough, or says how much is short, until it is ordered', () => {
-    expect(states(slipOf('sow', { [SEED]: need }))).toEqual(['met'])
+    expect(states(taskOf('sow', { [SEED]: need }))).toEqual(['met'])
     // What other open jobs will use is not there for this one.
-    const shared = buildSequence(
-      sequenceInput({ stock: { [SEED]: need + 10 }, spokenFor: { [SEED]: 11 }, skipped: {} }),
-    ).slips.find(({ key }) => key === 'sow')!
+    const shared = buildSchedule(
+      scheduleInput({ stock: { [SEED]: need + 10 }, spokenFor: { [SEED]: 11 }, skipped: {} }),
+    ).tasks.find(({ key }) => key === 'sow')!
     expect(shared.gates.find(({ code }) => code === 'stock')).toMatchObject({
       state: 'risk',
       text: [
@@ -104,15 +104,15 @@ describe('the shed', () => {
         expect.stringContaining('spoken for'),
       ],
     })
-    const short = slipOf('sow', { [SEED]: need - 2 })
+    const short = taskOf('sow', { [SEED]: need - 2 })
     expect(states(short)).toEqual(['risk'])
     expect(short.gates.find(({ code }) => code === 'stock')!.text[0]).toMatchObject({
       quantity: 'massKg',
       value: expect.closeTo(2, 6) as number,
     })
-    expect(states(slipOf('sow', { [SEED]: need - 2 }, {}, doneOn(['order', toDay('2026-09-04')])))).toEqual(['waiting'])
+    expect(states(taskOf('sow', { [SEED]: need - 2 }, {}, doneOn(['order', toDay('2026-09-04')])))).toEqual(['waiting'])
     // A book that is below nothing is short of all of it, not of more.
-    expect(slipOf('sow', { [SEED]: -5 }).gates.find(({ code }) => code === 'stock')!.text[0]).toMatchObject({
+    expect(taskOf('sow', { [SEED]: -5 }).gates.find(({ code }) => code === 'stock')!.text[0]).toMatchObject({
       value: expect.closeTo(need, 6) as number,
     })
   })

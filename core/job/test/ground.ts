@@ -3,13 +3,13 @@ import { partsOf, type Part } from '../parts'
 import { grassByCode } from '../../grass/grasses'
 import { defaultSettings, type PlanSettings } from '../settings'
 import { PROGRAMMES, type ProgrammeCode } from '../decision/programmes'
-import { DEFAULT_SCHOOLS, type Schools } from '../decision/practices'
+import { DEFAULT_PRACTICES, type Practices } from '../decision/practices'
 import { decideZone, type LawnFindings, type ZoneDecision } from '../decision/decide'
 import { toDay, type Day } from '../../measure/calendar'
 import { LAGS, lagFor } from '../operations/lags'
 import type { Lag } from '../schedule/network'
 import type { ZoneSurvey } from '../../site/zone'
-import { UNTOUCHED, type DoneWork, type SequenceInput } from '../schedule/input'
+import { UNTOUCHED, type DoneWork, type ScheduleInput } from '../schedule/input'
 
 /** A thin tall fescue lawn, as the tests find it unless they say otherwise. */
 export const ZONE: ZoneSurvey = {
@@ -45,7 +45,7 @@ export const PLANNING_FIGURES = planningOf()
 export const decided = (
   zone: Partial<ZoneSurvey> = {},
   lawn: Partial<LawnFindings> = {},
-  kill: Schools['kill'] = 'by survey',
+  kill: Practices['kill'] = 'by survey',
   planning = PLANNING_FIGURES,
 ): ZoneDecision => decideZone({ ...ZONE, ...zone }, { ...LAWN, ...lawn }, { kill }, planning)
 
@@ -53,18 +53,18 @@ export interface Planned {
   programme?: ProgrammeCode
   zone?: Partial<ZoneSurvey>
   settings?: Partial<PlanSettings>
-  schools?: Partial<Schools>
+  practices?: Partial<Practices>
 }
 
 /** The parts of a plan for one zone. */
-export function planned({ programme = 'overseed', zone = {}, settings = {}, schools = {} }: Planned = {}): Part[] {
+export function planned({ programme = 'overseed', zone = {}, settings = {}, practices = {} }: Planned = {}): Part[] {
   const ground = { ...ZONE, ...zone }
-  const all = { ...DEFAULT_SCHOOLS, ...schools }
+  const all = { ...DEFAULT_PRACTICES, ...practices }
   const begun = defaultSettings({
     grass: grassByCode(PROGRAMMES[programme].seed ?? ground.grass),
     desirableShare: ground.desirableShare,
     programme: PROGRAMMES[programme],
-    schools: all,
+    practices: all,
   })
   return partsOf([{ zone: ground, programme }], 'loam', { ...begun, ...settings }, all)
 }
@@ -80,7 +80,7 @@ const READY = { order: 'in the shed', locate: 'marked' }
  * A plan to lay out: overseeding of the lawn above, sown in sixteen days, with seed in the shed and no lines in the
  * ground.
  */
-export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInput => ({
+export const scheduleInput = (change: Partial<ScheduleInput> = {}): ScheduleInput => ({
   ...UNTOUCHED,
   parts: planned(),
   planning: PLANNING_FIGURES,
@@ -99,7 +99,7 @@ export const sequenceInput = (change: Partial<SequenceInput> = {}): SequenceInpu
 })
 
 /** Limits between operations as they hold for a plan with the usual practices and that season. */
-export const lagsFor = (anchor: 'seeding' | 'dressing', { firstMow, firstGreen } = sequenceInput()): Lag[] =>
-  LAGS.filter(({ when }) => when?.({ schools: DEFAULT_SCHOOLS, anchor, has: () => true }) ?? true).map((lag) =>
+export const lagsFor = (anchor: 'seeding' | 'dressing', { firstMow, firstGreen } = scheduleInput()): Lag[] =>
+  LAGS.filter(({ when }) => when?.({ practices: DEFAULT_PRACTICES, anchor, has: () => true }) ?? true).map((lag) =>
     lagFor(lag, PLANNING_FIGURES, { firstMow, firstGreen }),
   )

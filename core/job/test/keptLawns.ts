@@ -63,9 +63,9 @@ export function planInBrief(kept: Kept, { lawn: at, job, firm }: RandomJob): unk
     practices,
     settings,
     parts: parts.map(({ programme, zones, survey }) => ({ programme: programme.code, zones, survey })),
-    decision: decision?.zones.map(({ leans, verdicts }) => ({ leans, verdicts })),
+    decision: decision?.zones.map(({ recommended, verdicts }) => ({ recommended, verdicts })),
     waiting: decision?.waiting.next,
-    tasks: schedule?.slips.map(({ key, from, to, earliest, latest, stand, hours, gates, wanted, overdue }) => ({
+    tasks: schedule?.tasks.map(({ key, from, to, earliest, latest, stand, hours, gates, wanted, overdue }) => ({
       key,
       from,
       to,

@@ -5,7 +5,7 @@ import type { Gate } from '../../explain/judgement'
 import { NO_WORK } from '../nothingDecided'
 import type { Glance } from '#core/establishment/glance'
 import { planningOf } from '#core/job/planningFigures'
-import { DEFAULT_SCHOOLS, schoolsOf } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES, allPractices } from '#core/job/decision/practices'
 import { toDay } from '#core/measure/calendar'
 import { measureZones } from '#core/site/measure'
 import { aLook, aZone, oneJob, ZONE_ID } from '../../../contract/test/looks'
@@ -38,7 +38,7 @@ const look = aLook({
 const FIRM: FirmRecord = {
   currency: 'USD',
   today: toDay('2026-09-08'),
-  schools: DEFAULT_SCHOOLS,
+  practices: DEFAULT_PRACTICES,
   planning: planningOf(),
   workingDays: [1, 2, 3, 4, 5, 6],
   holidays: [],
@@ -63,7 +63,7 @@ const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Law
     programme: 'overseed',
     overruleNote: null,
     zonePlans: {},
-    schools: {},
+    practices: {},
     blend: [],
     sowOn: toDay('2026-09-18'),
     settings: null,
@@ -110,24 +110,24 @@ describe('the plan of a lawn in zones', () => {
   })
 
   test('shares its visits between zones that go separate ways', () => {
-    const sequence = plan(lawn({ zonePlans: { [BACK]: { programme: 'hard', note: '' } } })).schedule!
-    const codes = sequence.slips.map(({ key }) => key)
+    const schedule = plan(lawn({ zonePlans: { [BACK]: { programme: 'hard', note: '' } } })).schedule!
+    const codes = schedule.tasks.map(({ key }) => key)
     expect(new Set(codes).size).toBe(codes.length)
-    const scalp = sequence.slips.find(({ operation }) => operation.code === 'scalp')!
+    const scalp = schedule.tasks.find(({ operation }) => operation.code === 'scalp')!
     expect(scalp.settings).toEqual(expect.arrayContaining(['Front: ', 'Back: ']))
   })
 })
 
 describe('the judgement of a lawn', () => {
-  test('leans as most of the ground does', () => {
-    expect(plan(lawn({ programme: null })).decision!.leans).toBe('overseed')
+  test('recommended as most of the ground does', () => {
+    expect(plan(lawn({ programme: null })).decision!.recommended).toBe('overseed')
     const worse = aLook({
       zones: {
         ...look.zones,
         [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400, desirableShare: 0.4, weedShare: 0.5, bareShare: 0.1 }),
       },
     })
-    expect(plan(lawn({ programme: null }, { zones: worse.zones })).decision!.leans).toBe('hard')
+    expect(plan(lawn({ programme: null }, { zones: worse.zones })).decision!.recommended).toBe('hard')
   })
 
   test('waits for a cause in a zone, and no longer where that zone is left alone', () => {
@@ -139,10 +139,10 @@ describe('the judgement of a lawn', () => {
   })
 })
 
-describe('another school', () => {
+describe('another practice', () => {
   test('of the plan goes before the firm’s, and only there', () => {
-    const firm = { ...FIRM, schools: schoolsOf({ rate: 'heavy' }) }
-    expect(plan(lawn({ schools: { cover: 'none' } }), firm).practices).toMatchObject({
+    const firm = { ...FIRM, practices: allPractices({ rate: 'heavy' }) }
+    expect(plan(lawn({ practices: { cover: 'none' } }), firm).practices).toMatchObject({
       rate: 'heavy',
       cover: 'none',
       cores: 'leave',
@@ -151,22 +151,22 @@ describe('another school', () => {
 
   test('changes what it decides, and leaves what was typed', () => {
     const typed = {
-      ...beginningSettings(lawn(), lawn().plan, DEFAULT_SCHOOLS, 'overseed'),
+      ...beginningSettings(lawn(), lawn().plan, DEFAULT_PRACTICES, 'overseed'),
       scalpToMm: 33,
       starterAnalysis: '16-16-16',
     }
     const now = lawn({ settings: typed })
     const bare = settingsUnder(
       { job: jobOf(now), lawn: groundOf(now) },
-      DEFAULT_SCHOOLS,
-      schoolsOf({ cover: 'none' }),
+      DEFAULT_PRACTICES,
+      allPractices({ cover: 'none' }),
       'overseed',
     )
     expect(bare).toEqual({ ...typed, coverMm: 0 })
     const heavy = settingsUnder(
       { job: jobOf(now), lawn: groundOf(now) },
-      DEFAULT_SCHOOLS,
-      schoolsOf({ rate: 'heavy' }),
+      DEFAULT_PRACTICES,
+      allPractices({ rate: 'heavy' }),
       'overseed',
     )
     expect(heavy.seedRateGPerM2 / typed.seedRateGPerM2).toBeCloseTo(1.5, 9)
@@ -174,7 +174,7 @@ describe('another school', () => {
   })
 
   test('of more seed in spring holds for a spring day, in either hemisphere', () => {
-    const more = schoolsOf({ springRate: 'more' })
+    const more = allPractices({ springRate: 'more' })
     const rate = (sowOn: string, latDeg: number) =>
       beginningSettings(lawn({}, { latDeg }), { blend: [], sowOn: toDay(sowOn) }, more, 'overseed').seedRateGPerM2
     expect(rate('2027-04-10', 37) / rate('2026-09-18', 37)).toBeCloseTo(1.25, 9)
@@ -183,19 +183,22 @@ describe('another school', () => {
 })
 
 describe('what the odds are counted for', () => {
-  const odds = (of: Lawn, schools: Partial<FirmRecord['schools']> = {}) =>
-    oddsInputOf(jobOf(of), groundOf(of), { today: FIRM.today, schools }, false)
+  const odds = (of: Lawn, practices: Partial<FirmRecord['practices']> = {}) =>
+    oddsInputOf(jobOf(of), groundOf(of), { today: FIRM.today, practices }, false)
 
   // Found: with no cover as the firm's practice Decide read 26 good years and When 19, 18 once the settings were saved.
   test('is the same before and after its settings are saved, whatever the firm’s practices', () => {
-    for (const schools of [
+    for (const practices of [
       {},
       { cover: 'none' },
       { coverMaterial: 'straw', rate: 'heavy', scalp: 'lowest notch' },
     ] as const) {
       const untouched = lawn()
-      const { settings } = planJob(jobOf(untouched), groundOf(untouched), { ...FIRM, schools: schoolsOf(schools) })
-      expect(odds(lawn({ settings }), schools)).toEqual(odds(untouched, schools))
+      const { settings } = planJob(jobOf(untouched), groundOf(untouched), {
+        ...FIRM,
+        practices: allPractices(practices),
+      })
+      expect(odds(lawn({ settings }), practices)).toEqual(odds(untouched, practices))
     }
   })
 
@@ -230,7 +233,7 @@ describe('something tried out', () => {
 describe('an answer does what it says', () => {
   const words = (gates: readonly Gate[]) => gates.map(({ text }) => text.join(' ')).join('; ')
   const gatesOf = (of: Lawn, key: string, seen = glance) =>
-    planJob(jobOf(of), groundOf(of), FIRM, seasonOfGlance(seen)).schedule!.slips.find((slip) => slip.key === key)!.gates
+    planJob(jobOf(of), groundOf(of), FIRM, seasonOfGlance(seen)).schedule!.tasks.find((task) => task.key === key)!.gates
 
   test('that nothing was put on is not asked again', () => {
     const told = (change: Partial<Lawn>) =>
@@ -269,7 +272,7 @@ describe('an answer does what it says', () => {
 // Found by planning jobs at random: a plan whose sowing was left out could not be priced, and no page of it opened.
 test('what has its day chosen cannot be left out of a plan', () => {
   const { schedule, price } = plan(lawn({ work: { ...NO_WORK, skipped: { sow: 'no', scalp: 'low already' } } }))
-  expect(schedule!.slips.map(({ key }) => key)).toContain('sow')
+  expect(schedule!.tasks.map(({ key }) => key)).toContain('sow')
   expect(schedule!.skipped.map(({ key }) => key)).toEqual(['scalp'])
   expect(price!.priceMinor.value).toBeGreaterThan(0)
 })

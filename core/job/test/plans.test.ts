@@ -1,18 +1,18 @@
 import { describe, expect, test } from 'vitest'
 import { addDays, daysBetween, toDay, type Day } from '../../measure/calendar'
-import { buildSequence, type Sequence } from '../schedule/schedule'
-import { type SequenceInput } from '../schedule/input'
-import { doneOn, planned, sequenceInput, TODAY, type Planned } from './ground'
+import { buildSchedule, type Schedule } from '../schedule/schedule'
+import { type ScheduleInput } from '../schedule/input'
+import { doneOn, planned, scheduleInput, TODAY, type Planned } from './ground'
 
-const at = ({ slips }: Sequence, key: string): Day => slips.find((slip) => slip.key === key)!.to
-/** Days from the anchor on which each slip lies. */
-const offsets = (sequence: Sequence, keys: readonly string[]) => {
-  const anchor = sequence.slips.find(({ key }) => key === 'sow' || key === 'lift')!.to
-  return Object.fromEntries(keys.map((key) => [key, daysBetween(anchor, at(sequence, key))]))
+const at = ({ tasks }: Schedule, key: string): Day => tasks.find((task) => task.key === key)!.to
+/** Days from the anchor on which each task lies. */
+const offsets = (schedule: Schedule, keys: readonly string[]) => {
+  const anchor = schedule.tasks.find(({ key }) => key === 'sow' || key === 'lift')!.to
+  return Object.fromEntries(keys.map((key) => [key, daysBetween(anchor, at(schedule, key))]))
 }
 /** A plan with everything still to be got ready. */
-const whole = (plan: Planned, change: Partial<SequenceInput> = {}) =>
-  buildSequence({ ...sequenceInput({ parts: planned(plan), ...change }), skipped: change.skipped ?? {} })
+const whole = (plan: Planned, change: Partial<ScheduleInput> = {}) =>
+  buildSchedule({ ...scheduleInput({ parts: planned(plan), ...change }), skipped: change.skipped ?? {} })
 
 /**
  * Northern autumn, and the same half a year on in the south: nothing but the date and the season's figures may
@@ -25,7 +25,7 @@ const HEMISPHERES = [
 
 // Offsets are argued from common practice, no source, unless the line says otherwise.
 describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
-  const plan = (of: Planned, change: Partial<SequenceInput> = {}) => whole(of, { today, sowOn, ...change })
+  const plan = (of: Planned, change: Partial<ScheduleInput> = {}) => whole(of, { today, sowOn, ...change })
 
   test('overseeding: three weeks of soil test and order, then a machine a day, and seedlings seen in time', () => {
     const days = offsets(
@@ -144,7 +144,7 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
       core: -1,
     })
     const strip = plan({ programme: 'strip' })
-    expect(strip.slips.some(({ key }) => key === 'core')).toBe(false)
+    expect(strip.tasks.some(({ key }) => key === 'core')).toBe(false)
     const days = offsets(strip, ['dethatch', 'delivery', 'level'])
     expect(days.dethatch! <= days.delivery! && days.delivery! <= days.level! && days.level! <= -1).toBe(true)
   })
@@ -152,7 +152,7 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   test('spot repair: loosened the day before, no machine but the fork', () => {
     const spot = plan({ programme: 'spot' })
     expect(offsets(spot, ['loosen', 'check', 'mow'])).toMatchObject({ loosen: -1, mow: 28 })
-    expect(spot.slips.some(({ key }) => key === 'scalp' || key === 'dethatch')).toBe(false)
+    expect(spot.tasks.some(({ key }) => key === 'scalp' || key === 'dethatch')).toBe(false)
   })
 
   test('winter colour: mown short, leaves out the day before, shaken down, fed again after a month', () => {
@@ -206,11 +206,11 @@ describe.each(HEMISPHERES)('whole plans, $name autumn', ({ today, sowOn }) => {
   test('a deep hollow under living turf is lifted and filled before anything else, and slits take the place of tearing and raking', () => {
     const deep = plan({ zone: { deepestMm: 110, hollowM3: 1.2, hollowM2: 20 } })
     expect(at(deep, 'relay') <= at(deep, 'scalp')).toBe(true)
-    const slit = plan({ schools: { sowing: 'slit' } })
-    expect(slit.slips.find(({ key }) => key === 'sow')!.name).toBe('Slit-seed')
-    expect(slit.slips.some(({ key }) => key === 'dethatch' || key === 'rake')).toBe(false)
+    const slit = plan({ practices: { sowing: 'slit' } })
+    expect(slit.tasks.find(({ key }) => key === 'sow')!.name).toBe('Slit-seed')
+    expect(slit.tasks.some(({ key }) => key === 'dethatch' || key === 'rake')).toBe(false)
     // Where the old sward is to be torn out, slits do not do it.
-    expect(plan({ programme: 'hard', schools: { sowing: 'slit' } }).slips.some(({ key }) => key === 'dethatch')).toBe(
+    expect(plan({ programme: 'hard', practices: { sowing: 'slit' } }).tasks.some(({ key }) => key === 'dethatch')).toBe(
       true,
     )
   })
@@ -241,38 +241,38 @@ describe('seed that is to lie until spring', () => {
       leavesFall: false,
       added: [],
     }
-    const { slips } = buildSequence(
-      sequenceInput({
+    const { tasks } = buildSchedule(
+      scheduleInput({
         sowOn: toDay('2026-12-10'),
         extent,
         firstGreen: { early: 100, middle: 115, late: 130 },
         firstMow: { early: 140, middle: 155, late: 170 },
       }),
     )
-    expect(slips.some(({ key }) => key === 'water' || key === 'check')).toBe(false)
-    expect(slips.find(({ key }) => key === 'sow')!.gates.some(({ code }) => code === 'dormant')).toBe(true)
+    expect(tasks.some(({ key }) => key === 'water' || key === 'check')).toBe(false)
+    expect(tasks.find(({ key }) => key === 'sow')!.gates.some(({ code }) => code === 'dormant')).toBe(true)
     // Counted from spring: the first green in its window, the mowing after it.
-    expect(daysBetween(toDay('2026-12-10'), slips.find(({ key }) => key === 'green')!.to)).toBeGreaterThanOrEqual(100)
-    expect(slips.find(({ key }) => key === 'mow')!.to > slips.find(({ key }) => key === 'green')!.to).toBe(true)
+    expect(daysBetween(toDay('2026-12-10'), tasks.find(({ key }) => key === 'green')!.to)).toBeGreaterThanOrEqual(100)
+    expect(tasks.find(({ key }) => key === 'mow')!.to > tasks.find(({ key }) => key === 'green')!.to).toBe(true)
   })
 })
 
 describe('zones that go separate ways', () => {
   test('are laid as one run: what can be shared is one visit, what cannot has its own', () => {
     const [front, back] = [planned({ programme: 'overseed' })[0]!, planned({ programme: 'kill' })[0]!]
-    const both = buildSequence(sequenceInput({ parts: [front, back], today: addDays(TODAY, -30) }))
-    const visits = new Set(both.slips.filter(({ operation }) => operation.phase === 'work').map(({ to }) => to))
+    const both = buildSchedule(scheduleInput({ parts: [front, back], today: addDays(TODAY, -30) }))
+    const visits = new Set(both.tasks.filter(({ operation }) => operation.phase === 'work').map(({ to }) => to))
     const alone = [front, back].map((part) =>
-      buildSequence(sequenceInput({ parts: [part], today: addDays(TODAY, -30) }))
-        .slips.filter(({ operation }) => operation.phase === 'work')
+      buildSchedule(scheduleInput({ parts: [part], today: addDays(TODAY, -30) }))
+        .tasks.filter(({ operation }) => operation.phase === 'work')
         .map(({ to }) => to),
     )
     // No more days on the lawn than the two plans beside each other, and no fewer than the longer of them needs.
     expect(visits.size).toBeLessThanOrEqual(new Set(alone.flat()).size)
     expect(visits.size).toBeGreaterThanOrEqual(Math.max(...alone.map((days) => new Set(days).size)))
-    expect(both.slips.filter(({ key }) => key === 'scalp')).toHaveLength(1)
+    expect(both.tasks.filter(({ key }) => key === 'scalp')).toHaveLength(1)
     expect(
-      both.slips
+      both.tasks
         .find(({ key }) => key === 'kill1')!
         .settings.some((part) => typeof part === 'string' && part.includes(': ')),
     ).toBe(false)

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, test } from 'vitest'
 import { PROGRAMME_CODES } from '#core/job/decision/programmes'
-import type { Sequence } from '#core/job/schedule/schedule'
+import type { Schedule } from '#core/job/schedule/schedule'
 import { leadDaysOf } from '#core/job/decision/wait'
 import { addDays } from '#core/measure/calendar'
 import type { Phrase } from '#core/explain/phrase'
@@ -28,34 +28,34 @@ const words = (phrase: Phrase): string =>
     })
     .join('')
 
-const whole = (sequence: Sequence | undefined) =>
-  sequence && {
-    slips: sequence.slips.map((slip) => ({
-      key: slip.key,
-      name: slip.name,
-      from: slip.from,
-      to: slip.to,
-      earliest: slip.earliest,
-      latest: slip.latest,
-      float: slip.floatWords,
-      stand: slip.stand,
-      done: slip.done,
-      begun: slip.begun,
-      pinned: slip.pinned,
-      overdue: slip.overdue,
-      hours: exact(slip.hours.value),
-      settings: words(slip.settings),
-      gates: slip.gates.map(
+const whole = (schedule: Schedule | undefined) =>
+  schedule && {
+    tasks: schedule.tasks.map((task) => ({
+      key: task.key,
+      name: task.name,
+      from: task.from,
+      to: task.to,
+      earliest: task.earliest,
+      latest: task.latest,
+      float: task.floatWords,
+      stand: task.stand,
+      done: task.done,
+      begun: task.begun,
+      pinned: task.pinned,
+      overdue: task.overdue,
+      hours: exact(task.hours.value),
+      settings: words(task.settings),
+      gates: task.gates.map(
         ({ state, code, text, overruled }) =>
           `${state}${code ? `:${code}` : ''} ${words(text)}${overruled ? ` [${overruled}]` : ''}`,
       ),
-      wanted: slip.wanted.map(({ matter, amount }) => `${matter} ${exact(amount)}`),
+      wanted: task.wanted.map(({ matter, amount }) => `${matter} ${exact(amount)}`),
     })),
-    skipped: sequence.skipped.filter(({ key }) => !NEW.includes(key)),
-    crewHours: exact(sequence.crewHours),
-    next: sequence.next?.key,
-    troubles: sequence.troubles,
-    moves: sequence.moves.map((move) => ({ ...move, why: words(move.why) })),
+    skipped: schedule.skipped.filter(({ key }) => !NEW.includes(key)),
+    crewHours: exact(schedule.crewHours),
+    next: schedule.next?.key,
+    troubles: schedule.troubles,
+    moves: schedule.moves.map((move) => ({ ...move, why: words(move.why) })),
   }
 
 /** Operations that came since: left out here, so that what is compared is the same work. */
@@ -80,10 +80,10 @@ function planned({ lawn: found, weather }: Kept['lawns'][number]) {
       outTo: estimate.outTo,
       leadDays: estimate.leadDays,
     },
-    leans: decision?.leans,
-    zones: decision?.zones.map(({ zone, leans, verdicts }) => ({
+    recommended: decision?.recommended,
+    zones: decision?.zones.map(({ zone, recommended, verdicts }) => ({
       zone: zone.name,
-      leans: leans?.programme,
+      recommended: recommended?.programme,
       fits: PROGRAMME_CODES.filter((code) => verdicts[code].fits),
     })),
     waiting: decision?.waiting.next ?? decision?.waiting.window?.best,
@@ -102,7 +102,7 @@ function planned({ lawn: found, weather }: Kept['lawns'][number]) {
         return [
           code,
           tried && {
-            slips: tried.slips.map(({ key, from, to, hours }) => `${key} ${from} ${to} ${exact(hours.value)}`),
+            tasks: tried.tasks.map(({ key, from, to, hours }) => `${key} ${from} ${to} ${exact(hours.value)}`),
             troubles: tried.troubles.length,
             price: cost && exact(cost.priceMinor.value),
             out: cost?.outOfUse.value,
@@ -121,7 +121,7 @@ const ARGUED: readonly { where: RegExp; about: string; why: string }[] = [
     why: 'mowings are recorded, and counted',
   },
   {
-    where: /\/slips\/feed\/gates\//,
+    where: /\/tasks\/feed\/gates\//,
     about: 'feed',
     why: 'a soil sample that was sent off and its results are two facts',
   },
@@ -142,20 +142,20 @@ const ARGUED: readonly { where: RegExp; about: string; why: string }[] = [
 /** Whether a difference is one of a plan that has what its reason is about. */
 function isArgued(line: string, kept: unknown): boolean {
   const { plan, programmes } = kept as {
-    plan?: { slips: object }
-    programmes: Record<string, { slips: object } | undefined>
+    plan?: { tasks: object }
+    programmes: Record<string, { tasks: object } | undefined>
   }
   const code = /^\/programmes\/(\w+)/.exec(line)?.[1]
-  const slips = (code ? programmes[code]?.slips : plan?.slips) ?? {}
-  return ARGUED.some(({ where, about }) => where.test(line) && about in slips)
+  const tasks = (code ? programmes[code]?.tasks : plan?.tasks) ?? {}
+  return ARGUED.some(({ where, about }) => where.test(line) && about in tasks)
 }
 
 /** Tasks by their keys, so that one that moves does not shift the rest. */
 const byKey = (name: string, value: unknown): unknown =>
-  name === 'slips'
+  name === 'tasks'
     ? Object.fromEntries(
-        (value as (string | { key: string })[]).map((slip) =>
-          typeof slip === 'string' ? [slip.split(' ')[0], slip] : [slip.key, slip],
+        (value as (string | { key: string })[]).map((task) =>
+          typeof task === 'string' ? [task.split(' ')[0], task] : [task.key, task],
         ),
       )
     : value

@@ -5,21 +5,21 @@ import { parseAnalysis } from '../../materials/feed'
 import { overseedRate } from '../../seed/liveSeed'
 import { addDays, daysBetween, nearestWorkingDay, toDay, weekdayIndex } from '../../measure/calendar'
 import { defaultSettings } from '../settings'
-import { DEFAULT_SCHOOLS, SCHOOLS, STARTER_ANALYSIS, type Schools } from '../decision/practices'
+import { DEFAULT_PRACTICES, PRACTICES, STARTER_ANALYSIS, type Practices } from '../decision/practices'
 import { PROGRAMMES } from '../decision/programmes'
-import { doneOn, planned, sequenceInput, lagsFor } from './ground'
-import { buildSequence, type SequenceInput } from '../schedule/schedule'
+import { doneOn, planned, scheduleInput, lagsFor } from './ground'
+import { buildSchedule, type ScheduleInput } from '../schedule/schedule'
 
 const TF = grassByCode('TF')
-const settings = (schools: Partial<Schools>, kept = 0.56) =>
+const settings = (practices: Partial<Practices>, kept = 0.56) =>
   defaultSettings({
     grass: TF,
     desirableShare: kept,
     programme: PROGRAMMES.overseed,
-    schools: { ...DEFAULT_SCHOOLS, ...schools },
+    practices: { ...DEFAULT_PRACTICES, ...practices },
   })
 
-describe('a school of the firm', () => {
+describe('a practice of the firm', () => {
   test('of the heavy rate sows half again', () => {
     // Common practice, no source: "half again".
     expect(settings({ rate: 'heavy' }).seedRateGPerM2 / overseedRate(TF).value).toBeCloseTo(1.5, 9)
@@ -29,19 +29,19 @@ describe('a school of the firm', () => {
     expect(settings({}, 0.8).scalpToMm).toBeGreaterThan(settings({}, 0.6).scalpToMm)
     expect(settings({ scalp: 'lowest notch' }, 0.8).scalpToMm).toBe(settings({}, 0.6).scalpToMm)
     for (const grass of GRASSES) {
-      for (const { code } of SCHOOLS.scalp.choices)
+      for (const { code } of PRACTICES.scalp.choices)
         expect(
           defaultSettings({
             grass,
             desirableShare: 0.5,
             programme: PROGRAMMES.overseed,
-            schools: { ...DEFAULT_SCHOOLS, scalp: code },
+            practices: { ...DEFAULT_PRACTICES, scalp: code },
           }).scalpToMm,
         ).toBeLessThanOrEqual(grass.mowingMm[0])
     }
   })
 
-  test('of no cover takes cover and its slip out of the plan; of a material names it', () => {
+  test('of no cover takes cover and its task out of the plan; of a material names it', () => {
     expect(settings({ cover: 'none' }).coverMm).toBe(0)
     expect(settings({ coverMaterial: 'peat' }).coverMaterial).toBe('peat')
   })
@@ -53,15 +53,15 @@ describe('a school of the firm', () => {
   })
 
   test('has its usual choice among its choices', () => {
-    for (const question of Object.keys(SCHOOLS) as (keyof Schools)[])
-      expect(SCHOOLS[question].choices.map(({ code }) => code as string)).toContain(DEFAULT_SCHOOLS[question])
+    for (const question of Object.keys(PRACTICES) as (keyof Practices)[])
+      expect(PRACTICES[question].choices.map(({ code }) => code as string)).toContain(DEFAULT_PRACTICES[question])
   })
 })
 
 describe('working days', () => {
   const MONDAY_TO_SATURDAY = [1, 2, 3, 4, 5, 6]
   // A Wednesday: its cores would be due on Tuesday, the first check on Saturday.
-  const input = (change: Partial<SequenceInput>) => sequenceInput({ workingDays: MONDAY_TO_SATURDAY, ...change })
+  const input = (change: Partial<ScheduleInput>) => scheduleInput({ workingDays: MONDAY_TO_SATURDAY, ...change })
 
   test('draw the nearest one, the later of two as near, within the span', () => {
     const sunday = toDay('2026-09-20')
@@ -75,9 +75,9 @@ describe('working days', () => {
     for (let i = 0; i < 14; i++) {
       const sowOn = addDays(toDay('2026-09-21'), i)
       if (weekdayIndex(sowOn) === 0) continue
-      const { slips, troubles } = buildSequence(input({ sowOn }))
+      const { tasks, troubles } = buildSchedule(input({ sowOn }))
       expect(troubles).toEqual([])
-      for (const { to, earliest, latest } of slips)
+      for (const { to, earliest, latest } of tasks)
         expect([weekdayIndex(to) !== 0, to >= earliest, to <= latest]).toEqual([true, true, true])
     }
   })
@@ -86,8 +86,8 @@ describe('working days', () => {
     const someDays = fc.uniqueArray(fc.integer({ min: 0, max: 6 }), { minLength: 1, maxLength: 7 })
     fc.assert(
       fc.property(someDays, fc.integer({ min: 0, max: 60 }), (workingDays, ahead) => {
-        const { slips, troubles } = buildSequence(input({ workingDays, sowOn: addDays(toDay('2026-09-08'), ahead) }))
-        const day = new Map(slips.map(({ operation, to }) => [operation.code as string, to]))
+        const { tasks, troubles } = buildSchedule(input({ workingDays, sowOn: addDays(toDay('2026-09-08'), ahead) }))
+        const day = new Map(tasks.map(({ operation, to }) => [operation.code as string, to]))
         for (const { from, to, leastDays, mostDays } of lagsFor('seeding').filter(
           (lag) => day.has(lag.from) && day.has(lag.to),
         )) {
@@ -95,7 +95,7 @@ describe('working days', () => {
           if (troubles.length === 0)
             expect([from, to, between >= leastDays && between <= (mostDays ?? Infinity)]).toEqual([from, to, true])
         }
-        for (const { operation, to, gates } of slips) {
+        for (const { operation, to, gates } of tasks) {
           const off = !workingDays.includes(weekdayIndex(to))
           expect([
             operation.code,
@@ -111,21 +111,21 @@ describe('working days', () => {
     // Sunday the 13th.
     const twoCuts = planned({ settings: { scalpToMm: 38 } })
     const scalp = (today: string) =>
-      buildSequence(input({ parts: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).slips.find(
+      buildSchedule(input({ parts: twoCuts, sowOn: toDay('2026-09-18'), today: toDay(today) })).tasks.find(
         ({ key }) => key === 'scalp',
       )!
     expect(scalp('2026-09-08')).toMatchObject({ from: '2026-09-12', to: '2026-09-15' })
     expect(scalp('2026-09-13').from >= '2026-09-13').toBe(true)
   })
 
-  test('that cannot be kept are said on the slip: sowing on a Sunday', () => {
-    const { slips } = buildSequence(input({ sowOn: toDay('2026-09-20') }))
-    const sow = slips.find(({ operation }) => operation.code === 'sow')!
+  test('that cannot be kept are said on the task: sowing on a Sunday', () => {
+    const { tasks } = buildSchedule(input({ sowOn: toDay('2026-09-20') }))
+    const sow = tasks.find(({ operation }) => operation.code === 'sow')!
     expect(sow.to).toBe('2026-09-20')
     expect(sow.gates[0]).toMatchObject({ state: 'risk', text: ['Sunday is no working day of the firm'] })
-    const sown = buildSequence(input({ sowOn: toDay('2026-09-06'), done: doneOn(['sow', toDay('2026-09-06')]) }))
+    const sown = buildSchedule(input({ sowOn: toDay('2026-09-06'), done: doneOn(['sow', toDay('2026-09-06')]) }))
     expect(
-      sown.slips
+      sown.tasks
         .find(({ operation }) => operation.code === 'sow')!
         .gates.filter(({ text }) => String(text[0]).includes('working day')),
     ).toEqual([])

@@ -1,16 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { addDays } from '../../measure/calendar'
-import { buildSequence } from '../schedule/schedule'
+import { buildSchedule } from '../schedule/schedule'
 import { usualWaitDays } from '../decision/labelIntervals'
 import { estimateOf } from '../price'
 import { expectOf } from '../decision/expectations'
 import { beginningRate } from '../settings'
 import { planningOf } from '../planningFigures'
 import { PROGRAMME_CODES } from '../decision/programmes'
-import { SCHOOL_CODES, SCHOOLS, type Schools } from '../decision/practices'
-import type { SequenceInput } from '../schedule/input'
-import { planned, PLANNING_FIGURES, sequenceInput, TODAY, type Planned } from './ground'
+import { PRACTICE_CODES, PRACTICES, type Practices } from '../decision/practices'
+import type { ScheduleInput } from '../schedule/input'
+import { planned, PLANNING_FIGURES, scheduleInput, TODAY, type Planned } from './ground'
 
 test('the usual waits are the long end of the table', () => {
   // Handbook knowledge, from memory: prodiamine 4-10 months, selective broadleaf mixtures 3-4 weeks, siduron none.
@@ -21,10 +21,10 @@ test('the usual waits are the long end of the table', () => {
 })
 
 describe('an estimate of a plan that was changed', () => {
-  const priced = (change: Partial<SequenceInput>) => {
+  const priced = (change: Partial<ScheduleInput>) => {
     const parts = planned({ programme: 'kill' })
-    const input = sequenceInput({ parts, sowOn: addDays(TODAY, 70), ...change })
-    const { priceMinor } = estimateOf(parts, buildSequence(input), PLANNING_FIGURES, 'USD')
+    const input = scheduleInput({ parts, sowOn: addDays(TODAY, 70), ...change })
+    const { priceMinor } = estimateOf(parts, buildSchedule(input), PLANNING_FIGURES, 'USD')
     return priceMinor.working.lines.filter(({ subtotal }) => subtotal).map(({ what }) => what)
   }
   const sprays = (what: readonly string[]) => what.filter((one) => one.startsWith('Kill'))
@@ -42,7 +42,7 @@ describe('an estimate of a plan that was changed', () => {
 describe('an estimate', () => {
   const estimate = (change: Planned = {}, planning = PLANNING_FIGURES) => {
     const parts = planned(change)
-    return estimateOf(parts, buildSequence(sequenceInput({ parts, sowOn: addDays(TODAY, 40) })), planning, 'USD')
+    return estimateOf(parts, buildSchedule(scheduleInput({ parts, sowOn: addDays(TODAY, 40) })), planning, 'USD')
   }
 
   test('is hours and materials at their prices, to the cent, as its working adds them up', () => {
@@ -56,37 +56,37 @@ describe('an estimate', () => {
   test('of more work costs more, and keeps the lawn closed longer', () => {
     expect(estimate({ programme: 'hard' }).crewHours.value).toBeGreaterThan(estimate().crewHours.value)
     expect(estimate({ programme: 'kill' }).outOfUse.value).toBeGreaterThan(estimate().outOfUse.value + 14)
-    expect(estimate({ schools: { cover: 'none' } }).priceMinor.value).toBeLessThan(estimate().priceMinor.value)
-    expect(estimate({ schools: { rate: 'heavy' } }).seedKg / estimate().seedKg).toBeCloseTo(1.5, 9)
-    expect(estimate({ schools: { cores: 'remove' } }).crewHours.value).toBeGreaterThan(estimate().crewHours.value)
-    expect(estimate({ schools: { starter: 'none' } }).priceMinor.value).toBeLessThan(estimate().priceMinor.value)
+    expect(estimate({ practices: { cover: 'none' } }).priceMinor.value).toBeLessThan(estimate().priceMinor.value)
+    expect(estimate({ practices: { rate: 'heavy' } }).seedKg / estimate().seedKg).toBeCloseTo(1.5, 9)
+    expect(estimate({ practices: { cores: 'remove' } }).crewHours.value).toBeGreaterThan(estimate().crewHours.value)
+    expect(estimate({ practices: { starter: 'none' } }).priceMinor.value).toBeLessThan(estimate().priceMinor.value)
   })
 
-  test('every school changes something that can be seen', () => {
+  test('every practice changes something that can be seen', () => {
     const SITES: Planned[] = [
       {},
       { programme: 'strip' },
       { programme: 'kill', zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } },
     ]
-    const seen = (schools: Partial<Schools>, inSpring = false) =>
+    const seen = (practices: Partial<Practices>, inSpring = false) =>
       JSON.stringify(
         SITES.map((site) => {
-          const parts = planned({ ...site, schools })
+          const parts = planned({ ...site, practices })
           return [
-            buildSequence(sequenceInput({ parts, sowOn: addDays(TODAY, 40) })).slips,
-            estimate({ ...site, schools }).priceMinor.value,
+            buildSchedule(scheduleInput({ parts, sowOn: addDays(TODAY, 40) })).tasks,
+            estimate({ ...site, practices }).priceMinor.value,
             beginningRate({
               grass: parts[0]!.grass,
               programme: parts[0]!.programme,
-              schools: parts[0]!.schools,
+              practices: parts[0]!.practices,
               inSpring,
             }),
           ]
         }),
       )
-    // Which programme and which window is the judgement's; the rest is in the slips.
-    for (const question of SCHOOL_CODES.filter((code) => code !== 'kill' && code !== 'season')) {
-      const choices = SCHOOLS[question].choices.map(({ code }) => seen({ [question]: code }, true))
+    // Which programme and which window is the judgement's; the rest is in the tasks.
+    for (const question of PRACTICE_CODES.filter((code) => code !== 'kill' && code !== 'season')) {
+      const choices = PRACTICES[question].choices.map(({ code }) => seen({ [question]: code }, true))
       expect([question, new Set(choices).size > 1]).toEqual([question, true])
     }
   }, 30_000)

@@ -3,23 +3,23 @@ import { describe, expect, test } from 'vitest'
 import { addDays, daysBetween, toDay, type Day } from '../../measure/calendar'
 import { scalpSteps } from '../operations/scalping'
 import { lagsOf } from '../schedule/constraints'
-import { buildSequence } from '../schedule/schedule'
+import { buildSchedule } from '../schedule/schedule'
 import { plannedOf } from '../schedule/input'
 import { operationsOf } from '../operations/planned'
 import { partsOf, type PlannedZone } from '../parts'
 import { PROGRAMME_CODES, type ProgrammeCode } from '../decision/programmes'
-import { type Schools } from '../decision/practices'
-import { doneOn, planned, sequenceInput, TODAY, ZONE, type Planned, lagsFor } from './ground'
+import { type Practices } from '../decision/practices'
+import { doneOn, planned, scheduleInput, TODAY, ZONE, type Planned, lagsFor } from './ground'
 
-const dayOf = (sequence: ReturnType<typeof buildSequence>, code: string): Day =>
-  sequence.slips.find(({ operation }) => operation.code === code)!.to
+const dayOf = (schedule: ReturnType<typeof buildSchedule>, code: string): Day =>
+  schedule.tasks.find(({ operation }) => operation.code === code)!.to
 
-describe('sequence', () => {
+describe('schedule', () => {
   test('work leads up to the sowing day, one machine a day, and the seedbed is closed on it', () => {
-    const sequence = buildSequence(sequenceInput())
+    const schedule = buildSchedule(scheduleInput())
     expect(
       ['scalp', 'dethatch', 'core', 'sow', 'rake', 'feed', 'cover', 'water', 'check', 'mow'].map((code) =>
-        dayOf(sequence, code),
+        dayOf(schedule, code),
       ),
     ).toEqual([
       '2026-09-21',
@@ -33,36 +33,36 @@ describe('sequence', () => {
       '2026-09-27',
       '2026-10-22',
     ])
-    expect(sequence.troubles).toEqual([])
+    expect(schedule.troubles).toEqual([])
   })
 
   test('whatever the sowing day, no lag is broken and nothing left to do lies in the past', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 90 }), (ahead) => {
-        const sequence = buildSequence(sequenceInput({ sowOn: addDays(TODAY, ahead) }))
+        const schedule = buildSchedule(scheduleInput({ sowOn: addDays(TODAY, ahead) }))
         for (const { from, to, leastDays, mostDays } of lagsFor('seeding').filter((lag) =>
-          [lag.from, lag.to].every((code) => sequence.slips.some(({ operation }) => operation.code === code)),
+          [lag.from, lag.to].every((code) => schedule.tasks.some(({ operation }) => operation.code === code)),
         )) {
-          const days = daysBetween(dayOf(sequence, from), dayOf(sequence, to))
+          const days = daysBetween(dayOf(schedule, from), dayOf(schedule, to))
           expect(days).toBeGreaterThanOrEqual(leastDays)
           expect(days).toBeLessThanOrEqual(mostDays ?? 999)
         }
-        for (const slip of sequence.slips)
-          expect(slip.to >= TODAY && slip.earliest <= slip.to && slip.to <= slip.latest).toBe(true)
+        for (const task of schedule.tasks)
+          expect(task.to >= TODAY && task.earliest <= task.to && task.to <= task.latest).toBe(true)
       }),
     )
   })
 
   test('done work stays where it was done, and ground that lies open too long is said', () => {
     const done = doneOn(['scalp', toDay('2026-09-08')])
-    const sequence = buildSequence(sequenceInput({ done }))
-    expect(dayOf(sequence, 'scalp')).toBe('2026-09-08')
-    expect(sequence.troubles[0]!.text).toContain('16 days lie between scalp and sow')
-    expect(sequence.next?.operation.code).toBe('dethatch')
+    const schedule = buildSchedule(scheduleInput({ done }))
+    expect(dayOf(schedule, 'scalp')).toBe('2026-09-08')
+    expect(schedule.troubles[0]!.text).toContain('16 days lie between scalp and sow')
+    expect(schedule.next?.operation.code).toBe('dethatch')
   })
 
   test('a sowing day that has passed asks to be moved', () => {
-    expect(buildSequence(sequenceInput({ sowOn: toDay('2026-09-01') })).troubles[0]!.text).toContain('has passed')
+    expect(buildSchedule(scheduleInput({ sowOn: toDay('2026-09-01') })).troubles[0]!.text).toContain('has passed')
   })
 
   test('half an inch of rain forecast for the four days after holds the sowing', () => {
@@ -73,7 +73,7 @@ describe('sequence', () => {
       rainMm: i === 2 ? 14 : 0,
     }))
     const gates = (forecast: typeof wet) =>
-      buildSequence(sequenceInput({ sowOn: toDay('2026-09-10'), forecast })).slips.find(
+      buildSchedule(scheduleInput({ sowOn: toDay('2026-09-10'), forecast })).tasks.find(
         ({ operation }) => operation.code === 'sow',
       )!.gates
     expect(gates(wet).some(({ state }) => state === 'hold')).toBe(true)
@@ -82,12 +82,12 @@ describe('sequence', () => {
 
   test('rake-in and cover together are held against what the seed grows through', () => {
     const state = (coverMm?: number) =>
-      buildSequence(
-        sequenceInput({
+      buildSchedule(
+        scheduleInput({
           parts: planned({ zone: { grass: 'KBG' }, settings: coverMm === undefined ? {} : { coverMm } }),
         }),
       )
-        .slips.find(({ operation }) => operation.code === 'cover')!
+        .tasks.find(({ operation }) => operation.code === 'cover')!
         .gates.find(({ text }) => text[0] === 'raked in and covered ')!.state
     expect(state(6)).toBe('hold')
     expect(state()).toBe('met')
@@ -117,11 +117,11 @@ describe('sequence', () => {
 
 test('cuts that no longer fit two days apart are said, not squeezed in silence', () => {
   const parts = planned({ settings: { scalpToMm: 25 } })
-  const soon = buildSequence(sequenceInput({ parts, sowOn: addDays(TODAY, 4) }))
+  const soon = buildSchedule(scheduleInput({ parts, sowOn: addDays(TODAY, 4) }))
   expect(soon.troubles.map(({ text }) => text).join(' ')).toContain('3 cuts two days apart take 4 days; 1 is left')
-  expect(buildSequence(sequenceInput({ parts, sowOn: addDays(TODAY, 7) })).troubles).toEqual([])
+  expect(buildSchedule(scheduleInput({ parts, sowOn: addDays(TODAY, 7) })).troubles).toEqual([])
   expect(
-    buildSequence(sequenceInput({ parts, sowOn: addDays(TODAY, 4), done: doneOn(['scalp', TODAY]) })).troubles,
+    buildSchedule(scheduleInput({ parts, sowOn: addDays(TODAY, 4), done: doneOn(['scalp', TODAY]) })).troubles,
   ).toEqual([])
 })
 
@@ -182,7 +182,7 @@ describe('every programme', () => {
     // With fresh soil no coring is needed; without it the ground is cored.
     expect(codes('strip')).not.toContain('core')
     expect(codes('strip')).toContain('level')
-    expect(codes('strip', { schools: { loam: 'without' } })).toContain('core')
+    expect(codes('strip', { practices: { loam: 'without' } })).toContain('core')
     // 40 mm take four lifts of half an inch.
     expect(codes('level', { zone: { grass: 'BER', ...HOLLOW } })).toEqual([
       'order',
@@ -229,12 +229,12 @@ describe('every programme', () => {
           const parts = planned({
             programme,
             zone: hollow ? HOLLOW : {},
-            schools: { coreOrder, feedWhen } as Partial<Schools>,
+            practices: { coreOrder, feedWhen } as Partial<Practices>,
           })
-          const of = sequenceInput({ parts, sowOn: addDays(TODAY, ahead) })
-          const { slips, troubles } = buildSequence(of)
+          const of = scheduleInput({ parts, sowOn: addDays(TODAY, ahead) })
+          const { tasks, troubles } = buildSchedule(of)
           expect(troubles).toEqual([])
-          const day = new Map(slips.map(({ key, to }) => [key, to]))
+          const day = new Map(tasks.map(({ key, to }) => [key, to]))
           for (const { from, to, leastDays, mostDays } of lagsOf(of, plannedOf(of))) {
             const between = daysBetween(day.get(from)!, day.get(to)!)
             expect([from, to, between >= leastDays && between <= (mostDays ?? 999)]).toEqual([from, to, true])
@@ -245,7 +245,7 @@ describe('every programme', () => {
             ).toBeGreaterThanOrEqual(0)
           if (day.has('mow') && day.has('feed') && feedWhen === 'after first mow')
             expect(day.get('feed')! > day.get('sow')!).toBe(true)
-          expect(slips.map(({ to }) => to)).toEqual(slips.map(({ to }) => to).sort())
+          expect(tasks.map(({ to }) => to)).toEqual(tasks.map(({ to }) => to).sort())
         },
       ),
     )
@@ -253,17 +253,17 @@ describe('every programme', () => {
 
   test('two sprays begin 24 days or more before sowing, and a day too soon says so', () => {
     // Reference §12: 14 days between sprays, then 7 of the label, then up to the scalp.
-    const { slips } = buildSequence(sequenceInput({ parts: planned({ programme: 'kill' }), sowOn: addDays(TODAY, 40) }))
+    const { tasks } = buildSchedule(scheduleInput({ parts: planned({ programme: 'kill' }), sowOn: addDays(TODAY, 40) }))
     expect(
       daysBetween(
-        slips.find(({ operation }) => operation.code === 'kill1')!.to,
-        slips.find(({ operation }) => operation.code === 'sow')!.to,
+        tasks.find(({ operation }) => operation.code === 'kill1')!.to,
+        tasks.find(({ operation }) => operation.code === 'sow')!.to,
       ),
     ).toBeGreaterThanOrEqual(24)
     expect(
-      buildSequence(sequenceInput({ parts: planned({ programme: 'kill' }), sowOn: addDays(TODAY, 10) })).troubles[0]!
+      buildSchedule(scheduleInput({ parts: planned({ programme: 'kill' }), sowOn: addDays(TODAY, 10) })).troubles[0]!
         .text,
-    ).toContain('do not hold the whole sequence')
+    ).toContain('do not hold the whole schedule')
   })
 
   test('zones treated otherwise share the visits, each with its own ground', () => {
@@ -283,18 +283,18 @@ describe('every programme', () => {
         programme: 'spot',
       },
     ]
-    const both = partsOf(zones, 'loam', planned()[0]!.settings, planned()[0]!.schools)
-    const { slips } = buildSequence(sequenceInput({ parts: both }))
-    const sow = slips.filter(({ operation }) => operation.code === 'sow')
+    const both = partsOf(zones, 'loam', planned()[0]!.settings, planned()[0]!.practices)
+    const { tasks } = buildSchedule(scheduleInput({ parts: both }))
+    const sow = tasks.filter(({ operation }) => operation.code === 'sow')
     expect(sow).toHaveLength(1)
     expect(sow[0]!.settings.filter((part) => typeof part === 'string' && part.endsWith(': '))).toEqual([
       'Lawn: ',
       'Gate: ',
     ])
     expect(both[1]!.survey.areaM2).toBeCloseTo(3.6, 9)
-    expect(slips.some(({ operation }) => operation.code === 'loosen')).toBe(true)
+    expect(tasks.some(({ operation }) => operation.code === 'loosen')).toBe(true)
     expect(sow[0]!.hours.value).toBeGreaterThan(
-      buildSequence(sequenceInput()).slips.find(({ operation }) => operation.code === 'sow')!.hours.value,
+      buildSchedule(scheduleInput()).tasks.find(({ operation }) => operation.code === 'sow')!.hours.value,
     )
   })
 })

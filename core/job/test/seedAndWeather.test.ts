@@ -5,8 +5,8 @@ import { addDays, toDay, type Day } from '../../measure/calendar'
 import { depthGate, partsOf, type PlannedZone } from '../parts'
 import { buriedMm, shallowEnough } from '../settings'
 import type { ProgrammeCode } from '../decision/programmes'
-import { buildSequence, type SequenceInput } from '../schedule/schedule'
-import { doneOn, planned, sequenceInput, TODAY, ZONE } from './ground'
+import { buildSchedule, type ScheduleInput } from '../schedule/schedule'
+import { doneOn, planned, scheduleInput, TODAY, ZONE } from './ground'
 
 const SOW_ON = toDay('2026-09-18')
 const MIXTURE: Blend = BLENDS.find(({ code }) => code === 'TF 90 KBG 10')!.parts
@@ -14,12 +14,12 @@ const zones: PlannedZone[] = [
   { zone: ZONE, programme: 'overseed' },
   { zone: { ...ZONE, id: 'b', name: 'Gate', grass: 'PRG', areaM2: 60 }, programme: 'overseed' },
 ]
-const [{ settings, schools }] = planned() as [ReturnType<typeof planned>[number]]
+const [{ settings, practices }] = planned() as [ReturnType<typeof planned>[number]]
 
 describe('a mixture in a plan', () => {
   test('is sown on all zones as one part, named by its largest grass, where without it each zone has its own', () => {
-    expect(partsOf(zones, 'loam', settings, schools).map(({ grass }) => grass.code)).toEqual(['TF', 'PRG'])
-    const [one, ...others] = partsOf(zones, 'loam', settings, schools, MIXTURE)
+    expect(partsOf(zones, 'loam', settings, practices).map(({ grass }) => grass.code)).toEqual(['TF', 'PRG'])
+    const [one, ...others] = partsOf(zones, 'loam', settings, practices, MIXTURE)
     expect([one!.grass.code, one!.zones, others]).toEqual(['TF', ['Lawn', 'Gate'], []])
     expect(one!.seed).toEqual(MIXTURE)
   })
@@ -28,7 +28,7 @@ describe('a mixture in a plan', () => {
       [{ zone: { ...ZONE, sward: 'BER' }, programme: 'winter' }],
       'loam',
       settings,
-      schools,
+      practices,
       MIXTURE,
     )
     expect(winter[0]!.seed).toEqual([{ grass: 'ARG', massShare: 1 }])
@@ -36,8 +36,8 @@ describe('a mixture in a plan', () => {
   // Reference §2: tall fescue bears 10 mm of cover, bluegrass 6; they lie in one bed.
   test('lies no deeper than its shallowest seed: what is right for tall fescue alone is held', () => {
     const [alone, mixed] = [
-      partsOf(zones.slice(0, 1), 'loam', settings, schools),
-      partsOf(zones.slice(0, 1), 'loam', settings, schools, MIXTURE),
+      partsOf(zones.slice(0, 1), 'loam', settings, practices),
+      partsOf(zones.slice(0, 1), 'loam', settings, practices, MIXTURE),
     ].map(([part]) => part!)
     expect([depthGate(alone!).state, depthGate(mixed!).state]).toEqual(['met', 'hold'])
     const mended = shallowEnough(settings, depthLimitOf(MIXTURE))
@@ -51,18 +51,18 @@ describe('a mixture in a plan', () => {
 describe('gates of the weather', () => {
   const quiet = (from = TODAY): ForecastDay[] =>
     Array.from({ length: 15 }, (_, i) => ({ day: addDays(from, i), tmaxC: 24, tminC: 12, rainMm: 0, windKmh: 8 }))
-  const input = (change: Partial<SequenceInput> = {}) => sequenceInput({ sowOn: SOW_ON, forecast: quiet(), ...change })
-  const states = (code: string, change: Partial<SequenceInput> = {}) =>
-    buildSequence(input(change))
-      .slips.find(({ operation }) => operation.code === code)!
+  const input = (change: Partial<ScheduleInput> = {}) => scheduleInput({ sowOn: SOW_ON, forecast: quiet(), ...change })
+  const states = (code: string, change: Partial<ScheduleInput> = {}) =>
+    buildSchedule(input(change))
+      .tasks.find(({ operation }) => operation.code === code)!
       .gates.map(({ state }) => state)
   const wet = (day: number, rainMm: number) => quiet().map((told, i) => (i === day ? { ...told, rainMm } : told))
 
-  test('hold the seed and the feed on one slip each, and say nothing where the forecast does not reach', () => {
+  test('hold the seed and the feed on one task each, and say nothing where the forecast does not reach', () => {
     expect(states('sow')).not.toContain('hold')
     expect(states('sow', { forecast: wet(12, 20) })).toContain('hold')
     expect(states('feed', { forecast: wet(11, 20) })).toContain('hold')
-    const none = buildSequence(input({ forecast: [] })).slips.find(({ operation }) => operation.code === 'feed')!
+    const none = buildSchedule(input({ forecast: [] })).tasks.find(({ operation }) => operation.code === 'feed')!
     expect(none.gates.some(({ text }) => String(text[0]).includes('forecast'))).toBe(false)
   })
   test('are looked at no more for what is done', () => {
@@ -82,7 +82,7 @@ describe('gates of the weather', () => {
   })
   // No drought, no heat wave, not dormant; common practice, no source.
   test('do not tear turf that is to live on in drought or dormancy; what is killed may be', () => {
-    const held = (programme: ProgrammeCode, change: Partial<SequenceInput>) =>
+    const held = (programme: ProgrammeCode, change: Partial<ScheduleInput>) =>
       states('dethatch', {
         parts: planned({ programme }),
         sowOn: addDays(TODAY, 45),
@@ -107,8 +107,8 @@ describe('gates of the weather', () => {
   })
   test('know of rain that has fallen already on the day before', () => {
     const scalped = (fell: number) =>
-      buildSequence(input({ fellOn: () => fell, pins: new Map([['scalp', TODAY]]) }))
-        .slips.find(({ key }) => key === 'scalp')!
+      buildSchedule(input({ fellOn: () => fell, pins: new Map([['scalp', TODAY]]) }))
+        .tasks.find(({ key }) => key === 'scalp')!
         .gates.some(({ code, state }) => code === 'surface' && state === 'risk')
     expect([scalped(0), scalped(9)]).toEqual([false, true])
   })

@@ -2,12 +2,12 @@ import fc from 'fast-check'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { spansOf, type Lag } from '../schedule/network'
-import { layOut, type Problem, type Task } from '../schedule/solver'
+import { layOut, type Problem, type Activity } from '../schedule/solver'
 
 const NAMES = ['a', 'b', 'c', 'd', 'e', 'f']
 const DAYS = 12
 
-/** A random plan: tasks with a cost for every day and a window, lags between them, some done already. */
+/** A random plan: activities with a cost for every day and a window, lags between them, some done already. */
 const plans = fc
   .record({
     costs: fc.array(fc.array(fc.integer({ min: 0, max: 9 }), { minLength: DAYS, maxLength: DAYS }), {
@@ -36,7 +36,7 @@ const plans = fc
     const named = (n: number) => names[n % names.length]!
     const fixed = new Map(done ? [[named(done[0]), done[1]]] : [])
     return {
-      tasks: costs.map((row, i): Task => ({
+      activities: costs.map((row, i): Activity => ({
         name: names[i]!,
         from: fixed.get(names[i]!) ?? Math.min(windows[i]![0], DAYS - 3),
         to: fixed.get(names[i]!) ?? Math.min(windows[i]![0] + windows[i]![1], DAYS) - 1,
@@ -57,27 +57,29 @@ const plans = fc
     }
   })
 
-/** The same plan as a mixed integer program: a switch for every task and day, and one for every day that is visited. */
-function asProgram({ tasks, lags, bounds, visitCost }: Problem): string {
+/** The same plan as a mixed integer program: a switch for every activity and day, and one for every day that is visited. */
+function asProgram({ activities, lags, bounds, visitCost }: Problem): string {
   const days = Array.from({ length: DAYS }, (_, d) => d)
   const x = (name: string, d: number) => `x_${name}_${d}`
   const sum = (terms: string[]) => terms.join(' + ').replaceAll('+ -', '- ')
   const dayOf = (name: string, sign: 1 | -1) => days.filter((d) => d > 0).map((d) => `${sign * d} ${x(name, d)}`)
   const objective = sum([
-    ...tasks.flatMap(({ name, cost }) => days.map((d) => `${cost(d)} ${x(name, d)}`)),
+    ...activities.flatMap(({ name, cost }) => days.map((d) => `${cost(d)} ${x(name, d)}`)),
     ...days.map((d) => `${visitCost} v_${d}`),
   ])
   const rules = [
-    ...tasks.map(({ name }) => `${sum(days.map((d) => x(name, d)))} = 1`),
-    ...tasks.filter(({ visit }) => visit).flatMap(({ name }) => days.map((d) => `v_${d} - ${x(name, d)} >= 0`)),
-    ...tasks.flatMap(({ name, from, to }) => days.filter((d) => d < from || d > to).map((d) => `${x(name, d)} = 0`)),
+    ...activities.map(({ name }) => `${sum(days.map((d) => x(name, d)))} = 1`),
+    ...activities.filter(({ visit }) => visit).flatMap(({ name }) => days.map((d) => `v_${d} - ${x(name, d)} >= 0`)),
+    ...activities.flatMap(({ name, from, to }) =>
+      days.filter((d) => d < from || d > to).map((d) => `${x(name, d)} = 0`),
+    ),
     ...[...bounds.fixed].map(([name, day]) => `${x(name, day)} = 1`),
     ...lags.flatMap(({ from, to, leastDays, mostDays }) => {
       const between = sum([...dayOf(to, 1), ...dayOf(from, -1)])
       return [`${between} >= ${leastDays}`, ...(mostDays === undefined ? [] : [`${between} <= ${mostDays}`])]
     }),
   ]
-  const switches = [...tasks.flatMap(({ name }) => days.map((d) => x(name, d))), ...days.map((d) => `v_${d}`)]
+  const switches = [...activities.flatMap(({ name }) => days.map((d) => x(name, d))), ...days.map((d) => `v_${d}`)]
   return `Minimize\n obj: ${objective}\nSubject To\n${rules.map((rule, i) => ` r${i}: ${rule}`).join('\n')}\nBinary\n ${switches.join(' ')}\nEnd\n`
 }
 
@@ -121,9 +123,9 @@ describe('days laid out', () => {
           expect(between >= leastDays && between <= (mostDays ?? Infinity)).toBe(true)
         }
         for (const [name, day] of problem.bounds.fixed) expect(days.get(name)).toBe(day)
-        const visited = new Set(problem.tasks.filter(({ visit }) => visit).map(({ name }) => days.get(name)))
+        const visited = new Set(problem.activities.filter(({ visit }) => visit).map(({ name }) => days.get(name)))
         const cost =
-          problem.tasks.reduce((sum, { name, cost: of }) => sum + of(days.get(name)!), 0) +
+          problem.activities.reduce((sum, { name, cost: of }) => sum + of(days.get(name)!), 0) +
           visited.size * problem.visitCost
         expect(laid.cost).toBeCloseTo(cost, 9)
       }),

@@ -1,15 +1,15 @@
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { addDays, toDay, type Day } from '../../measure/calendar'
-import { buildSequence } from '../schedule/schedule'
-import type { SequenceInput } from '../schedule/input'
-import { doneOn, planned, sequenceInput, TODAY } from './ground'
+import { buildSchedule } from '../schedule/schedule'
+import type { ScheduleInput } from '../schedule/input'
+import { doneOn, planned, scheduleInput, TODAY } from './ground'
 
-describe('gates of a slip', () => {
-  const slip = (key: string, change: Partial<SequenceInput>) =>
-    buildSequence({ ...sequenceInput(change), skipped: {} }).slips.find((one) => one.key === key)!
-  const codes = (key: string, change: Partial<SequenceInput>) =>
-    slip(key, change)
+describe('gates of a task', () => {
+  const task = (key: string, change: Partial<ScheduleInput>) =>
+    buildSchedule({ ...scheduleInput(change), skipped: {} }).tasks.find((one) => one.key === key)!
+  const codes = (key: string, change: Partial<ScheduleInput>) =>
+    task(key, change)
       .gates.filter(({ state }) => state === 'hold')
       .map(({ code }) => code)
   const onTheDay = {
@@ -20,7 +20,7 @@ describe('gates of a slip', () => {
 
   test('no steel goes into ground whose lines are not located, and no note overrules that', () => {
     expect(codes('dethatch', onTheDay)).toEqual(['services'])
-    expect(slip('dethatch', { ...onTheDay, overruled: { 'dethatch:services': 'in a hurry' } }).stand).toBe('hold')
+    expect(task('dethatch', { ...onTheDay, overruled: { 'dethatch:services': 'in a hurry' } }).stand).toBe('hold')
     expect(
       codes('dethatch', {
         ...onTheDay,
@@ -36,7 +36,7 @@ describe('gates of a slip', () => {
     ])
     expect(codes('dethatch', { ...onTheDay, done: failed })).toEqual(['check'])
     expect(
-      slip('dethatch', {
+      task('dethatch', {
         ...onTheDay,
         done: failed,
         overruled: { 'dethatch:check': 'the mat comes off with the machine' },
@@ -48,7 +48,7 @@ describe('gates of a slip', () => {
     const applications = [
       { ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-08-01'), waitDays: 122 },
     ]
-    const sow = slip('sow', { applications, overruled: { 'sow:label': 'never mind' } })
+    const sow = task('sow', { applications, overruled: { 'sow:label': 'never mind' } })
     expect(sow.gates.find(({ code }) => code === 'label')).toMatchObject({
       state: 'hold',
       binding: true,
@@ -59,7 +59,7 @@ describe('gates of a slip', () => {
 
   test('dormant turf is not sprayed nor dressed, hardly growing turf at a risk, growing turf is', () => {
     const states = (soilC: number) =>
-      slip('kill1', {
+      task('kill1', {
         parts: planned({ programme: 'kill' }),
         sowOn: addDays(TODAY, 50),
         soilOn: () => soilC,
@@ -92,8 +92,8 @@ describe('gates of a slip', () => {
 })
 
 describe('hours of an operation', () => {
-  const hours = (pace: SequenceInput['pace']) =>
-    buildSequence(sequenceInput({ pace })).slips.find(({ key }) => key === 'dethatch')!.hours
+  const hours = (pace: ScheduleInput['pace']) =>
+    buildSchedule(scheduleInput({ pace })).tasks.find(({ key }) => key === 'dethatch')!.hours
   test('are the firm’s own from three jobs on, and ours until then', () => {
     const ours = hours({}).value
     expect(hours({ dethatch: { m2PerCrewH: 100, jobs: 2 } }).value).toBe(ours)
@@ -103,18 +103,18 @@ describe('hours of an operation', () => {
   })
   test('of work that is begun are those that are left', () => {
     const whole = hours({}).value
-    const begun = buildSequence(
-      sequenceInput({ begun: new Map([['dethatch', { share: 0.25, day: TODAY }]]) }),
-    ).slips.find(({ key }) => key === 'dethatch')!
+    const begun = buildSchedule(
+      scheduleInput({ begun: new Map([['dethatch', { share: 0.25, day: TODAY }]]) }),
+    ).tasks.find(({ key }) => key === 'dethatch')!
     expect(begun.hours.value).toBeCloseTo(whole * 0.75, 9)
     expect(begun.begun!.share).toBe(0.25)
   })
 })
 
 describe('what is marked', () => {
-  const sown = sequenceInput().sowOn
-  const find = (change: Parameters<typeof sequenceInput>[0], key: string) =>
-    buildSequence(sequenceInput(change)).slips.find((slip) => slip.key === key)!
+  const sown = scheduleInput().sowOn
+  const find = (change: Parameters<typeof scheduleInput>[0], key: string) =>
+    buildSchedule(scheduleInput(change)).tasks.find((task) => task.key === key)!
 
   test('asks first where what should come before is open, and no more once that is done or left out', () => {
     expect(find({}, 'sow').openBefore).toEqual(['Core aerate', 'Dethatch', 'Scalp'])
@@ -127,7 +127,7 @@ describe('what is marked', () => {
     const results = (soilTested: boolean, sampled: boolean) =>
       find(
         {
-          extent: { ...sequenceInput().extent, soilTested },
+          extent: { ...scheduleInput().extent, soilTested },
           done: sampled ? doneOn(['soilTest', TODAY]) : new Map(),
         },
         'feed',

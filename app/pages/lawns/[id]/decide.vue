@@ -3,7 +3,7 @@ import { NO_WORK } from '#core/job/nothingDecided'
 import { operationOf } from '#core/job/operations/registry'
 import type { GrassCode } from '#core/grass/grasses'
 import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
-import type { School, Schools } from '#core/job/decision/practices'
+import type { PracticeCode, Practices } from '#core/job/decision/practices'
 import { shortDay } from '#core/measure/calendar'
 import { settingsUnder, type Candidate } from '#core/job/decision/candidates'
 import { fieldName, fieldText } from '~/utils/fieldWords'
@@ -22,7 +22,7 @@ const chosen = computed(() => lawn.value?.plan.programme ?? null)
 /** Ordering and testing bind nobody to a programme; work on the lawn does. */
 const started = computed(() => lawn.value?.done.some(({ key }) => (operationOf(key)?.phase ?? 'before') !== 'before') ?? false)
 const waiting = computed(() => decision.value?.waiting)
-const leans = computed(() => decision.value?.leans)
+const recommended = computed(() => decision.value?.recommended)
 const counts = computed(() => `${candidates.value.length} ${candidates.value.length === 1 ? 'programme fits' : 'programmes fit'}, ${refused.value.length} do not.`)
 /** A choice against the rules, or against a hold, keeps a note. */
 const against = ref<Candidate>()
@@ -33,10 +33,10 @@ const verdict = computed(() => {
   const holds = waiting.value?.holds ?? []
   const next = waiting.value?.next
   if (holds.length) return { words: 'Wait.', because: next ? `Next possible day ${shortDay(next, context.today)}.` : 'Until the cause is dealt with.' }
-  const lean = chosen.value ?? leans.value
+  const foremost = chosen.value ?? recommended.value
   const window = waiting.value?.window
-  if (!lean) return { words: 'Nothing here fits.', because: 'See why below each programme; the survey may want another look.' }
-  const { name, anchor } = PROGRAMMES[lean]
+  if (!foremost) return { words: 'Nothing here fits.', because: 'See why below each programme; the survey may want another look.' }
+  const { name, anchor } = PROGRAMMES[foremost]
   const dates = window && `${shortDay(window.from, context.today)} to ${shortDay(window.to, context.today)}`
   const because = dates ? `${dates} gives it time to ${anchor === 'seeding' ? 'root' : 'grow through'}.` : ''
   return { words: `${name}.`, because }
@@ -57,7 +57,7 @@ async function plan(candidate: Candidate, why: string | null): Promise<void> {
   }
 }
 function choose(candidate: Candidate): void {
-  const overrules = candidate.waiting.holds.length > 0 || (leans.value !== undefined && candidate.programme.code !== leans.value)
+  const overrules = candidate.waiting.holds.length > 0 || (recommended.value !== undefined && candidate.programme.code !== recommended.value)
   if (!overrules) return void plan(candidate, null)
   against.value = candidate
   note.value = ''
@@ -79,16 +79,16 @@ function overrule(): void {
 async function takeOut(): Promise<void> {
   if (await savePlan({ programme: null, sowOn: null, overruleNote: null, settings: null, work: NO_WORK })) drop()
 }
-async function practise(question: School, code: string): Promise<void> {
+async function practise(question: PracticeCode, code: string): Promise<void> {
   if (!lawn.value || !job.value) return
   const before = practicesOf(job.value, context.firmRecord)
-  const after = { ...before, [question]: code } as Schools
-  const schools = { ...lawn.value.plan.schools, [question]: code } as Partial<Schools>
-  if (context.firmRecord.schools[question] === code) Reflect.deleteProperty(schools, question)
+  const after = { ...before, [question]: code } as Practices
+  const practices = { ...lawn.value.plan.practices, [question]: code } as Partial<Practices>
+  if (context.firmRecord.practices[question] === code) Reflect.deleteProperty(practices, question)
   const settings = chosen.value
     ? settingsUnder({ job: job.value, lawn: ground.value! }, before, after, chosen.value)
     : lawn.value.plan.settings
-  await savePlan({ schools, settings })
+  await savePlan({ practices, settings })
 }
 async function treat(zoneId: string, programme: ProgrammeCode | 'leave' | 'rest', why: string): Promise<void> {
   if (!lawn.value) return
@@ -133,7 +133,7 @@ const overruled = computed(() => {
         </div>
       </section>
       <section v-if="against" class="whole panel-open ask" aria-label="Override">
-        <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'The rules lean another way, or refuse it. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
+        <p><b>{{ against.programme.name }}.</b> {{ against.waiting.holds.length ? 'It is held: ' : 'It is not what is recommended here. ' }}<PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" /></p>
         <div class="actions">
           <UFormField label="Plan it anyway, because" name="note" :error="noteError" class="note"><UInput
             id="field-note" v-model="note" maxlength="400" placeholder="the ash gets lifted in October" @keydown.enter.prevent="overrule" /></UFormField>
@@ -143,7 +143,7 @@ const overruled = computed(() => {
       </section>
       <p v-if="problem ?? look.problem.value" class="problem whole" role="alert">{{ (problem ?? look.problem.value)?.message }}</p>
       <div class="left">
-        <ProgrammeColumns :candidates="candidates" :chosen="chosen" :leans="leans" :years="outlook?.years ?? 30" :busy="busy" :locked="started" @plan="choose" />
+        <ProgrammeColumns :candidates="candidates" :chosen="chosen" :recommended="recommended" :years="outlook?.years ?? 30" :busy="busy" :locked="started" @plan="choose" />
         <p v-if="started" class="small">Work has begun; the programme stays. Undo what is done in Do to change it.</p>
         <section v-if="refused.length" class="unfit">
           <h2>Not suitable</h2>

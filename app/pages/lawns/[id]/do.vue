@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { shortDay } from '#core/measure/calendar'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { phasesOf, workScale, workTicks } from '~/utils/workPhases'
 
 const open = useLawn()
@@ -10,8 +10,8 @@ const work = useWork(open)
 const { shown, moves, comes, goes, kept, marking, message } = work
 const trials = useWorkTrials(open)
 
-const phases = computed(() => phasesOf(shown.value?.slips ?? []))
-const scale = computed(() => workScale(shown.value?.slips ?? [], context.today))
+const phases = computed(() => phasesOf(shown.value?.tasks ?? []))
+const scale = computed(() => workScale(shown.value?.tasks ?? [], context.today))
 const ticks = computed(() => workTicks(scale.value))
 /** Limits that what is tried would break, and that hold as it stands. */
 const breaks = computed(() => {
@@ -22,11 +22,11 @@ const breaks = computed(() => {
 const moved = computed(() => new Set(moves.value.map(({ key }) => key)))
 
 /** What goes to the printer: the whole, each visit on a page of its own, or the notice of one spraying. */
-const paper = ref<'slip' | 'visits' | 'notice'>('slip')
-const noticed = ref<Slip>()
-async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
+const paper = ref<'sheet' | 'visits' | 'notice'>('sheet')
+const noticed = ref<Task>()
+async function print(what: typeof paper.value, task?: Task): Promise<void> {
   paper.value = what
-  noticed.value = slip
+  noticed.value = task
   await nextTick()
   window.print()
 }
@@ -34,8 +34,8 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
 
 <template>
   <div v-if="lawn && shown" class="do" :class="`paper-${paper}`">
-    <TreatmentNotice v-if="paper === 'notice' && noticed" :lawn="lawn" :slip="noticed" />
-    <JobSlipHead v-if="paper !== 'visits'" class="head" :lawn="lawn" :crew-hours="shown.crewHours" />
+    <TreatmentNotice v-if="paper === 'notice' && noticed" :lawn="lawn" :task="noticed" />
+    <JobSheetHead v-if="paper !== 'visits'" class="head" :lawn="lawn" :crew-hours="shown.crewHours" />
     <WorkSummary :open="open" :confirming="marking === 'confirm'" @confirm="work.confirm()" @print="print" />
     <p v-if="kept && !trying" class="kept small" role="status">
       {{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button>
@@ -77,14 +77,14 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
         >
       </div>
       <div v-for="group in cards" :key="group[0]!.key" class="sheet" :class="{ made: group.every(({ done }) => done) }">
-        <JobSlipHead
+        <JobSheetHead
           v-if="paper === 'visits'"
           class="own-head"
           :lawn="lawn"
-          :crew-hours="group.reduce((sum, slip) => sum + slip.hours.value, 0)"
+          :crew-hours="group.reduce((sum, task) => sum + task.hours.value, 0)"
         />
-        <SlipCard
-          :slips="group"
+        <TaskCard
+          :tasks="group"
           :anchor="trials.anchor.value"
           :scale="phase === 'work' ? scale : undefined"
           :busy="marking"
@@ -102,7 +102,7 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
     </section>
     <AddWork
       v-if="!trying"
-      :sequence="shown"
+      :schedule="shown"
       :work="lawn.plan.work"
       @add="trials.add"
       @remove="trials.takeOut"
@@ -181,8 +181,8 @@ async function print(what: typeof paper.value, slip?: Slip): Promise<void> {
   .phase {
     gap: 0;
   }
-  /* The slip of the day's work; what is seen to from afar and later has visits of its own. */
-  .paper-slip .phase:not(.work) {
+  /* The task of the day's work; what is seen to from afar and later has visits of its own. */
+  .paper-sheet .phase:not(.work) {
     display: none;
   }
   .heads,

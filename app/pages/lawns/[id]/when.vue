@@ -74,7 +74,7 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
 const preview = computed(() => shown.value?.schedule)
 const sowGates = computed(() => {
   const anchor = lifted.value ? 'dressing' : 'seeding'
-  return preview.value?.slips.find(({ operation }) => operation.anchors === anchor)?.gates ?? []
+  return preview.value?.tasks.find(({ operation }) => operation.anchors === anchor)?.gates ?? []
 })
 const forbidden = computed(() => (lawn.value && !lifted.value ? labelForbids(lawn.value.applications, day.value) : undefined))
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))

@@ -36,7 +36,7 @@ export default answer(async (event, work) => {
     await keepDemand(now, work)
     return now
   }
-  const last = now.done.filter(({ key }) => key === told.slip).at(-1)
+  const last = now.done.filter(({ key }) => key === told.task).at(-1)
   throw new Refusal(
     409,
     'done_already',

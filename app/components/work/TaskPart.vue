@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { NewMark } from '#contract/work'
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { shortDay, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
-/** One operation on a slip: settings, gates, hours; marking it done, moving it, leaving it out. */
-const props = defineProps<{ slip: Slip; anchor: boolean; busy: boolean; trying: boolean }>()
+/** One operation on a task: settings, gates, hours; marking it done, moving it, leaving it out. */
+const props = defineProps<{ task: Task; anchor: boolean; busy: boolean; trying: boolean }>()
 const emit = defineEmits<{
   mark: [told: NewMark]
   undo: [key?: string]
@@ -18,9 +18,9 @@ const emit = defineEmits<{
 const open = ref<'mark' | 'change' | null>(null)
 const help = ref(false)
 const STANDS = { go: 'Go', wait: 'Wait', hold: 'Hold' } as const
-// What was marked, or moved, is told by the slip itself from then on.
+// What was marked, or moved, is told by the task itself from then on.
 watch(
-  () => [props.slip.done, props.slip.begun, props.slip.to],
+  () => [props.task.done, props.task.begun, props.task.to],
   () => {
     open.value = null
   },
@@ -28,48 +28,48 @@ watch(
 </script>
 
 <template>
-  <article class="part" :data-slip="slip.key">
+  <article class="part" :data-task="task.key">
     <div class="work">
       <h3>
-        <span class="n">{{ slip.number }}</span> {{ slip.name }}
-        <span v-if="!slip.done" class="stand" :class="slip.stand">{{ STANDS[slip.stand] }}</span>
-        <button type="button" class="why" :aria-expanded="help" :aria-label="`Why ${slip.name}`" @click="help = !help">
+        <span class="n">{{ task.number }}</span> {{ task.name }}
+        <span v-if="!task.done" class="stand" :class="task.stand">{{ STANDS[task.stand] }}</span>
+        <button type="button" class="why" :aria-expanded="help" :aria-label="`Why ${task.name}`" @click="help = !help">
           why
         </button>
       </h3>
-      <PhraseText :phrase="slip.settings" class="settings" />
+      <PhraseText :phrase="task.settings" class="settings" />
       <div v-if="help" class="help small">
-        {{ slip.operation.why
-        }}<template v-if="slip.operation.check"> <b>Before going on:</b> {{ slip.operation.check }}</template
-        ><template v-if="slip.operation.alsoCalled"> Also called: {{ slip.operation.alsoCalled }}.</template>
+        {{ task.operation.why
+        }}<template v-if="task.operation.check"> <b>Before going on:</b> {{ task.operation.check }}</template
+        ><template v-if="task.operation.alsoCalled"> Also called: {{ task.operation.alsoCalled }}.</template>
       </div>
-      <p v-if="slip.operation.caution && !slip.done" class="hurt small">
-        <UIcon name="i-lucide-triangle-alert" class="sign" aria-label="Caution" />{{ slip.operation.caution }}
+      <p v-if="task.operation.caution && !task.done" class="hurt small">
+        <UIcon name="i-lucide-triangle-alert" class="sign" aria-label="Caution" />{{ task.operation.caution }}
       </p>
     </div>
     <div class="gates">
       <GateLine
-        v-if="slip.done"
+        v-if="task.done"
         :gate="{
-          state: slip.done.passed ? 'met' : 'risk',
+          state: task.done.passed ? 'met' : 'risk',
           text: [
-            `${slip.operation.done} ${shortDay(slip.done.day)}${slip.done.passed ? '' : ', its check not passed'}`,
+            `${task.operation.done} ${shortDay(task.done.day)}${task.done.passed ? '' : ', its check not passed'}`,
           ],
         }"
       />
       <template v-else>
         <GateLine
-          v-if="slip.begun"
+          v-if="task.begun"
           :gate="{
             state: 'waiting',
-            text: [figure('share', slip.begun.share, 2), ` done by ${shortDay(slip.begun.day)}`],
+            text: [figure('share', task.begun.share, 2), ` done by ${shortDay(task.begun.day)}`],
           }"
         />
-        <template v-if="slip.overdue">
-          <GateLine :gate="{ state: 'risk', text: [`was due ${shortDay(slip.to)}`] }" />
+        <template v-if="task.overdue">
+          <GateLine :gate="{ state: 'risk', text: [`was due ${shortDay(task.to)}`] }" />
           <p v-if="!trying" class="missed small">
-            <button v-if="slip.nextDay" type="button" class="opens" @click="emit('day', slip.nextDay)">
-              Move to {{ shortDay(slip.nextDay) }}, the next day it fits
+            <button v-if="task.nextDay" type="button" class="opens" @click="emit('day', task.nextDay)">
+              Move to {{ shortDay(task.nextDay) }}, the next day it fits
             </button>
             <template v-else
               >Too late to do any good before this sowing day.
@@ -77,16 +77,16 @@ watch(
             >
           </p>
         </template>
-        <SlipGate
-          v-for="(gate, i) in slip.gates"
+        <TaskGate
+          v-for="(gate, i) in task.gates"
           :key="gate.code ?? i"
           :gate="gate"
           @overrule="(note) => emit('overrule', gate.code!, note)"
           @heed="emit('heed', gate.code!)"
         />
         <TurnRecord
-          v-if="slip.turn && !trying"
-          :turn="slip.turn"
+          v-if="task.turn && !trying"
+          :turn="task.turn"
           :busy="busy"
           @mark="(told) => emit('mark', told)"
           @undo="(key) => emit('undo', key)"
@@ -94,43 +94,43 @@ watch(
       </template>
     </div>
     <div class="act">
-      <span class="crew"><WorkedNumber :worked="slip.hours" bare /> <i class="unit">crew h</i></span>
+      <span class="crew"><WorkedNumber :worked="task.hours" bare /> <i class="unit">crew h</i></span>
       <template v-if="!trying">
         <UButton
-          v-if="slip.done || slip.begun"
+          v-if="task.done || task.begun"
           variant="outline"
           size="sm"
           :loading="busy"
-          :aria-label="`Undo ${slip.operation.done}`"
+          :aria-label="`Undo ${task.operation.done}`"
           @click="emit('undo')"
           >Undo</UButton
         >
-        <template v-if="!slip.done && !open">
+        <template v-if="!task.done && !open">
           <span class="pair"
             ><UButton variant="outline" size="sm" :loading="busy" @click="open = 'mark'"
-              >Mark {{ slip.operation.done }}</UButton
+              >Mark {{ task.operation.done }}</UButton
             ><UButton
               variant="outline"
               size="sm"
               icon="i-lucide-move-horizontal"
-              :aria-label="`Move ${slip.name} or leave it out`"
+              :aria-label="`Move ${task.name} or leave it out`"
               title="Another day, or leave it out"
               @click="open = 'change'"
           /></span>
         </template>
       </template>
-      <span v-if="slip.pinned" class="small">day chosen by hand</span>
+      <span v-if="task.pinned" class="small">day chosen by hand</span>
     </div>
     <MarkDone
-      v-if="open === 'mark' && !slip.done"
-      :slip="slip"
+      v-if="open === 'mark' && !task.done"
+      :task="task"
       :busy="busy"
       @mark="(told) => emit('mark', told)"
       @back="open = null"
     />
-    <SlipChange
-      v-if="open === 'change' && !slip.done"
-      :slip="slip"
+    <TaskChange
+      v-if="open === 'change' && !task.done"
+      :task="task"
       :anchor="anchor"
       @day="(day) => emit('day', day)"
       @float="emit('float')"

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Slip } from '#core/job/schedule/schedule'
+import type { Task } from '#core/job/schedule/schedule'
 import { isDay, type Day } from '#core/measure/calendar'
 
-/** Another day for a slip, or leaving it out with the reason. */
-const props = defineProps<{ slip: Slip; anchor: boolean }>()
+/** Another day for a task, or leaving it out with the reason. */
+const props = defineProps<{ task: Task; anchor: boolean }>()
 const emit = defineEmits<{ day: [day: Day]; float: []; skip: [reason: string]; back: [] }>()
 const context = useContextStore()
-const day = ref<string>(props.slip.to)
+const day = ref<string>(props.task.to)
 const reason = ref('')
 const problem = ref('')
 function move(): void {
@@ -24,14 +24,14 @@ function skip(): void {
   <div class="inline-form change">
     <form class="line" novalidate @submit.prevent="move">
       <label
-        >Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${slip.name}`"
+        >Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${task.name}`"
       /></label>
       <UButton type="submit" variant="outline" size="sm">See what moves</UButton>
-      <UButton v-if="slip.pinned" variant="outline" size="sm" @click="emit('float')">Schedule automatically</UButton>
+      <UButton v-if="task.pinned" variant="outline" size="sm" @click="emit('float')">Schedule automatically</UButton>
     </form>
     <form v-if="!anchor" class="line" novalidate @submit.prevent="skip">
       <label class="wide"
-        >Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${slip.name}`"
+        >Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${task.name}`"
       /></label>
       <UButton type="submit" variant="outline" size="sm">Leave it out</UButton>
     </form>

@@ -2,7 +2,7 @@
 import type { Gate } from '#core/explain/judgement'
 import { shortDay } from '#core/measure/calendar'
 
-/** A gate of a slip: when it is looked at again, and overruling it with a note unless law or label forbid. */
+/** A gate of a task: when it is looked at again, and overruling it with a note unless law or label forbid. */
 const props = defineProps<{ gate: Gate }>()
 const emit = defineEmits<{ overrule: [note: string]; heed: [] }>()
 const context = useContextStore()

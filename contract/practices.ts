@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { PLANNING, PLANNING_CODES } from '#core/job/planningFigures'
-import { SCHOOL_CODES, SCHOOLS, type School, type Schools } from '#core/job/decision/practices'
+import { PRACTICE_CODES, PRACTICES, type PracticeCode, type Practices } from '#core/job/decision/practices'
 
-const codesOf = <Q extends School>(question: Q) =>
-  z.enum(SCHOOLS[question].choices.map(({ code }) => code) as [Schools[Q], ...Schools[Q][]])
-type Codes = { [Q in School]: ReturnType<typeof codesOf<Q>> }
-export const schoolsSchema = z.object(
-  Object.fromEntries(SCHOOL_CODES.map((question) => [question, codesOf(question)])) as unknown as Codes,
+const codesOf = <Q extends PracticeCode>(question: Q) =>
+  z.enum(PRACTICES[question].choices.map(({ code }) => code) as [Practices[Q], ...Practices[Q][]])
+type Codes = { [Q in PracticeCode]: ReturnType<typeof codesOf<Q>> }
+export const practicesSchema = z.object(
+  Object.fromEntries(PRACTICE_CODES.map((question) => [question, codesOf(question)])) as unknown as Codes,
 )
 
 /** The firm's own planning figures; what it leaves out stays ours. */

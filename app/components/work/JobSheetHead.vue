@@ -3,7 +3,7 @@ import type { Lawn } from '#contract/lawn'
 import { longDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
-/** Head of the job slip on paper: whose lawn, whose work, under which licences. */
+/** Head of the job sheet on paper: whose lawn, whose work, under which licences. */
 defineProps<{ lawn: Lawn; crewHours: number }>()
 const context = useContextStore()
 const { text, other } = useUnits()

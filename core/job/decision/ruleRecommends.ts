@@ -1,9 +1,9 @@
 import { rule, type Rule } from './rule'
 
-/** Where the rules lean: the first that holds. @source turf handbooks and trade */
+/** What is recommended: the first that holds. @source turf handbooks and trade */
 export const LEANS: readonly Rule[] = [
   rule(
-    'leans',
+    'recommends',
     ['winter'],
     [['goal', 'is', 'winter']],
     'Green in winter is wanted of turf that goes dormant.',
@@ -11,7 +11,7 @@ export const LEANS: readonly Rule[] = [
     'winter colour',
   ),
   rule(
-    'leans',
+    'recommends',
     ['level'],
     [['goal', 'is', 'levels']],
     'Levels are wanted, and this turf grows through a dressing.',
@@ -19,7 +19,7 @@ export const LEANS: readonly Rule[] = [
     'level in growth',
   ),
   rule(
-    'leans',
+    'recommends',
     ['level'],
     [['deepest', '>', 'lift']],
     'A hollow of {deepest} mends in lifts while the turf grows.',
@@ -27,7 +27,7 @@ export const LEANS: readonly Rule[] = [
     'level in growth',
   ),
   rule(
-    'leans',
+    'recommends',
     ['warm'],
     [['desirable', '<', 'spotFrom']],
     'Live bermuda takes bermuda seed in early summer.',
@@ -35,7 +35,7 @@ export const LEANS: readonly Rule[] = [
     'warm-season overseed',
   ),
   rule(
-    'leans',
+    'recommends',
     ['kill'],
     [['coarse', '>', 'coarseKill']],
     '{coarse} is coarse perennial weed grass, and nothing but killing ends it.',
@@ -43,7 +43,7 @@ export const LEANS: readonly Rule[] = [
     'over 30% kill all',
   ),
   rule(
-    'leans',
+    'recommends',
     ['strip'],
     [
       ['thatch', '>', 'thatchDeep'],
@@ -54,18 +54,18 @@ export const LEANS: readonly Rule[] = [
     'thatch over 25 mm: strip',
   ),
   rule(
-    'leans',
+    'recommends',
     ['kill'],
-    [['killSchool', 'is', 'always']],
+    [['killPractice', 'is', 'always']],
     'The firm kills for a clean slate.',
     'user',
-    'school: kill first',
+    'practice: kill first',
   ),
   rule(
-    'leans',
+    'recommends',
     ['kill'],
     [
-      ['killSchool', 'not', 'never'],
+      ['killPractice', 'not', 'never'],
       ['goal', 'is', 'species'],
     ],
     'Another species is wanted: the old one would come through.',
@@ -73,10 +73,10 @@ export const LEANS: readonly Rule[] = [
     'species change',
   ),
   rule(
-    'leans',
+    'recommends',
     ['kill'],
     [
-      ['killSchool', 'not', 'never'],
+      ['killPractice', 'not', 'never'],
       ['deepest', '>', 'hollowRelay'],
     ],
     'Hollows of {deepest} want levelling from bare ground.',
@@ -84,15 +84,15 @@ export const LEANS: readonly Rule[] = [
     'deeper than 75 mm',
   ),
   rule(
-    'leans',
+    'recommends',
     ['hard'],
     [['desirable', '<', 'hardFrom']],
     'Only {desirable} is grass worth keeping; torn hard and sown heavily, the new stand outgrows the weeds.',
     'mem',
-    'below 30%, hard by the firm’s school',
+    'below 30%, hard by the firm’s practice',
   ),
   rule(
-    'leans',
+    'recommends',
     ['hard'],
     [['desirable', '<', 'overseedFrom']],
     '{desirable} is grass worth keeping, {overseedFrom} would be enough to overseed.',
@@ -100,7 +100,7 @@ export const LEANS: readonly Rule[] = [
     'desirable 30 to 50%',
   ),
   rule(
-    'leans',
+    'recommends',
     ['spot'],
     [],
     '{desirable} is dense grass; {bare} bare is mended by itself.',
@@ -108,7 +108,7 @@ export const LEANS: readonly Rule[] = [
     'bare under 10% in patches',
   ),
   rule(
-    'leans',
+    'recommends',
     ['overseed'],
     [['desirable', '>=', 'overseedFrom']],
     '{desirable} is grass worth keeping, {overseedFrom} is enough to overseed.',

@@ -36,7 +36,7 @@ const SPOKEN = `
     from jobs j, jsonb_each(j.wanted) w where j.firm_id = $1 and j.outcome is null group by w.key) spoken`
 
 /** How a firm works, as far as it is counted: what every plan of it goes by. */
-export interface Practice {
+export interface Counted {
   /** Ground a crew hour does, by operation. */
   pace: Record<string, Pace>
   /** Marks that cannot be reckoned with are left out and named; they stop nobody's work. */
@@ -46,10 +46,10 @@ export interface Practice {
 }
 
 /** Everything that is counted of a firm's work, in one question. */
-export async function practiceOf(firmId: string): Promise<Practice> {
+export async function countedOf(firmId: string): Promise<Counted> {
   return inFirm(firmId, async (client) => {
     const { rows } = await client.query<{
-      pace: Practice['pace'] | null
+      pace: Counted['pace'] | null
       unsound: { client: string; task: string; day: string }[] | null
       stock: StockLevels | null
       spoken: Amounts | null
