@@ -34,6 +34,29 @@ export default defineAppConfig({
       variants: { variant: { outline: GROUND } },
       slots: { base: `${FIELD} w-full`, content: 'rounded-none ring-1 ring-ink-500 shadow-none bg-lime' },
     },
+    checkbox: {
+      slots: {
+        root: 'items-center max-sm:min-h-12',
+        base: 'rounded-none ring-1 ring-ink-3 bg-lime focus-visible:outline-2 focus-visible:outline-frost-500',
+        label:
+          'font-normal text-ink-500 text-[13px] max-sm:text-[16px] max-sm:min-h-12 max-sm:flex max-sm:items-center max-sm:gap-1',
+      },
+    },
+    toast: {
+      slots: {
+        root: 'rounded-none ring-2 ring-ink-500 shadow-none bg-lime p-3',
+        description: 'text-ink-500 text-[14px]',
+      },
+    },
+    slideover: {
+      slots: {
+        content: 'rounded-none ring-2 ring-ink-500 shadow-none bg-lime divide-y-0',
+        header: 'bg-ink-500 min-h-9 py-0 px-3 sm:px-3',
+        title: 'text-lime text-[15px] leading-9',
+        close: 'top-0.5 end-1 text-lime hover:bg-[#2c382e]',
+        body: 'p-3.5 sm:p-3.5',
+      },
+    },
     formField: {
       slots: {
         label: 'font-semibold text-ink-500',

@@ -280,6 +280,10 @@ test('on a phone what is tapped is 48 px high', async ({ page, request }) => {
         ),
       ]
         .filter((element) => element.checkVisibility() && !element.closest('[aria-hidden=true]'))
+        // A checkbox is tapped by the words beside it.
+        .map((element) =>
+          element.role === 'checkbox' ? document.querySelector<HTMLElement>(`label[for="${element.id}"]`)! : element,
+        )
         .map((element) => ({
           what: `${element.tagName} ${element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 30)}`,
           high: element.getBoundingClientRect().height,

@@ -8,9 +8,24 @@ export const useListStore = defineStore('list', () => {
   const problem = ref<Problem>()
   /** More of a large book is on its way. */
   const reading = ref(false)
-  let round = 0
+  let asking: AbortController | undefined
 
-  const listed = (from: number, first: number) => $fetch<ListedLawn[]>('/api/lawns', { query: { from, first } })
+  const listed = (from: number, first: number, signal: AbortSignal) =>
+    $fetch<ListedLawn[]>('/api/lawns', { query: { from, first }, signal })
+
+  /** What is still on its way ends with the next question, and with the page. */
+  function leave(): AbortSignal {
+    asking?.abort()
+    asking = new AbortController()
+    return asking.signal
+  }
+  async function orSayWhy(signal: AbortSignal, work: () => Promise<void>): Promise<void> {
+    try {
+      await work()
+    } catch (error) {
+      if (!signal.aborted) problem.value = problemOf(error)
+    }
+  }
 
   let begun: Promise<void> | undefined
   /** Asks for the list before its page is there. */
@@ -24,43 +39,34 @@ export const useListStore = defineStore('list', () => {
     return list
   }
 
-  async function load(): Promise<void> {
-    const mine = ++round
-    try {
-      const first = await listed(0, LIST_PAGE)
-      if (mine !== round) return
+  function load(): Promise<void> {
+    const signal = leave()
+    return orSayWhy(signal, async () => {
+      const first = await listed(0, LIST_PAGE, signal)
       lawns.value = first
       problem.value = undefined
       reading.value = first.length === LIST_PAGE
-      void rest(mine)
-    } catch (error) {
-      problem.value = problemOf(error)
-    }
+      void orSayWhy(signal, () => rest(signal))
+    })
   }
 
   /** The rest of a large book, then all of it as it is today: what is kept may be of yesterday. */
-  async function rest(mine: number): Promise<void> {
-    try {
-      if (reading.value) {
-        const all: ListedLawn[] = []
-        for (let page: ListedLawn[] | undefined; !page || page.length === MOST_LISTED; all.push(...page))
-          page = await listed(all.length, MOST_LISTED)
-        if (mine !== round) return
-        lawns.value = all
-        reading.value = false
-      }
-      await today(mine)
-    } catch (error) {
-      if (mine === round) problem.value = problemOf(error)
+  async function rest(signal: AbortSignal): Promise<void> {
+    if (reading.value) {
+      const all: ListedLawn[] = []
+      for (let page: ListedLawn[] | undefined; !page || page.length === MOST_LISTED; all.push(...page))
+        page = await listed(all.length, MOST_LISTED, signal)
+      lawns.value = all
+      reading.value = false
     }
+    await today(signal)
   }
 
-  async function today(mine: number): Promise<void> {
+  async function today(signal: AbortSignal): Promise<void> {
     const ids = lawns.value.map(({ id }) => id)
-    for (let i = 0; i < ids.length && mine === round; i += LIST_PAGE) {
+    for (let i = 0; i < ids.length; i += LIST_PAGE) {
       const asked = ids.slice(i, i + LIST_PAGE)
-      const list = await $fetch<LawnOutline[]>('/api/outlines', { query: { of: asked.join(',') } })
-      if (mine !== round) return
+      const list = await $fetch<LawnOutline[]>('/api/outlines', { query: { of: asked.join(',') }, signal })
       const outlines = new Map(list.map(({ id, outline }) => [id, outline]))
       lawns.value = lawns.value.map((lawn) => {
         const outline = outlines.get(lawn.id)
@@ -70,10 +76,9 @@ export const useListStore = defineStore('list', () => {
   }
 
   /** Works all rows out anew, as after a step of the clock; what stands stays meanwhile. */
-  const again = () => today(++round).catch((error: unknown) => (problem.value = problemOf(error)))
-  /** Ends what is still on its way. */
-  const leave = () => {
-    round++
+  function again(): Promise<void> {
+    const signal = leave()
+    return orSayWhy(signal, () => today(signal))
   }
   return { lawns, problem, reading, begin, ready, load, again, leave }
 })

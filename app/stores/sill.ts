@@ -12,20 +12,18 @@ export const useSillStore = defineStore('sill', () => {
   const problem = ref<Problem>()
   /** What hangs from it: tasks of the lawn in view, or the sowings of all. */
   const hangers = shallowRef<Hanger[]>([])
-  let asked = 0
+  let asking: AbortController | undefined
 
-  /** @param job of the lawn; without it the one in view */
+  /** @param job of the lawn; without it the one in view. A later question ends an earlier one. */
   async function show(id: string | null, job = id ? lawns.byId(id)?.job.id : undefined): Promise<void> {
-    const turn = ++asked
+    asking?.abort()
+    const { signal } = (asking = new AbortController())
     try {
-      const answer = await $fetch<SillData>(id ? `/api/lawns/${id}/sill` : '/api/sill', { query: { job } })
-      // A later question may have been answered first.
-      if (turn !== asked) return
-      data.value = answer
+      data.value = await $fetch<SillData>(id ? `/api/lawns/${id}/sill` : '/api/sill', { query: { job }, signal })
       lawnId.value = id
       problem.value = undefined
     } catch (error) {
-      if (turn === asked) problem.value = problemOf(error)
+      if (!signal.aborted) problem.value = problemOf(error)
     }
   }
 

@@ -45,10 +45,13 @@ async function start(): Promise<void> {
       </p>
       <fieldset v-if="free.length > 1" class="zones">
         <legend>Zones</legend>
-        <label v-for="[id, zone] in free" :key="id"
-          ><input type="checkbox" :checked="left[id] !== true" @change="left[id] = left[id] !== true" />
-          {{ zone.name }}</label
-        >
+        <UCheckbox
+          v-for="[id, zone] in free"
+          :key="id"
+          :model-value="left[id] !== true"
+          :label="zone.name"
+          @update:model-value="left[id] = left[id] !== true"
+        />
       </fieldset>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <UButton color="primary" :loading="busy" :disabled="!chosen.length" @click="start">Start next job</UButton>

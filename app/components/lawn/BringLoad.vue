@@ -93,7 +93,7 @@ const barWidth = (size: string) => {
         <UFormField label="Purity on the label" name="purity" :error="errors.purity"><UInput id="field-purity" v-model="form.purity" /></UFormField>
         <UFormField label="Germination" name="germination" :error="errors.germination"><UInput id="field-germination" v-model="form.germination" /></UFormField>
         <UFormField label="Coating" name="coating" :error="errors.coating"><UInput id="field-coating" v-model="form.coating" /></UFormField>
-        <label class="wide check"><input v-model="form.purityOfBareSeed" type="checkbox"> The label states purity of the bare seed, so the coating comes on top</label>
+        <UCheckbox v-model="form.purityOfBareSeed" class="wide" label="The label states purity of the bare seed, so the coating comes on top" />
         <div class="wide">
           <GateLine v-if="settings.lot.germinationShare < 0.85" :gate="{ state: 'risk', text: ['germination under 85%: an old lot, or a poor one'], source: { kind: 'trade', text: 'good lot' } }" />
           <GateLine :gate="{ state: crowded ? 'risk' : 'met', text: [figure('seedsPerCm2', density), ` of live seed; ${enough.map((n) => text(figure('seedsPerCm2', n)).split(' ')[0]).join(' to ')} make a full new stand`, crowded ? ', and more than twice that only competes' : ''] }" />
@@ -179,8 +179,6 @@ const barWidth = (size: string) => {
 .hero { font: 650 26px/1.1 "Besley Variable", serif; }
 .fields { padding: 12px 16px; display: grid; grid-template-columns: repeat(auto-fill, minmax(140px, 1fr)); gap: 8px 14px; align-content: start; }
 .wide { grid-column: 1 / -1; }
-.check { display: flex; gap: 8px; align-items: center; }
-.check input { width: 18px; height: 18px; accent-color: var(--ink); }
 .load { padding: 12px 14px; border-left: 1px solid var(--rule); display: grid; gap: 7px; align-content: start; }
 .load > button { justify-self: start; }
 .bag { display: grid; grid-template-columns: 1fr 1fr auto auto; gap: 8px; align-items: center; }

@@ -45,10 +45,11 @@ const measured = computed(() =>
 
 <template>
   <div class="hollows">
-    <label class="none"
-      ><input v-model="zone.levelsSeen" type="checkbox" :disabled="zone.hollows.length > 0" /> Looked along it with a
-      straight edge{{ zone.hollows.length ? '' : ': no hollows' }}</label
-    >
+    <UCheckbox
+      v-model="zone.levelsSeen"
+      :disabled="zone.hollows.length > 0"
+      :label="`Looked along it with a straight edge${zone.hollows.length ? '' : ': no hollows'}`"
+    />
     <div v-for="(hollow, i) in zone.hollows" :key="i" class="one panel">
       <UFormField label="Name"><UInput v-model="hollow.name" maxlength="40" /></UFormField>
       <TypedInput
@@ -96,17 +97,6 @@ const measured = computed(() =>
 }
 .rows {
   grid-column: 1 / -1;
-}
-.none {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-}
-.none input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ink);
 }
 .add,
 .one button {

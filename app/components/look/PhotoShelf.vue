@@ -67,9 +67,7 @@ function lay(): void {
           :disabled="!!busy"
           @change="read"
       /></label>
-      <label v-if="!about" class="small place"
-        ><input v-model="keepPlace" type="checkbox" /> keep where each was taken</label
-      >
+      <UCheckbox v-if="!about" v-model="keepPlace" class="place" label="keep where each was taken" />
     </header>
     <ul v-if="shown.length">
       <li v-for="photo in shown" :key="photo.id">

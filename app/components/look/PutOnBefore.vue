@@ -74,9 +74,11 @@ function until(row: Row): string {
       />
       <UButton variant="outline" :disabled="!chosen" @click="add">Write it down</UButton>
     </div>
-    <label v-if="!draft.applications.length" class="none"
-      ><input v-model="draft.nothingPutOn" type="checkbox" /> Asked: nothing was put on this year</label
-    >
+    <UCheckbox
+      v-if="!draft.applications.length"
+      v-model="draft.nothingPutOn"
+      label="Asked: nothing was put on this year"
+    />
     <p class="caution">
       The wait is filled in at the long end of what is usual, from memory: check the label in hand, it is the law.
     </p>
@@ -113,16 +115,5 @@ function until(row: Row): string {
 }
 .add > :first-child {
   flex: 1;
-}
-.none {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  min-height: 32px;
-}
-.none input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ink);
 }
 </style>

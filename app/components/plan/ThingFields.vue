@@ -58,9 +58,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
     <span v-if="thing.kind === 'hollow'" class="measure"
       ><TypedInput v-model="thing.depthMm" label="Deepest" quantity="depthMm" :path="`features.${id}.depthMm`"
     /></span>
-    <label v-if="thing.kind === 'buried'" class="check"
-      ><input v-model="thing.located" type="checkbox" /> located and marked</label
-    >
+    <UCheckbox v-if="thing.kind === 'buried'" v-model="thing.located" label="located and marked" />
     <span v-if="sides.length" class="sides"
       ><span class="small">Sides</span
       ><input
@@ -117,11 +115,6 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
   display: flex;
   flex-wrap: wrap;
   gap: 4px;
-  align-items: center;
-}
-.check {
-  display: flex;
-  gap: 6px;
   align-items: center;
 }
 .wrong {

@@ -77,10 +77,11 @@ const tableFault = computed(() => {
 <template>
   <form novalidate @submit.prevent="save">
     <StationFields v-model="form" :errors="errors" prefix="edit" />
-    <label class="check"
-      ><input v-model="home" type="checkbox" :disabled="station.home" /> The home station: what the ledge shows where no
-      lawn is in view</label
-    >
+    <UCheckbox
+      v-model="home"
+      :disabled="station.home"
+      label="The home station: what the ledge shows where no lawn is in view"
+    />
     <div class="normals">
       <table class="ledger">
         <caption>
@@ -137,16 +138,6 @@ form {
   gap: 12px;
   justify-items: start;
 }
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.check input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ink);
-}
 .normals {
   overflow-x: auto;
   max-width: 100%;
@@ -186,9 +177,6 @@ caption {
 @media (max-width: 700px) {
   .normals input {
     height: 48px;
-  }
-  .check {
-    min-height: 48px;
   }
 }
 </style>

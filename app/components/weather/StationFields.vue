@@ -32,9 +32,7 @@ const { unit } = useUnits()
         ><UInput :id="`field-${prefix}-height`" v-model="form.height" inputmode="decimal"
       /></UFormField>
     </div>
-    <label class="check"
-      ><input v-model="form.coastal" type="checkbox" /> Near a coast: more sun for the same range of temperature</label
-    >
+    <UCheckbox v-model="form.coastal" label="Near a coast: more sun for the same range of temperature" />
   </div>
 </template>
 
@@ -49,22 +47,9 @@ const { unit } = useUnits()
   grid-template-columns: repeat(3, 1fr);
   gap: 12px;
 }
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-.check input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--ink);
-}
 @media (max-width: 700px) {
   .three {
     grid-template-columns: 1fr 1fr;
-  }
-  .check {
-    min-height: 48px;
   }
 }
 </style>

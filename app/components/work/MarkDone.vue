@@ -141,7 +141,7 @@ function send(): void {
           :max="context.today"
           :aria-label="`Day on which it was ${task.operation.done}`"
       /></label>
-      <label class="check"><input v-model="form.part" type="checkbox" /> only a part of it</label>
+      <UCheckbox v-model="form.part" class="check" label="only a part of it" />
       <label v-if="form.part"
         >How much
         <input
@@ -216,7 +216,6 @@ function send(): void {
 .check {
   font-weight: 400;
 }
-input[type='checkbox'],
 input[type='radio'] {
   width: 18px;
   height: 18px;

@@ -59,7 +59,7 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
       <thead>
         <tr>
           <th scope="col">Work</th>
-          <th scope="col">Confirmed</th>
+          <th scope="col">{{ trying ? 'Planned' : 'Confirmed' }}</th>
           <th scope="col">Would be</th>
           <th scope="col">Because</th>
         </tr>

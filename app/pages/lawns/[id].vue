@@ -7,7 +7,7 @@ import { fieldName, fieldText } from '~/utils/fieldWords'
 import { hangersOf } from '~/utils/hangers'
 import { stepsOf, tasksDone } from '~/utils/lawnState'
 
-const { id, lawn, missing, shown, stepTo, clash, busy, settleClash } = provideLawn()
+const { id, lawn, missing, shown, shownJob, stepTo, clash, busy, settleClash } = provideLawn()
 const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
@@ -35,7 +35,8 @@ const steps = computed(() => {
   if (!lawn.value || lawn.value.job.endedOn) return []
   const seed = (shown.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
   return stepsOf({
-    ...lawn.value.plan,
+    programme: lawn.value.plan.programme,
+    sowOn: shownJob.value?.sowOn ?? null,
     missing: missing.value.length,
     tasks: tasksDone(shown.value?.schedule),
     today: context.today,

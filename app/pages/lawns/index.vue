@@ -109,9 +109,10 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
           {{ g.name.charAt(0).toUpperCase() + g.name.slice(1) }} {{ g.count }}
         </button>
       </div>
-      <label class="check"
-        ><input v-model="onlyHeld" type="checkbox" /> Only held or at risk
-        <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></label
+      <UCheckbox v-model="onlyHeld"
+        ><template #label
+          >Only held or at risk <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></template
+        ></UCheckbox
       >
       <span class="small right"
         >Sort by
@@ -210,22 +211,11 @@ kbd {
   background: var(--ink);
   color: #fbfbf5;
 }
-.check {
-  display: flex;
-  gap: 7px;
-  align-items: center;
-  cursor: pointer;
-}
-.check input {
-  width: 17px;
-  height: 17px;
-  accent-color: var(--ink);
-}
 .list {
   display: grid;
   grid-template-columns:
     minmax(150px, 1.2fr) 66px minmax(110px, 1fr) 96px minmax(98px, auto) minmax(180px, 1.25fr)
-    98px minmax(190px, 1.6fr);
+    minmax(98px, auto) minmax(190px, 1.6fr);
   column-gap: 14px;
 }
 .row-head {
