@@ -1,3 +1,4 @@
+import { errorFunction } from 'simple-statistics'
 import { countShares, standShares, type Blend } from '../seed/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
 import type { BedWater } from './moisture'
@@ -17,16 +18,8 @@ export interface BlendYear {
   parts: YearOutlook[]
 }
 
-/** Standard normal distribution. @source Abramowitz & Stegun 7.1.26, error below 1.5e-7; from memory */
-export function normalShare(z: number): number {
-  const t = 1 / (1 + (0.3275911 * Math.abs(z)) / Math.SQRT2)
-  const erf =
-    1 -
-    t *
-      (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
-      Math.exp((-z * z) / 2)
-  return z >= 0 ? (1 + erf) / 2 : (1 - erf) / 2
-}
+/** Standard normal distribution. */
+export const normalShare = (z: number): number => (1 + errorFunction(z * Math.SQRT1_2)) / 2
 
 /**
  * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source own

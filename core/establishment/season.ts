@@ -1,3 +1,4 @@
+import { quantile as linearQuantile } from 'd3-array'
 import { addDays, daysBetween, type Day } from '../measure/calendar'
 import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../soil/probe'
 import { dayTable, generateWeather } from '../weather/generator'
@@ -222,12 +223,14 @@ export const middleSoilC = ({ years }: Season, i: number): number =>
     0.5,
   )
 
-/** @param share 0-1 @returns the value below which that share of the values lies, between neighbours linearly */
+/**
+ * The value below which a share of the values lies, between neighbours linearly.
+ * @param share 0-1
+ * @throws RangeError where there are no values
+ * @source Hyndman & Fan 1996, type 7
+ */
 export function quantile(values: readonly number[], share: number): number {
-  if (!values.length) throw new RangeError('No values to take a quantile of.')
-  const sorted = [...values].sort((a, b) => a - b)
-  const place = share * (sorted.length - 1)
-  const low = Math.floor(place)
-  const upper = sorted[Math.min(low + 1, sorted.length - 1)]!
-  return sorted[low]! + (upper - sorted[low]!) * (place - low)
+  const value = linearQuantile(values, share)
+  if (value === undefined) throw new RangeError('No values to take a quantile of.')
+  return value
 }

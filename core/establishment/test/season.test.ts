@@ -1,3 +1,5 @@
+import fc from 'fast-check'
+import { quantileSeq } from 'mathjs'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { climateFromNormals, dailyNormals, mirrored, type Normals } from '../../weather/normals'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
@@ -185,6 +187,16 @@ test('quantiles lie between neighbours, and five days are averaged', () => {
   expect(quantile([3, 1, 2], 0.5)).toBe(2)
   expect(quantile([0, 10], 0.25)).toBe(2.5)
   expect(() => quantile([], 0.5)).toThrow(RangeError)
+  // mathjs, from the registry: quantiles of the same type, by another hand.
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: -50, max: 50 }), { minLength: 1 }),
+      fc.integer({ min: 0, max: 20 }),
+      (values, n) => {
+        expect(quantile(values, n / 20)).toBeCloseTo(Number(quantileSeq(values, n / 20)), 9)
+      },
+    ),
+  )
   expect(fiveDayMean([1, 2, 3, 4, 5, 6], 5)).toBe(4)
   expect(fiveDayMean([1, 3], 1)).toBe(2)
 })
