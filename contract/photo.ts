@@ -43,6 +43,8 @@ export type PhotoWords = z.infer<typeof photoWordsSchema>
 export type NewPhoto = z.infer<typeof newPhotoSchema>
 export interface Photo extends PhotoWords, Saved {
   id: string
+  /** The job it was taken in; null where that was never known. */
+  jobId: string | null
   place: z.infer<typeof placeSchema> | null
   widthPx: number
   heightPx: number

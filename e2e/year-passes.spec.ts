@@ -1,4 +1,6 @@
+import { randomUUID } from 'node:crypto'
 import type { Lawn } from '#contract/lawn'
+import { greenJpeg } from '../server/test/pictures'
 import { barriers, expect, lawnNamed, open, PHONE, test } from './demo'
 
 const YEAR_MONTHS = 11
@@ -10,6 +12,9 @@ test('a lawn goes through two seasons: the first is closed and kept, the second 
 }) => {
   const lawn = await lawnNamed(request, 'Corrow Hall')
   const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
+  const [jpeg, small] = [greenJpeg(), greenJpeg()].map((bytes) => bytes.toString('base64'))
+  const photo = { id: randomUUID(), note: 'Before', takenOn: null, zoneId: null, place: null, jpeg, small }
+  expect((await request.post(`/api/lawns/${lawn.id}/photos`, { data: photo, headers })).status()).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
   await expect(page.getByText('Sown', { exact: false }).first()).toBeVisible()
   for (let month = 0; month < YEAR_MONTHS; month++)
@@ -54,6 +59,12 @@ test('a lawn goes through two seasons: the first is closed and kept, the second 
   await expect(page.getByRole('heading', { name: 'Job 1: Overseed' })).toBeVisible()
   await expect(page.getByText('Thin under the two limes.')).toBeVisible()
   await expect(page.getByRole('row', { name: /^Sow 25 Aug/ })).toContainText('Joss Tarn')
+  await expect(
+    page.getByRole('region', { name: 'Photos of this job' }).getByRole('img', { name: 'Before' }),
+  ).toBeVisible()
+  await page.getByText('Versions of this plan, who changed what').click()
+  await expect(page.getByRole('row', { name: /the last$/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Take version/ })).toHaveCount(0)
   expect(await barriers(page)).toEqual([])
   await page.getByRole('button', { name: 'Reopen this job' }).click()
   await expect(page.getByRole('alert')).toContainText('It stays ended')

@@ -4,7 +4,14 @@ import type { PlanInput, PlanVersion } from '#contract/lawn'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 
 /** Who changed what of the plan, and when; any of it can be taken back. */
-const props = defineProps<{ lawnId: string; jobId: string; version: number; busy: boolean }>()
+const props = defineProps<{
+  lawnId: string
+  jobId: string
+  version: number
+  busy?: boolean
+  /** The job has ended: they are looked at and none is taken back. */
+  ended?: boolean
+}>()
 const emit = defineEmits<{ restore: [plan: PlanInput] }>()
 const context = useContextStore()
 const versions = ref<PlanVersion[]>()
@@ -75,7 +82,7 @@ const at = (instant: string | null) =>
           </td>
           <td class="right">
             <button
-              v-if="i > 0"
+              v-if="i > 0 && !ended"
               type="button"
               class="opens"
               :disabled="busy"
@@ -83,7 +90,7 @@ const at = (instant: string | null) =>
               @click="emit('restore', one.plan)"
             >
               Take back</button
-            ><span v-else class="small">now</span>
+            ><span v-else-if="i === 0" class="small">{{ ended ? 'the last' : 'now' }}</span>
           </td>
         </tr>
       </tbody>

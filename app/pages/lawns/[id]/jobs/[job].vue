@@ -29,6 +29,8 @@ async function reopen(): Promise<void> {
     </p>
     <template v-if="record">
       <JobRecord :record="record" />
+      <JobPhotos :lawn-id="id" :job-id="jobId" :zones="record.ground.zones" />
+      <PlanVersions :lawn-id="id" :job-id="jobId" :version="record.plan.version" ended />
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <p class="actions">
         <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">All jobs of this lawn</NuxtLink>

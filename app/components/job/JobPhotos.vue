@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import type { Photo } from '#contract/photo'
+import { shortDay } from '#core/measure/calendar'
+
+/** Photos taken in a job that has ended; each opens whole. */
+const props = defineProps<{ lawnId: string; jobId: string; zones: Record<string, { name: string }> }>()
+const context = useContextStore()
+const { photos, message, pictureOf } = usePhotos(props.lawnId)
+const shown = computed(() => photos.value.filter(({ jobId }) => jobId === props.jobId))
+const says = ({ zoneId, note, takenOn }: Photo) =>
+  [note, zoneId && props.zones[zoneId]?.name, takenOn && shortDay(takenOn, context.today)].filter(Boolean).join(', ') ||
+  'no words'
+</script>
+
+<template>
+  <section v-if="shown.length || message" aria-label="Photos of this job">
+    <h3>Photos</h3>
+    <p v-if="message" class="problem" role="alert">{{ message }}</p>
+    <ul>
+      <li v-for="photo in shown" :key="photo.id">
+        <a :href="pictureOf(photo.id, 'whole')" target="_blank" rel="noopener">
+          <img
+            :src="pictureOf(photo.id, 'small')"
+            :alt="says(photo)"
+            loading="lazy"
+            :width="photo.widthPx"
+            :height="photo.heightPx"
+          />
+          <span class="small">{{ says(photo) }}</span>
+        </a>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 6px;
+}
+li {
+  width: 160px;
+}
+img {
+  width: 100%;
+  height: auto;
+  border: 1px solid var(--ink);
+}
+</style>
