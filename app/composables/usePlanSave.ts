@@ -1,30 +1,6 @@
 import type { Plan, PlanInput } from '#contract/lawn'
+import { planFields } from '~/utils/planFields'
 import { fieldName } from '~/utils/fieldWords'
-
-/** What of a plan is edited. */
-const planFields = ({
-  version,
-  programme,
-  overruleNote,
-  zonePlans,
-  practices,
-  blend,
-  sowOn,
-  settings,
-  work,
-}: Plan): Plan => ({
-  version,
-  programme,
-  overruleNote,
-  zonePlans,
-  practices,
-  blend,
-  sowOn,
-  settings,
-  work,
-  savedAt: null,
-  savedBy: null,
-})
 
 /** What of a plan its season and odds depend on. */
 const SEASONAL = ['programme', 'zonePlans', 'practices', 'blend', 'sowOn', 'settings'] as const

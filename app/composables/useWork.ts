@@ -1,29 +1,9 @@
 import type { NewMark } from '#contract/work'
 import type { PlanInput } from '#contract/lawn'
+import { whatIsPlanned } from '~/utils/planFields'
 import { daysOf } from '#core/job/planJob'
 import type { Schedule } from '#core/job/schedule/schedule'
 import { problemOf, saving } from '~/utils/api'
-
-/** A plan without the number of its version. */
-const whatIsPlanned = ({
-  programme,
-  overruleNote,
-  zonePlans,
-  practices,
-  blend,
-  sowOn,
-  settings,
-  work,
-}: PlanInput): Omit<PlanInput, 'version'> => ({
-  programme,
-  overruleNote,
-  zonePlans,
-  practices,
-  blend,
-  sowOn,
-  settings,
-  work,
-})
 
 /** The run of operations of a lawn, and everything that is tried out, agreed, marked and taken back in it. */
 export function useWork(open: OpenLawn) {

@@ -19,14 +19,7 @@ const says = ({ zoneId, note, takenOn }: Photo) =>
     <ul>
       <li v-for="photo in shown" :key="photo.id">
         <a :href="pictureOf(photo.id, 'whole')" target="_blank" rel="noopener">
-          <img
-            :src="pictureOf(photo.id, 'small')"
-            :alt="says(photo)"
-            loading="lazy"
-            :width="photo.widthPx"
-            :height="photo.heightPx"
-          />
-          <span class="small">{{ says(photo) }}</span>
+          <PhotoPrint :photo="photo" :src="pictureOf(photo.id, 'small')" :says="says(photo)" />
         </a>
       </li>
     </ul>
@@ -43,7 +36,7 @@ ul {
 li {
   width: 160px;
 }
-img {
+li :deep(img) {
   width: 100%;
   height: auto;
   border: 1px solid var(--ink);

@@ -72,14 +72,7 @@ function lay(): void {
     <ul v-if="shown.length">
       <li v-for="photo in shown" :key="photo.id">
         <button type="button" :aria-label="`Open the photo: ${says(photo)}`" @click="open = photo">
-          <img
-            :src="pictureOf(photo.id, 'small')"
-            :alt="says(photo)"
-            loading="lazy"
-            :width="photo.widthPx"
-            :height="photo.heightPx"
-          />
-          <span class="small">{{ says(photo) }}</span>
+          <PhotoPrint :photo="photo" :src="pictureOf(photo.id, 'small')" :says="says(photo)" />
         </button>
       </li>
     </ul>
@@ -155,14 +148,14 @@ li button {
   width: 100%;
   cursor: pointer;
 }
-img {
+li :deep(img) {
   width: 100%;
   height: 92px;
   object-fit: cover;
   border: 1px solid var(--rule-2);
   background: var(--chalk);
 }
-li button:hover img {
+li button:hover :deep(img) {
   border-color: var(--ink);
 }
 .problem {
