@@ -10,7 +10,8 @@ import type { FeatureLike } from 'ol/Feature'
 import type { Style } from 'ol/style'
 import type { PointM } from '#core/site/geometry'
 import type { FeatureKind, Features } from '#core/site/sitePlan'
-import { draftStyle, drawTypeOf, mapFeature, shapeOf } from '~/utils/planMap'
+import { draftStyle } from '~/utils/planMap'
+import { drawTypeOf, mapFeature, shapeOf } from '~/utils/planShapes'
 
 /** How near a click has to come, px; a gloved finger is wider than a mouse. */
 const NEAR_PX = 10

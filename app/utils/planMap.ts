@@ -1,28 +1,9 @@
-import Feature from 'ol/Feature'
-import { Circle as CircleGeometry, LineString, Point, Polygon, type Geometry } from 'ol/geom'
+import { Circle as CircleGeometry, LineString, Point } from 'ol/geom'
 import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style'
-import { FEATURE_KINDS, reachOf, type Feature as Drawn, type FeatureKind } from '#core/site/sitePlan'
-import { distanceM, type PointM, type Ring } from '#core/site/geometry'
+import { CLAY, dots, font, FROST, INK, label, LOAM, MOSS, sideLabels } from './planInk'
+import { FEATURE_KINDS, reachOf, type Feature as Drawn } from '#core/site/sitePlan'
+import { distanceM, type PointM } from '#core/site/geometry'
 import { tapeInches } from '#core/measure/figure'
-
-/** How the plan is drawn: lime ground, moss-tint lawn, ink outlines, one straw selection. */
-const INK = '#172019'
-const MOSS = '#3c6326'
-const CLAY = '#9a3e1b'
-const FROST = '#2b5f84'
-const LOAM = '#5f503c'
-const font = (size: number, weight = 600) => `${weight} ${size}px "Archivo Variable", sans-serif`
-const halo = (width = 4) => new Stroke({ color: '#fbfbf5', width })
-
-/** A tile of a pattern, drawn once. */
-function pattern(size: number, draw: (context: CanvasRenderingContext2D) => void): CanvasPattern | string {
-  const canvas = document.createElement('canvas')
-  canvas.width = canvas.height = size
-  const context = canvas.getContext('2d')!
-  draw(context)
-  return context.createPattern(canvas, 'repeat') ?? 'transparent'
-}
-const dots = () => pattern(6, (c) => { c.fillStyle = '#fbfbf5'; c.fillRect(0, 0, 6, 6); c.fillStyle = INK; c.fillRect(1, 1, 1.6, 1.6); c.fillRect(4, 4, 1.6, 1.6) })
 
 export interface ZoneLabel {
   name: string
@@ -40,50 +21,119 @@ export interface DrawnAs {
   over: boolean
 }
 
-const label = (text: string, size: number, options: ConstructorParameters<typeof Text>[0] = {}) => new Text({ text, font: font(size), fill: new Fill({ color: INK }), stroke: halo(), overflow: true, ...options })
-
-/** Lengths along the sides of a ring, each in its middle. */
-function sideLabels(ring: Ring, words: (metres: number) => string): Style[] {
-  return ring.flatMap((from, i): Style[] => {
-    const to = ring[(i + 1) % ring.length]!
-    const metres = distanceM(from, to)
-    if (metres < 1 || ring.length > 14) return []
-    let angle = -Math.atan2(to[1] - from[1], to[0] - from[0])
-    if (Math.abs(angle) > Math.PI / 2) angle += Math.PI
-    return [new Style({ geometry: new Point([(from[0] + to[0]) / 2, (from[1] + to[1]) / 2]), text: label(words(metres), 12, { rotation: angle }), zIndex: 21 })]
-  })
-}
-
-const depthWords = (mm: number, units: 'us' | 'metric') => (units === 'us' ? `${tapeInches(mm) ?? (mm / 25.4).toFixed(1)} in` : `${Math.round(mm)} mm`)
+const depthWords = (mm: number, units: 'us' | 'metric') =>
+  units === 'us' ? `${tapeInches(mm) ?? (mm / 25.4).toFixed(1)} in` : `${Math.round(mm)} mm`
 
 function areaStyles(drawn: Drawn, { selected, zone, sides, units, over }: DrawnAs): Style[] {
-  const stroke = (width: number, dash?: number[], color = INK) => new Stroke({ color, width: selected ? width + 0.8 : width, ...(dash ? { lineDash: dash } : {}) })
+  const stroke = (width: number, dash?: number[], color = INK) =>
+    new Stroke({ color, width: selected ? width + 0.8 : width, ...(dash ? { lineDash: dash } : {}) })
   const named = (text: string) => label(text, 12)
   const edges = selected ? sideLabels(drawn.points, sides) : []
   switch (drawn.kind) {
     case 'zone': {
       const stands = zone?.at ? { geometry: new Point([...zone.at]) } : {}
       return [
-        new Style({ fill: new Fill({ color: `${selected ? '#f3e7bf' : '#dce5c6'}${over ? '66' : ''}` }), stroke: stroke(over ? 2.4 : 1.8), zIndex: 1 }),
-        ...(zone ? [
-          new Style({ ...stands, text: new Text({ text: zone.name, font: '650 14.5px "Besley Variable", serif', fill: new Fill({ color: INK }), stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }), overflow: true, offsetY: -8 }), zIndex: 20 }),
-          new Style({ ...stands, text: new Text({ text: zone.area, font: font(13, 700), fill: new Fill({ color: INK }), stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }), overflow: true, offsetY: 9 }), zIndex: 20 }),
-        ] : []),
+        new Style({
+          fill: new Fill({ color: `${selected ? '#f3e7bf' : '#dce5c6'}${over ? '66' : ''}` }),
+          stroke: stroke(over ? 2.4 : 1.8),
+          zIndex: 1,
+        }),
+        ...(zone
+          ? [
+              new Style({
+                ...stands,
+                text: new Text({
+                  text: zone.name,
+                  font: '650 14.5px "Besley Variable", serif',
+                  fill: new Fill({ color: INK }),
+                  stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }),
+                  overflow: true,
+                  offsetY: -8,
+                }),
+                zIndex: 20,
+              }),
+              new Style({
+                ...stands,
+                text: new Text({
+                  text: zone.area,
+                  font: font(13, 700),
+                  fill: new Fill({ color: INK }),
+                  stroke: new Stroke({ color: selected ? '#f3e7bf' : '#dce5c6', width: 5 }),
+                  overflow: true,
+                  offsetY: 9,
+                }),
+                zIndex: 20,
+              }),
+            ]
+          : []),
         ...sideLabels(drawn.points, sides),
       ]
     }
-    case 'bed': return [new Style({ fill: new Fill({ color: '#fbfbf5' }), stroke: stroke(1.6, [5, 4]), text: named(drawn.name || 'bed'), zIndex: 3 }), ...edges]
-    case 'building': return [new Style({ fill: new Fill({ color: '#e5e6d8' }), stroke: stroke(1.8), text: named(`${drawn.name || 'building'}${drawn.heightM === null ? '' : `, ${sides(drawn.heightM)}`}`), zIndex: 4 }), ...edges]
-    case 'hollow': return [new Style({ fill: new Fill({ color: 'rgba(95,80,60,0.12)' }), stroke: new Stroke({ color: LOAM, width: selected ? 2.4 : 1.5, lineDash: [2, 3] }), text: label(`${drawn.name || 'hollow'}${drawn.depthMm === null ? '' : ` ${depthWords(drawn.depthMm, units)}`}`, 12, { fill: new Fill({ color: LOAM }) }), zIndex: 3 }), ...edges]
-    default: return [new Style({ fill: new Fill({ color: dots() as unknown as string }), stroke: stroke(1.4, [2, 3]), zIndex: 3 }), ...edges]
+    case 'bed':
+      return [
+        new Style({
+          fill: new Fill({ color: '#fbfbf5' }),
+          stroke: stroke(1.6, [5, 4]),
+          text: named(drawn.name || 'bed'),
+          zIndex: 3,
+        }),
+        ...edges,
+      ]
+    case 'building':
+      return [
+        new Style({
+          fill: new Fill({ color: '#e5e6d8' }),
+          stroke: stroke(1.8),
+          text: named(`${drawn.name || 'building'}${drawn.heightM === null ? '' : `, ${sides(drawn.heightM)}`}`),
+          zIndex: 4,
+        }),
+        ...edges,
+      ]
+    case 'hollow':
+      return [
+        new Style({
+          fill: new Fill({ color: 'rgba(95,80,60,0.12)' }),
+          stroke: new Stroke({ color: LOAM, width: selected ? 2.4 : 1.5, lineDash: [2, 3] }),
+          text: label(
+            `${drawn.name || 'hollow'}${drawn.depthMm === null ? '' : ` ${depthWords(drawn.depthMm, units)}`}`,
+            12,
+            { fill: new Fill({ color: LOAM }) },
+          ),
+          zIndex: 3,
+        }),
+        ...edges,
+      ]
+    default:
+      return [
+        new Style({ fill: new Fill({ color: dots() as unknown as string }), stroke: stroke(1.4, [2, 3]), zIndex: 3 }),
+        ...edges,
+      ]
   }
 }
 
 function lineStyles(drawn: Drawn, { selected, sides }: DrawnAs): Style[] {
   const color = drawn.kind === 'buried' ? CLAY : INK
-  const base = new Style({ stroke: new Stroke({ color, width: (drawn.kind === 'fence' ? 3 : 2) + (selected ? 1 : 0), ...(drawn.kind === 'path' ? { lineDash: [8, 3] } : {}) }), zIndex: 5 })
-  const words = drawn.kind === 'buried' ? `${drawn.name || 'buried line'}${drawn.located ? '' : '?'}` : drawn.kind === 'fence' ? `${drawn.name || 'fence'}${drawn.heightM === null ? '' : ` ${sides(drawn.heightM)}`}` : drawn.name
-  const styles = [base, new Style({ text: label(words, 12, { placement: 'line', fill: new Fill({ color }), textBaseline: 'bottom' }), zIndex: 21 })]
+  const base = new Style({
+    stroke: new Stroke({
+      color,
+      width: (drawn.kind === 'fence' ? 3 : 2) + (selected ? 1 : 0),
+      ...(drawn.kind === 'path' ? { lineDash: [8, 3] } : {}),
+    }),
+    zIndex: 5,
+  })
+  const words =
+    drawn.kind === 'buried'
+      ? `${drawn.name || 'buried line'}${drawn.located ? '' : '?'}`
+      : drawn.kind === 'fence'
+        ? `${drawn.name || 'fence'}${drawn.heightM === null ? '' : ` ${sides(drawn.heightM)}`}`
+        : drawn.name
+  const styles = [
+    base,
+    new Style({
+      text: label(words, 12, { placement: 'line', fill: new Fill({ color }), textBaseline: 'bottom' }),
+      zIndex: 21,
+    }),
+  ]
   if (drawn.kind !== 'buried') return styles
   // Roots hang from a buried line, so that it is told from an edge without its colour.
   const roots = drawn.points.slice(1).flatMap((to, i) => {
@@ -95,20 +145,96 @@ function lineStyles(drawn: Drawn, { selected, sides }: DrawnAs): Style[] {
       return [at, [at[0] + uy * 0.4, at[1] - ux * 0.4]]
     })
   })
-  return [...styles, ...roots.map((root) => new Style({ geometry: new LineString(root as unknown as number[][]), stroke: new Stroke({ color: CLAY, width: 1.5 }), zIndex: 5 }))]
+  return [
+    ...styles,
+    ...roots.map(
+      (root) =>
+        new Style({
+          geometry: new LineString(root as unknown as number[][]),
+          stroke: new Stroke({ color: CLAY, width: 1.5 }),
+          zIndex: 5,
+        }),
+    ),
+  ]
 }
 
 function pointStyles(drawn: Drawn, { selected, sides }: DrawnAs): Style[] {
   const at = drawn.points[0] as unknown as number[]
-  const ring = selected ? [new Style({ image: new Circle({ radius: 12, stroke: new Stroke({ color: INK, width: 2.4 }), fill: new Fill({ color: 'rgba(228,191,82,0.35)' }) }), zIndex: 6 })] : []
+  const ring = selected
+    ? [
+        new Style({
+          image: new Circle({
+            radius: 12,
+            stroke: new Stroke({ color: INK, width: 2.4 }),
+            fill: new Fill({ color: 'rgba(228,191,82,0.35)' }),
+          }),
+          zIndex: 6,
+        }),
+      ]
+    : []
   switch (drawn.kind) {
-    case 'tree': return [...ring,
-      new Style({ geometry: new CircleGeometry(at, reachOf(drawn)), stroke: new Stroke({ color: MOSS, width: 1.6, lineDash: [8, 3, 2, 3] }), zIndex: 6 }),
-      new Style({ image: new RegularShape({ points: 4, radius: 6, radius2: 0, stroke: new Stroke({ color: MOSS, width: 2 }) }), text: label(`${drawn.name || 'tree'}${drawn.heightM === null ? '' : ` ${sides(drawn.heightM)}`}`, 12, { offsetY: 15, fill: new Fill({ color: MOSS }) }), zIndex: 22 }),
-    ]
-    case 'head': return [...ring, new Style({ image: new Circle({ radius: 4.5, fill: new Fill({ color: FROST }), stroke: new Stroke({ color: '#fbfbf5', width: 2 }) }), zIndex: 7 })]
-    case 'tap': return [...ring, new Style({ image: new RegularShape({ points: 3, radius: 7, fill: new Fill({ color: FROST }), stroke: new Stroke({ color: '#fbfbf5', width: 1.5 }) }), text: label(drawn.name || 'tap', 12, { offsetY: 15 }), zIndex: 7 })]
-    default: return [...ring, new Style({ image: new RegularShape({ points: 4, radius: 10, angle: Math.PI / 4, fill: new Fill({ color: '#fbfbf5' }), stroke: new Stroke({ color: INK, width: 1.6, lineDash: [4, 3] }) }), zIndex: 7 }), new Style({ image: new RegularShape({ points: 3, radius: 5, fill: new Fill({ color: LOAM }) }), text: label(`tip here${drawn.name ? `: ${drawn.name}` : ''}`, 12, { offsetY: 18 }), zIndex: 8 })]
+    case 'tree':
+      return [
+        ...ring,
+        new Style({
+          geometry: new CircleGeometry(at, reachOf(drawn)),
+          stroke: new Stroke({ color: MOSS, width: 1.6, lineDash: [8, 3, 2, 3] }),
+          zIndex: 6,
+        }),
+        new Style({
+          image: new RegularShape({ points: 4, radius: 6, radius2: 0, stroke: new Stroke({ color: MOSS, width: 2 }) }),
+          text: label(`${drawn.name || 'tree'}${drawn.heightM === null ? '' : ` ${sides(drawn.heightM)}`}`, 12, {
+            offsetY: 15,
+            fill: new Fill({ color: MOSS }),
+          }),
+          zIndex: 22,
+        }),
+      ]
+    case 'head':
+      return [
+        ...ring,
+        new Style({
+          image: new Circle({
+            radius: 4.5,
+            fill: new Fill({ color: FROST }),
+            stroke: new Stroke({ color: '#fbfbf5', width: 2 }),
+          }),
+          zIndex: 7,
+        }),
+      ]
+    case 'tap':
+      return [
+        ...ring,
+        new Style({
+          image: new RegularShape({
+            points: 3,
+            radius: 7,
+            fill: new Fill({ color: FROST }),
+            stroke: new Stroke({ color: '#fbfbf5', width: 1.5 }),
+          }),
+          text: label(drawn.name || 'tap', 12, { offsetY: 15 }),
+          zIndex: 7,
+        }),
+      ]
+    default:
+      return [
+        ...ring,
+        new Style({
+          image: new RegularShape({
+            points: 4,
+            radius: 10,
+            angle: Math.PI / 4,
+            fill: new Fill({ color: '#fbfbf5' }),
+            stroke: new Stroke({ color: INK, width: 1.6, lineDash: [4, 3] }),
+          }),
+          zIndex: 7,
+        }),
+        new Style({
+          image: new RegularShape({ points: 3, radius: 5, fill: new Fill({ color: LOAM }) }),
+          text: label(`tip here${drawn.name ? `: ${drawn.name}` : ''}`, 12, { offsetY: 18 }),
+          zIndex: 8,
+        }),
+      ]
   }
 }
 
@@ -119,44 +245,23 @@ export function stylesOf(drawn: Drawn, as: DrawnAs): Style[] {
 
 /** The throw of a head, shown when water is looked at. */
 export const throwStyle = (drawn: Drawn): Style =>
-  new Style({ geometry: new CircleGeometry(drawn.points[0] as unknown as number[], reachOf(drawn)), fill: new Fill({ color: 'rgba(43,95,132,0.14)' }), stroke: new Stroke({ color: FROST, width: 1.2 }), zIndex: 9 })
+  new Style({
+    geometry: new CircleGeometry(drawn.points[0] as unknown as number[], reachOf(drawn)),
+    fill: new Fill({ color: 'rgba(43,95,132,0.14)' }),
+    stroke: new Stroke({ color: FROST, width: 1.2 }),
+    zIndex: 9,
+  })
 
 /** Square handles of what is being drawn, the last one filled. */
 export const draftStyle = (): Style[] => [
   new Style({ stroke: new Stroke({ color: INK, width: 2.2 }), fill: new Fill({ color: 'rgba(228,191,82,0.25)' }) }),
-  new Style({ image: new RegularShape({ points: 4, angle: Math.PI / 4, radius: 6, fill: new Fill({ color: '#fbfbf5' }), stroke: new Stroke({ color: INK, width: 1.8 }) }) }),
+  new Style({
+    image: new RegularShape({
+      points: 4,
+      angle: Math.PI / 4,
+      radius: 6,
+      fill: new Fill({ color: '#fbfbf5' }),
+      stroke: new Stroke({ color: INK, width: 1.8 }),
+    }),
+  }),
 ]
-
-const numbers = (ring: Ring): number[][] => ring.map(([x, y]) => [x, y])
-
-export function geometryOf({ kind, points, holes }: Pick<Drawn, 'kind' | 'points' | 'holes'>): Geometry {
-  const shape = FEATURE_KINDS[kind]
-  if (shape === 'area') return new Polygon([[...numbers(points), [...points[0]!]], ...holes.map((hole) => [...numbers(hole), [...hole[0]!]])])
-  return shape === 'line' ? new LineString(numbers(points)) : new Point([...points[0]!])
-}
-
-const mm = (n: number) => Math.round(n * 1000) / 1000
-const ringOf = (coordinates: number[][]): PointM[] => coordinates.map(([x, y]) => [mm(x!), mm(y!)])
-
-/** What was drawn or moved, back as points of the plan. */
-export function shapeOf(geometry: Geometry): { points: PointM[]; holes: PointM[][] } {
-  if (geometry instanceof Polygon) {
-    const [outer, ...holes] = geometry.getCoordinates().map((ring) => ringOf(ring.slice(0, -1)))
-    return { points: outer!, holes }
-  }
-  if (geometry instanceof LineString) return { points: ringOf(geometry.getCoordinates()), holes: [] }
-  return { points: ringOf([(geometry as Point).getCoordinates()]), holes: [] }
-}
-
-export function mapFeature(id: string, drawn: Drawn): Feature {
-  const feature = new Feature(geometryOf(drawn))
-  feature.setId(id)
-  return feature
-}
-
-/** What OpenLayers calls the geometry that is drawn for a kind. */
-export const drawTypeOf = (kind: FeatureKind): 'Polygon' | 'LineString' | 'Point' => ({ area: 'Polygon', line: 'LineString', point: 'Point' } as const)[FEATURE_KINDS[kind]]
-export const MARKS: Record<FeatureKind, string> = {
-  zone: 'i-lucide-land-plot', bed: 'i-lucide-flower', building: 'i-lucide-house', hollow: 'i-lucide-circle-dashed', bare: 'i-lucide-grip', fence: 'i-lucide-fence', path: 'i-lucide-minus',
-  buried: 'i-lucide-cable', tree: 'i-lucide-tree-deciduous', head: 'i-lucide-shower-head', tap: 'i-lucide-droplet', tip: 'i-lucide-mountain',
-}

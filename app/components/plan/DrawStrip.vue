@@ -2,7 +2,7 @@
 import { FEATURE_CODES, FEATURE_KINDS, KIND_WORDS, type FeatureKind } from '#core/site/sitePlan'
 import { coveredM2 } from '#core/site/overlay'
 import type { PointM } from '#core/site/geometry'
-import { MARKS } from '~/utils/planMap'
+import { MARKS } from '~/utils/planShapes'
 
 /** "Draw a bare patch by tape and turn, along 7 ft, turn left 90°": the strip is the key to the plan as well. */
 const kind = defineModel<FeatureKind | null>('kind', { required: true })

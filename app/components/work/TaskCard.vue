@@ -1,133 +1,162 @@
 <script setup lang="ts">
 import type { NewMark } from '#contract/work'
-import { addDays, daysBetween, shortDay, weekdayName, type Day } from '#core/measure/calendar'
+import { shortDay, weekdayName, type Day } from '#core/measure/calendar'
 import type { Task } from '#core/job/schedule/schedule'
+import type { WorkScale } from '~/utils/workPhases'
 
 /** The work of one day: date stub, float rule on which it can be dragged, perforation, and a part for each operation. */
-const props = defineProps<{ tasks: Task[]; anchor: string; scale: { from: Day; days: number; mondays: Day[] } | undefined; busy: string; trying: boolean; moved: ReadonlySet<string> }>()
+const props = defineProps<{
+  tasks: Task[]
+  anchor: string
+  scale: WorkScale | undefined
+  busy: string
+  trying: boolean
+  moved: ReadonlySet<string>
+}>()
 const emit = defineEmits<{
-  mark: [told: NewMark]; undo: [key: string]; day: [keys: string[], day: Day]; float: [key: string]; skip: [key: string, reason: string]
-  overrule: [key: string, code: string, note: string]; heed: [key: string, code: string]
+  mark: [told: NewMark]
+  undo: [key: string]
+  day: [keys: string[], day: Day]
+  float: [key: string]
+  skip: [key: string, reason: string]
+  overrule: [key: string, code: string, note: string]
+  heed: [key: string, code: string]
 }>()
 const context = useContextStore()
 const first = computed(() => props.tasks[0]!)
-const place = (day: Day) => (props.scale ? ((daysBetween(props.scale.from, day) + 0.5) / props.scale.days) * 100 : 0)
-const span = computed(() => (first.value.from === first.value.to ? shortDay(first.value.to, context.today) : `${first.value.from.slice(8).replace(/^0/, '')}–${shortDay(first.value.to, context.today)}`))
+const span = computed(() =>
+  first.value.from === first.value.to
+    ? shortDay(first.value.to, context.today)
+    : `${first.value.from.slice(8).replace(/^0/, '')}–${shortDay(first.value.to, context.today)}`,
+)
 const hours = computed(() => props.tasks.reduce((sum, task) => sum + task.hours.value, 0))
-/** Cuts two days apart, the last on the task's day. */
-const marks = computed<Day[]>(() => {
-  const out: Day[] = []
-  const { from, to } = first.value
-  for (let day = to; day > from; day = addDays(day, -2)) out.unshift(day)
-  // The first may lie a day farther back, off a day the firm is off.
-  return daysBetween(from, out[0] ?? to) < 2 && out.length > 1 ? [from, ...out.slice(1)] : [from, ...out]
-})
 const open = computed(() => props.tasks.filter(({ done }) => !done))
 const allDone = computed(() => open.value.length === 0)
-/** The sowing day moves the plan; on any other day what is still open moves together. */
-const keys = computed(() => (open.value.some(({ key }) => key === props.anchor) ? [props.anchor] : open.value.map(({ key }) => key)))
-/** The span in which all that is open can lie. */
-const least = computed(() => open.value.reduce((day, task) => (task.earliest > day ? task.earliest : day), first.value.earliest))
-const most = computed(() => open.value.reduce((day, task) => (task.latest < day ? task.latest : day), first.value.latest))
-
-/** A span that reaches farther has no end worth drawing. */
-const OPEN_END_DAYS = 60
-
-const rule = useTemplateRef<HTMLElement>('rule')
-let dragged: Day | undefined
-/** Follows the pointer on the window: the card may be laid out anew under it. */
-function grab(event: PointerEvent): void {
-  if (!props.scale || allDone.value || !rule.value || event.button !== 0) return
-  event.preventDefault()
-  const { left, width } = rule.value.getBoundingClientRect()
-  const { from, days } = props.scale
-  const held = keys.value
-  const move = ({ clientX }: PointerEvent) => {
-    const day = addDays(from, Math.max(0, Math.min(days - 1, Math.floor(((clientX - left) / width) * days))))
-    if (day === dragged) return
-    dragged = day
-    emit('day', held, day)
-  }
-  const stop = () => {
-    dragged = undefined
-    window.removeEventListener('pointermove', move)
-    window.removeEventListener('pointerup', stop)
-    window.removeEventListener('pointercancel', stop)
-  }
-  window.addEventListener('pointermove', move)
-  window.addEventListener('pointerup', stop)
-  window.addEventListener('pointercancel', stop)
-}
-const nudge = (days: number) => emit('day', keys.value, addDays(first.value.to, days))
 </script>
 
 <template>
-  <section class="task" :class="{ done: allDone, moved: tasks.some(({ key }) => moved.has(key)) }" :aria-label="`${span}: ${tasks.map((s) => s.name).join(', ')}`">
+  <section
+    class="task"
+    :class="{ done: allDone, moved: tasks.some(({ key }) => moved.has(key)) }"
+    :aria-label="`${span}: ${tasks.map((s) => s.name).join(', ')}`"
+  >
     <div class="stub">
       <b class="num">{{ span }}</b>
-      <span class="small">{{ first.from === first.to ? weekdayName(first.to) : `${weekdayName(first.from).slice(0, 3)} to ${weekdayName(first.to).slice(0, 3)}` }}</span>
-      <span v-if="tasks.length > 1" class="small hours"><b>{{ hours.toFixed(1) }}</b> crew h</span>
+      <span class="small">{{
+        first.from === first.to
+          ? weekdayName(first.to)
+          : `${weekdayName(first.from).slice(0, 3)} to ${weekdayName(first.to).slice(0, 3)}`
+      }}</span>
+      <span v-if="tasks.length > 1" class="small hours"
+        ><b>{{ hours.toFixed(1) }}</b> crew h</span
+      >
     </div>
-    <div ref="rule" class="float" :class="{ scaled: scale }">
-      <template v-if="scale">
-        <i v-for="d in scale.mondays" :key="d" class="monday" :style="{ left: `${place(d)}%` }" />
-        <svg width="100%" height="20" preserveAspectRatio="none" aria-hidden="true">
-          <template v-if="!allDone && tasks[0]!.key !== anchor && daysBetween(first.to, most) <= OPEN_END_DAYS">
-            <line :x1="`${place(least)}%`" :x2="`${place(most)}%`" y1="10" y2="10" stroke="#172019" />
-            <line v-for="d in [least, most]" :key="d" :x1="`${place(d)}%`" :x2="`${place(d)}%`" y1="5" y2="15" stroke="#172019" />
-          </template>
-          <line v-if="marks.length > 1" :x1="`${place(marks[0]!)}%`" :x2="`${place(marks.at(-1)!)}%`" y1="10" y2="10" stroke="#172019" stroke-width="2" />
-          <rect v-for="d in marks" :key="d" :x="`${place(d)}%`" y="4" width="7" height="12" transform="translate(-3.5 0)" fill="#172019" />
-        </svg>
-        <button
-          v-if="!allDone" type="button" class="handle" role="slider" :style="{ left: `${place(first.to)}%` }" :aria-label="`Day of ${tasks.map((s) => s.name).join(', ')}`"
-          :aria-valuenow="daysBetween(scale.from, first.to)" aria-valuemin="0" :aria-valuemax="scale.days" :aria-valuetext="shortDay(first.to)"
-          @pointerdown="grab" @keydown.left.prevent="nudge(-1)" @keydown.right.prevent="nudge(1)"
-        />
-      </template>
-      <span class="words">{{ first.done ? `done ${shortDay(first.done.day)}` : first.floatWords }}</span>
-    </div>
+    <FloatRule :tasks="tasks" :anchor="anchor" :scale="scale" @day="(held, day) => emit('day', held, day)" />
     <i class="notch top" /><i class="notch foot" />
     <div class="parts">
       <TaskPart
-        v-for="task in tasks" :key="task.key" :task="task" :anchor="task.key === anchor" :busy="busy === task.key" :trying="trying"
-        @mark="(told) => emit('mark', told)" @undo="(key) => emit('undo', key ?? task.key)"
-        @day="(day) => emit('day', [task.key], day)" @float="emit('float', task.key)" @skip="(reason) => emit('skip', task.key, reason)" @overrule="(code, note) => emit('overrule', task.key, code, note)" @heed="(code) => emit('heed', task.key, code)"
+        v-for="task in tasks"
+        :key="task.key"
+        :task="task"
+        :anchor="task.key === anchor"
+        :busy="busy === task.key"
+        :trying="trying"
+        @mark="(told) => emit('mark', told)"
+        @undo="(key) => emit('undo', key ?? task.key)"
+        @day="(day) => emit('day', [task.key], day)"
+        @float="emit('float', task.key)"
+        @skip="(reason) => emit('skip', task.key, reason)"
+        @overrule="(code, note) => emit('overrule', task.key, code, note)"
+        @heed="(code) => emit('heed', task.key, code)"
       />
     </div>
   </section>
 </template>
 
 <style scoped>
-.task { position: relative; display: grid; grid-template-columns: 112px 128px minmax(0, 1fr); background: var(--lime); border: 1px solid var(--rule-2); }
-.task.done { background: var(--chalk); }
-.task.moved { border-color: var(--clay); box-shadow: inset 4px 0 0 var(--clay); }
-.stub { padding: 9px 12px; display: flex; flex-direction: column; }
-.stub b.num { font-size: 16px; }
-.stub .hours { margin-top: 8px; }
-.float { position: relative; padding: 14px 0 8px; }
-.handle { position: absolute; top: 6px; width: 34px; height: 36px; margin-left: -17px; cursor: ew-resize; touch-action: none; background: none; border-radius: 2px; }
-.handle:hover { background: var(--straw-tint); opacity: 0.5; }
-.monday { position: absolute; top: 0; bottom: 0; border-left: 1px solid var(--rule); }
-.float svg { display: block; position: relative; overflow: visible; }
-.words { display: block; text-align: center; font-size: 12px; color: var(--ink-2); font-stretch: 88%; position: relative; padding: 0 6px; }
-.words { background: inherit; }
-.notch { position: absolute; left: 234px; width: 12px; height: 12px; border-radius: 50%; background: var(--paper); border: 1px solid var(--rule-2); z-index: 1; }
-.top { top: -7px; } .foot { bottom: -7px; }
-.parts { border-left: 1.5px dashed var(--rule-2); min-width: 0; }
+.task {
+  position: relative;
+  display: grid;
+  grid-template-columns: 112px 128px minmax(0, 1fr);
+  background: var(--lime);
+  border: 1px solid var(--rule-2);
+}
+.task.done {
+  background: var(--chalk);
+}
+.task.moved {
+  border-color: var(--clay);
+  box-shadow: inset 4px 0 0 var(--clay);
+}
+.stub {
+  padding: 9px 12px;
+  display: flex;
+  flex-direction: column;
+}
+.stub b.num {
+  font-size: 16px;
+}
+.stub .hours {
+  margin-top: 8px;
+}
+.notch {
+  position: absolute;
+  left: 234px;
+  width: 12px;
+  height: 12px;
+  border-radius: 50%;
+  background: var(--paper);
+  border: 1px solid var(--rule-2);
+  z-index: 1;
+}
+.top {
+  top: -7px;
+}
+.foot {
+  bottom: -7px;
+}
+.parts {
+  border-left: 1.5px dashed var(--rule-2);
+  min-width: 0;
+}
 @media (max-width: 900px) {
-  .task { grid-template-columns: 1fr auto; }
-  .notch { display: none; }
-  .parts { grid-column: 1 / -1; border-left: 0; border-top: 1.5px dashed var(--rule-2); }
-  .float { padding: 12px; min-width: 130px; }
-  .float svg, .monday, .handle { display: none; }
+  .task {
+    grid-template-columns: 1fr auto;
+  }
+  .notch {
+    display: none;
+  }
+  .parts {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: 1.5px dashed var(--rule-2);
+  }
 }
 @media print {
-  .task, .task.done { grid-template-columns: 74pt minmax(0, 1fr); border: 0; border-top: 0.75pt solid black; background: none; break-inside: avoid; }
-  .float, .notch { display: none; }
-  .task.moved { box-shadow: none; }
-  .stub { padding: 3pt 6pt 3pt 0; font-size: 8.5pt; }
-  .stub b.num { font-size: 11pt; }
-  .parts { grid-column: auto; border: 0; }
+  .task,
+  .task.done {
+    grid-template-columns: 74pt minmax(0, 1fr);
+    border: 0;
+    border-top: 0.75pt solid black;
+    background: none;
+    break-inside: avoid;
+  }
+  .notch {
+    display: none;
+  }
+  .task.moved {
+    box-shadow: none;
+  }
+  .stub {
+    padding: 3pt 6pt 3pt 0;
+    font-size: 8.5pt;
+  }
+  .stub b.num {
+    font-size: 11pt;
+  }
+  .parts {
+    grid-column: auto;
+    border: 0;
+  }
 }
 </style>
