@@ -182,44 +182,7 @@ async function save(): Promise<void> {
         :locked="locked"
         :currency="form.currency"
       />
-      <h2>Licences <span class="small">printed on the job sheet</span></h2>
-      <div v-for="(licence, i) in form.licences" :key="i" class="licence">
-        <UFormField :name="`what${i}`" :error="errors[`licences.${i}.what`]"
-          ><UInput
-            :id="`field-licence-what${i}`"
-            v-model="licence.what"
-            placeholder="what for"
-            maxlength="60"
-            :aria-label="`Licence ${i + 1}, what for`"
-        /></UFormField>
-        <UFormField :name="`number${i}`" :error="errors[`licences.${i}.number`]"
-          ><UInput
-            :id="`field-licence-number${i}`"
-            v-model="licence.number"
-            placeholder="number"
-            maxlength="40"
-            :aria-label="`Licence ${i + 1}, number`"
-        /></UFormField>
-        <UButton
-          v-if="!locked"
-          variant="outline"
-          size="xs"
-          icon="i-lucide-x"
-          :aria-label="`Take licence ${i + 1} off`"
-          @click="form.licences.splice(i, 1)"
-        />
-      </div>
-      <p v-if="!form.licences.length" class="small">
-        None entered. Spraying weed killers for hire wants a licence nearly everywhere; local law says which.
-      </p>
-      <UButton
-        v-if="!locked && form.licences.length < 12"
-        variant="outline"
-        size="sm"
-        class="justify-self-start"
-        @click="form.licences.push({ what: '', number: '' })"
-        >Add a licence</UButton
-      >
+      <LicenceList v-model="form.licences" :errors="errors" :locked="locked" />
     </fieldset>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div v-if="!locked" class="foot">
@@ -277,12 +240,6 @@ fieldset:disabled button {
 }
 .practices label {
   font-weight: 600;
-}
-.licence {
-  display: grid;
-  grid-template-columns: 1fr 1fr auto;
-  gap: 8px;
-  align-items: start;
 }
 .holidays {
   display: flex;
