@@ -50,6 +50,10 @@ const licences = defineModel<Licence[]>({ required: true })
 </template>
 
 <style scoped>
+h2 {
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 3px;
+}
 .list {
   display: grid;
   gap: 12px;
