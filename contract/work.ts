@@ -17,16 +17,16 @@ const gateKeySchema = z
 /** A record with no more entries than a plan has tasks. */
 const byTask = <T extends z.ZodType>(schema: T, most: number, what: string) =>
   z.record(taskKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
-const MOST_SLIPS = 80
+const MOST_TASKS = 80
 
 const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours, note: text(300) })
 
 /** What the technician decided about the run of operations; what is empty goes by the schedule. */
 export const workSchema = z.object({
   /** Days that were agreed: changes move as few of them as they can. */
-  days: byTask(daySchema, MOST_SLIPS, 'days'),
+  days: byTask(daySchema, MOST_TASKS, 'days'),
   /** Days chosen by hand for single tasks. */
-  pins: byTask(daySchema, MOST_SLIPS, 'days'),
+  pins: byTask(daySchema, MOST_TASKS, 'days'),
   added: z
     .array(z.enum(ADDABLE))
     .max(ADDABLE.length)
@@ -36,11 +36,11 @@ export const workSchema = z.object({
     'Work of your own has a key of its own.',
   ),
   /** Left out, with the reason. */
-  skipped: byTask(required(300), MOST_SLIPS, 'operations left out'),
+  skipped: byTask(required(300), MOST_TASKS, 'operations left out'),
   /** Gates overruled, with the note. */
   overruled: z
     .record(gateKeySchema, required(400))
-    .refine((all) => Object.keys(all).length <= MOST_SLIPS, `At most ${MOST_SLIPS} overruled.`),
+    .refine((all) => Object.keys(all).length <= MOST_TASKS, `At most ${MOST_TASKS} overruled.`),
 })
 export type Work = z.infer<typeof workSchema>
 

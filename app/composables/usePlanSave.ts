@@ -16,12 +16,20 @@ export function usePlanSave(id: string) {
     (path) => fieldName(path),
   )
 
+  /** The season follows what was saved, by whomever it was brought in. */
+  async function following(save: () => Promise<boolean>): Promise<boolean> {
+    const before = store.byId(id)?.plan
+    if (!(await save())) return false
+    const after = store.byId(id)?.plan
+    if (SEASONAL.some((field) => !sameJson(before?.[field], after?.[field]))) await sill.show(id)
+    return true
+  }
+
   /** @returns true when it is saved */
   async function savePlan(change: Partial<PlanInput>): Promise<boolean> {
     const plan = store.byId(id)?.plan
-    if (!plan || !(await merging.save(plan, { ...plan, ...change }))) return false
-    if (SEASONAL.some((field) => field in change && !sameJson(change[field], plan[field]))) await sill.show(id)
-    return true
+    return plan ? following(() => merging.save(plan, { ...plan, ...change })) : false
   }
-  return { ...merging, savePlan }
+  const settleClash = (takeTheirs: ReadonlySet<string>) => following(() => merging.settleClash(takeTheirs))
+  return { ...merging, savePlan, settleClash }
 }

@@ -29,9 +29,11 @@ export const useContextStore = defineStore('context', () => {
   const signInAgain = ref(false)
 
   let asking: Promise<void> | undefined
-  /** Who is at work, asked once while nobody is known to be: the answer is on its way before a page wants it. */
+  /** Who is at work; asked for again while the answer is on its way, it is the same question. */
   function begin(): Promise<void> {
-    asking ??= load()
+    asking ??= load().finally(() => {
+      asking = undefined
+    })
     return asking
   }
 

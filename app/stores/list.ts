@@ -32,11 +32,12 @@ export const useListStore = defineStore('list', () => {
   const begin = () => {
     begun = load()
   }
-  /** The list as it was begun, or asked for anew. */
-  function ready(): Promise<void> {
-    const list = begun ?? load()
+  /** The list as it was begun, or asked for anew where it was not, or nobody was signed in yet. */
+  async function ready(): Promise<void> {
+    const list = begun
     begun = undefined
-    return list
+    await list
+    if (!list || problem.value) await load()
   }
 
   function load(): Promise<void> {

@@ -58,18 +58,19 @@ function stageOf({ missing }: Outlined, schedule: Schedule | undefined, refused:
 }
 
 /** A gate with its figures, their workings left behind: those are opened on the lawn. */
-const inBrief = ({ state, text }: Gate): Gate => ({
-  state,
+const inBrief = ({ source: _source, text, ...gate }: Gate): Gate => ({
+  ...gate,
   text: text.map((part) => (isWorked(part) ? part.working.result : part)),
 })
 
-/** The gravest of what stands in the way: of the survey, the decision, the schedule or its next task. */
+/** The gravest of what stands in the way and is not overridden: of the survey, the decision, the schedule or its next task. */
 function gateOf({ missing }: Outlined, { schedule, decision }: JobPlan, refused: boolean): Gate | null {
   if (missing.length) return { state: 'waiting', text: [`${missing.length} answers, ${missing[0]} is next`] }
   if (refused) return decision!.waiting.holds[0]!
   const [trouble] = schedule?.troubles ?? []
   if (trouble) return { state: 'risk', text: [trouble.text] }
-  return schedule?.next?.gates.toSorted((a, b) => GRAVITY[a.state] - GRAVITY[b.state])[0] ?? null
+  const open = schedule?.next?.gates.filter(({ overruled }) => overruled === undefined)
+  return open?.toSorted((a, b) => GRAVITY[a.state] - GRAVITY[b.state])[0] ?? null
 }
 
 /** What a job that has ended was; it is not planned anew. */

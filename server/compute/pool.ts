@@ -45,6 +45,12 @@ const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56, 
 const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000, plans: 30_000 }
 /** Who comes later than this many is asked to come again. */
 const MOST_WAITING = 16
+const BUSY: Record<Queue, string> = {
+  files: 'Many files are being read just now. Nothing of yours was kept; try again in a minute.',
+  surveys: 'Many surveys are being saved just now. Yours was not kept; try again in a minute.',
+  grounds: 'Many seasons are being worked out just now; try again in a minute.',
+  plans: 'Many lists are being worked out just now; try again in a minute.',
+}
 
 const pools = new Map<Queue, Piscina>()
 
@@ -71,12 +77,7 @@ function poolOf(queue: Queue): Piscina {
 function asRefused(name: TaskName, error: unknown, cancelled: boolean): Error {
   const { code, message } = error as { code?: string; message: string }
   if (cancelled) return new Refusal(499, 'cancelled', 'Cancelled. Nothing was kept.')
-  if (/queue/i.test(message) && /limit|full/i.test(message))
-    return new Refusal(
-      503,
-      'busy',
-      'Many files are being read just now. Nothing of yours was kept; try again in a minute.',
-    )
+  if (/queue/i.test(message) && /limit|full/i.test(message)) return new Refusal(503, 'busy', BUSY[QUEUE[name]])
   if (
     code === 'ERR_WORKER_OUT_OF_MEMORY' ||
     (error as Error).name === 'AbortError' ||

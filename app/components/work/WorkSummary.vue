@@ -3,13 +3,14 @@ import type { Task } from '#core/job/schedule/schedule'
 import { shortDay } from '#core/measure/calendar'
 
 /** The run of tasks in a line, with what is confirmed of it and what goes to the printer. */
-const props = defineProps<{ open: OpenLawn; confirming: boolean }>()
+defineProps<{ confirming: boolean }>()
 const emit = defineEmits<{ confirm: []; print: [what: 'sheet' | 'visits' | 'notice', task?: Task] }>()
+const { lawn, shown: shownPlan, trying: words } = useLawn()
 const context = useContextStore()
-const shown = computed(() => props.open.shown.value!.schedule!)
-const plan = computed(() => props.open.lawn.value!.plan)
-const confirmed = computed(() => props.open.lawn.value!.job.confirmed)
-const trying = computed(() => props.open.trying.value !== '')
+const shown = computed(() => shownPlan.value!.schedule!)
+const plan = computed(() => lawn.value!.plan)
+const confirmed = computed(() => lawn.value!.job.confirmed)
+const trying = computed(() => words.value !== '')
 
 /** Who confirmed the schedule and when, and whether it is still that. */
 const confirmedWords = computed(() => {

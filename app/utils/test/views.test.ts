@@ -104,6 +104,18 @@ describe('a row of the list', () => {
     expect(row(withZone(undecided, { sunHours: 2 }))).toMatchObject({ stage: 'not now', odds: '' })
   })
 
+  test('waits for what holds its next task, and no more once that is overridden with a note', () => {
+    const done = (key: string, doneOn: string) => ({ ...doneSchema.parse({ doneOn }), id: key, key, savedBy: null })
+    const dry: Glance = { ...glance, sowing: { ...glance.sowing!, groundLeft: 0.02 } }
+    const early = ['soilTest', 'results', 'order', 'locate'].map((key) => done(key, '2026-08-25'))
+    const work = { ...NO_WORK, skipped: { waterAhead: 'no hose there' } }
+    const plan = { ...lawn.plan, sowOn: toDay('2026-09-12'), work }
+    const ready = { ...lawn, plan, done: [...early, done('scalp', '2026-09-07')] }
+    expect(row(ready, dry).gate).toMatchObject({ state: 'hold', code: 'ground' })
+    const overruled = { ...work, overruled: { 'dethatch:ground': 'soaked by hand this morning' } }
+    expect(row({ ...ready, plan: { ...ready.plan, work: overruled } }, dry).gate?.state).not.toBe('hold')
+  })
+
   test('stands without its season while that is still being worked out', () => {
     expect(row(lawn, null)).toMatchObject({ stage: 'to sow', odds: '' })
   })

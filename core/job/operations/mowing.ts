@@ -78,8 +78,8 @@ const scalp = operation({
 const nip = operation({
   code: 'nip',
   order: 280,
-  name: 'Nip the top',
-  done: 'nipped',
+  name: 'First light mowing',
+  done: 'mown lightly',
   mark: 'cut',
   phase: 'after',
   preferredDay: 9,
@@ -106,7 +106,7 @@ const nip = operation({
       ' and a little over, tips only; then twice a week.',
     ],
     gates: [onTheDay('leaf over the sand, surface dry')],
-    hours: crewHours('Nip the top', survey.areaM2, [{ what: 'Mowing', passes: 1, rateM2PerH: RATES.scalp }]),
+    hours: crewHours('First light mowing', survey.areaM2, [{ what: 'Mowing', passes: 1, rateM2PerH: RATES.scalp }]),
   }),
 })
 

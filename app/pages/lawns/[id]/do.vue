@@ -36,7 +36,7 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
   <div v-if="lawn && shown" class="do" :class="`paper-${paper}`">
     <TreatmentNotice v-if="paper === 'notice' && noticed" :lawn="lawn" :task="noticed" />
     <JobSheetHead v-if="paper !== 'visits'" class="head" :lawn="lawn" :crew-hours="shown.crewHours" />
-    <WorkSummary :open="open" :confirming="marking === 'confirm'" @confirm="work.confirm()" @print="print" />
+    <WorkSummary :confirming="marking === 'confirm'" @confirm="work.confirm()" @print="print" />
     <p v-if="kept && !trying" class="kept small" role="status">
       {{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button>
     </p>
