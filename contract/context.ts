@@ -6,6 +6,7 @@ import type { Amounts, FirmRecord } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
 import type { Outlook } from '#core/establishment/outlook'
+import { readOutlook, type OutlookTold } from '#core/establishment/outlookTold'
 import type { SeasonInput } from '#core/establishment/season'
 import type { SeedbedRisk } from '#core/establishment/sowing'
 import type { Ground } from '#core/soil/soilCourse'
@@ -53,6 +54,10 @@ export interface SillData {
   yearsFrom: string
   outlook: Outlook
 }
+
+/** The same as it crosses. */
+export type SillTold = Omit<SillData, 'outlook'> & { outlook: OutlookTold }
+export const sillOf = (told: SillTold): SillData => ({ ...told, outlook: readOutlook(told.outlook) })
 
 /**
  * A line of long work: what is being done and how far it is, or the end of it as it would have been answered at once.

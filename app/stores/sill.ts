@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { SillData } from '#contract/context'
+import { sillOf, type SillData, type SillTold } from '#contract/context'
 import { problemOf, type Problem } from '~/utils/api'
 import type { Hanger } from '~/utils/sillScale'
 
@@ -19,7 +19,8 @@ export const useSillStore = defineStore('sill', () => {
     asking?.abort()
     const { signal } = (asking = new AbortController())
     try {
-      data.value = await $fetch<SillData>(id ? `/api/lawns/${id}/sill` : '/api/sill', { query: { job }, signal })
+      const path = id ? `/api/lawns/${id}/sill` : '/api/sill'
+      data.value = sillOf(await $fetch<SillTold>(path, { query: { job }, signal }))
       lawnId.value = id
       problem.value = undefined
     } catch (error) {

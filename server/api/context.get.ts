@@ -1,11 +1,10 @@
 import type { Context } from '#contract/context'
 import { allPractices } from '#core/job/decision/practices'
-import { countedOf } from '../records/counted'
 import { answer } from '../utils/answer'
+import { countedNow } from '../utils/firmNow'
 
-export default answer(async (_event, { firm, person, today }): Promise<Context> => ({
-  firm: { ...firm, practices: allPractices(firm.practices) },
-  person,
-  today,
-  ...(await countedOf(firm.id)),
-}))
+export default answer(async (_event, work): Promise<Context> => {
+  const { firm, person, today } = work
+  const practices = allPractices(firm.practices)
+  return { firm: { ...firm, practices }, person, today, ...(await countedNow(work)) }
+})

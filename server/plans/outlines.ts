@@ -8,7 +8,7 @@ import { compute } from '../compute/pool'
 import { failureOf } from '../records/failures'
 import type { AtWork } from '../records/firms'
 import { lawnsOf } from '../records/lawns'
-import { keepOutlines, keptOutlines, weatherStamp, type KeptOutline } from '../records/listed'
+import { keepOutlines, keptOutlines, type KeptOutline } from '../records/listed'
 import type { StationRecord } from '../records/stations'
 import { engine } from '../utils/engine'
 import { localFetch } from '../utils/localFetch'
@@ -95,11 +95,10 @@ async function workedOut(work: AtWork, firm: FirmRecord, ids: string[], gone: Go
 }
 
 /** Changes with the firm, its practice, the day and the weather: with all an outline depends on besides its lawn. */
-async function aroundOf(work: AtWork, firm: FirmRecord): Promise<string> {
+function aroundOf(work: AtWork, firm: FirmRecord): string {
   const { homeStationId, timeZone } = work.firm
-  const stamp = await weatherStamp(work.firm.id)
   return createHash('sha256')
-    .update(JSON.stringify([firm, homeStationId, timeZone, stamp]))
+    .update(JSON.stringify([firm, homeStationId, timeZone, work.stamps.stations]))
     .digest('hex')
 }
 
@@ -109,7 +108,7 @@ async function aroundOf(work: AtWork, firm: FirmRecord): Promise<string> {
  */
 export async function outlinesToday(work: AtWork, ids: readonly string[], gone: Gone): Promise<LawnOutline[]> {
   const firm = await firmOf(work)
-  const around = await aroundOf(work, firm)
+  const around = aroundOf(work, firm)
   const kept = await keptOutlines(work.firm.id, engine(), ids)
   const stale = kept.filter((one) => one.around !== around)
   const made = stale.length

@@ -1,5 +1,5 @@
 import { allPractices } from '#core/job/decision/practices'
-import type { Outlook } from '#core/establishment/outlook'
+import { readOutlook, type OutlookTold } from '#core/establishment/outlookTold'
 import type { FirmRecord } from '#core/job/records'
 import { planJob, type JobPlan } from '#core/job/planJob'
 import { NO_SEASON, seasonOfOutlook, type SeasonKnown } from '#core/job/season'
@@ -17,7 +17,7 @@ async function seasonOf(lawn: Lawn, work: AtWork): Promise<SeasonKnown> {
   const station = stationOf(lawn, await freshStations(work, localFetch))
   if (!station) return NO_SEASON
   const { outlook, forecast } = await sillText(work, station, subjectOf(lawn, station, work))
-  return seasonOfOutlook(JSON.parse(outlook) as Outlook, forecast)
+  return seasonOfOutlook(readOutlook(JSON.parse(outlook) as OutlookTold), forecast)
 }
 
 /** The firm at work as its jobs are planned. */

@@ -2,7 +2,7 @@ import type { LeftOut } from '#contract/context'
 import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/job/hours'
 import type { Amounts } from '#core/job/records'
-import { inFirm } from './db'
+import { rowsOf } from './db'
 
 /** Crew hours and ground a pace is learned from; what lies outside was mistyped or damaged, and would overflow. */
 const SOUND = 'hours between 0.01 and 400 and area_m2 between 0.1 and 200000 and share between 0.01 and 1'
@@ -47,26 +47,25 @@ export interface Counted {
 
 /** Everything that is counted of a firm's work, in one question. */
 export async function countedOf(firmId: string): Promise<Counted> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{
-      pace: Counted['pace'] | null
-      unsound: { client: string; task: string; day: string }[] | null
-      stock: StockLevels | null
-      spoken: Amounts | null
-    }>(
-      `with told as materialized (${TOLD}), sound as materialized (select * from told where ${SOUND})
+  const [row] = await rowsOf<{
+    pace: Counted['pace'] | null
+    unsound: { client: string; task: string; day: string }[] | null
+    stock: StockLevels | null
+    spoken: Amounts | null
+  }>(
+    firmId,
+    `with told as materialized (${TOLD}), sound as materialized (select * from told where ${SOUND})
        select (${PACE}) as pace, (${UNSOUND}) as unsound, (${STOCK}) as stock, (${SPOKEN}) as spoken`,
-      [firmId],
-    )
-    const { pace, unsound, stock, spoken } = rows[0]!
-    return {
-      pace: pace ?? {},
-      stock: stock ?? {},
-      spokenFor: spoken ?? {},
-      leftOut: (unsound ?? []).map(({ client: name, task, day }) => ({
-        what: `${task} at ${name}, ${day}`,
-        why: 'its hours or area are out of bounds; take the mark back and mark it again',
-      })),
-    }
-  })
+    [firmId],
+  )
+  const { pace, unsound, stock, spoken } = row!
+  return {
+    pace: pace ?? {},
+    stock: stock ?? {},
+    spokenFor: spoken ?? {},
+    leftOut: (unsound ?? []).map(({ client: name, task, day }) => ({
+      what: `${task} at ${name}, ${day}`,
+      why: 'its hours or area are out of bounds; take the mark back and mark it again',
+    })),
+  }
 }

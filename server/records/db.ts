@@ -1,3 +1,4 @@
+import { Socket } from 'node:net'
 import pg from 'pg'
 import { failureOf } from './failures'
 
@@ -15,6 +16,23 @@ const LONGEST_LOCK_MS = Math.round(SLOWEST_STATEMENT_MS / 2)
 
 let pool: pg.Pool | undefined
 
+/** Sends what is written to it in one turn as one piece: to hand a piece to the kernel costs more than to make it. */
+class GatheringSocket extends Socket {
+  private gathering = false
+
+  override write(...piece: unknown[]): boolean {
+    if (!this.gathering) {
+      this.gathering = true
+      this.cork()
+      process.nextTick(() => {
+        this.gathering = false
+        this.uncork()
+      })
+    }
+    return (super.write as (...piece: unknown[]) => boolean)(...piece)
+  }
+}
+
 export type Queryable = Pick<pg.PoolClient, 'query'>
 
 /** @throws Error when DATABASE_URL is not set */
@@ -30,10 +48,14 @@ export function database(): pg.Pool {
     pool = new pg.Pool({
       connectionString: databaseUrl(),
       max: 10,
+      // Several questions may be on their way at once, so that what is known beforehand goes out in one exchange.
+      pipeline: true,
+      stream: () => new GatheringSocket(),
       connectionTimeoutMillis: 4_000,
       query_timeout: SLOWEST_STATEMENT_MS + 2_000,
       keepAlive: true,
-      options: `-c role=${WORK_ROLE} -c statement_timeout=${SLOWEST_STATEMENT_MS} -c lock_timeout=${LONGEST_LOCK_MS} -c idle_in_transaction_session_timeout=30000`,
+      // A question that is planned once stays so: to plan the list costs as much as to answer it.
+      options: `-c role=${WORK_ROLE} -c plan_cache_mode=force_generic_plan -c statement_timeout=${SLOWEST_STATEMENT_MS} -c lock_timeout=${LONGEST_LOCK_MS} -c idle_in_transaction_session_timeout=30000`,
     })
     // A connection that dies while idle must not take the server with it; the next query opens another.
     pool.on('error', () => undefined)
@@ -95,12 +117,16 @@ const pause = (ms: number): Promise<void> =>
  * @throws Uncertain when the connection was lost during the commit
  */
 export async function inFirm<T>(firmId: string, work: (client: Queryable) => Promise<T>): Promise<T> {
+  return tried(firmId, (client) => transaction(client, firmId, work))
+}
+
+async function tried<T>(firmId: string, work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
   if (!UUID.test(firmId)) throw new RangeError('Not the id of a firm.')
   for (let tries = 1; ; tries++) {
     // A database that cannot be reached at all is told at once.
     const client = await database().connect()
     try {
-      return await transaction(client, firmId, work)
+      return await withClient(client, work)
     } catch (error) {
       const failure = error instanceof Uncertain ? undefined : failureOf(error)
       const again = failure === 'busy' ? tries < MOST_TRIES : failure === 'unreachable' && tries < 2
@@ -110,32 +136,69 @@ export async function inFirm<T>(firmId: string, work: (client: Queryable) => Pro
   }
 }
 
-async function transaction<T>(
-  client: pg.PoolClient,
-  firmId: string,
-  work: (client: Queryable) => Promise<T>,
-): Promise<T> {
+/** Hands a connection back when the work is done; one that cannot be brought back from what went wrong is closed. */
+async function withClient<T>(client: pg.PoolClient, work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
   // Without a listener an error of a connection in use would end the process.
   const ignore = () => undefined
   client.on('error', ignore)
   let broken: Error | undefined
-  let ending = false
   try {
-    await client.query(`begin; set local sill.firm = '${firmId}'`)
-    const result = await work(planned(client))
-    ending = true
-    await client.query('commit')
-    return result
+    return await work(client)
   } catch (error) {
     await client.query('rollback').catch((failed: Error) => {
       broken = failed
     })
-    if (ending && broken) throw new Uncertain((error as Error).message, { cause: error })
     throw error
   } finally {
     client.off('error', ignore)
     client.release(broken)
   }
+}
+
+const beginFor = (client: Queryable, firmId: string, how = '') =>
+  client.query(`begin ${how}; set local sill.firm = '${firmId}'`)
+
+/** The second of some answers that were asked for together, once all are there. @throws the first that failed */
+async function secondOf<T>(answers: readonly [Promise<unknown>, Promise<T>, ...Promise<unknown>[]]): Promise<T> {
+  const told = await Promise.allSettled(answers)
+  for (const one of told) if (one.status === 'rejected') throw one.reason
+  return answers[1]
+}
+
+/**
+ * Rows of one question that changes nothing, of this firm and no other: transaction, question and end go out together
+ * and cost one exchange with the database.
+ * @throws RangeError when the id is none
+ */
+export async function rowsOf<Row extends pg.QueryResultRow>(
+  firmId: string,
+  text: string,
+  values: readonly unknown[],
+): Promise<Row[]> {
+  return tried(firmId, async (client) => {
+    const begun = beginFor(client, firmId, 'read only')
+    const { rows } = await secondOf([begun, planned(client).query<Row>(text, [...values]), client.query('commit')])
+    return rows
+  })
+}
+
+async function transaction<T>(
+  client: pg.PoolClient,
+  firmId: string,
+  work: (client: Queryable) => Promise<T>,
+): Promise<T> {
+  // The first question of the work follows without waiting: where the beginning fails, it sees no row of any firm.
+  const result = await secondOf([beginFor(client, firmId), work(planned(client))])
+  try {
+    await client.query('commit')
+  } catch (error) {
+    // A server that still answers has undone it; where none does, it may have been kept.
+    await client.query('rollback').catch(() => {
+      throw new Uncertain((error as Error).message, { cause: error })
+    })
+    throw error
+  }
+  return result
 }
 
 /** What concerns a firm as a whole is changed by one at a time; within the caller's transaction. */

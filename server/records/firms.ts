@@ -42,6 +42,8 @@ export interface AtWork {
   /** The moment by the firm's clock, ISO 8601. */
   now: string
   today: Day
+  /** Change with its records, and with its stations and what they tell: until then what was read holds. */
+  stamps: { records: number; stations: string }
 }
 
 /** What is written under: the firm whose row it becomes, and who wrote it. */

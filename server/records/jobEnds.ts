@@ -1,7 +1,7 @@
 import type { EndJob, NewJob } from '#contract/lawn'
 import type { KeptJob } from '#contract/keptJob'
 import type { Day } from '#core/measure/calendar'
-import { inFirm, type Queryable } from './db'
+import { inFirm, rowsOf, type Queryable } from './db'
 import type { Author } from './firms'
 import { NoRoom } from './quotas'
 
@@ -113,11 +113,10 @@ export async function reopenJob(
 
 /** How a job was when it ended; undefined while it is open. */
 export async function recordOf(firmId: string, jobId: string): Promise<KeptJob | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ record: KeptJob | null }>(
-      `select record from jobs where firm_id = $1 and id = $2`,
-      [firmId, jobId],
-    )
-    return rows[0]?.record ?? undefined
-  })
+  const rows = await rowsOf<{ record: KeptJob | null }>(
+    firmId,
+    `select record from jobs where firm_id = $1 and id = $2`,
+    [firmId, jobId],
+  )
+  return rows[0]?.record ?? undefined
 }

@@ -5,7 +5,7 @@ import type { Work } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
 import type { Amounts } from '#core/job/records'
 import type { Outcome } from '#core/job/states'
-import { inFirm } from './db'
+import { inFirm, rowsOf } from './db'
 import type { Author } from './firms'
 
 /** A plan as its table has it. */
@@ -171,13 +171,12 @@ const MOST_VERSIONS = 40
 
 /** The plan of a job as it was saved each time, the latest first. */
 export async function versionsOf(firmId: string, jobId: string): Promise<PlanVersion[]> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<PlanVersion>(
-      `select v.plan, v.saved_at as "savedAt", p.name as "savedBy", v.confirmed
+  const rows = await rowsOf<PlanVersion>(
+    firmId,
+    `select v.plan, v.saved_at as "savedAt", p.name as "savedBy", v.confirmed
        from plan_versions v left join people p on p.firm_id = v.firm_id and p.id = v.saved_by
        where v.firm_id = $1 and v.job_id = $2 order by v.version desc limit $3`,
-      [firmId, jobId, MOST_VERSIONS],
-    )
-    return rows
-  })
+    [firmId, jobId, MOST_VERSIONS],
+  )
+  return rows
 }

@@ -3,7 +3,7 @@ import type { Lawn } from '#contract/lawn'
 import type { NewLawn } from '#contract/newLawn'
 import type { Look } from '#contract/look'
 import type { GrassCode } from '#core/grass/grasses'
-import { inFirm, type Queryable } from './db'
+import { inFirm, rowsOf, type Queryable } from './db'
 import { keptLook, type KeptLook } from './keptLook'
 import type { Author } from './firms'
 import { clientNamed, forgetClients, giveToClient } from './clients'
@@ -18,36 +18,33 @@ const viewing = (asked: string) => `
 
 /** Lawns by their ids, each with the open job in view, or the last. */
 export async function lawnsOf(firmId: string, ids: readonly string[]): Promise<Lawn[]> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<LawnRow>(
-      `${LAWN_COLUMNS} ${viewing('true')} where l.firm_id = $1 and l.id = any($2)`,
-      [firmId, ids],
-    )
-    return rows.map(lawnFrom)
-  })
+  const rows = await rowsOf<LawnRow>(
+    firmId,
+    `${LAWN_COLUMNS} ${viewing('true')} where l.firm_id = $1 and l.id = any($2)`,
+    [firmId, ids],
+  )
+  return rows.map(lawnFrom)
 }
 
 /** @param jobId the job to look at; without one the open one, or the last */
 export async function lawnById(firmId: string, id: string, jobId?: string): Promise<Lawn | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<LawnRow>(
-      `${LAWN_COLUMNS} ${viewing('$3::uuid is null or id = $3')} where l.firm_id = $1 and l.id = $2`,
-      [firmId, id, jobId ?? null],
-    )
-    return rows[0] && lawnFrom(rows[0])
-  })
+  const [row] = await rowsOf<LawnRow>(
+    firmId,
+    `${LAWN_COLUMNS} ${viewing('$3::uuid is null or id = $3')} where l.firm_id = $1 and l.id = $2`,
+    [firmId, id, jobId ?? null],
+  )
+  return row && lawnFrom(row)
 }
 
 /** The grass that most zones of the firm want; undefined while none wants any. */
 export async function commonGrass(firmId: string): Promise<GrassCode | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ grass: GrassCode }>(
-      `select grass from zones where firm_id = $1 and grass is not null group by grass
-        order by count(*) desc, grass limit 1`,
-      [firmId],
-    )
-    return rows[0]?.grass
-  })
+  const [row] = await rowsOf<{ grass: GrassCode }>(
+    firmId,
+    `select grass from zones where firm_id = $1 and grass is not null group by grass
+      order by count(*) desc, grass limit 1`,
+    [firmId],
+  )
+  return row?.grass
 }
 
 /**

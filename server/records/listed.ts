@@ -1,24 +1,16 @@
 import type { Outline } from '#core/job/outline'
-import { inFirm } from './db'
+import { inFirm, rowsOf } from './db'
 import { JOBS_FIRST } from './lawnRow'
-
-/** Something the plan cannot do without is missing of one of its zones. */
-const HAS_OPEN_ZONE = `exists (select from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id
-  and (z.grass is null or z.bare_share is null or z.area_m2 is null or z.mowing_height_mm is null or z.plugs_mm = '{}'
-    or coalesce(z.sun_hours, z.sun_by_month_h[1]) is null))`
 
 /** The job in view: the open one, or the last. */
 const VIEWED = `join lateral (select id, number, programme, sow_on, outcome, ended_on from jobs
   where firm_id = l.firm_id and lawn_id = l.id order by ${JOBS_FIRST} limit 1) j on true`
 
 /**
- * Changes with everything of a lawn that an outline of its job is worked out from; null while its sun is awaited. The
- * build that works it out is $2: another may say other things of the same.
+ * Changes with everything that an outline of the job in view is worked out from of the lawn; null while its sun is awaited.
+ * The build that works it out is $2: another may say other things of the same.
  */
-const OWN = `case when l.sun_wanted is not distinct from l.sun_done then md5(concat_ws('|', $2::text, j.id, l.version, l.sun_done,
-  (select string_agg(concat_ws(',', o.id, o.version, o.outcome, o.confirmed_version, o.wanted), ';' order by o.id)
-    from jobs o where o.firm_id = l.firm_id and o.lawn_id = l.id),
-  (select string_agg(d.id::text, ',' order by d.id) from marks d where d.firm_id = l.firm_id and d.lawn_id = l.id))) end`
+const OWN = `case when l.sun_wanted is not distinct from l.sun_done then concat_ws('/', $2::text, j.id, l.revision) end`
 
 /** Which lawns of a list: so many from one on, those to survey before those to sow, by sowing day. */
 export interface ListPart {
@@ -28,14 +20,13 @@ export interface ListPart {
 
 /** A part of the list: `ListedLawn`s as JSON, each with its outline where that still is of the lawn as it stands. */
 export async function listedLawns(firmId: string, engine: string, { first, from }: ListPart): Promise<string> {
-  return inFirm(firmId, async (client) => {
-    // The page is picked before anything else of its lawns is read: what is left out costs nothing.
-    const { rows } = await client.query<{ list: string }>(
-      `with page as materialized (
-         select l.id, row_number() over (
-           order by not ${HAS_OPEN_ZONE}, j.sow_on nulls last, c.name, l.id) as place
-         from lawns l join clients c on c.firm_id = l.firm_id and c.id = l.client_id ${VIEWED}
-         where l.firm_id = $1 order by place limit $3 offset $4)
+  // The page is picked before anything else of its lawns is read: what is left out costs nothing.
+  const [row] = await rowsOf<{ list: string }>(
+    firmId,
+    `with page as materialized (
+         select l.id, row_number() over (order by l.lacking desc, l.sown_on, c.name, l.id) as place
+         from lawns l join clients c on c.firm_id = l.firm_id and c.id = l.client_id
+         where l.firm_id = $1 order by l.lacking desc, l.sown_on, c.name, l.id limit $3 offset $4)
        select coalesce(json_agg(json_build_object('id', l.id, 'client', c.name, 'address', l.address,
            'growsNow', l.grows_now,
            'areaM2', coalesce((select sum(z.area_m2) from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id), 0),
@@ -45,10 +36,9 @@ export async function listedLawns(firmId: string, engine: string, { first, from 
        from page join lawns l on l.id = page.id join clients c on c.firm_id = l.firm_id and c.id = l.client_id ${VIEWED}
          left join kept_outlines k on k.firm_id = l.firm_id and k.job_id = j.id
        where l.firm_id = $1`,
-      [firmId, engine, first, from],
-    )
-    return rows[0]!.list
-  })
+    [firmId, engine, first, from],
+  )
+  return row!.list
 }
 
 /** What is kept of an outline: by what it was worked out from, of the lawn itself and around it. */
@@ -63,17 +53,16 @@ export interface KeptOutline {
 }
 
 export async function keptOutlines(firmId: string, engine: string, lawnIds: readonly string[]): Promise<KeptOutline[]> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<KeptOutline>(
-      `select told."lawnId", told."jobId", told.own, case when k.own = told.own then k.around end as around,
+  const rows = await rowsOf<KeptOutline>(
+    firmId,
+    `select told."lawnId", told."jobId", told.own, case when k.own = told.own then k.around end as around,
          case when k.own = told.own then k.outline end as outline
        from (select l.id as "lawnId", j.id as "jobId", ${OWN} as own from lawns l ${VIEWED}
          where l.firm_id = $1 and l.id = any($3)) told
        left join kept_outlines k on k.firm_id = $1 and k.job_id = told."jobId"`,
-      [firmId, engine, lawnIds],
-    )
-    return rows
-  })
+    [firmId, engine, lawnIds],
+  )
+  return rows
 }
 
 /** Keeps outlines in the place of earlier ones; a job that is gone meanwhile is passed over. */
@@ -92,23 +81,4 @@ export async function keepOutlines(
       [firmId, around, JSON.stringify(outlines)],
     ),
   )
-}
-
-/** Changes with the days, forecasts, readings and normals of a firm's stations. */
-export async function weatherStamp(firmId: string): Promise<string> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ stamp: string | null }>(
-      `select md5(string_agg(concat_ws(',', s.id, s.version, s.normals,
-         (select concat_ws('/', count(*), max(updated_at)) from weather_days w
-           where w.firm_id = s.firm_id and w.station_id = s.id),
-         (select string_agg(concat_ws('/', f.issued_on, f.day, f.tmax_c, f.tmin_c, f.rain_mm, f.wind_kmh), ',' order by f.day)
-           from forecast_days f where f.firm_id = s.firm_id and f.station_id = s.id
-             and f.issued_on = (select max(issued_on) from forecast_days where firm_id = s.firm_id and station_id = s.id)),
-         (select concat_ws('/', count(*), max(read_at), sum(temp_c)) from probe_readings r
-           where r.firm_id = s.firm_id and r.station_id = s.id)), ';' order by s.id)) as stamp
-       from stations s where s.firm_id = $1`,
-      [firmId],
-    )
-    return rows[0]!.stamp ?? ''
-  })
 }

@@ -1,4 +1,4 @@
-import { inFirm } from './db'
+import { inFirm, rowsOf } from './db'
 
 export interface KeptOutlook {
   /** An `Outlook` as JSON. */
@@ -16,24 +16,22 @@ const MOST_KEPT = 5000
 
 /** @param hash of everything it was worked out from, SHA-256 in hexadecimal */
 export async function keptOutlook(firmId: string, hash: string): Promise<Omit<KeptOutlook, 'brief'> | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<Omit<KeptOutlook, 'brief'>>(
-      `select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`,
-      [firmId, hash],
-    )
-    return rows[0]
-  })
+  const rows = await rowsOf<Omit<KeptOutlook, 'brief'>>(
+    firmId,
+    `select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`,
+    [firmId, hash],
+  )
+  return rows[0]
 }
 
 /** What a list reads of an outlook that is kept. */
 export async function keptBrief(firmId: string, hash: string): Promise<string | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ brief: string }>(
-      `select brief::text as brief from kept_outlooks where firm_id = $1 and hash = $2`,
-      [firmId, hash],
-    )
-    return rows[0]?.brief
-  })
+  const rows = await rowsOf<{ brief: string }>(
+    firmId,
+    `select brief::text as brief from kept_outlooks where firm_id = $1 and hash = $2`,
+    [firmId, hash],
+  )
+  return rows[0]?.brief
 }
 
 /** Two servers that worked the same out keep it once. */

@@ -1,6 +1,6 @@
 import type { UnitSystem } from '#core/measure/figure'
 import type { LinkListed, LinkMade, PersonListed, Role } from '#contract/firm'
-import { asOwner, askOnce, inFirm, oneAtATime, type Queryable } from './db'
+import { asOwner, askOnce, inFirm, oneAtATime, rowsOf, type Queryable } from './db'
 import type { Author } from './firms'
 import { roomFor } from './quotas'
 import { endSessionsIn } from './sessions'
@@ -25,23 +25,21 @@ export async function personAtTheDoor(address: string): Promise<AtTheDoor | unde
 }
 
 export async function passwordHashOf({ firmId, personId }: Author): Promise<string | null> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ hash: string | null }>(
-      `select password_hash as hash from people where firm_id = $1 and id = $2`,
-      [firmId, personId],
-    )
-    return rows[0]?.hash ?? null
-  })
+  const rows = await rowsOf<{ hash: string | null }>(
+    firmId,
+    `select password_hash as hash from people where firm_id = $1 and id = $2`,
+    [firmId, personId],
+  )
+  return rows[0]?.hash ?? null
 }
 
 export async function peopleOf(firmId: string): Promise<PersonListed[]> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<PersonListed>(
-      `select id, name, email, role, active from people where firm_id = $1 order by active desc, role, name, id`,
-      [firmId],
-    )
-    return rows
-  })
+  const rows = await rowsOf<PersonListed>(
+    firmId,
+    `select id, name, email, role, active from people where firm_id = $1 order by active desc, role, name, id`,
+    [firmId],
+  )
+  return rows
 }
 
 /** A new password ends every session that was opened with the old one, but the one it is set in. */
@@ -152,15 +150,14 @@ export async function addLink(
 
 /** Links that would still open, the newest first. */
 export async function openLinks(firmId: string): Promise<LinkListed[]> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<LinkListed>(
-      `select l.id, l.kind, l.role, p.name as "forWhom", m.name as "madeBy", l.made_at as "madeAt", l.expires_at as "expiresAt"
+  const rows = await rowsOf<LinkListed>(
+    firmId,
+    `select l.id, l.kind, l.role, p.name as "forWhom", m.name as "madeBy", l.made_at as "madeAt", l.expires_at as "expiresAt"
      from entry_links l join people m on m.firm_id = l.firm_id and m.id = l.made_by and m.active and m.role = 'owner'
      left join people p on p.firm_id = l.firm_id and p.id = l.person_id
      where l.firm_id = $1 and l.used_at is null and l.expires_at > now() and (l.person_id is null or p.active)
        order by l.made_at desc, l.id limit 100`,
-      [firmId],
-    ),
+    [firmId],
   )
   return rows
 }

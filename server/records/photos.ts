@@ -1,6 +1,6 @@
 import { MOST_PHOTOS, type NewPhoto, type Photo, type PhotoWords } from '#contract/photo'
 import type { KeptPhoto } from '../compute/photo'
-import { inFirm } from './db'
+import { inFirm, rowsOf } from './db'
 import type { Author } from './firms'
 import { roomFor } from './quotas'
 
@@ -13,13 +13,12 @@ const SELECT = `
 
 /** Photos of a lawn without their pictures, those taken last first. */
 export async function photosOf(firmId: string, lawnId: string): Promise<Photo[]> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<Photo>(
-      `${SELECT} where f.firm_id = $1 and f.lawn_id = $2 order by coalesce(f.taken_on, f.added_at::date) desc, f.added_at desc`,
-      [firmId, lawnId],
-    )
-    return rows
-  })
+  const rows = await rowsOf<Photo>(
+    firmId,
+    `${SELECT} where f.firm_id = $1 and f.lawn_id = $2 order by coalesce(f.taken_on, f.added_at::date) desc, f.added_at desc`,
+    [firmId, lawnId],
+  )
+  return rows
 }
 
 /** The picture itself. */
@@ -29,14 +28,13 @@ export async function pictureOf(
   id: string,
   size: 'whole' | 'small',
 ): Promise<Buffer | undefined> {
-  return inFirm(firmId, async (client) => {
-    const { rows } = await client.query<{ picture: Buffer }>(
-      `select ${size === 'small' ? 'small' : 'jpeg'} as picture from photos
+  const rows = await rowsOf<{ picture: Buffer }>(
+    firmId,
+    `select ${size === 'small' ? 'small' : 'jpeg'} as picture from photos
         where firm_id = $1 and lawn_id = $2 and id = $3`,
-      [firmId, lawnId, id],
-    )
-    return rows[0]?.picture
-  })
+    [firmId, lawnId, id],
+  )
+  return rows[0]?.picture
 }
 
 /**

@@ -1,4 +1,4 @@
-import { inFirm } from './db'
+import { inFirm, rowsOf } from './db'
 import type { Author } from './firms'
 
 export interface SecondFactor {
@@ -8,11 +8,10 @@ export interface SecondFactor {
 }
 
 export async function secondFactorOf({ firmId, personId }: Author): Promise<SecondFactor> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<SecondFactor>(
-      `select second_factor as secret, second_factor_on as on from people where firm_id = $1 and id = $2`,
-      [firmId, personId],
-    ),
+  const rows = await rowsOf<SecondFactor>(
+    firmId,
+    `select second_factor as secret, second_factor_on as on from people where firm_id = $1 and id = $2`,
+    [firmId, personId],
   )
   return rows[0] ?? { secret: null, on: false }
 }

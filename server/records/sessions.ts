@@ -1,5 +1,5 @@
 import type { OpenSession } from '#contract/firm'
-import { inFirm, type Queryable } from './db'
+import { inFirm, rowsOf, type Queryable } from './db'
 import type { Author, Claim } from './firms'
 
 /** Browsers of one person that stay signed in; the longest unused goes first. */
@@ -40,12 +40,11 @@ export async function seen({ firmId, sessionId }: Claim): Promise<void> {
 
 /** One's signed-in browsers, the one used last first. @param here the session that asks */
 export async function sessionsOf({ firmId, personId }: Author, here: string): Promise<OpenSession[]> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<OpenSession>(
-      `select id, device, opened_at as "openedAt", seen_at as "seenAt", id = $3 as here from sessions
+  const rows = await rowsOf<OpenSession>(
+    firmId,
+    `select id, device, opened_at as "openedAt", seen_at as "seenAt", id = $3 as here from sessions
      where firm_id = $1 and person_id = $2 and opened_at > now() - make_interval(days => $4) order by here desc, seen_at desc, id`,
-      [firmId, personId, here, SESSION_DAYS],
-    ),
+    [firmId, personId, here, SESSION_DAYS],
   )
   return rows
 }

@@ -3,28 +3,28 @@ import type { DailyWeather, ForecastDay } from '#core/weather/weather'
 import type { ProbeReading } from '#core/soil/probe'
 import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
 import { inPieces, type RowPieces } from '#core/measure/rows'
-import { inFirm, oneAtATime } from './db'
+import { inFirm, oneAtATime, rowsOf } from './db'
 import { roomFor } from './quotas'
 
 export interface StationRecord extends Station {
   feedPath: string | null
+  /** Goes up with all that the station tells: days, forecasts, readings. */
+  toldVersion: number
 }
 
 const SELECT = `
   select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.height_m as "heightM", s.coastal, s.home,
     s.version, s.feed_path as "feedPath", s.normals,
-    w.days::integer as days, w.first_day as "firstDay", w.last_day as "lastDay"
-  from stations s
-  cross join lateral (
-    select count(*) as days, min(day) as first_day, max(day) as last_day from weather_days
-      where station_id = s.id and firm_id = s.firm_id
-  ) w`
+    s.told_version as "toldVersion", s.days, s.first_day as "firstDay", s.last_day as "lastDay"
+  from stations s`
 
 /** Rows of the firm, which is $1. */
-async function ask<Row extends object>(firmId: string, sql: string, ...values: unknown[]): Promise<Row[]> {
-  const { rows } = await inFirm(firmId, (client) => client.query<Row>(sql, [firmId, ...values]))
-  return rows
-}
+const ask = <Row extends object>(firmId: string, sql: string, ...values: unknown[]): Promise<Row[]> =>
+  rowsOf<Row>(firmId, sql, [firmId, ...values])
+
+/** Changes the firm's rows, which is $1, by one statement. @returns what it tells of them */
+const change = (firmId: string, sql: string, ...values: unknown[]): Promise<object[]> =>
+  inFirm(firmId, async (client) => (await client.query<object>(sql, [firmId, ...values])).rows)
 
 export async function stationsOf(firmId: string): Promise<StationRecord[]> {
   return ask<StationRecord>(firmId, `${SELECT} where s.firm_id = $1 order by s.home desc, s.name`)
@@ -90,7 +90,7 @@ export async function saveStation(firmId: string, id: string, station: StationEd
 
 /** @returns false where it is the home station, delivers by itself, or a lawn was told to read it */
 export async function removeStation(firmId: string, id: string): Promise<boolean> {
-  const rows = await ask<object>(
+  const rows = await change(
     firmId,
     `delete from stations s where firm_id = $1 and id = $2 and not home and feed_path is null
       and not exists (select from lawns l where l.firm_id = $1 and l.station_id = s.id) returning id`,
@@ -125,7 +125,7 @@ export async function readingsKept(firmId: string, stationId: string): Promise<n
 
 /** What the ledge needs of a station besides its computed season, read at one moment. */
 export interface WeatherNow {
-  /** Changes whenever a day of the station does; part of what a computed season is remembered under. */
+  /** Changes with days, forecasts and readings of the station; part of what a computed season is remembered under. */
   stamp: string
   lastDay: Day | null
   /** The latest that reaches today or beyond, from today on in order of days; empty when there is none. */
@@ -142,8 +142,7 @@ export async function weatherNow(firmId: string, stationId: string, today: Day, 
   const [row] = await ask<WeatherNow>(
     firmId,
     `select w.stamp, w.last_day as "lastDay", f.forecast, f.issued as "forecastIssued", p.readings from
-       (select count(*) || '/' || coalesce(max(updated_at)::text, '') as stamp, max(day) as last_day
-        from weather_days where firm_id = $1 and station_id = $2) w,
+       (select told_version::text as stamp, last_day from stations where firm_id = $1 and id = $2) w,
        (select coalesce(json_agg(json_build_object('day', day, 'tmaxC', tmax_c, 'tminC', tmin_c, 'rainMm', rain_mm,
           'windKmh', wind_kmh) order by day), '[]') as forecast, max(issued_on) as issued
         from forecast_days where firm_id = $1 and station_id = $2 and day >= $3
@@ -186,6 +185,8 @@ export async function keepWeatherRows(
 ): Promise<{ added: number; changed: number }> {
   return inFirm(firmId, async (client) => {
     const kept = { added: 0, changed: 0 }
+    // Two imports to one station come one after the other: each ends by counting the days of the station.
+    await client.query(`select from stations where firm_id = $1 and id = $2 for no key update`, [firmId, stationId])
     for (const piece of pieces) {
       const { rows } = await client.query<{ added: number; changed: number }>(
         `with kept as (
@@ -240,7 +241,7 @@ export async function keepForecast(
   issuedOn: Day,
   days: readonly ForecastDay[],
 ): Promise<void> {
-  await ask(firmId, KEEP_FORECAST, stationId, issuedOn, ...forecastColumns(days))
+  await change(firmId, KEEP_FORECAST, stationId, issuedOn, ...forecastColumns(days))
 }
 
 /** The whole of a typed forecast: days that were taken out of it are gone. */
@@ -250,7 +251,7 @@ export async function replaceForecast(
   issuedOn: Day,
   days: readonly ForecastDay[],
 ): Promise<void> {
-  await ask(
+  await change(
     firmId,
     `with gone as (delete from forecast_days where firm_id = $1 and station_id = $2 and issued_on = $3
       and not (day = any($4::date[])))

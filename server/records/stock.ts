@@ -1,7 +1,7 @@
 import type { NewStock, NewStockMove, StockItem, StockMove } from '#contract/stock'
 import type { Amounts } from '#core/job/records'
 import type { Day } from '#core/measure/calendar'
-import { inFirm, type Queryable } from './db'
+import { inFirm, rowsOf, type Queryable } from './db'
 import type { Author } from './firms'
 import { roomFor } from './quotas'
 
@@ -12,16 +12,14 @@ const ITEMS = `
   left join lateral (select sum(amount) as on_hand, max(day) as last_day from stock_moves where firm_id = i.firm_id and item_id = i.id) m on true`
 
 export async function stockOf(firmId: string): Promise<StockItem[]> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<StockItem>(`${ITEMS} where i.firm_id = $1 order by i.put_away, i.matter, i.name`, [firmId]),
-  )
+  const rows = await rowsOf<StockItem>(firmId, `${ITEMS} where i.firm_id = $1 order by i.put_away, i.matter, i.name`, [
+    firmId,
+  ])
   return rows
 }
 
 export async function stockItem(firmId: string, id: string): Promise<StockItem | undefined> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<StockItem>(`${ITEMS} where i.firm_id = $1 and i.id = $2`, [firmId, id]),
-  )
+  const rows = await rowsOf<StockItem>(firmId, `${ITEMS} where i.firm_id = $1 and i.id = $2`, [firmId, id])
   return rows[0]
 }
 
@@ -114,15 +112,14 @@ export async function moveStock(
 }
 
 export async function movesOfStock(firmId: string, itemId: string, most: number): Promise<StockMove[]> {
-  const { rows } = await inFirm(firmId, (client) =>
-    client.query<StockMove>(
-      `select m.id, m.why, m.day, m.amount, m.note, m.lawn_id as "lawnId", c.name as client, p.name as "savedBy"
+  const rows = await rowsOf<StockMove>(
+    firmId,
+    `select m.id, m.why, m.day, m.amount, m.note, m.lawn_id as "lawnId", c.name as client, p.name as "savedBy"
      from stock_moves m left join lawns l on l.firm_id = m.firm_id and l.id = m.lawn_id
        left join clients c on c.firm_id = l.firm_id and c.id = l.client_id
        left join people p on p.firm_id = m.firm_id and p.id = m.recorded_by
      where m.firm_id = $1 and m.item_id = $2 order by m.day desc, m.recorded_at desc limit $3`,
-      [firmId, itemId, most],
-    ),
+    [firmId, itemId, most],
   )
   return rows
 }

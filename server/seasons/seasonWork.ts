@@ -2,6 +2,7 @@ import type { Normals } from '#core/weather/normals'
 import { buildSeason, type Season, type SeasonInput } from '#core/establishment/season'
 import { briefOf } from '#core/establishment/glance'
 import { summarise } from '#core/establishment/outlook'
+import { tellOutlook } from '#core/establishment/outlookTold'
 import type { Stand } from '#core/establishment/stand'
 import type { SeedbedRisk } from '#core/establishment/sowing'
 import type { Blend } from '#core/seed/blends'
@@ -20,7 +21,7 @@ export interface SeasonWork {
 
 /** What was worked out, as text: it is kept and sent on so, and read by few. */
 export interface WorkedOut {
-  /** An `Outlook`. */
+  /** An `OutlookTold`. */
   outlook: string
   /** Its `Brief`. */
   brief: string
@@ -36,5 +37,5 @@ export function workOut({ key, input, seed, risk, mowingMm, stand }: SeasonWork)
     latest = { key, season: buildSeason(read), normals: read.climate.normals }
   }
   const outlook = summarise(latest.season, seed, risk, mowingMm, latest.normals, stand)
-  return { outlook: JSON.stringify(outlook), brief: JSON.stringify(briefOf(outlook)) }
+  return { outlook: JSON.stringify(tellOutlook(outlook)), brief: JSON.stringify(briefOf(outlook)) }
 }

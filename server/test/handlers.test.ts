@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { addDays, toDay } from '#core/measure/calendar'
 import { withZone } from '../../contract/test/looks'
-import type { SillData } from '#contract/context'
+import { sillOf, type SillTold } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
 import type { Station } from '#contract/station'
@@ -160,7 +160,7 @@ describe('the season', () => {
 
   test('of the home station and of a lawn comes with forecast and probe, and in brief for the list', async () => {
     await ridge()
-    const home = (await call<SillData>('GET', '/api/sill')).body
+    const home = sillOf((await call<SillTold>('GET', '/api/sill')).body)
     expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: 'tall fescue' })
     expect(home.forecast).toHaveLength(10)
     expect(home.outlook.readings.at(-1)).toMatchObject({ at: '2026-09-08T06:40', used: true })
@@ -168,13 +168,13 @@ describe('the season', () => {
     expect(home.outlook.correctionK[home.outlook.todayIndex]!).toBeGreaterThan(0.1)
     expect(home.outlook.correctionK[home.outlook.todayIndex]!).toBeLessThan(0.9)
     const lawn = await surveyed({}, { sunHours: 4.5 })
-    const own = (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
+    const own = (await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect(own.place).toBe('Odell')
     // Shade: the same weather over less sun leaves the soil cooler.
     expect(own.outlook.soilC.median[own.outlook.todayIndex]!).toBeLessThan(
       home.outlook.soilC.median[home.outlook.todayIndex]!,
     )
-    expect((await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
+    expect((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
   })
 
   test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
@@ -187,7 +187,7 @@ describe('the season', () => {
       heightM: null,
       coastal: false,
     })
-    const reads = async () => (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
+    const reads = async () => (await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect((await reads()).stationName).toBe('Ridge')
     await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })
     expect(await reads()).toMatchObject({

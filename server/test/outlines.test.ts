@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { beforeEach, describe, expect, test, vi } from 'vitest'
-import type { SillData } from '#contract/context'
+import { sillOf, type SillTold } from '#contract/context'
 import type { LawnOutline, ListedLawn } from '#contract/list'
 import type { Lawn } from '#contract/lawn'
 import { glanceOf } from '#core/establishment/glance'
@@ -36,7 +36,7 @@ describe('an outline', () => {
     await ridge()
     const lawn = await overseeded()
     const [told] = await outlines(lawn)
-    const { outlook } = (await call<SillData>('GET', `/api/lawns/${lawn.id}/sill`)).body
+    const { outlook } = sillOf((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body)
     expect(told).toMatchObject({ id: lawn.id, outline: { stage: 'to sow', grass: 'TF', missing: 0 } })
     expect(told!.outline!.odds).toEqual({
       good: glanceOf(outlook, lawn.plan.sowOn).sowing!.good,

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '#core/measure/calendar'
 import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
+import { stationsNow } from '../utils/firmNow'
 import { log } from '../utils/log'
 import { forecastLimit, OPEN_FORECAST, OPEN_FORM, readDays, readReadings } from '../compute/weatherFile'
 
@@ -43,8 +44,9 @@ export async function collect(firmId: string, station: StationRecord, today: Day
 }
 
 /** The firm's stations, the home one first, after what their devices have delivered up to today is kept. */
-export async function freshStations({ firm, today }: AtWork, fetch: Fetch): Promise<StationRecord[]> {
-  const stations = await stationsOf(firm.id)
+export async function freshStations(work: AtWork, fetch: Fetch): Promise<readonly StationRecord[]> {
+  const { firm, today } = work
+  const stations = await stationsNow(work)
   const behind = stations.filter(({ feedPath, lastDay }) => feedPath && (!lastDay || lastDay < addDays(today, -1)))
   if (!behind.length) return stations
   for (const station of behind) await collect(firm.id, station, today, fetch)

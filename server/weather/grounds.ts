@@ -9,10 +9,14 @@ import { compute } from '../compute/pool'
 import type { AtWork } from '../records/firms'
 import { stationsOf, weatherNow, weatherText, type StationRecord, type WeatherNow } from '../records/stations'
 import { Refusal } from '../utils/refusal'
+import { remembering } from '../utils/remembered'
 import { clockAheadH } from './clock'
 import { groundOf } from './subject'
 
 const SEED = 20260908
+const MOST_TOLD = 24
+/** What a station told last, with a season of a probe's readings. */
+const toldOf = remembering<WeatherNow>(MOST_TOLD)
 
 /** Whose normals stand in where a station has none of its own: those of the nearest that has. */
 async function lenderOf(firmId: string, station: StationRecord): Promise<Lender | undefined> {
@@ -40,7 +44,9 @@ export interface StationTold {
 }
 
 export const stationTold = async ({ firm, today }: AtWork, station: StationRecord): Promise<StationTold> => ({
-  now: await weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND)),
+  now: await toldOf([station.id, station.toldVersion, today].join('/'), () =>
+    weatherNow(firm.id, station.id, today, addDays(today, -DAYS_BEHIND)),
+  ),
   lender: await lenderOf(firm.id, station),
 })
 
@@ -64,13 +70,17 @@ export function groundsOf(
     probe: { ground: groundOf(station), clockAheadH: ahead },
   }
   const { name, normals } = station
-  const told = { name, normals, lender, today, known, readings: now.readings }
+  const told = { name, normals, lender, today, known }
   return {
     key: createHash('sha256')
       .update(JSON.stringify([station.id, now.stamp, told]))
       .digest('hex'),
     async read() {
-      const made = await compute('groundsOfStation', { ...told, record: await weatherText(firm.id, station.id) })
+      const made = await compute('groundsOfStation', {
+        ...told,
+        readings: now.readings,
+        record: await weatherText(firm.id, station.id),
+      })
       if ('lacks' in made) throw new Refusal(409, 'weather', made.lacks)
       const { from, input } = made
       return {

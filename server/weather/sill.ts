@@ -120,7 +120,7 @@ export async function sillText(work: AtWork, station: StationRecord, subject: Su
 /** An object as JSON with one more of its values, which is JSON already. */
 const spliced = (told: object, name: string, json: string) => `${JSON.stringify(told).slice(0, -1)},"${name}":${json}}`
 
-/** The answer of the sill: a `SillData` as JSON, its large part not read and written again on the way. */
+/** The answer of the sill: a `SillTold` as JSON, its large part not read and written again on the way. */
 export function sillJson({ outlook, ...told }: SillText, jobId: string | null): string {
   return spliced({ ...told, jobId }, 'outlook', outlook)
 }

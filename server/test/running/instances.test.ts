@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import type { Context, SillData } from '#contract/context'
+import type { Context, SillTold } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import { PELLMOOR } from '../../../demo/pellmoor'
 import { owner, useTestDatabase } from '../database'
@@ -80,11 +80,11 @@ describe('two servers on one database', () => {
       `insert into weather_days (firm_id, station_id, day, tmax_c, tmin_c, rain_mm) select firm_id, id,
         current_date - 1, 20, 10, 0 from stations`,
     )
-    const made = await mara.ask<SillData>(one, 'GET', '/api/sill')
+    const made = await mara.ask<SillTold>(one, 'GET', '/api/sill')
     expect(made.status).toBe(200)
     // Marked where it is kept, so that reading it shows.
     await owner(`update kept_outlooks set years_from = 'what the other made'`)
-    const read = await mara.ask<SillData>(two, 'GET', '/api/sill')
+    const read = await mara.ask<SillTold>(two, 'GET', '/api/sill')
     expect(read.body.yearsFrom).toBe('what the other made')
     expect(read.body.outlook).toEqual(made.body.outlook)
     const { body: lawn } = await mara.ask<Lawn>(two, 'POST', '/api/lawns', {
@@ -95,7 +95,7 @@ describe('two servers on one database', () => {
       areaTyped: '',
       growsNow: '',
     })
-    const sill = async () => (await mara.ask<SillData>(two, 'GET', `/api/lawns/${lawn.id}/sill`)).body.yearsFrom
+    const sill = async () => (await mara.ask<SillTold>(two, 'GET', `/api/lawns/${lawn.id}/sill`)).body.yearsFrom
     expect([await sill(), await owner('select 1 from kept_outlooks')]).toEqual([
       'the normals of Ridge',
       [expect.anything(), expect.anything()],
