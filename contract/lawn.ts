@@ -42,6 +42,9 @@ export const settingsSchema = z.object({
   scalpToMm: between(3, 150, 'Between ⅛ in (3 mm) and 6 in (150 mm).'),
 })
 
+/** Settings that the season of a lawn is asked for by, without keeping them. */
+export const settingsTriedSchema = z.object({ settings: settingsSchema })
+
 /** Shares of mass of a mixture, adding up to 100%. */
 const blendSchema = z
   .array(z.object({ grass: z.enum(GRASS_CODES), massShare: between(0.005, 1, 'Between 0.5 and 100%.') }))

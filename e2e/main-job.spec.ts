@@ -71,7 +71,7 @@ test('a newcomer takes a lawn from its area to the first operation done', async 
   await page.keyboard.press('ArrowLeft')
   await expect(slider).toHaveAttribute('aria-valuetext', before!)
   const day = before!.split(',')[0]!
-  await page.getByRole('button', { name: /^Keep / }).click()
+  await page.getByRole('button', { name: /^Sow / }).click()
 
   await expect(page.getByRole('button', { name: 'Mark sown' })).toBeVisible()
   await expect(page.locator('.steps')).toContainText(day)
@@ -209,9 +209,9 @@ test('on a phone: the day is dragged, kept, work is marked and undone, and a law
   await page.mouse.move(plot.x + plot.width * 0.45, plot.y + 120, { steps: 5 })
   await page.mouse.up()
   await expect(slider).not.toHaveAttribute('aria-valuetext', before!)
-  await page.getByRole('button', { name: /^Best day/ }).click()
+  await page.getByRole('button', { name: /^Use best day/ }).click()
   await expect(slider).toHaveAttribute('aria-valuetext', before!)
-  await page.getByRole('button', { name: /^Keep / }).click()
+  await page.getByRole('button', { name: /^Sow / }).click()
   await page.getByRole('button', { name: 'Mark scalped' }).click()
   await page.getByLabel('Day on which it was scalped').fill('2026-09-20')
   await expect(page.getByRole('alert')).toContainText('Not after today')
@@ -253,5 +253,5 @@ test('When opened by its address stands on the best day, once the season has com
   const lawn = await lawnNamed(request, 'Yew Walk')
   await page.goto(`/lawns/${lawn.id}/when`)
   await expect(page.getByRole('slider', { name: 'Sowing day' })).toBeVisible()
-  await expect(page.getByRole('button', { name: /^Best day/ })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /^Use best day/ })).toHaveCount(0)
 })

@@ -78,6 +78,8 @@ test('where nothing is sown, When shows in how many years the turf grows through
   const lawn = await lawnNamed(request, 'Tamsin Varga')
   await open(page, `/lawns/${lawn.id}/when`)
   await expect(page.getByText('Turf grows through', { exact: true })).toBeVisible()
-  await expect(page.getByRole('slider', { name: 'Day of the first lift' })).toContainText(/Wed 16 Sep, \d+ of 30/)
+  await expect(page.getByRole('slider', { name: 'Day of the first topdressing' })).toContainText(
+    /Wed 16 Sep, \d+ of 30/,
+  )
   await expect(page.getByText(/If you sow/)).toHaveCount(0)
 })

@@ -36,6 +36,18 @@ test('what is tried in one step is shown in every other, and is saved or dropped
   await expect(page.getByRole('textbox', { name: 'Live seed' })).not.toHaveValue('5 lb/1,000 ft²')
   expect(await kept()).toEqual(before)
 
+  // The odds too are those of what is tried: bare seed dries out in more years than covered seed.
+  await steps.getByRole('link', step('When')).click()
+  const said = () => page.getByRole('slider').getAttribute('aria-valuetext')
+  const covered = await said()
+  await steps.getByRole('link', step('Bring')).click()
+  await page.getByRole('textbox', { name: 'Depth of cover' }).fill('0')
+  await steps.getByRole('link', step('When')).click()
+  await expect(page.getByRole('slider')).not.toHaveAttribute('aria-valuetext', covered!)
+  await bar.getByRole('button', { name: 'Drop it' }).click()
+  await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', covered!)
+
+  await steps.getByRole('link', step('Bring')).click()
   await page.getByRole('textbox', { name: 'Live seed' }).fill('5 lb/1,000 ft²')
   await steps.getByRole('link', step('Decide')).click()
   await bar.getByRole('button', { name: 'Save it' }).click()

@@ -172,6 +172,11 @@ export const CASES: Readonly<Record<string, Case>> = {
   'get /api/lawns/:id/jobs/:job/versions': ofJob,
   'get /api/lawns/:id/season': ofLawn,
   'get /api/lawns/:id/sill': ofLawn,
+  'post /api/lawns/:id/sill': {
+    ...ofLawn,
+    schema: lawn.settingsTriedSchema,
+    valid: () => ({ settings: settings() }),
+  },
   'post /api/lawns/:id/jobs/:job/marks': {
     ...ofJob,
     schema: markSchema,

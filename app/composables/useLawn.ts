@@ -1,6 +1,8 @@
 import type { InjectionKey } from 'vue'
+import { watchDebounced } from '@vueuse/core'
 import { groundOf, jobOf, missingOf, type Lawn } from '#contract/lawn'
 import { daysOf, planJob, tried, type JobPlan } from '#core/job/planJob'
+import { oddsInputOf } from '#core/job/oddsInput'
 import { NO_SEASON, seasonOfOutlook, type SeasonKnown } from '#core/job/season'
 import type { JobRecord } from '#core/job/records'
 
@@ -38,6 +40,18 @@ function deriveLawn(id: string) {
     const programme = change.programme ?? job.value.programme ?? decision.value?.recommended ?? 'overseed'
     return tried(job.value, plan.value?.schedule, { ...change, programme })
   })
+  /** Settings that are tried, where the odds go by them. */
+  const triedBed = computed(() => {
+    if (!job.value || !ground.value || !trial.tries('settings')) return undefined
+    const input = (of: JobRecord) => JSON.stringify(oddsInputOf(of, ground.value!, context.firmRecord, false))
+    return input(shownJob.value!) === input(job.value) ? undefined : shownJob.value!.settings
+  })
+  watchDebounced(
+    () => JSON.stringify(triedBed.value),
+    () => sill.tryOut(id, triedBed.value ?? undefined),
+    { debounce: 400 },
+  )
+  onScopeDispose(() => sill.letGo(id))
   const shown = computed(() => (trial.change.value ? shownJob.value && planned(shownJob.value) : plan.value))
 
   /** Keeps what is tried out, with the days as they are shown. @returns true when it is saved */

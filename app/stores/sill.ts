@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import type { PlanSettings } from '#core/job/settings'
 import { sillOf, type SillData, type SillTold } from '#contract/context'
 import { problemOf, type Problem } from '~/utils/api'
 import type { Hanger } from '~/utils/sillScale'
@@ -12,6 +13,8 @@ export const useSillStore = defineStore('sill', () => {
   const problem = ref<Problem>()
   /** What hangs from it: tasks of the lawn in view, or the sowings of all. */
   const hangers = shallowRef<Hanger[]>([])
+  /** Settings of a lawn that are tried out: its season is told by them until they are kept or dropped. */
+  let tried: { of: string; settings: PlanSettings } | undefined
   let asking: AbortController | undefined
 
   /** @param job of the lawn; without it the one in view. A later question ends an earlier one. */
@@ -20,7 +23,8 @@ export const useSillStore = defineStore('sill', () => {
     const { signal } = (asking = new AbortController())
     try {
       const path = id ? `/api/lawns/${id}/sill` : '/api/sill'
-      data.value = sillOf(await $fetch<SillTold>(path, { query: { job }, signal }))
+      const by = id && tried?.of === id ? ({ method: 'POST', body: { settings: tried.settings } } as const) : {}
+      data.value = sillOf(await $fetch<SillTold>(path, { query: { job }, signal, ...by }))
       lawnId.value = id
       problem.value = undefined
     } catch (error) {
@@ -28,5 +32,17 @@ export const useSillStore = defineStore('sill', () => {
     }
   }
 
-  return { data, lawnId, problem, hangers, show }
+  /** @param settings undefined for those that are kept */
+  async function tryOut(id: string, settings: PlanSettings | undefined): Promise<void> {
+    if (!settings && tried?.of !== id) return
+    tried = settings && { of: id, settings }
+    await show(id)
+  }
+
+  /** Another lawn is looked at: what was tried of this one is let go. */
+  function letGo(id: string): void {
+    if (tried?.of === id) tried = undefined
+  }
+
+  return { data, lawnId, problem, hangers, show, tryOut, letGo }
 })

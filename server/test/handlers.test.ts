@@ -177,6 +177,22 @@ describe('the season', () => {
     expect((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
   })
 
+  test('of settings that are tried is told without keeping them, and is that of the same settings once kept', async () => {
+    await ridge()
+    const lawn = await surveyed()
+    const path = `/api/lawns/${lawn.id}/sill`
+    const kept = (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-09-18')))
+      .body
+    const settings = { ...kept.plan.settings!, coverMm: 0 }
+    const before = (await call<SillTold>('GET', path)).body.outlook
+    const tried = (await call<SillTold>('POST', path, { settings })).body.outlook
+    expect(tried.sowing).not.toEqual(before.sowing)
+    expect((await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.plan).toEqual(kept.plan)
+    await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, { ...kept.plan, settings })
+    expect((await call<SillTold>('GET', path)).body.outlook).toEqual(tried)
+    expect((await call('POST', path, { settings: { ...settings, coverMm: -1 } })).status).toBe(422)
+  })
+
   test('of a lawn is not taken over by a nearer station that has no days yet', async () => {
     await ridge()
     const lawn = await surveyed({ latDeg: PELLMOOR.latDeg + 1 })

@@ -10,15 +10,12 @@ const told = computed(() => {
   if (step.value === 'bring') return tries('work') !== undefined || tries('day') !== undefined
   return true
 })
-const asKept = computed(() => step.value === 'when' && tries('settings') !== undefined)
 </script>
 
 <template>
   <p v-if="told" class="trial" role="status">
     <span>
-      Tried out, not saved: <b>{{ trying }}</b>.<template v-if="asKept">
-        The odds here are those of the settings that are saved.</template
-      >
+      Tried out, not saved: <b>{{ trying }}</b>.
     </span>
     <UButton v-if="lawn?.plan.programme" color="primary" size="sm" :loading="busy" @click="keepTrial()"
       >Save it</UButton
