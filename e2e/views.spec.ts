@@ -58,7 +58,7 @@ test('an active barrier says not now, until when, and offers no way round the la
   await expect(page.locator('.held')).toContainText('keeps seed from growing until 4 Nov')
   await expect(page.getByRole('button', { name: 'Plan the overseeding' })).toBeDisabled()
   await expect(page.getByRole('button', { name: /anyway|Override/ })).toHaveCount(0)
-  await expect(page.getByText('A label interval is not overruled')).toBeVisible()
+  await expect(page.getByText('A label interval is not overridden')).toBeVisible()
 })
 
 test('outside every window it says not now, and a note overrules it', async ({ page, request }) => {

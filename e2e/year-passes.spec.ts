@@ -44,7 +44,7 @@ test('a lawn goes through two seasons: the first is closed and kept, the second 
     .first()
     .click()
   await expect(page).toHaveURL(/\/when/)
-  await page.getByRole('button', { name: /^Keep / }).click()
+  await page.getByRole('button', { name: /^Sow / }).click()
   await expect(page).toHaveURL(/\/do/)
   await expect(page.getByText(/Next: /)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Undo/ })).toHaveCount(0)

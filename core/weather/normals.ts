@@ -18,7 +18,7 @@ export interface Climate {
 }
 
 export const WET_DAY_MM = 0.25
-const MONTH_DAYS = [31, 28.25, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const
+export const MONTH_DAYS = [31, 28.25, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31] as const
 const HARMONICS = 3
 
 /** Place in the year as an angle; months are equally wide, so monthly means stand at even spacing. */
@@ -88,7 +88,7 @@ export function climateFromNormals(normals: Normals): Climate {
 
 const LEAST_DAYS_A_MONTH = 20
 
-const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
+export const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
 
 function spreadOf(values: readonly number[]): number {
   const mean = meanOf(values)
