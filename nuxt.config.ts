@@ -57,6 +57,8 @@ export default defineNuxtConfig({
       crossOriginEmbedderPolicy: 'require-corp',
       referrerPolicy: 'same-origin',
       xFrameOptions: 'DENY',
+      // The place of a firm or a lawn may be asked of the device, by these pages alone.
+      permissionsPolicy: { geolocation: ['self'] },
     },
   },
   hooks: {

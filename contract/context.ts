@@ -57,6 +57,10 @@ export interface SillData {
 
 /** The same as it crosses. */
 export type SillTold = Omit<SillData, 'outlook'> & { outlook: OutlookTold }
+/** In its place, where no station can tell a season: what is missing, in words. */
+export interface SillLacking {
+  lacks: string
+}
 export const sillOf = (told: SillTold): SillData => ({ ...told, outlook: readOutlook(told.outlook) })
 
 /**

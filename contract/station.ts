@@ -2,8 +2,56 @@ import { z } from 'zod'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Delimiter } from '#core/measure/table'
 import type { ForecastDay } from '#core/weather/weather'
+import { normalsFromFewFigures, type FewFigures } from '#core/weather/fewFigures'
 import type { Normals } from '#core/weather/normals'
 import { between, daySchema, heightM, required, versionSchema } from './fields'
+
+const monthly = (least: number, most: number, words: string) =>
+  z.array(between(least, most, words)).length(12, 'Twelve months.')
+/** Means of a place by month: °C, mm a month, days a month with 0.01 in (0.25 mm) or more. */
+export const normalsSchema: z.ZodType<Normals> = z
+  .object({
+    tmaxC: monthly(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'),
+    tminC: monthly(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
+    rainMm: monthly(0, 1500, 'Between 0 and 59 in (1,500 mm).'),
+    wetDays: monthly(0, 31, 'Between 0 and 31 days.'),
+  })
+  .superRefine(({ tmaxC, tminC, rainMm, wetDays }, context) => {
+    tmaxC.forEach((high, m) => {
+      if (tminC[m]! > high) context.addIssue({ code: 'custom', path: ['tminC', m], message: 'Above the highest.' })
+      if (rainMm[m]! > 0 && wetDays[m] === 0)
+        context.addIssue({ code: 'custom', path: ['wetDays', m], message: 'Rain falls on some day.' })
+    })
+  })
+
+const monthFigures = z
+  .object({
+    tmaxC: between(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'),
+    tminC: between(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
+  })
+  .refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above its high.' })
+const yearRain = between(0, 15_000, 'Between 0 and 590 in (15,000 mm).')
+/** A climate as people know it; monthly normals are made of it. */
+export const fewFiguresSchema: z.ZodType<FewFigures> = z
+  .object({
+    hottest: monthFigures,
+    coldest: monthFigures,
+    rainMm: yearRain,
+    wettest: z.object({ month: z.int().min(0).max(11), rainMm: yearRain }).nullable(),
+    lastFrost: daySchema.nullable(),
+    firstFrost: daySchema.nullable(),
+  })
+  .superRefine(({ hottest, coldest, rainMm, wettest }, context) => {
+    for (const of of ['tmaxC', 'tminC'] as const)
+      if (hottest[of] <= coldest[of])
+        context.addIssue({ code: 'custom', path: ['hottest', of], message: 'No warmer than the coldest month.' })
+    if (wettest && (wettest.rainMm < rainMm / 12 || wettest.rainMm > rainMm))
+      context.addIssue({
+        code: 'custom',
+        path: ['wettest', 'rainMm'],
+        message: 'A twelfth of the rain of a year at least, and all of it at most.',
+      })
+  })
 
 export const newStationSchema = z.object({
   name: required(80, 'Enter a name.'),
@@ -11,6 +59,8 @@ export const newStationSchema = z.object({
   lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
   heightM: heightM.nullable(),
   coastal: z.boolean(),
+  /** Where normals are made of a few figures; null where they are typed, or there are none. */
+  fewFigures: fewFiguresSchema.nullable().default(null),
 })
 
 /** A table of 200 years of days, or of hourly readings for twenty. */
@@ -42,30 +92,20 @@ export const readingSchema = z.object({
   tempC: between(-20, 60, 'Between −4 and 140 °F (−20 and 60 °C).'),
 })
 
-const monthly = (least: number, most: number, words: string) =>
-  z.array(between(least, most, words)).length(12, 'Twelve months.')
-/** Means of a place by month: °C, mm a month, days a month with 0.01 in (0.25 mm) or more. */
-export const normalsSchema: z.ZodType<Normals> = z
-  .object({
-    tmaxC: monthly(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'),
-    tminC: monthly(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
-    rainMm: monthly(0, 1500, 'Between 0 and 59 in (1,500 mm).'),
-    wetDays: monthly(0, 31, 'Between 0 and 31 days.'),
-  })
-  .superRefine(({ tmaxC, tminC, rainMm, wetDays }, context) => {
-    tmaxC.forEach((high, m) => {
-      if (tminC[m]! > high) context.addIssue({ code: 'custom', path: ['tminC', m], message: 'Above the highest.' })
-      if (rainMm[m]! > 0 && wetDays[m] === 0)
-        context.addIssue({ code: 'custom', path: ['wetDays', m], message: 'Rain falls on some day.' })
-    })
-  })
-
 export const stationEditSchema = newStationSchema.extend({
   version: versionSchema,
   home: z.boolean(),
   normals: normalsSchema.nullable(),
 })
-export type StationEdit = z.infer<typeof stationEditSchema>
+export type StationEdit = Sent<z.output<typeof stationEditSchema>>
+
+/** The normals a station is kept with: those of its few figures, or the typed ones. */
+export const normalsKept = (station: {
+  latDeg: number
+  fewFigures?: FewFigures | null
+  normals?: Normals | null
+}): Normals | null =>
+  station.fewFigures ? normalsFromFewFigures(station.fewFigures, station.latDeg) : (station.normals ?? null)
 
 /** Days that a forecast may reach. */
 export const MOST_FORECAST_DAYS = 10
@@ -139,10 +179,12 @@ export const importSchema = z.object({
     .optional(),
 })
 
-export type NewStation = z.infer<typeof newStationSchema>
+/** Figures may be left out where there are none. */
+type Sent<T extends { fewFigures: unknown }> = Omit<T, 'fewFigures'> & { fewFigures?: FewFigures | null }
+export type NewStation = Sent<z.output<typeof newStationSchema>>
 export type Mapping = z.infer<typeof mappingSchema>
 
-export interface Station extends NewStation {
+export interface Station extends z.output<typeof newStationSchema> {
   id: string
   kind: 'simulated' | 'imported'
   home: boolean

@@ -12,6 +12,7 @@ async function signedUp(page: Page): Promise<string> {
   await page.getByLabel('Your e-mail address').fill(email)
   await page.getByLabel('Password').fill(PASSWORD)
   await page.getByRole('button', { name: 'Sign up the firm' }).click()
+  await page.getByRole('button', { name: 'Go to the lawns' }).click()
   await page.getByText('No lawn yet').waitFor()
   return email
 }

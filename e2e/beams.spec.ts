@@ -15,6 +15,7 @@ async function signUp(page: Page, email: string): Promise<void> {
   await expect(page.getByText('At least 10 characters; three')).toBeVisible()
   await page.getByLabel('Password').fill(PASSWORD)
   await page.getByRole('button', { name: 'Sign up the firm' }).click()
+  await page.getByRole('button', { name: 'Go to the lawns' }).click()
   await expect(page.getByText('No lawn yet')).toBeVisible()
 }
 async function signIn(page: Page, email: string, password: string): Promise<void> {

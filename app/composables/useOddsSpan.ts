@@ -3,6 +3,8 @@ import { indexOf, type Outlook } from '#core/establishment/outlook'
 
 /** Edges of the chart beside its days, px. */
 export const [CHART_LEFT, CHART_RIGHT] = [40, 8]
+/** Width of a day's name under the chart with some air, px. */
+const LABEL_PX = 52
 /** Last day that has odds, days ahead. */
 const LAST_AHEAD = 149
 
@@ -40,12 +42,14 @@ export function useOddsSpan(
   const days = computed(() => counted.value.slice(first.value, first.value + span.value.days))
   const perDay = computed(() => (width.value - CHART_LEFT - CHART_RIGHT) / days.value.length)
   const x = (of: Day) => CHART_LEFT + (daysBetween(span.value.from, of) + 0.5) * perDay.value
-  const labels = computed(() =>
-    days.value.map((_, i) => {
+  /** Mondays, as many as have room for their names. */
+  const labels = computed(() => {
+    const everyDays = 7 * Math.max(1, Math.ceil(LABEL_PX / (7 * perDay.value)))
+    return days.value.map((_, i) => {
       const of = addDays(span.value.from, i)
-      return weekdayIndex(of) === 1 && (!narrow.value || i % 14 < 7) ? shortDay(of) : ''
-    }),
-  )
+      return weekdayIndex(of) === 1 && i % everyDays < 7 ? shortDay(of) : ''
+    })
+  })
 
   return {
     narrow,

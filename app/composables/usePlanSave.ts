@@ -4,7 +4,6 @@ import { fieldName } from '~/utils/fieldWords'
 
 /** What of a plan its season and odds depend on. */
 const SEASONAL = ['programme', 'zonePlans', 'practices', 'blend', 'sowOn', 'settings'] as const
-const sameJson = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /** Saves changes to the plan of a lawn, brought together with those of others. */
 export function usePlanSave(id: string) {

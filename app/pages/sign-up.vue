@@ -26,7 +26,7 @@ async function found(): Promise<void> {
   const firm = judged(signUpSchema, form)
   if (!firm || !(await send(() => $fetch('/api/door/sign-up', { method: 'POST', body: firm })))) return
   await context.load()
-  await navigateTo('/lawns')
+  await navigateTo('/set-up')
 }
 </script>
 

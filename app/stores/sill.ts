@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import type { PlanSettings } from '#core/job/settings'
-import { sillOf, type SillData, type SillTold } from '#contract/context'
+import { sillOf, type SillData, type SillLacking, type SillTold } from '#contract/context'
 import { problemOf, type Problem } from '~/utils/api'
 import type { Hanger } from '~/utils/sillScale'
 
@@ -11,6 +11,8 @@ export const useSillStore = defineStore('sill', () => {
   /** Lawn it is of; null for the home station. */
   const lawnId = ref<string | null>()
   const problem = ref<Problem>()
+  /** What is missing for a season, in words; empty where nothing is. */
+  const lacks = ref('')
   /** What hangs from it: tasks of the lawn in view, or the sowings of all. */
   const hangers = shallowRef<Hanger[]>([])
   /** Settings of a lawn that are tried out: its season is told by them until they are kept or dropped. */
@@ -24,7 +26,9 @@ export const useSillStore = defineStore('sill', () => {
     try {
       const path = id ? `/api/lawns/${id}/sill` : '/api/sill'
       const by = id && tried?.of === id ? ({ method: 'POST', body: { settings: tried.settings } } as const) : {}
-      data.value = sillOf(await $fetch<SillTold>(path, { query: { job }, signal, ...by }))
+      const told = await $fetch<SillTold | SillLacking>(path, { query: { job }, signal, ...by })
+      lacks.value = 'lacks' in told ? told.lacks : ''
+      data.value = 'lacks' in told ? undefined : sillOf(told)
       lawnId.value = id
       problem.value = undefined
     } catch (error) {
@@ -44,5 +48,5 @@ export const useSillStore = defineStore('sill', () => {
     if (tried?.of === id) tried = undefined
   }
 
-  return { data, lawnId, problem, hangers, show, tryOut, letGo }
+  return { data, lawnId, problem, lacks, hangers, show, tryOut, letGo }
 })

@@ -101,7 +101,7 @@ export function sowingFields({ outlook }: SillData, scale: SillScale) {
     const [first, last] = [from < scale.from ? scale.from : from, to > scale.to ? scale.to : to]
     if (last < scale.from || first > scale.to) return []
     const x = scale.x(first)
-    const width = scale.x(last) - x + scale.perDay
+    const width = Math.min(scale.x(last) + scale.perDay, scale.right) - x
     const days = `Sow ${shortDay(from)} to ${shortDay(to)}`
     return [{ from, x, width, words: width > 210 ? `${days}, best ${shortDay(best)}` : width > 130 ? days : '' }]
   })

@@ -114,7 +114,8 @@ function frostOdds(season: Season): FrostOdds | null {
   return { kind: mild ? 'first' : 'last', p10: day(p10), p50: day(p50), p90: day(p90) }
 }
 
-function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
+/** Soil of each day at the depth of a probe, °C, over all years; behind today one and the same line. @param days from the first */
+export function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
   const soilC: Outlook['soilC'] = { p05: [], p25: [], median: [], p75: [], p95: [] }
   for (let i = 0; i < days; i++) {
     const values =

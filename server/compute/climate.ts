@@ -15,16 +15,23 @@ import { addDays, type Day } from '#core/measure/calendar'
 export interface Lender {
   name: string
   normals: Normals
+  /** Made of a few figures, and said so. */
+  few: boolean
 }
 
 interface StationTold {
   name: string
   normals: Normals | null
+  few: boolean
   lender: Lender | undefined
   today: Day
 }
 
 const yearsWords = (years: number) => (years < 1.05 ? `${Math.round(years * 12)} months` : `${years.toFixed(1)} years`)
+
+/** How good they are is said wherever normals are told of. */
+const normalsWords = ({ name, few }: { name: string; few: boolean }) =>
+  few ? `a few figures of ${name}` : `the normals of ${name}`
 
 /** Climate behind the weather years, with its origin in words. */
 function climateOf(
@@ -42,9 +49,9 @@ function climateOf(
   if (place?.from === 'both')
     return {
       climate: place.climate,
-      from: `the normals of ${station.name} and ${yearsWords(place.years)} of its record`,
+      from: `${normalsWords(station)} and ${yearsWords(place.years)} of its record`,
     }
-  if (place?.from === 'normals') return { climate: place.climate, from: `the normals of ${station.name}` }
+  if (place?.from === 'normals') return { climate: place.climate, from: normalsWords(station) }
   if (place)
     return {
       climate: place.climate,
@@ -53,7 +60,7 @@ function climateOf(
   if (lender)
     return {
       climate: climateFromNormals(lender.normals),
-      from: `the normals of ${lender.name}, since ${station.name} has not 20 days of every month`,
+      from: `${normalsWords(lender)}, since ${station.name} has not 20 days of every month`,
     }
   return {
     lacks: `${station.name} has ${record.length} days and no normals. Import a year at least, every month of the year with 20 days, or type its normals.`,

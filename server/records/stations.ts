@@ -1,7 +1,7 @@
 import type { Day } from '#core/measure/calendar'
 import type { DailyWeather, ForecastDay } from '#core/weather/weather'
 import type { ProbeReading } from '#core/soil/probe'
-import type { Gap, NewStation, Station, StationEdit } from '#contract/station'
+import { normalsKept, type Gap, type NewStation, type Station, type StationEdit } from '#contract/station'
 import { inPieces, type RowPieces } from '#core/measure/rows'
 import { inFirm, oneAtATime, rowsOf } from './db'
 import { roomFor } from './quotas'
@@ -15,6 +15,7 @@ export interface StationRecord extends Station {
 const SELECT = `
   select s.id, s.name, s.kind, s.lat_deg as "latDeg", s.lon_deg as "lonDeg", s.height_m as "heightM", s.coastal, s.home,
     s.version, s.feed_path as "feedPath", s.normals,
+    s.few_figures as "fewFigures",
     s.told_version as "toldVersion", s.days, s.first_day as "firstDay", s.last_day as "lastDay"
   from stations s`
 
@@ -40,10 +41,19 @@ export async function addStation(firmId: string, station: NewStation): Promise<S
     // Of two first stations one is home, and no two have one name.
     await oneAtATime(client, firmId)
     const { rows } = await client.query<{ id: string }>(
-      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, height_m, home)
-       values ($1, $2, 'imported', $3, $4, $5, $6, not exists (select from stations where firm_id = $1 and home))
+      `insert into stations (firm_id, name, kind, lat_deg, lon_deg, coastal, height_m, normals, few_figures, home)
+       values ($1, $2, 'imported', $3, $4, $5, $6, $7, $8, not exists (select from stations where firm_id = $1 and home))
        on conflict (firm_id, name) do nothing returning id`,
-      [firmId, station.name, station.latDeg, station.lonDeg, station.coastal, station.heightM],
+      [
+        firmId,
+        station.name,
+        station.latDeg,
+        station.lonDeg,
+        station.coastal,
+        station.heightM,
+        normalsKept(station),
+        station.fewFigures ?? null,
+      ],
     )
     await roomFor(client, firmId, 'stations')
     return rows[0]?.id
@@ -71,7 +81,7 @@ export async function saveStation(firmId: string, id: string, station: StationEd
       await client.query(`update stations set home = false where firm_id = $1 and home and id <> $2`, [firmId, id])
     await client.query(
       `update stations set name = $3, lat_deg = $4, lon_deg = $5, height_m = $6, coastal = $7, normals = $8,
-        home = home or $9, version = version + 1 where firm_id = $1 and id = $2`,
+        few_figures = $10, home = home or $9, version = version + 1 where firm_id = $1 and id = $2`,
       [
         firmId,
         id,
@@ -80,8 +90,9 @@ export async function saveStation(firmId: string, id: string, station: StationEd
         station.lonDeg,
         station.heightM,
         station.coastal,
-        station.normals,
+        normalsKept(station),
         station.home,
+        station.fewFigures ?? null,
       ],
     )
     return true

@@ -152,10 +152,40 @@ describe('a plan', () => {
 })
 
 describe('the season', () => {
-  test('is asked for in words where there is no station', async () => {
-    const { status, body } = await call('GET', '/api/sill')
-    expect([status, body.error.code]).toEqual([409, 'weather'])
-    expect(body.error.message).toContain('Add one under Weather')
+  test('of a firm that has just begun says what is missing, and is no error', async () => {
+    const lacking = [200, { lacks: 'The climate of your place is not known yet.' }]
+    const home = await call('GET', '/api/sill')
+    expect([home.status, home.body]).toEqual(lacking)
+    const own = await call('GET', `/api/lawns/${(await surveyed()).id}/sill`)
+    expect([own.status, own.body]).toEqual(lacking)
+  })
+
+  test('of a station that was set up from a few figures comes, and says so', async () => {
+    const fewFigures = {
+      hottest: { tmaxC: 30, tminC: 19 },
+      coldest: { tmaxC: 8, tminC: -2 },
+      rainMm: 1100,
+      wettest: null,
+      lastFrost: '2026-04-14',
+      firstFrost: null,
+    }
+    const { body: station } = await call<Station>('POST', '/api/stations', { ...NEW_STATION, fewFigures })
+    expect(station).toMatchObject({ home: true, fewFigures })
+    // One harmonic through the two months: July and January come back as they were told.
+    expect(station.normals!.tmaxC[6]).toBeCloseTo(30, 1)
+    expect((await call<SillTold>('GET', '/api/sill')).body.yearsFrom).toBe('a few figures of Yard')
+    const typed = { ...station, fewFigures: null }
+    expect((await call<Station>('PUT', `/api/stations/${station.id}`, typed)).body).toMatchObject({
+      fewFigures: null,
+      normals: station.normals,
+    })
+    expect((await call<SillTold>('GET', '/api/sill')).body.yearsFrom).toBe('the normals of Yard')
+    const turned = { ...fewFigures, hottest: { tmaxC: 5, tminC: -4 } }
+    const refused = await call('POST', '/api/stations', { ...NEW_STATION, name: 'Other', fewFigures: turned })
+    expect([refused.status, refused.body.error.fields?.['fewFigures.hottest.tmaxC']]).toEqual([
+      422,
+      'No warmer than the coldest month.',
+    ])
   })
 
   test('of the home station and of a lawn comes with forecast and probe, and in brief for the list', async () => {
@@ -220,9 +250,8 @@ describe('the season', () => {
       station.id,
       Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })),
     )
-    const { status, body } = await call('GET', '/api/sill')
-    expect(status).toBe(409)
-    expect(body.error.message).toContain('Yard has 40 days')
+    const { body } = await call<{ lacks: string }>('GET', '/api/sill')
+    expect(body.lacks).toContain('Yard has 40 days')
   })
 })
 

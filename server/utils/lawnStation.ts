@@ -6,9 +6,12 @@ import { stationOf } from '../weather/sill'
 import { localFetch } from './localFetch'
 import { Refusal } from './refusal'
 
+/** Nothing is known of the place a firm works at. */
+export const noStation = () => new Refusal(409, 'weather', 'The climate of your place is not known yet.')
+
 /** The station a lawn reads, with its days of today. @throws Refusal where the firm has none */
 export async function stationFor(lawn: Lawn, work: AtWork): Promise<StationRecord> {
   const station = stationOf(lawn, await freshStations(work, localFetch))
-  if (!station) throw new Refusal(409, 'weather', 'No weather station yet. Add one under Weather and import its days.')
+  if (!station) throw noStation()
   return station
 }

@@ -22,7 +22,7 @@ const toldOf = remembering<WeatherNow>(MOST_TOLD)
 async function lenderOf(firmId: string, station: StationRecord): Promise<Lender | undefined> {
   const all = station.normals ? [station] : await stationsOf(firmId)
   const [lender] = all.filter(({ normals }) => normals).sort((a, b) => farKm(a, station) - farKm(b, station))
-  return lender && { name: lender.name, normals: lender.normals! }
+  return lender && { name: lender.name, normals: lender.normals!, few: lender.fewFigures !== null }
 }
 
 /** All that a season is computed from, so that it can be computed anywhere. */
@@ -70,7 +70,7 @@ export function groundsOf(
     probe: { ground: groundOf(station), clockAheadH: ahead },
   }
   const { name, normals } = station
-  const told = { name, normals, lender, today, known }
+  const told = { name, normals, few: station.fewFigures !== null, lender, today, known }
   return {
     key: createHash('sha256')
       .update(JSON.stringify([station.id, now.stamp, told]))

@@ -10,6 +10,7 @@ import { frostDrops, monthsBeside, pointsOf, rainOf, sowingFields } from '~/util
 const props = defineProps<{ hangers: Hanger[] }>()
 const sill = useSillStore()
 const { text, number } = useUnits()
+const route = useRoute()
 
 const frame = useTemplateRef<HTMLElement>('frame')
 const size = useElementSize(frame, { width: 1280, height: 124 })
@@ -158,7 +159,13 @@ function step(days: number): void {
         <text :x="plateX + 8" y="100" class="tag">{{ reading }}</text>
       </g>
     </svg>
-    <div v-else class="waiting">{{ sill.problem?.message ?? 'Working out the season' }}</div>
+    <div v-else class="waiting">
+      <template v-if="sill.lacks">
+        {{ sill.lacks }} The soil of your year stands here as soon as it is.
+        <NuxtLink v-if="route.path !== '/set-up'" to="/set-up">Set up the climate</NuxtLink>
+      </template>
+      <template v-else>{{ sill.problem?.message ?? 'Working out the season' }}</template>
+    </div>
     <div
       v-if="data && scale"
       class="needle"
@@ -232,6 +239,10 @@ function step(days: number): void {
   top: 48px;
   font-size: 15px;
   max-width: 640px;
+}
+.waiting a {
+  text-decoration: underline;
+  font-weight: 650;
 }
 .narrow .waiting {
   position: static;

@@ -22,7 +22,14 @@ async function save(): Promise<void> {
   const readTable = readNormals(normals.value, props.station.normals, context.units)
   const wanted = judged(
     stationEditSchema,
-    { ...typed, version: version.value, home: home.value, normals: readTable.ok ? readTable.normals : null },
+    {
+      ...typed,
+      version: version.value,
+      home: home.value,
+      normals: readTable.ok ? readTable.normals : null,
+      // Figures that the normals were made of stay while nobody types other normals.
+      fewFigures: readTable.ok && sameJson(readTable.normals, props.station.normals) ? props.station.fewFigures : null,
+    },
     read,
   )
   if (!readTable.ok) errors.value = { ...errors.value, ...readTable.wrong }

@@ -100,7 +100,8 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
         <OverriddenNotes :lawn />
       </div>
     </template>
-    <p v-else class="panel ask whole" role="status">Working out 30 weather years for this ground.</p>
+    <NoClimate v-else-if="sill.lacks" class="whole" what="Decide" />
+    <p v-else-if="!sill.problem" class="panel ask whole" role="status">Working out 30 weather years for this ground.</p>
   </div>
 </template>
 

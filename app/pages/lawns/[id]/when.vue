@@ -12,6 +12,7 @@ import { figure } from '#core/measure/figure'
 const here = useLawn()
 const { id, lawn, job, shown, outlook, decision, tries, keepTrial, savePlan, busy, problem, stepTo } = here
 const context = useContextStore()
+const sill = useSillStore()
 const { text } = useUnits()
 const { day, sownOn, suggested, lifted } = useSowingDay(here)
 
@@ -109,7 +110,10 @@ async function keep(): Promise<void> {
       </div>
     </aside>
   </div>
-  <div v-else class="panel waiting">Working out the weather years for this ground.</div>
+  <NoClimate v-else-if="sill.lacks" what="When" />
+  <div v-else-if="!sill.problem" class="panel waiting" role="status">
+    Working out the weather years for this ground.
+  </div>
 </template>
 
 <style scoped>

@@ -1,0 +1,80 @@
+import type { Locator, Page } from '@playwright/test'
+import { barriers, expect, PHONE, somebodyElse, test, WIDE } from './demo'
+
+/** A walk that counts: a field filled, a choice made or a button pressed is one. */
+function counting(page: Page) {
+  let count = 0
+  return {
+    of: () => count,
+    async fill(field: Locator | string, text: string) {
+      count++
+      await (typeof field === 'string' ? page.getByLabel(field, { exact: true }) : field).fill(text)
+    },
+    async press(button: Locator) {
+      count++
+      await button.click()
+    },
+    async choose(label: string, option: string) {
+      count++
+      await page.getByRole('combobox', { name: label, exact: true }).click()
+      await page.getByRole('option', { name: option, exact: true }).click()
+    },
+  }
+}
+
+for (const [device, viewport] of [
+  ['a desk', WIDE],
+  ['a phone', PHONE],
+] as const)
+  test(`on ${device} a new firm comes from signing up to a dated run of work in 25 steps at most`, async ({
+    browser,
+  }) => {
+    const page = await somebodyElse(browser, 'nobody')
+    await page.setViewportSize(viewport)
+    const errors: string[] = []
+    page.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
+    const walk = counting(page)
+    const button = (name: string | RegExp) => page.getByRole('button', { name })
+
+    await page.goto('/sign-up')
+    await walk.fill('Name of the firm', 'Larkrise Lawns')
+    await walk.fill('Your name', 'Ida')
+    await walk.fill('Your e-mail address', `ida.${Date.now().toString(36)}@example.org`)
+    await walk.fill('Password', 'three wet autumns')
+    await walk.press(button('Sign up the firm'))
+
+    await expect(page).toHaveURL(/set-up$/)
+    await expect(page.getByText('The climate of your place is not known yet.')).toBeVisible()
+    await walk.fill('Place', 'https://maps.example/#map=15/37.06/-79.38')
+    await expect(page.getByText('37.06° north, 79.38° west')).toBeVisible()
+    await walk.fill('Mean high of July', '87')
+    await walk.fill('Mean low of July', '67')
+    await walk.fill('Mean high of January', '46')
+    await walk.fill('Mean low of January', '27')
+    await walk.fill('Rain of a year', '43')
+    await expect(page.getByRole('img', { name: /tall fescue takes: .*Sep/ })).toBeVisible()
+    await walk.fill('Client or lawn', 'Birch Lodge')
+    await walk.fill('Area', '18x12 m')
+    expect(await barriers(page)).toEqual([])
+    await walk.press(button('Survey Birch Lodge'))
+
+    await expect(page).toHaveURL(/look$/)
+    if (viewport === PHONE) await walk.press(button('All of it, and the plan'))
+    await walk.choose('Grows there now', 'tall fescue')
+    await walk.choose('Grass wanted', 'tall fescue')
+    await walk.fill('Grass worth keeping, %', '60')
+    await walk.fill('Weeds, %', '30')
+    await walk.fill('Thatch', '10 mm')
+    await walk.fill('Mown at now', '3 in')
+    await walk.fill('Hours of sun', '8')
+    await walk.press(button('Save the survey'))
+    await expect(page).toHaveURL(/decide$/)
+    await walk.press(button('Plan the overseeding'))
+    await expect(page).toHaveURL(/when$/)
+    await expect(page.getByText(/Weather years from a few figures of Home/)).toBeVisible()
+    await walk.press(button(/^Sow \d/))
+    await expect(page.getByText(/Next: /)).toBeVisible()
+
+    expect(walk.of()).toBeLessThanOrEqual(25)
+    expect(errors).toEqual([])
+  })
