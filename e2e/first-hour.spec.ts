@@ -62,7 +62,7 @@ for (const [device, viewport] of [
     if (viewport === PHONE) await walk.press(button('All of it, and the plan'))
     await walk.choose('Grows there now', 'tall fescue')
     await walk.choose('Grass wanted', 'tall fescue')
-    await walk.fill('Grass worth keeping, %', '60')
+    await walk.fill('Desirable grass, %', '60')
     await walk.fill('Weeds, %', '30')
     await walk.fill('Thatch', '10 mm')
     await walk.fill('Mown at now', '3 in')

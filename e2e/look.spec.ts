@@ -177,7 +177,7 @@ test('on a phone a lawn is surveyed one question at a time, and leads to its pro
   await page.getByLabel('Grows there now').click()
   await page.getByRole('option', { name: 'perennial ryegrass' }).click()
   await keep.click()
-  await asked('How much is grass worth keeping')
+  await asked('How much is desirable grass')
   await page.getByRole('button', { name: 'Count points instead' }).click()
   for (const [word, times] of [
     ['wanted grass', 6],
@@ -186,7 +186,7 @@ test('on a phone a lawn is surveyed one question at a time, and leads to its pro
   ] as const)
     for (let i = 0; i < times; i++) await page.getByRole('button', { name: `One more point of ${word}` }).click()
   await expect(page.getByText(/10 points, grass good to/)).toBeVisible()
-  await expect(page.getByText('60% worth keeping: enough to overseed.')).toBeVisible()
+  await expect(page.getByText('60% desirable grass: enough to overseed.')).toBeVisible()
   await keep.click()
   await asked('How deep is the thatch?')
   await page.getByRole('button', { name: 'More', exact: true }).click()

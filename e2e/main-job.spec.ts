@@ -50,7 +50,7 @@ test('a newcomer takes a lawn from its area to the first operation done', async 
   await choose(page, 'Weather from', /Field station/)
   await page.getByLabel('Hours of sun').fill('8')
   await choose(page, 'Grass wanted', 'perennial ryegrass')
-  await page.getByLabel('Grass worth keeping').fill('60')
+  await page.getByLabel('Desirable grass').fill('60')
   await page.getByLabel('Weeds, %', { exact: true }).fill('30')
   await page.getByLabel('Weeds, %', { exact: true }).blur()
   await expect(page.getByLabel('Bare soil, %')).toHaveValue('10')

@@ -16,9 +16,9 @@ test('the demo says that it is one, and its clock takes station, probe and views
   const tag = page.locator('.sill .tag').first()
   await expect(tag).toHaveText('Tue 8 Sep')
   const fell = await page.locator('.plot rect[fill="#a9cfe6"]').count()
-  await page.getByRole('button', { name: 'A day on' }).click()
+  await page.getByRole('button', { name: '+1 day' }).click()
   await expect(tag).toHaveText('Wed 9 Sep')
-  await page.getByRole('button', { name: 'A week on' }).click()
+  await page.getByRole('button', { name: '+1 week' }).click()
   // A new day is a new season for the station and each lawn; on a slow machine that takes its time.
   await expect(tag).toHaveText('Wed 16 Sep', { timeout: 20_000 })
   await expect(page.locator('.readout .note')).toContainText('probe 06:40')

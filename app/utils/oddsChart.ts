@@ -33,7 +33,7 @@ const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
     decal: line(-Math.PI / 4, [1, 0], [1, 8], '#cf8f73'),
   },
   washout: {
-    name: 'Washed out',
+    name: 'Washout',
     colour: '#fbfbf5',
     text: '#172019',
     decal: {
@@ -48,7 +48,7 @@ const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
     },
   },
   dry: { name: 'Dried out', colour: '#f3e7bf', text: '#735407', decal: line(Math.PI / 4, [1, 0], [1, 7], '#b8923a') },
-  frost: { name: 'Frost before roots', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 6], '#6d9ab8') },
+  frost: { name: 'Winter before roots', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 6], '#6d9ab8') },
   cold: { name: 'Too cold to sprout', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 3], '#6d9ab8') },
 }
 

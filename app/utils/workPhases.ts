@@ -3,9 +3,9 @@ import type { Task } from '#core/job/schedule/schedule'
 import { addDays, daysBetween, weekdayIndex, type Day } from '#core/measure/calendar'
 
 const PHASES: { phase: Phase; name: string; about: string }[] = [
-  { phase: 'before', name: 'Ready before', about: 'from afar' },
-  { phase: 'work', name: 'The work', about: '' },
-  { phase: 'after', name: 'Looked after', about: 'when it grows' },
+  { phase: 'before', name: 'Before the visit', about: '' },
+  { phase: 'work', name: 'On site', about: '' },
+  { phase: 'after', name: 'Follow-up', about: '' },
 ]
 
 /** Tasks of a phase; those of one day are one task, torn by dots. */

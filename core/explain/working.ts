@@ -11,9 +11,9 @@ export interface Source {
 
 export const SOURCE_KIND_WORDS: Record<SourceKind, string> = {
   std: 'published, from memory',
-  mem: 'handbook knowledge, from memory',
+  mem: 'handbook value',
   trade: 'common practice, no source',
-  own: 'our planning figure',
+  own: 'planning figure',
   user: 'entered',
   computed: 'computed',
 }

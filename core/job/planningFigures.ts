@@ -55,14 +55,14 @@ const price = (name: string, per: PlanningFigure['per'], value: number): Limit =
 
 /** @source turf handbooks unless said */
 const LIMITS = {
-  overseedFrom: share('Grass worth keeping that is enough to overseed', 0.5, mem('desirable grass from 50%')),
+  overseedFrom: share('Desirable grass that is enough to overseed', 0.5, mem('desirable grass from 50%')),
   hardFrom: share(
-    'Grass worth keeping under which an old sward is given up',
+    'Desirable grass under which an old sward is given up',
     0.3,
     mem('under 30% kill, or renovate hard by the firm’s practice'),
   ),
   spotFrom: share(
-    'Grass worth keeping that leaves only patches to repair',
+    'Desirable grass that leaves only patches to repair',
     0.9,
     own('bare or damaged under 10% in patches, the rest dense'),
   ),
@@ -116,8 +116,8 @@ const WAITS = {
   checkFirst: days('First check, from sowing', 2, own('seed is swollen')),
   checkLast: days('First check, at the latest', 5, own('it can still be saved')),
   fleeceMost: days('Fleece lies at the most', 16, own('10 to 14 days is trade')),
-  weakFirst: days('Weak spots, from first green', 14, own('2 to 4 weeks')),
-  weakLast: days('Weak spots, at the latest', 28, own('2 to 4 weeks')),
+  weakFirst: days('Reseed thin spots, days from germination', 14, own('2 to 4 weeks')),
+  weakLast: days('Reseed thin spots, at the latest', 28, own('2 to 4 weeks')),
 } satisfies Record<string, Limit>
 
 /** A walk-behind corer with its tines on a drum; every one differs a little, and hired ones more. */

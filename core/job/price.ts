@@ -137,7 +137,7 @@ export function estimateOf(parts: readonly Part[], schedule: Schedule, planning:
             value: figure('days', days - daysBetween(first.from, anchor.to)),
             source: mow ? { kind: 'computed', text: 'growth after sowing' } : { kind: 'own', text: 'a week' },
           },
-          { operator: '=', what: 'Out of use', value: figure('days', days), subtotal: true },
+          { operator: '=', what: 'Keep off the lawn', value: figure('days', days), subtotal: true },
         ],
       },
     },

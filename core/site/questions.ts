@@ -53,7 +53,7 @@ export const ZONE_QUESTIONS = [
   {
     code: 'cover',
     words: 'cover',
-    asks: 'How much is grass worth keeping, weeds, bare?',
+    asks: 'How much is desirable grass, weeds, bare?',
     left: 'No programme can be told from another.',
     needed: true,
     answered: ({ desirableShare, weedShare, coarseShare, bareShare }) =>

@@ -93,7 +93,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Out of use</b>
+      <b role="rowheader" class="side">Keep off the lawn</b>
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="[cell(one), 'two']">
         <span
           ><span class="big"><WorkedNumber :worked="one.estimate.outOfUse" bare /></span> days</span
@@ -102,7 +102,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     </div>
     <div class="row" role="row">
       <span role="rowheader" class="side"
-        ><b>Expect, %</b><br /><span class="small">grass, weeds, bare: our planning figures, ±8</span></span
+        ><b>Expect, %</b><br /><span class="small">grass, weeds, bare: planning figures, ±8</span></span
       >
       <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
         <div v-for="then in one.expect" :key="then.horizon" class="expect">

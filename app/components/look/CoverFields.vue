@@ -41,7 +41,7 @@ function estimate(): void {
     <div v-if="!counting" class="field-row" @focusout="fill">
       <TypedInput
         v-model="zone.desirableShare"
-        label="Grass worth keeping, %"
+        label="Desirable grass, %"
         quantity="share"
         :path="`zones.${id}.desirableShare`"
       />

@@ -9,12 +9,12 @@ defineProps<{ stations: Station[] }>()
 const { draft, missing } = useSurveyHere()
 const context = useContextStore()
 const TITLES: Record<LawnQuestionCode | 'place', string> = {
-  history: 'Put on before',
+  history: 'Past applications',
   services: 'Buried lines',
   soil: 'Soil',
   water: 'Water',
   access: 'Access',
-  wishes: 'Wishes',
+  wishes: 'What the client wants',
   place: 'Where',
 }
 const says = computed<Record<LawnQuestionCode | 'place', string>>(() => {
@@ -40,7 +40,7 @@ const says = computed<Record<LawnQuestionCode | 'place', string>>(() => {
     ]
       .filter(Boolean)
       .join(', '),
-    access: [access.barrowM !== null && 'barrow way known', access.tipping].filter(Boolean).join(', '),
+    access: [access.barrowM !== null && 'wheelbarrow distance known', access.tipping].filter(Boolean).join(', '),
     wishes: [wishes.goal, wishes.usableBy && `by ${shortDay(wishes.usableBy, context.today)}`]
       .filter(Boolean)
       .join(', '),

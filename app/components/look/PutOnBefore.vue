@@ -72,7 +72,7 @@ function until(row: Row): string {
         placeholder="active ingredient"
         aria-label="Active ingredient put on before"
       />
-      <UButton variant="outline" :disabled="!chosen" @click="add">Write it down</UButton>
+      <UButton variant="outline" :disabled="!chosen" @click="add">Save</UButton>
     </div>
     <UCheckbox
       v-if="!draft.applications.length"

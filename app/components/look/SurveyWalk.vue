@@ -78,10 +78,10 @@ const consequence = computed(() => {
         : `Mean ${text({ quantity: 'depthMm', value: thatch })} is normal.`
   if (now.value.code === 'cover' && zone.desirableShare !== null)
     return zone.desirableShare >= limits.overseedFrom
-      ? `${Math.round(zone.desirableShare * 100)}% worth keeping: enough to overseed.`
+      ? `${Math.round(zone.desirableShare * 100)}% desirable grass: enough to overseed.`
       : zone.desirableShare >= limits.hardFrom
-        ? 'Under half worth keeping: a hard renovation.'
-        : 'Little worth keeping: kill, or renovate hard.'
+        ? 'Under half desirable grass: a hard renovation.'
+        : 'Little desirable grass: herbicide, or a hard renovation.'
   if (now.value.code === 'sun' && zone.sunHours !== null && zone.sunHours < limits.sunLeast)
     return 'Under 3 hours no turf lasts: open the shade first.'
   if (now.value.code === 'hardness' && zone.driverMm.length)

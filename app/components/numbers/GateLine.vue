@@ -3,7 +3,8 @@ import type { Gate } from '#core/explain/judgement'
 import { SOURCE_KIND_WORDS } from '#core/explain/working'
 
 const props = defineProps<{ gate: Gate; withSource?: boolean }>()
-const WORDS = { met: 'Met', waiting: 'Waiting', risk: 'At risk', hold: 'Hold' } as const
+/** Beside its tick what is met needs no word; it is read aloud as one. */
+const WORDS = { met: 'OK', waiting: 'Pending', risk: 'At risk', hold: 'Hold' } as const
 const COLOURS = { met: 'text-moss-500', waiting: 'text-ink-2', risk: 'text-clay-500', hold: 'text-ink-500' } as const
 const source = computed(
   () => props.gate.source && `${props.gate.source.text} (${SOURCE_KIND_WORDS[props.gate.source.kind]})`,
@@ -14,7 +15,8 @@ const source = computed(
   <div class="gate" :data-state="gate.state">
     <GateGlyph :state="gate.state" />
     <div>
-      <b :class="COLOURS[gate.state]">{{ WORDS[gate.state] }}</b>&nbsp;<PhraseText :phrase="gate.text" />
+      <b :class="gate.state === 'met' ? 'sr-only' : COLOURS[gate.state]">{{ WORDS[gate.state] }}</b>{{ ' '
+      }}<PhraseText :phrase="gate.text" />
       <div v-if="withSource && source" class="source">{{ source }}</div>
     </div>
   </div>

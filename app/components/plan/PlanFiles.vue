@@ -54,7 +54,7 @@ async function save(format: PlanFormat): Promise<void> {
 <template>
   <div class="files small">
     <label
-      >Bring in a drawing or a walked track
+      >Import a drawing or GPS track
       <input type="file" accept=".geojson,.json,.kml,.gpx" aria-label="Drawing as GeoJSON, KML or GPX" @change="read"
     /></label>
     <span v-if="Object.keys(draft.features).length"

@@ -60,14 +60,14 @@ async function add(): Promise<void> {
     <UFormField label="Name, lot or bag" :error="errors.name ?? false"
       ><UInput v-model="form.name" placeholder="lot 26-114" maxlength="80" class="w-full"
     /></UFormField>
-    <UFormField :label="`There now, ${unit(quantity)}`" :error="errors.amount ?? false"
+    <UFormField :label="`On hand, ${unit(quantity)}`" :error="errors.amount ?? false"
       ><UInput
         v-model="form.amount"
         :placeholder="quantity === 'massKg' ? '50 lb' : '2 yd3'"
         maxlength="20"
         class="w-full"
     /></UFormField>
-    <UButton type="submit" color="primary" :loading="busy">Write it down</UButton>
+    <UButton type="submit" color="primary" :loading="busy">Save</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>
 </template>

@@ -53,7 +53,7 @@ const save = (putAway: boolean) =>
         >So much came in</UButton
       >
       <UButton variant="outline" size="sm" :loading="busy" :disabled="!isDay(form.day)" @click="write('counted')"
-        >So much is there, counted</UButton
+        >Record count</UButton
       >
     </form>
     <p v-for="(words, field) in errors" :key="field" class="bad" role="alert">{{ words }}</p>

@@ -31,10 +31,10 @@ async function step(days: number): Promise<void> {
     <span class="clock">
       Clock: <b class="num">{{ longDay(context.today) }}</b>
       <UButton size="sm" variant="outline" :loading="busy === 1" :disabled="busy !== 0" @click="step(1)"
-        >A day on</UButton
+        >+1 day</UButton
       >
       <UButton size="sm" variant="outline" :loading="busy === 7" :disabled="busy !== 0" @click="step(7)"
-        >A week on</UButton
+        >+1 week</UButton
       >
     </span>
     <span v-if="message" class="problem" role="alert">{{ message }}</span>

@@ -37,7 +37,7 @@ const frost = computed(() => data.value?.outlook.frost)
 
 <template>
   <details v-if="data" class="season">
-    <summary>The ledge as a table</summary>
+    <summary>Show as a table</summary>
     <p v-if="frost" class="small">
       {{ frost.kind === 'first' ? 'First' : 'Last' }} frost: by {{ shortDay(frost.p10) }} in 10% of years,
       {{ shortDay(frost.p50) }} in half, {{ shortDay(frost.p90) }} in 90%.

@@ -43,7 +43,7 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
       </h2>
       <span class="pair">
         <template v-if="trying"
-          ><UButton color="primary" :loading="busy" @click="emit('keep')">Keep it so</UButton
+          ><UButton color="primary" :loading="busy" @click="emit('keep')">Apply changes</UButton
           ><UButton variant="outline" @click="emit('drop')">Leave it as it was</UButton></template
         >
         <UButton v-else color="primary" :loading="busy" @click="emit('confirm')">Confirm the new days</UButton>

@@ -47,7 +47,7 @@ export function expectOf(programme: ProgrammeCode, survey: Survey, planning: Pla
           formula: 'Old grass kept, and what fills of the ground that neither it nor weeds hold.',
           lines: [
             {
-              what: 'Grass worth keeping now',
+              what: 'Desirable grass now',
               value: figure('share', survey.desirableShare, 2),
               source: { kind: 'user', text: 'Look' },
             },

@@ -130,7 +130,7 @@ export const PRACTICES: Questions = {
     ],
   },
   preventer: {
-    asks: 'Weed preventer',
+    asks: 'Pre-emergent',
     choices: [
       choice('none', 'None', 'The new grass does the crowding out.'),
       choice(

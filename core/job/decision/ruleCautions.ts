@@ -140,7 +140,7 @@ export const CAUTIONS: readonly Rule[] = [
     'risk',
     ['hard'],
     [['desirable', '>=', 'overseedFrom']],
-    'Rough on the {desirable} that is worth keeping.',
+    'Rough on the {desirable} of desirable grass.',
     'own',
     'overseeding keeps it',
   ),

@@ -151,7 +151,7 @@ const recoveryFeed = operation({
 const feedAgain = operation({
   code: 'feedAgain',
   order: 360,
-  name: 'Feed again',
+  name: 'Second feeding',
   done: 'fed again',
   mark: 'machine',
   phase: 'after',
@@ -180,7 +180,7 @@ const feedAgain = operation({
   putsDown: 'granules',
   wantsGrowth: true,
   uses: 'feed',
-  brief: fed('Feed again', ({ settings }) => settings.starterNGPerM2 || LIGHT_N_G_PER_M2),
+  brief: fed('Second feeding', ({ settings }) => settings.starterNGPerM2 || LIGHT_N_G_PER_M2),
 })
 
 export const FEEDING = [feed, recoveryFeed, feedAgain] as const

@@ -166,7 +166,7 @@ const kill3 = operation({
 const preventer = operation({
   code: 'preventer',
   order: 240,
-  name: 'Weed preventer',
+  name: 'Pre-emergent safe on seedlings',
   done: 'put down',
   mark: 'spray',
   phase: 'work',
@@ -186,7 +186,7 @@ const preventer = operation({
       ', where species, label and law allow. Rate by the label.',
     ],
     gates: [onTheDay('the label names every grass that was sown')],
-    hours: sprayed('Weed preventer', part),
+    hours: sprayed('Pre-emergent safe on seedlings', part),
   }),
 })
 

@@ -137,7 +137,7 @@ const firm = operation({
 const weak = operation({
   code: 'weak',
   order: 340,
-  name: 'Weak spots',
+  name: 'Reseed thin spots',
   done: 'reseeded',
   mark: 'visit',
   phase: 'after',
@@ -173,7 +173,7 @@ const weak = operation({
         ' of the ground, scratched in and kept moist.',
       ],
       gates: [],
-      hours: crewHours('Weak spots', survey.areaM2 * WEAK_SHARE, [
+      hours: crewHours('Reseed thin spots', survey.areaM2 * WEAK_SHARE, [
         { what: 'By hand', passes: 1, rateM2PerH: RATES.fork },
       ]),
     }

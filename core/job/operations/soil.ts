@@ -83,7 +83,7 @@ const LONG_HEAP = 'a heap does not lie on a lawn for long'
 const delivery = operation({
   code: 'delivery',
   order: 170,
-  name: 'Take delivery',
+  name: 'Delivery',
   done: 'delivered',
   mark: 'visit',
   phase: 'work',
@@ -113,7 +113,7 @@ const delivery = operation({
         ', tipped where it is drawn in Look, with room for the next load. Sheet it against rain.',
       ],
       gates: [onTheDay('ground cleared, tipping place free')],
-      hours: crewHours('Take delivery', 0, []),
+      hours: crewHours('Delivery', 0, []),
     }
   },
 })

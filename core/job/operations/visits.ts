@@ -145,7 +145,7 @@ const check = operation({
 const green = operation({
   code: 'green',
   order: 290,
-  name: 'First green',
+  name: 'Germination check',
   done: 'counted',
   mark: 'visit',
   phase: 'after',
@@ -173,14 +173,14 @@ const green = operation({
       ', five in the sun and five in the shade. Water, wait; no more seed.',
     ],
     gates: [],
-    hours: walked('First green', part),
+    hours: walked('Germination check', part),
   }),
 })
 
 const close = operation({
   code: 'close',
   order: 370,
-  name: 'Close the job',
+  name: 'Final inspection',
   done: 'closed',
   mark: 'visit',
   phase: 'after',
@@ -196,7 +196,7 @@ const close = operation({
   brief: (part) => ({
     settings: ['Cover, gaps, colour and height noted; the client told how it is mown, fed and watered from here.'],
     gates: [],
-    hours: walked('Close the job', part),
+    hours: walked('Final inspection', part),
   }),
 })
 

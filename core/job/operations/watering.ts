@@ -12,7 +12,7 @@ const RESTRICTIONS = 'Local watering restrictions come first. Keep hoses off the
 const waterAhead = operation({
   code: 'waterAhead',
   order: 100,
-  name: 'Water ahead',
+  name: 'Pre-soak the soil',
   done: 'watered ahead',
   mark: 'visit',
   phase: 'work',
@@ -37,7 +37,9 @@ const waterAhead = operation({
       ' in turns that do not puddle, the evening before at the latest, and a little on the morning.',
     ],
     gates: [],
-    hours: crewHours('Water ahead', survey.areaM2, [{ what: 'Setting out', passes: 1, rateM2PerH: RATES.broadcast }]),
+    hours: crewHours('Pre-soak the soil', survey.areaM2, [
+      { what: 'Setting out', passes: 1, rateM2PerH: RATES.broadcast },
+    ]),
   }),
 })
 

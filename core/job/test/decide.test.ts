@@ -61,7 +61,7 @@ describe('what does not fit says why', () => {
     ['spot', 'thin over more than patches: 56%', {}, {}],
     ['spot', 'thin all over', cover(0.94, 0.02), {}],
     ['spot', 'patches alone do not mend that', cover(0.92, 0.08), {}],
-    ['overseed', 'only 20% is grass', cover(0.2, 0.6), {}],
+    ['overseed', 'only 20% is desirable grass', cover(0.2, 0.6), {}],
     ['overseed', '40% coarse weed grasses survive', cover(0.4, 0.1, 0.4), {}],
     ['hard', 'coarse weed grasses survive', cover(0.4, 0.1, 0.4), {}],
     ['kill', 'does not kill for this', {}, {}, 'never'],

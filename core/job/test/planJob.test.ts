@@ -260,7 +260,7 @@ describe('an answer does what it says', () => {
     })
     const skipped = { ...NO_WORK, skipped: { waterAhead: 'the client does' } }
     const state = (of: Lawn, seen: Glance) =>
-      gatesOf(of, 'dethatch', seen).find(({ text }) => /ground|watered|water ahead/.test(text.join(' ')))!.state
+      gatesOf(of, 'dethatch', seen).find(({ text }) => /ground|watered|pre-soak the soil/.test(text.join(' ')))!.state
     expect(state(lawn({ work: skipped }), dry(0.8))).toBe('hold')
     expect(state(lawn({ work: skipped }), dry(null))).toBe('waiting')
     expect(state(lawn(), dry(0.8))).toBe('waiting')

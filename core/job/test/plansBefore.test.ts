@@ -127,7 +127,7 @@ const ARGUED: readonly { where: RegExp; about: string; why: string }[] = [
   },
   { where: /feedAgain/, about: 'feedAgain', why: 'a second feeding lay before the first mowing that it waits for' },
   {
-    where: /waterAhead|:ground|after water ahead/,
+    where: /waterAhead|:ground|after pre-soak the soil/,
     about: 'waterAhead',
     why: 'ground is soaked a day before blades as before tines, and what is planned or done answers for dry ground',
   },
