@@ -23,7 +23,9 @@ const source = computed(
 </template>
 
 <style scoped>
+/* What is only read aloud stays within its line, also where columns scroll. */
 .gate {
+  position: relative;
   display: flex;
   gap: 7px;
   font-size: 12.5px;

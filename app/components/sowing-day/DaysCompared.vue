@@ -68,9 +68,11 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
 td,
 th {
   vertical-align: middle;
-  white-space: nowrap;
   padding-left: 4px;
   padding-right: 4px;
+}
+td {
+  white-space: nowrap;
 }
 .chosen {
   background: var(--straw-tint);

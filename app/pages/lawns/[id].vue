@@ -7,7 +7,7 @@ import { fieldName, fieldText } from '~/utils/fieldWords'
 import { hangersOf } from '~/utils/hangers'
 import { stepsOf, tasksDone } from '~/utils/lawnState'
 
-const { id, lawn, missing, shown, shownJob, stepTo, clash, busy, settleClash } = provideLawn()
+const { id, lawn, missing, shown, shownJob, tries, stepTo, clash, busy, settleClash } = provideLawn()
 const store = useLawnsStore()
 const sill = useSillStore()
 const context = useContextStore()
@@ -36,7 +36,8 @@ const steps = computed(() => {
   const seed = (shown.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
   return stepsOf({
     programme: lawn.value.plan.programme,
-    sowOn: shownJob.value?.sowOn ?? null,
+    // A day that is only put forward settles nothing.
+    sowOn: (tries('day')?.offered ? lawn.value.plan.sowOn : shownJob.value?.sowOn) ?? null,
     missing: missing.value.length,
     tasks: tasksDone(shown.value?.schedule),
     today: context.today,
