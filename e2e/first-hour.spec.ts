@@ -45,7 +45,11 @@ for (const [device, viewport] of [
 
     await expect(page).toHaveURL(/set-up$/)
     await expect(page.getByText('The climate of your place is not known yet.')).toBeVisible()
-    await walk.fill('Place', 'https://maps.example/#map=15/37.06/-79.38')
+    if (viewport === PHONE) {
+      await page.context().grantPermissions(['geolocation'])
+      await page.context().setGeolocation({ latitude: 37.06, longitude: -79.38 })
+      await walk.press(button('Use this device'))
+    } else await walk.fill('Place', 'https://maps.example/#map=15/37.06/-79.38')
     await expect(page.getByText('37.06° north, 79.38° west')).toBeVisible()
     await walk.fill('Mean high of July', '87')
     await walk.fill('Mean low of July', '67')
@@ -78,3 +82,35 @@ for (const [device, viewport] of [
     expect(walk.of()).toBeLessThanOrEqual(25)
     expect(errors).toEqual([])
   })
+
+test('what Set up cannot keep is told at its field, and a station that is there already stops nobody', async ({
+  browser,
+}) => {
+  const page = await somebodyElse(browser, 'nobody')
+  await page.goto('/sign-up')
+  await page.getByLabel('Name of the firm').fill('Larkrise Lawns')
+  await page.getByLabel('Your name').fill('Ida')
+  await page.getByLabel('Your e-mail address').fill(`ida.${Date.now().toString(36)}@example.org`)
+  await page.getByLabel('Password').fill('three wet autumns')
+  await page.getByRole('button', { name: 'Sign up the firm' }).click()
+  await expect(page).toHaveURL(/set-up$/)
+  const keep = page.getByRole('button', { name: 'Go to the lawns' })
+  await page.getByLabel('Place', { exact: true }).fill('80, 10')
+  await keep.click()
+  await expect(page.getByText('Between −66 and 66 degrees.')).toBeVisible()
+  await page.getByLabel('Place', { exact: true }).fill('37.06, -79.38')
+  await page.getByLabel('Mean high of July').fill('warm')
+  await keep.click()
+  await expect(page.getByRole('alert')).not.toHaveCount(0)
+  await page.getByLabel('Mean high of July').fill('')
+  // Kept by somebody else of the firm, or by an answer that was lost.
+  await page.evaluate(() =>
+    fetch('/api/stations', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'Home', latDeg: 37, lonDeg: -79, heightM: null, coastal: false }),
+    }),
+  )
+  await keep.click()
+  await expect(page).toHaveURL(/\/lawns$/)
+})

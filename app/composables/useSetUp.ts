@@ -1,5 +1,4 @@
-import { newLawnSchema } from '#contract/newLawn'
-import { newStationSchema, type Station } from '#contract/station'
+import { newStationSchema } from '#contract/station'
 import type { FewFigures } from '#core/weather/fewFigures'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Quantity } from '#core/measure/figure'
@@ -23,24 +22,18 @@ type Figure = keyof typeof FIGURES
 /** What a firm begins with: its place, the climate there, and a first lawn; each may be left for later. */
 export function useSetUp() {
   const context = useContextStore()
-  const lawns = useLawnsStore()
-  const { parse, parseArea } = useUnits()
-  const { busy, message, errors, judged, send } = useSend()
+  const lawn = useNewLawn()
+  const { parse } = useUnits()
+  const { busy, message, errors, code, judged, send } = useSend()
   const form = reactive({
     place: '',
     coastal: false,
     ...({ hotHigh: '', hotLow: '', coldHigh: '', coldLow: '', rain: '' } satisfies Record<Figure, string>),
     lastFrost: '',
     firstFrost: '',
-    client: '',
-    address: '',
-    area: '',
-    growsNow: '',
   })
-  const lawnId = crypto.randomUUID()
-  const station = ref<Station>()
   /** A firm that has its station already begins with a lawn alone. */
-  const climateKnown = computed(() => Boolean(station.value) || (context.firm?.homeStationId ?? null) !== null)
+  const climateKnown = computed(() => (context.firm?.homeStationId ?? null) !== null)
 
   const place = computed(() => placeIn(form.place))
   const typed = computed(
@@ -88,34 +81,17 @@ export function useSetUp() {
     if (climateKnown.value || !(form.place.trim() || some.value)) return true
     const wanted = judgedStation()
     if (!wanted) return false
-    const kept = await send(async () => {
-      station.value = await $fetch<Station>('/api/stations', { method: 'POST', body: wanted })
-    })
-    if (kept) await context.load()
-    return kept
-  }
-  async function keepLawn(): Promise<boolean> {
-    if (![form.client, form.area].some((value) => value.trim())) return true
-    const area = parseArea(form.area)
-    const wanted = judged(
-      newLawnSchema,
-      {
-        id: lawnId,
-        client: form.client,
-        address: form.address,
-        growsNow: form.growsNow,
-        areaTyped: form.area,
-        areaM2: area.ok ? area.value : 1,
-      },
-      { areaM2: area },
-    )
-    return wanted !== undefined && (await send(() => lawns.add(wanted)))
+    const kept = await send(() => $fetch('/api/stations', { method: 'POST', body: wanted }))
+    // Its answer may have been lost, or somebody else of the firm was faster: then it is there.
+    if (kept || code.value === 'taken') await context.load()
+    return climateKnown.value
   }
   /** Keeps what is filled in, one after the other; what is kept already is not sent again. */
   async function save(): Promise<void> {
-    if (!(await keepClimate()) || !(await keepLawn())) return
-    await navigateTo(form.client.trim() ? `/lawns/${lawnId}/look` : '/lawns')
+    const begins = Boolean(lawn.form.client.trim() || lawn.form.area.trim())
+    if (!(await keepClimate()) || (begins && !(await lawn.add()))) return
+    await navigateTo(begins ? `/lawns/${lawn.id}/look` : '/lawns')
   }
 
-  return { form, place, figures, climateKnown, errors, busy, message, save }
+  return { form, place, figures, climateKnown, errors, busy, message, lawn, save }
 }

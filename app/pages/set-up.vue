@@ -6,9 +6,11 @@ import { normalsFromFewFigures } from '#core/weather/fewFigures'
 useHead({ title: 'Set up' })
 const context = useContextStore()
 const { text } = useUnits()
-const { form, place, figures, climateKnown, errors, busy, message, save } = useSetUp()
+const { form, place, figures, climateKnown, errors, busy, message, lawn, save } = useSetUp()
 useSillStore().hangers = []
 
+/** Farther from the equator the contract takes no station: there is no lawn to sow. */
+const MOST_LATITUDE = 66
 /** What the firm does most: it only lights the year below. */
 const does = ref<'cool' | 'warm'>('cool')
 const grass = computed(() => grassByCode(does.value === 'cool' ? 'TF' : 'BER'))
@@ -21,7 +23,7 @@ const normals = computed(() => {
   }
 })
 const year = useClimateYear(() =>
-  normals.value && place.value
+  normals.value && place.value && Math.abs(place.value.latDeg) <= MOST_LATITUDE
     ? {
         normals: normals.value,
         place: { latDeg: place.value.latDeg, coastal: form.coastal },
@@ -30,7 +32,9 @@ const year = useClimateYear(() =>
       }
     : undefined,
 )
-const keepWords = computed(() => (form.client.trim() ? `Survey ${form.client.trim()}` : 'Go to the lawns'))
+const { errors: lawnErrors, busy: lawnBusy } = lawn
+const trouble = computed(() => message.value || lawn.message.value)
+const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.client.trim()}` : 'Go to the lawns'))
 </script>
 
 <template>
@@ -43,22 +47,28 @@ const keepWords = computed(() => (form.client.trim() ? `Survey ${form.client.tri
       <section>
         <h2>1 Where you work</h2>
         <p v-if="climateKnown">Your home station is set up. <NuxtLink to="/weather" class="opens">Weather</NuxtLink></p>
-        <PlaceField v-else v-model="form.place" v-model:coastal="form.coastal" :place :error="errors.place" />
+        <PlaceField
+          v-else
+          v-model="form.place"
+          v-model:coastal="form.coastal"
+          :place
+          :error="errors.place ?? errors.latDeg ?? errors.lonDeg"
+        />
       </section>
       <section>
         <h2>3 Your first lawn</h2>
         <div class="lawn">
-          <UFormField label="Client or lawn" name="client" :error="errors.client">
-            <UInput id="field-client" v-model="form.client" maxlength="80" autocomplete="off" />
+          <UFormField label="Client or lawn" name="client" :error="lawnErrors.client">
+            <UInput id="field-client" v-model="lawn.form.client" maxlength="80" autocomplete="off" />
           </UFormField>
-          <UFormField label="Area" name="area" :error="errors.areaM2">
-            <UInput id="field-area" v-model="form.area" placeholder="6,590 sq ft, 40x16 m" maxlength="80" />
+          <UFormField label="Area" name="area" :error="lawnErrors.areaM2">
+            <UInput id="field-area" v-model="lawn.form.area" placeholder="6,590 sq ft, 40x16 m" maxlength="80" />
           </UFormField>
-          <UFormField label="Street or place" name="address" :error="errors.address">
-            <UInput id="field-address" v-model="form.address" maxlength="160" autocomplete="off" />
+          <UFormField label="Street or place" name="address" :error="lawnErrors.address">
+            <UInput id="field-address" v-model="lawn.form.address" maxlength="160" autocomplete="off" />
           </UFormField>
-          <UFormField label="Grows there now" name="growsNow" :error="errors.growsNow">
-            <UInput id="field-growsNow" v-model="form.growsNow" placeholder="thin tall fescue" maxlength="120" />
+          <UFormField label="Grows there now" name="growsNow" :error="lawnErrors.growsNow">
+            <UInput id="field-growsNow" v-model="lawn.form.growsNow" placeholder="thin tall fescue" maxlength="120" />
           </UFormField>
         </div>
       </section>
@@ -94,8 +104,8 @@ const keepWords = computed(() => (form.client.trim() ? `Survey ${form.client.tri
       <p v-else>Known already: the ledge above shows it.</p>
     </section>
     <footer>
-      <p v-if="message" class="problem" role="alert">{{ message }}</p>
-      <UButton type="submit" color="primary" :loading="busy">{{ keepWords }}</UButton>
+      <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>
+      <UButton type="submit" color="primary" :loading="busy || lawnBusy">{{ keepWords }}</UButton>
       <span class="small">What is filled in is saved.</span>
     </footer>
   </form>

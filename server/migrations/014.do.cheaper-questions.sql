@@ -87,20 +87,17 @@ do $$ declare kept record; begin
   end loop;
 end $$;
 
--- Names of others that are told with a lawn: its client's, and whose who saved it.
+-- Names of clients and people are told with lawns, and nothing is planned by them. Signing in changes rows of people too.
 create function name_told() returns trigger language plpgsql as $$
   begin
-    if tg_table_name = 'clients' then
-      update lawns set revision = revision where firm_id = new.firm_id and client_id = new.id;
-    else
-      update lawns set revision = revision where firm_id = new.firm_id;
-    end if;
+    update firms set records_version = records_version + 1 where id = new.firm_id;
     return null;
   end $$;
 create trigger name_told after update of name on clients for each row
   when (old.name is distinct from new.name) execute function name_told();
 create trigger name_told after update of name on people for each row
   when (old.name is distinct from new.name) execute function name_told();
+
 update stations s set (days, first_day, last_day) =
   (select count(*), min(w.day), max(w.day) from weather_days w where w.firm_id = s.firm_id and w.station_id = s.id);
 update lawns set lacking = lawn_lacks(firm_id, id), sown_on = lawn_sown_on(firm_id, id);

@@ -1,34 +1,13 @@
 <script setup lang="ts">
-import { newLawnSchema } from '#contract/newLawn'
-
 /** The dashed row under the list: enough to begin a survey. */
-const lawns = useLawnsStore()
-const { parseArea } = useUnits()
-const form = reactive({ client: '', address: '', area: '', growsNow: '' })
-const { busy, message, errors, judged, send } = useSend()
-/** One id for one lawn: sent again after a lost answer it is not added twice. */
-const newId = crypto.randomUUID()
-
-async function add(): Promise<void> {
-  const area = parseArea(form.area)
-  const lawn = judged(
-    newLawnSchema,
-    {
-      id: newId,
-      client: form.client,
-      address: form.address,
-      growsNow: form.growsNow,
-      areaTyped: form.area,
-      areaM2: area.ok ? area.value : 1,
-    },
-    { areaM2: area },
-  )
-  if (lawn && (await send(() => lawns.add(lawn)))) await navigateTo(`/lawns/${newId}/look`)
+const { id, form, busy, message, errors, add } = useNewLawn()
+async function begin(): Promise<void> {
+  if (await add()) await navigateTo(`/lawns/${id}/look`)
 }
 </script>
 
 <template>
-  <form class="add" novalidate @submit.prevent="add">
+  <form class="add" novalidate @submit.prevent="begin">
     <h3><UIcon name="i-lucide-plus" class="size-5" aria-hidden="true" /> Add a lawn</h3>
     <UFormField name="client" :error="errors.client" class="grow"
       ><UInput
