@@ -12,7 +12,7 @@ test('what if: other seedbeds stand beside the plan, follow the day, can be stop
   await expect(panel.getByText(/^Working/)).toHaveCount(0)
   // The worker's own count of the plan is the server's: the same core and seed on both sides.
   const plate = async () =>
-    Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
+    Number(/, (\d+) of 100/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
   await expect.poll(async () => Number(await planned.textContent())).toBe(await plate())
   await expect(panel.getByRole('row', { name: /rain alone/ })).toContainText('fewer')
   await page.getByRole('button', { name: 'A day later' }).click()
@@ -26,13 +26,13 @@ test('what if: other seedbeds stand beside the plan, follow the day, can be stop
   await panel.getByRole('button', { name: 'Stop' }).click()
   await expect(panel.getByText(/^Working/)).toHaveCount(0)
   await panel.getByRole('button', { name: 'Work out the rest' }).click()
-  await expect(panel.getByRole('row', { name: /^Kentucky bluegrass/ })).toContainText('of 30')
+  await expect(panel.getByRole('row', { name: /^Kentucky bluegrass/ })).toContainText('of 100')
 })
 
 test('a lawn that nobody waters has worse odds, and When says what it reckons with', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Ashgrove Nursery')
   const good = async () =>
-    Number(/, (\d+) of 30/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
+    Number(/, (\d+) of 100/.exec((await page.getByRole('slider', { name: 'Sowing day' }).textContent())!)![1])
   await open(page, `/lawns/${lawn.id}/when`)
   await expect(page.getByText('the client is taken to water as told')).toBeVisible()
   const told = await good()
@@ -77,9 +77,36 @@ test('a reading that cannot be right is kept, questioned and left out; one that 
 test('where nothing is sown, When shows in how many years the turf grows through', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Tamsin Varga')
   await open(page, `/lawns/${lawn.id}/when`)
-  await expect(page.getByText('Turf grows through', { exact: true })).toBeVisible()
+  await expect(page.getByText('Turf grows through, of 100 years')).toBeVisible()
   await expect(page.getByRole('slider', { name: 'Day of the first topdressing' })).toContainText(
-    /Wed 16 Sep, \d+ of 30/,
+    /Wed 16 Sep, \d+ of 100/,
   )
   await expect(page.getByText(/If you sow/)).toHaveCount(0)
+})
+
+// Found: a spring plan opened on "0 of 30, lies beyond what is worked out", and an arrow key jumped to the chart's end.
+test('spring is judged in autumn: a season is a link, keys go on from its day, and the chart turns with it', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Halloran')
+  await open(page, `/lawns/${lawn.id}/when`)
+  const slider = page.getByRole('slider', { name: 'Sowing day' })
+  await page.getByRole('button', { name: /^Fall 2027, \d+ of 100$/ }).click()
+  await expect(slider).toContainText(/ (Aug|Sep|Oct) 27, \d+ of 100/)
+  const at = Number(await slider.getAttribute('aria-valuenow'))
+  await slider.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(slider).toHaveAttribute('aria-valuenow', String(at + 1))
+  for (const press of ['PageDown', 'PageDown', 'PageDown', 'PageDown']) await page.keyboard.press(press)
+  await expect(slider).toHaveAttribute('aria-valuenow', String(at + 1 - 28))
+  // What lies behind today says what happened, and cannot be kept.
+  for (let i = 0; i < 60; i++) await page.keyboard.press('PageDown')
+  await expect(page.getByText(/has passed and nothing was sown/)).toBeVisible()
+  await expect(page.getByRole('button', { name: /^(Sow|Move sowing) / })).toBeDisabled()
+  await expect(page.getByText('NaN')).toHaveCount(0)
+  // The end of what is worked out is an end.
+  for (let i = 0; i < 120; i++) await page.keyboard.press('PageUp')
+  await expect(slider).toHaveAttribute('aria-valuenow', (await slider.getAttribute('aria-valuemax'))!)
+  await expect(slider).toContainText('of 100')
 })

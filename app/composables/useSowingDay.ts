@@ -27,7 +27,16 @@ export function useSowingDay({ lawn, plan, outlook, tries, tryOut }: ReturnType<
       ? outlook.value.growing
       : inSeason(outlook.value.windows, plan.value!.practices.season, of.latDeg)
     const window = windows.find(({ to }) => to >= clear)
-    if (!window) return fallback
+    if (!window) {
+      const best = lifted.value ? [] : outlook.value.best.filter(({ day }) => day >= clear)
+      return best.reduce(
+        (most, one) => (one.chance.of100 > most.of100 ? { day: one.day, of100: one.chance.of100 } : most),
+        {
+          day: fallback,
+          of100: 0,
+        },
+      ).day
+    }
     const from = window.from < clear ? clear : window.from
     const best = window.best < clear ? clear : window.best
     return nearestWorkingDay(best, context.firmRecord.workingDays, from, window.to)

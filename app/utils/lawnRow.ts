@@ -67,7 +67,7 @@ function endedRow(lawn: ListedLawn, endedOn: Day, today: Day): LawnRowView {
 }
 
 const oddsWords = ({ odds, possibleFrom }: Outline, today: Day): string =>
-  odds ? `${odds.good} of ${odds.years} good` : possibleFrom ? `next ${shortDay(possibleFrom, today)}` : ''
+  odds ? `${odds.of100} of 100` : possibleFrom ? `next ${shortDay(possibleFrom, today)}` : ''
 
 /** Everything a row of the list shows. */
 export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRowView {

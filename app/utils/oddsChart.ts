@@ -1,7 +1,22 @@
 import type { ECBasicOption } from 'echarts/types/dist/shared'
-import type { SowingDay } from '#core/establishment/sowingDay'
-import { CAUSES } from './causeWords'
 import type { Cause } from '#core/establishment/sowing'
+import { meanAround, type DayOdds } from '#core/establishment/window'
+import { CAUSES } from './causeWords'
+
+/** Of 100 years by day, those that make a good stand and those that each cause spoils; all of a day add to 100. */
+export interface OddsStack {
+  good: number[]
+  causes: { code: Cause; values: number[] }[]
+}
+
+/** @param years over which the odds were counted */
+export function stackOf(odds: readonly Pick<DayOdds, 'good' | 'causes'>[], years: number): OddsStack {
+  const of100 = (counts: readonly number[]) => meanAround(counts).map((count) => (count / years) * 100)
+  return {
+    good: of100(odds.map(({ good }) => good)),
+    causes: CAUSES.map(({ code }) => ({ code, values: of100(odds.map(({ causes }) => causes[code])) })),
+  }
+}
 
 /** One layer of the stacked chart: a cause of failure, or the good years. */
 interface Layer {
@@ -61,7 +76,6 @@ const labelPx = (name: string): number => Math.round(name.length * 6.6) + 12
 function labelPlace(
   layers: readonly Layer[],
   at: number,
-  years: number,
   marginDays: number,
 ): { day: number; height: number } | undefined {
   const { years: own } = layers[at]!
@@ -71,37 +85,31 @@ function labelPlace(
     if (room(i) < marginDays) return
     if (day === undefined || count > own[day]! || (count === own[day]! && room(i) > room(day))) day = i
   })
-  if (day === undefined || own[day]! < years * 0.22) return undefined
+  if (day === undefined || own[day]! < 22) return undefined
   const below = layers.slice(0, at).reduce((sum, layer) => sum + layer.years[day!]!, 0)
   return { day, height: below + own[day]! / 2 }
 }
 
 /**
- * Options of the stacked chart: of so many years, how many make a good stand for each sowing day, and what spoils the rest.
+ * Options of the stacked chart: of 100 years, how many make a good stand for each sowing day, and what spoils the rest.
  * @param names of layers that are called otherwise here
  */
 export function oddsChart(
-  days: readonly SowingDay[],
+  { good, causes }: OddsStack,
   labels: readonly string[],
-  years: number,
   grid: { left: number; right: number; perDay: number },
   names: Partial<Record<Cause | 'good', string>> = {},
 ): ECBasicOption {
   const layers: Layer[] = [
-    { name: names.good ?? 'Good stand', colour: '#dce5c6', text: '#3c6326', years: days.map(({ good }) => good) },
-    ...CAUSES.map(({ code }) => ({
-      ...LOOK[code],
-      name: names[code] ?? LOOK[code].name,
-      years: days.map(({ causes }) => causes[code]),
-    })),
+    { name: names.good ?? 'Good stand', colour: '#dce5c6', text: '#3c6326', years: good },
+    ...causes.map(({ code, values }) => ({ ...LOOK[code], name: names[code] ?? LOOK[code].name, years: values })),
   ]
   const series = layers.map((layer, i) => {
-    const place = labelPlace(layers, i, years, labelPx(layer.name) / 2 / grid.perDay)
+    const place = labelPlace(layers, i, labelPx(layer.name) / 2 / grid.perDay)
     return {
       type: 'line',
       name: layer.name,
       stack: 'years',
-      step: 'middle',
       symbol: 'none',
       data: layer.years,
       silent: true,
@@ -146,8 +154,8 @@ export function oddsChart(
     yAxis: {
       type: 'value',
       min: 0,
-      max: years,
-      interval: years / 5,
+      max: 100,
+      interval: 20,
       axisLabel: axisText,
       splitLine: { lineStyle: { color: '#172019', opacity: 0.14 } },
     },

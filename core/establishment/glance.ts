@@ -15,7 +15,7 @@ export interface Glance {
    * outside of what is shown.
    */
   sowing: {
-    good: number
+    of100: number
     dormant: boolean
     mow: SowingDay['mow']
     up: SowingDay['mow']
@@ -27,7 +27,7 @@ export interface Glance {
 /** An outlook without what only a chart shows: glances at any sowing day are made of it. A tenth of its size. */
 export interface Brief extends Omit<Glance, 'sowing'> {
   first: Day
-  /** Good years, 1 for dormant, soil, water in the ground, first mowing and emergence of each day. */
+  /** Good years of 100, 1 for dormant, soil, water in the ground, first mowing and emergence of each day. */
   days: [number, 0 | 1, number, number, Waits, Waits][]
 }
 /** Days in an early, a middle and a late year. */
@@ -51,7 +51,7 @@ function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowin
   const driest = Math.min(...groundLeft.slice(Math.max(0, i - WORK_DAYS), i + 1))
   return day
     ? {
-        good: day.good,
+        of100: day.chance.of100,
         dormant: day.dormantGood !== null,
         mow: day.mow,
         up: upOf(day),
@@ -79,8 +79,8 @@ export const briefOf = (outlook: Outlook): Brief => ({
   ...lasting(outlook),
   first: outlook.first,
   days: outlook.sowing.map((_, i) => {
-    const { good, dormant, soilC, groundLeft, mow, up } = dayOf(outlook, i)!
-    return [good, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up)]
+    const { of100, dormant, soilC, groundLeft, mow, up } = dayOf(outlook, i)!
+    return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up)]
   }),
 })
 
@@ -88,9 +88,9 @@ export const briefOf = (outlook: Outlook): Brief => ({
 export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
   const day = sowOn ? brief.days[daysBetween(brief.first, sowOn)] : undefined
   if (!day) return { ...lasting(brief), sowing: null }
-  const [good, dormant, soilC, groundLeft, mow, up] = day
+  const [of100, dormant, soilC, groundLeft, mow, up] = day
   return {
     ...lasting(brief),
-    sowing: { good, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up) },
+    sowing: { of100, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up) },
   }
 }

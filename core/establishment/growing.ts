@@ -1,6 +1,7 @@
 import { addDays } from '../measure/calendar'
-import { fiveDayMean, middleSoilC, type Season } from './season'
-import type { DatedWindow } from './window'
+import { fiveDayMean, middleSoilC, SOWN_AHEAD, type Season } from './season'
+import { sunSeason } from './sunSeason'
+import { chanceOf, type DatedWindow } from './window'
 
 /**
  * Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source turf handbooks: sowing and growth of
@@ -10,7 +11,6 @@ const GROWS_C = 18
 /** Soil that sends it dormant, and the growth it wants after the last lift. @source own */
 const DORMANT_C = 15
 const AFTER_LAST_LIFT_DAYS = 21
-const LOOKED_AT_DAYS = 365
 
 /** In how many years warm-season turf dressed on a day grows through: warm enough then, and for three weeks after. */
 export function growingYears(season: Season, days: number): number[] {
@@ -31,7 +31,7 @@ export function growingYears(season: Season, days: number): number[] {
  * the soil falls below 15 °C.
  */
 export function growingRuns(season: Season): DatedWindow[] {
-  const end = Math.min(season.todayIndex + LOOKED_AT_DAYS, season.years[0]!.soil.probeDailyC.length)
+  const end = Math.min(season.todayIndex + SOWN_AHEAD, season.years[0]!.soil.probeDailyC.length)
   const middle = Array.from({ length: end }, (_, i) => middleSoilC(season, i))
   const runs: DatedWindow[] = []
   for (let i = season.todayIndex; i < end; i++) {
@@ -39,14 +39,16 @@ export function growingRuns(season: Season): DatedWindow[] {
     const from = i
     while (i < end && middle[i]! >= DORMANT_C) i++
     const to = i - AFTER_LAST_LIFT_DAYS
-    // A run cut by the end of what was computed is not known yet.
-    if (i < end && to > from)
-      runs.push({
-        from: addDays(season.first, from),
-        to: addDays(season.first, to),
-        best: addDays(season.first, from),
-        bestGood: season.years.length,
-      })
+    if (to <= from) continue
+    const best = addDays(season.first, from)
+    runs.push({
+      from: best,
+      to: addDays(season.first, to),
+      best,
+      chance: chanceOf(1, season.years.length),
+      season: sunSeason(best, season.ground.latDeg),
+      cut: i === end,
+    })
   }
   return runs
 }

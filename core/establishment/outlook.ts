@@ -5,21 +5,20 @@ import { germinationBand, grassByCode } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../measure/calendar'
 import { judgeBlend } from './blendYear'
 import type { Cause, SeedbedRisk } from './sowing'
-import { oddsByDay, sowingWindows, type DatedWindow } from './window'
+import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
 import { growingRuns, growingYears } from './growing'
 import { bedWaters, dryHoursOf, givenAsTold } from './moisture'
-import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBests, type SowingDay } from './sowingDay'
+import { candidateDays } from './candidates'
+import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBest, type SowingDay } from './sowingDay'
 import type { Stand } from './stand'
 import { weedsByDay } from './weeds'
-import { quantile, type Season } from './season'
+import { quantile, SOWN_AHEAD, type Season } from './season'
 import { radiationOf } from '../weather/radiation'
 import { runLength } from '../weather/weather'
 import { followRootZone, rootingDays, ROOTS_MM } from '../water/rootZone'
 
-/** What a screen shows ahead of today, days. */
-export const SHOWN_AHEAD = 150
-/** Days ahead in which a sowing day is looked for. */
-const SOWN_AHEAD = 365
+/** Days ahead in which the next frost is looked for. */
+const FROST_AHEAD = 150
 
 /** Everything the sill and the When step read about one piece of ground and one grass. */
 export interface Outlook {
@@ -47,7 +46,7 @@ export interface Outlook {
   frost: FrostOdds | null
   sowing: SowingDay[]
   windows: DatedWindow[]
-  best: SeasonBests
+  best: SeasonBest[]
   /**
    * Run of days for seed that lies until spring; null where soil never gets that cold, or the seed does not bear it.
    */
@@ -95,7 +94,7 @@ const FROST_C = 0
 
 /** First frost ahead when nights are mild now, otherwise the last one of the coming half year. */
 function frostOdds(season: Season): FrostOdds | null {
-  const horizon = season.todayIndex + SHOWN_AHEAD
+  const horizon = season.todayIndex + FROST_AHEAD
   const recent = season.years[0]!.weather.tminC.slice(season.todayIndex - 14, season.todayIndex)
   const mild = recent.reduce((sum, t) => sum + t, 0) / recent.length > 5
   const days = season.years.map(({ weather }) => {
@@ -194,18 +193,17 @@ export function summarise(
     dryHours: watered && dryHoursOf(watered),
     keptMm,
     stand,
-    weeds: weedsByDay(season, season.todayIndex + SHOWN_AHEAD),
+    weeds: weedsByDay(season, season.todayIndex + SOWN_AHEAD),
     years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])),
   }
   const years = judged.years.map(({ whole }) => whole)
-  const sowDays = season.todayIndex + SOWN_AHEAD
-  const odds = oddsByDay(years, sowDays)
-  const shown = season.todayIndex + SHOWN_AHEAD
+  const shown = season.todayIndex + SOWN_AHEAD
+  const odds = oddsByDay(years, shown)
   const soilC = soilQuantiles(season, shown)
   const band = germinationBand(grassByCode(mainOf(blend)))
   const start = dayNumber(season.first)
-  const sowing = odds.slice(0, shown).map((day, i) => sowingDay(judged, day, i))
-  const dated = (i: number) => addDays(season.first, i)
+  const sowing = odds.map((day, i) => sowingDay(judged, day, i))
+  const candidate = candidateDays(season, grassByCode(mainOf(blend)).season, risk.winterColour === true, shown)
   return {
     first: season.first,
     today: season.today,
@@ -226,17 +224,9 @@ export function summarise(
     insideBand: insideRuns(soilC.median, band.lowC, band.highC),
     frost: frostOdds(season),
     sowing,
-    best: bestDays(season, odds),
+    best: bestDays(season, odds, candidate),
     dormant: dormantRun(season, sowing),
-    windows: sowingWindows(odds, years.length, season.todayIndex, sowDays - 1)
-      // A window cut by the end of what was computed is not known yet.
-      .filter(({ to }) => to < sowDays - 1)
-      .map(({ from, to, best, bestGood }) => ({
-        from: dated(from),
-        to: dated(to),
-        best: dated(best),
-        bestGood,
-      })),
+    windows: sowingWindows(odds, candidate, season.todayIndex, shown - 1).map((window) => datedWindow(window, season)),
     growing: growingRuns(season),
     growsThrough: growingYears(season, shown),
     rainShare: rainShareOf(season, normals),

@@ -29,8 +29,12 @@ import {
 
 /** Days before today that every year carries, so that what is already sown can be followed. */
 export const DAYS_BEHIND = 120
-/** Days after today: a season to sow in and the time its seedlings need. */
-export const DAYS_AHEAD = 485
+/** Days ahead on which sowing is judged: eighteen months, so that spring is judged in autumn and autumn in spring. */
+export const SOWN_AHEAD = 548
+/** Time that seedlings of the last of them need, days. */
+const GROWN_IN_DAYS = 120
+/** Days after today. */
+export const DAYS_AHEAD = SOWN_AHEAD + GROWN_IN_DAYS
 /** Recent and forecast weather fade into the generated years over this many days. */
 const FADE_DAYS = 10
 /** A forecast's rain is believed for this long. @source own */

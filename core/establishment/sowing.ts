@@ -3,14 +3,13 @@ import { dailyGerminationCd, thermalTimeTo, type EmergedShare } from './germinat
 import { thermalTimeToHeight } from './growth'
 import type { BedWater, SeedBed } from './moisture'
 import { fellAsSnow } from '../weather/weather'
+import { LEAST_SOIL_C } from './candidates'
 import { fiveDayMeans, type SeasonYear } from './season'
 import type { BedCover } from '../water/topLayer'
 
 export type Cause = 'cold' | 'heat' | 'frost' | 'washout' | 'dry'
 export type Covering = 'bare' | 'covered' | 'fleece'
 
-/** Soil at probe depth that the trade waits for, 5-day mean. @source trade (cool-season), mem (warm-season) */
-const LEAST_SOIL_C = { cool: 10, warm: 18 } as const
 /** A day's rain that takes seed along. @source own */
 const WASHOUT_MM: Record<Covering, number> = { bare: 25, covered: 38, fleece: 50 }
 const SLOPE_FACTOR = 0.7

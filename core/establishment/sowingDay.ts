@@ -5,11 +5,12 @@ import { rootDepthMm } from '../water/rootZone'
 import type { BlendYear } from './blendYear'
 import type { DryHours, dryHoursOf, GivenWater } from './moisture'
 import { dayOfHeight, firstMowHeightMm } from './growth'
-import { middleSoilC, quantile, type Season } from './season'
+import { quantile, SOWN_AHEAD, type Season } from './season'
 import type { SeedYear } from './sowing'
 import { COVER_AFTER_DAYS, coverOf, oldMowIndex, type Stand } from './stand'
 import type { Weed } from './weeds'
-import type { DatedWindow, DayOdds } from './window'
+import { sunSeason, type SunSeason } from './sunSeason'
+import { chanceOf, type Chance, type DatedWindow, type DayOdds } from './window'
 
 /** Seed sown on one day, in days after sowing; null where it does not happen in half of the years. */
 export interface SowingDay extends DayOdds {
@@ -44,15 +45,11 @@ export interface SowingDay extends DayOdds {
   parts: { grass: GrassCode; good: number; up50: number | null }[]
 }
 
-export interface BestDay {
+/** The best day of a season in the year ahead, whether or not a window lies about it. */
+export interface SeasonBest {
+  season: SunSeason
   day: Day
-  good: number
-}
-
-/** Best day of the year ahead on rising soil and on falling soil, spring against autumn. */
-export interface SeasonBests {
-  rising: BestDay | null
-  falling: BestDay | null
+  chance: Chance
 }
 
 /** Nearest-rank quantile of waits of which some never end; null when it falls among those. */
@@ -222,30 +219,37 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   }
 }
 
-/** Days on either side by which soil is told to rise or to fall. @source own */
-const TREND_DAYS = 20
+const YEAR_DAYS = 365
 
-/** The best day ahead of each half of the soil's year. */
-export function bestDays(season: Season, odds: readonly DayOdds[]): SeasonBests {
-  const best: SeasonBests = { rising: null, falling: null }
-  for (let i = season.todayIndex; i < odds.length; i++) {
-    const { good } = odds[i]!
-    // Asked for only where it would be a new best: the soil of a day is dear.
-    if (good === 0 || (good <= (best.rising?.good ?? 0) && good <= (best.falling?.good ?? 0))) continue
-    const half = middleSoilC(season, i + TREND_DAYS) > middleSoilC(season, i - TREND_DAYS) ? 'rising' : 'falling'
-    if (good > (best[half]?.good ?? 0)) best[half] = { day: addDays(season.first, i), good }
+/** The best day of each season of the year ahead among those on which seed is thought of at all. */
+export function bestDays(season: Season, odds: readonly DayOdds[], candidate: readonly boolean[]): SeasonBest[] {
+  const best = new Map<SunSeason, SeasonBest>()
+  const end = Math.min(odds.length, season.todayIndex + YEAR_DAYS)
+  for (let i = season.todayIndex; i < end; i++) {
+    const { chance } = odds[i]!
+    const day = addDays(season.first, i)
+    const of = sunSeason(day, season.ground.latDeg)
+    if (candidate[i] && chance.of100 > (best.get(of)?.chance.of100 ?? 0)) best.set(of, { season: of, day, chance })
   }
-  return best
+  return [...best.values()]
 }
 
-/** The run of days about the one on which seed does best that is to lie until spring. */
+/** The run of days of the next winter about the one on which seed does best that is to lie until spring. */
 export function dormantRun(season: Season, days: readonly SowingDay[]): DatedWindow | null {
   const good = (i: number) => (i < season.todayIndex ? 0 : (days[i]?.dormantGood ?? 0))
-  const best = days.reduce((top, _, i) => (good(i) > good(top) ? i : top), season.todayIndex)
+  const yearAhead = days.slice(0, season.todayIndex + YEAR_DAYS)
+  const best = yearAhead.reduce((top, _, i) => (good(i) > good(top) ? i : top), season.todayIndex)
   if (!good(best)) return null
   let [from, to] = [best, best]
   while (good(from - 1)) from--
   while (good(to + 1)) to++
   const dated = (i: number) => addDays(season.first, i)
-  return { from: dated(from), to: dated(to), best: dated(best), bestGood: good(best) }
+  return {
+    from: dated(from),
+    to: dated(to),
+    best: dated(best),
+    chance: chanceOf(good(best) / season.years.length, season.years.length),
+    season: sunSeason(dated(best), season.ground.latDeg),
+    cut: to === season.todayIndex + SOWN_AHEAD - 1,
+  }
 }

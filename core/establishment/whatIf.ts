@@ -1,13 +1,13 @@
 import { blendCode, BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../seed/blends'
 import { GRASSES, grassByCode } from '../grass/grasses'
 import type { Ground, Sun } from '../soil/soilCourse'
-import { addDays } from '../measure/calendar'
 import type { BedCover } from '../water/topLayer'
 import { bedWaters, type BedWater } from './moisture'
-import type { Season } from './season'
+import { candidateDays } from './candidates'
+import { SOWN_AHEAD, type Season } from './season'
 import { judgeBlend } from './blendYear'
 import { coveringOf, type SeedbedRisk } from './sowing'
-import { oddsByDay, sowingWindows, type DatedWindow } from './window'
+import { datedWindow, oddsByDay, sowingWindows, type Chance, type DatedWindow } from './window'
 
 /** The plan's own seedbed, or one that differs from it in one thing. */
 export interface Variant {
@@ -113,16 +113,13 @@ export function variantsOf(
   ]
 }
 
-/** Days ahead that are compared. */
-const COMPARED_DAYS = 150
-
 /** How a variant does, sown on each day ahead. */
 export interface VariantOdds {
   code: string
-  /** Good years of all, by sowing day from today on. */
-  good: number[]
+  /** By sowing day from today on. */
+  chance: Chance[]
   years: number
-  window: DatedWindow | null
+  windows: DatedWindow[]
 }
 
 /** What of a variant its bed's water follows from; those alike in it share one. */
@@ -142,16 +139,14 @@ export const watersOf = ({ ground, risk: { slopeShare, bed } }: Variant, season:
 /** @param season of the variant's own ground @param waters of its bed */
 export function oddsOf(variant: Variant, season: Season, waters = watersOf(variant, season)): VariantOdds {
   const judged = season.years.map((year, y) => judgeBlend(year, variant.seed, variant.risk, waters?.[y]).whole)
-  const until = season.todayIndex + COMPARED_DAYS
+  const until = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(judged, until)
-  const [window] = sowingWindows(odds, season.years.length, season.todayIndex, until - 1)
-  const dated = (i: number) => addDays(season.first, i)
+  const grass = grassByCode(mainOf(variant.seed)).season
+  const candidate = candidateDays(season, grass, variant.risk.winterColour === true, until)
   return {
     code: variant.code,
     years: season.years.length,
-    good: odds.slice(season.todayIndex).map(({ good }) => good),
-    window: window
-      ? { from: dated(window.from), to: dated(window.to), best: dated(window.best), bestGood: window.bestGood }
-      : null,
+    chance: odds.slice(season.todayIndex).map(({ chance }) => chance),
+    windows: sowingWindows(odds, candidate, season.todayIndex, until - 1).map((window) => datedWindow(window, season)),
   }
 }

@@ -1,18 +1,32 @@
-import type { Day } from '../measure/calendar'
+import { addDays, type Day } from '../measure/calendar'
+import { wilsonInterval } from '../measure/proportion'
 import type { Cause, SeedYear } from './sowing'
+import { sunSeason, type SunSeason } from './sunSeason'
 
-/** A window as dates, with how many of the years were good on its best day. */
+/** Years of 100 that make a good stand, with the 90 % interval of their counting. */
+export interface Chance {
+  of100: number
+  low: number
+  high: number
+}
+
+/** A window as dates, with the chance of its best day. */
 export interface DatedWindow {
   from: Day
   to: Day
   best: Day
-  bestGood: number
+  chance: Chance
+  season: SunSeason
+  /** It goes on beyond the last day that is worked out. */
+  cut: boolean
 }
 
 /** Of all weather years, how many made a good stand when sown on a day, and what spoilt the others first. */
 export interface DayOdds {
   good: number
   causes: Record<Cause, number>
+  /** Of the days around, so that the best day is not flattered. */
+  chance: Chance
 }
 
 /** A run of sowing days, as indices into the season. */
@@ -20,11 +34,33 @@ export interface SowingWindow {
   from: number
   to: number
   best: number
-  bestGood: number
+  chance: Chance
+  cut: boolean
 }
 
+/** Days on either side whose years are counted with those of a day. */
+const DAYS_AROUND = 3
+
+/** Mean of the days around each day; fewer at the ends. */
+export function meanAround(values: readonly number[]): number[] {
+  return values.map((_, i) => {
+    const around = values.slice(Math.max(0, i - DAYS_AROUND), i + DAYS_AROUND + 1)
+    return around.reduce((sum, value) => sum + value, 0) / around.length
+  })
+}
+
+/** @param share of good years, 0-1 @param years over which it was counted */
+export function chanceOf(share: number, years: number): Chance {
+  const [low, high] = wilsonInterval(Math.min(1, share), years)
+  return { of100: Math.round(share * 100), low: Math.round(low * 100), high: Math.round(high * 100) }
+}
+
+/** Chance of a good stand by sowing day. @param good years of all, by day */
+export const chancesOf = (good: readonly number[], years: number): Chance[] =>
+  meanAround(good).map((count) => chanceOf(count / years, years))
+
 export function oddsByDay(years: readonly SeedYear[], days: number): DayOdds[] {
-  return Array.from({ length: days }, (_, i) => {
+  const counted = Array.from({ length: days }, (_, i) => {
     const causes: Record<Cause, number> = { cold: 0, heat: 0, frost: 0, washout: 0, dry: 0 }
     let good = 0
     for (const { cause } of years) {
@@ -34,55 +70,78 @@ export function oddsByDay(years: readonly SeedYear[], days: number): DayOdds[] {
     }
     return { good, causes }
   })
+  const chances = chancesOf(
+    counted.map(({ good }) => good),
+    years.length,
+  )
+  return counted.map((of, i) => ({ ...of, chance: chances[i]! }))
 }
 
-/** Below this share of good years there is no window. */
-const LEAST_SHARE = 0.5
-/** The window is the run of days within ten points of its best. */
-const WITHIN_SHARE = 0.1
-/** Worse days between two good ones do not part a season. @source own */
-const BRIDGED_DAYS = 10
+/** A best below this is none, and a window holds the days within so many points of its best, of 100. */
+const [LEAST_OF_100, WITHIN_OF_100] = [50, 10]
 
-const smoothed = (odds: readonly DayOdds[], i: number): number => {
-  let sum = 0
-  let count = 0
-  for (let k = Math.max(0, i - 2); k <= Math.min(odds.length - 1, i + 2); k++) {
-    sum += odds[k]!.good
-    count++
+/**
+ * Days that rise by ten points and more above the dips on either side of them; the ends of what is looked at count as
+ * dips. Of a level top its middle.
+ */
+function localBests(values: readonly number[], from: number, to: number): number[] {
+  const bests: number[] = []
+  let [high, low] = [from, from]
+  let rising = true
+  for (let i = from; i <= to; i++) {
+    const value = values[i]!
+    if (rising) {
+      if (value > values[high]!) high = i
+      if (value < values[high]! - WITHIN_OF_100) {
+        bests.push(high)
+        ;[low, rising] = [i, false]
+      }
+    } else {
+      if (value < values[low]!) low = i
+      if (value > values[low]! + WITHIN_OF_100) [high, rising] = [i, true]
+    }
   }
-  return sum / count
-}
-
-function narrow(odds: readonly DayOdds[], from: number, to: number, years: number): SowingWindow {
-  let best = from
-  for (let i = from; i <= to; i++) if (smoothed(odds, i) > smoothed(odds, best) + 1e-9) best = i
-  const least = smoothed(odds, best) - WITHIN_SHARE * years
-  let first = best
-  let last = best
-  while (first > from && smoothed(odds, first - 1) >= least) first--
-  while (last < to && smoothed(odds, last + 1) >= least) last++
-  return { from: first, to: last, best, bestGood: odds[best]!.good }
+  if (rising && to >= from) bests.push(high)
+  return bests.map((first) => {
+    let last = first
+    while (last < to && values[last + 1] === values[first]) last++
+    return (first + last) >> 1
+  })
 }
 
 /**
- * Every sowing window between two days, in order. A window is the run of days within ten points of the best of its
- * season; a season whose best is below half of the years has none.
+ * Every sowing window between two days, in order: about each day that is best among its neighbours, and a good one in half
+ * of the years, the run of days within ten points of it.
+ * @param candidate days on which the soil lets seed be thought of; others lie in no window
  * @param from index of the first day looked at; what is past cannot be sown
+ * @source own
  */
-export function sowingWindows(odds: readonly DayOdds[], years: number, from: number, to: number): SowingWindow[] {
-  const windows: SowingWindow[] = []
-  let start = -1
-  let last = -1
-  for (let i = from; i <= to + BRIDGED_DAYS; i++) {
-    const good = i <= to && smoothed(odds, i) >= LEAST_SHARE * years
-    if (good) {
-      if (start < 0) start = i
-      last = i
-    } else if (start >= 0 && i - last > BRIDGED_DAYS) {
-      windows.push(narrow(odds, start, last, years))
-      start = -1
-    }
-  }
-  if (start >= 0) windows.push(narrow(odds, start, last, years))
-  return windows
+export function sowingWindows(
+  odds: readonly Pick<DayOdds, 'chance'>[],
+  candidate: readonly boolean[],
+  from: number,
+  to: number,
+): SowingWindow[] {
+  const values = odds.map(({ chance }, i) => (candidate[i] ? chance.of100 : 0))
+  return localBests(values, from, to)
+    .filter((best) => values[best]! >= LEAST_OF_100)
+    .map((best) => {
+      const within = (i: number) => candidate[i] && values[i]! >= values[best]! - WITHIN_OF_100
+      let [first, last] = [best, best]
+      while (first > from && within(first - 1)) first--
+      while (last < to && within(last + 1)) last++
+      return { from: first, to: last, best, chance: odds[best]!.chance, cut: last === to }
+    })
 }
+
+/** A window in dates of the season it lies in. */
+export const datedWindow = (
+  { from, to, best, ...told }: SowingWindow,
+  { first, ground }: { first: Day; ground: { latDeg: number } },
+): DatedWindow => ({
+  ...told,
+  from: addDays(first, from),
+  to: addDays(first, to),
+  best: addDays(first, best),
+  season: sunSeason(addDays(first, best), ground.latDeg),
+})

@@ -26,7 +26,7 @@ export interface Outline {
   /** Product to be sown of the largest part, g/m²; null where nothing is sown or planned. */
   productGPerM2: number | null
   /** Weather years in which the stand would be good from the day it is planned for. */
-  odds: { good: number; years: number } | null
+  odds: { of100: number } | null
   /** Where something holds it: the next day it could be begun on. */
   possibleFrom: Day | null
   /** Tasks done, of how many; null where there is no schedule. */
@@ -107,7 +107,7 @@ export function outlineOf(of: Outlined): Outline {
     missing: of.missing.length,
     productGPerM2:
       job.programme && sows ? seedNeed(1, settings.seedRateGPerM2, settings.lot, PLAN_RATE).productRate.value : null,
-    odds: job.sowOn && glance?.sowing && sows ? { good: glance.sowing.good, years: glance.years } : null,
+    odds: job.sowOn && glance?.sowing && sows ? { of100: glance.sowing.of100 } : null,
     possibleFrom: refused ? (decision.waiting.next ?? null) : null,
     tasks: schedule ? { done: schedule.tasks.filter(({ done }) => done).length, of: schedule.tasks.length } : null,
     next: next ? { name: next.name, from: next.from, to: next.to } : null,

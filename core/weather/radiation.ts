@@ -6,9 +6,12 @@ import { dayFromNumber, dayNumber, dayOfYear, type Day } from '../measure/calend
  */
 const SOLAR_CONSTANT_MJ_M2_MIN = 0.082
 
+/** How far the sun stands north of the equator, radians (eq. 24). */
+export const solarDeclination = (dayOfYear: number): number => 0.409 * Math.sin((2 * Math.PI * dayOfYear) / 365 - 1.39)
+
 function sunsetAngle(latDeg: number, dayOfYear: number): { angle: number; declination: number; latitude: number } {
   const latitude = (latDeg * Math.PI) / 180
-  const declination = 0.409 * Math.sin((2 * Math.PI * dayOfYear) / 365 - 1.39)
+  const declination = solarDeclination(dayOfYear)
   const cosine = -Math.tan(latitude) * Math.tan(declination)
   return { angle: Math.acos(Math.min(1, Math.max(-1, cosine))), declination, latitude }
 }

@@ -91,6 +91,19 @@ describe('a plan', () => {
     { ingredient: 'prodiamine', product: '', rate: '', appliedOn: toDay('2026-05-04'), waitDays: 184 },
   ]
 
+  // Found: a day that had passed, and one years ahead, were kept as sowing days.
+  test('is not dated on a day that has passed, nor beyond what is worked out', async () => {
+    const lawn = await surveyed({})
+    for (const sowOn of ['2020-05-01', '2029-05-01']) {
+      const refused = await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, sowOn))
+      expect([refused.status, refused.body.error.code, Boolean(refused.body.error.fields?.sowOn)]).toEqual([
+        422,
+        'day',
+        true,
+      ])
+    }
+  })
+
   test('is not dated inside the wait of a label, by whatever client it is asked', async () => {
     const lawn = await surveyed({ applications })
     const early = await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-11-03'))

@@ -38,10 +38,7 @@ describe('an outline', () => {
     const [told] = await outlines(lawn)
     const { outlook } = sillOf((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body)
     expect(told).toMatchObject({ id: lawn.id, outline: { stage: 'to sow', grass: 'TF', missing: 0 } })
-    expect(told!.outline!.odds).toEqual({
-      good: glanceOf(outlook, lawn.plan.sowOn).sowing!.good,
-      years: outlook.years,
-    })
+    expect(told!.outline!.odds).toEqual({ of100: glanceOf(outlook, lawn.plan.sowOn).sowing!.of100 })
     expect(told!.outline!.marks.find(({ anchor }) => anchor)).toMatchObject({ key: 'sow', day: '2026-09-18' })
   })
 

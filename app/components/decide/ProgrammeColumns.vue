@@ -73,8 +73,8 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
           <b>{{ one.programme.anchor === 'seeding' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span
         >
         <span class="small"
-          >{{ one.estimate.leadDays }} days<template v-if="one.good !== undefined"
-            >, <b>{{ one.good }} of {{ years }}</b> good</template
+          >{{ one.estimate.leadDays }} days<template v-if="one.of100 !== undefined"
+            >, <b>{{ one.of100 }} of 100</b></template
           ><template v-if="one.estimate.seedKg"
             >, seed <b>{{ text({ quantity: 'massKg', value: one.estimate.seedKg }) }}</b></template
           ></span

@@ -34,12 +34,12 @@ const months = computed(() =>
 )
 const at = (day: Day) => Math.min(days.value - 1, Math.max(0, daysBetween(props.year.first, day)))
 const windows = computed(() => {
-  const best = Math.max(...props.year.windows.map(({ bestGood }) => bestGood))
-  return props.year.windows.map(({ from, to, bestGood }) => ({
+  const best = Math.max(...props.year.windows.map(({ chance }) => chance.of100))
+  return props.year.windows.map(({ from, to, chance }) => ({
     from,
     x: x(at(from)),
     width: Math.max(3, x(at(to)) - x(at(from))),
-    words: `${shortDay(from)} to ${shortDay(to)}${bestGood === best && props.year.windows.length > 1 ? ', the better' : ''}`,
+    words: `${shortDay(from)} to ${shortDay(to)}${chance.of100 === best && props.year.windows.length > 1 ? ', the better' : ''}`,
   }))
 })
 const spoken = computed(() => {

@@ -26,7 +26,7 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
       <tr>
         <th scope="col">Of the mixture</th>
         <th scope="col" class="right">50% emerged</th>
-        <th scope="col" class="right">Good</th>
+        <th scope="col" class="right">Of 100</th>
       </tr>
     </thead>
     <tbody>
@@ -34,7 +34,7 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
         <td>{{ grassByCode(part.grass).name }}</td>
         <td class="right num">{{ on(part.up50) }}</td>
         <td class="right">
-          <b class="num">{{ part.good }}</b>
+          <b class="num">{{ Math.round((part.good / outlook.years) * 100) }}</b>
         </td>
       </tr>
     </tbody>
@@ -43,7 +43,8 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
     <thead>
       <tr>
         <th scope="col">If you sow</th>
-        <th scope="col" class="right">Good</th>
+        <th scope="col" class="right">Of 100</th>
+        <th scope="col" class="right">Range</th>
         <th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th>
       </tr>
     </thead>
@@ -56,9 +57,12 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
           <template v-else>{{ shortDayWithWeekday(row.day) }}</template>
         </td>
         <td class="right">
-          <b class="num">{{ row.good }}</b>
+          <b class="num">{{ row.chance.of100 }}</b>
         </td>
-        <td v-for="{ code } in CAUSES" :key="code" class="right">{{ row.causes[code] }}</td>
+        <td class="right">{{ row.chance.low }} to {{ row.chance.high }}</td>
+        <td v-for="{ code } in CAUSES" :key="code" class="right">
+          {{ Math.round((row.causes[code] / outlook.years) * 100) }}
+        </td>
       </tr>
     </tbody>
   </table>

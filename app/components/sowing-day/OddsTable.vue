@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { indexOf, type Outlook } from '#core/establishment/outlook'
+import { SOWN_AHEAD } from '#core/establishment/season'
 import { CAUSES } from '~/utils/causeWords'
-import { addDays, shortDayWithWeekday } from '#core/measure/calendar'
+import { addDays, shortDayWithWeekday, type Day } from '#core/measure/calendar'
 
-/** The odds of the chart as a table: every third day for half a year. */
+/** The odds of the chart as a table: a row a week for eighteen months. */
 const props = defineProps<{ outlook: Outlook }>()
+const emit = defineEmits<{ look: [day: Day] }>()
 const rows = computed(() =>
-  Array.from({ length: 50 }, (_, i) => addDays(props.outlook.today, i * 3)).flatMap((day) => {
+  Array.from({ length: Math.ceil(SOWN_AHEAD / 7) }, (_, i) => addDays(props.outlook.today, i * 7)).flatMap((day) => {
     const odds = props.outlook.sowing[indexOf(props.outlook, day)]
     return odds ? [{ day, ...odds }] : []
   }),
@@ -20,17 +22,23 @@ const rows = computed(() =>
       <thead>
         <tr>
           <th scope="col">If you sow</th>
-          <th scope="col" class="right">Good</th>
+          <th scope="col" class="right">Good stand, of 100</th>
           <th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.day">
-          <td>{{ shortDayWithWeekday(row.day, outlook.today) }}</td>
-          <td class="right">
-            <b class="num">{{ row.good }}</b> of {{ outlook.years }}
+          <td>
+            <button type="button" class="opens" @click="emit('look', row.day)">
+              {{ shortDayWithWeekday(row.day, outlook.today) }}
+            </button>
           </td>
-          <td v-for="{ code } in CAUSES" :key="code" class="right">{{ row.causes[code] }}</td>
+          <td class="right">
+            <b class="num">{{ row.chance.of100 }}</b> ({{ row.chance.low }} to {{ row.chance.high }})
+          </td>
+          <td v-for="{ code } in CAUSES" :key="code" class="right">
+            {{ Math.round((row.causes[code] / outlook.years) * 100) }}
+          </td>
         </tr>
       </tbody>
     </table>

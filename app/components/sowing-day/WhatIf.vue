@@ -31,17 +31,16 @@ const unfinished = computed(
     !message.value &&
     (!variants.value.length || variants.value.some(({ code }) => !odds.value[code])),
 )
-const planned = computed(() => odds.value.plan?.good[ahead.value])
+const planned = computed(() => odds.value.plan?.chance[ahead.value]?.of100)
 const rows = computed(() =>
   variants.value.map((variant, i) => {
     const found = odds.value[variant.code]
-    const good = found?.good[ahead.value]
+    const good = found?.chance[ahead.value]?.of100
     return {
       variant,
       heads: i === 0 || variants.value[i - 1]!.group !== variant.group,
       good,
-      years: found?.years ?? 30,
-      window: found?.window,
+      window: found?.windows.find(({ to }) => to >= props.day) ?? found?.windows[0],
       by: good === undefined || planned.value === undefined ? undefined : good - planned.value,
     }
   }),
@@ -64,7 +63,7 @@ const rows = computed(() =>
       <thead>
         <tr>
           <th scope="col">Sown on {{ shortDay(day, context.today) }}</th>
-          <th scope="col">Good stands</th>
+          <th scope="col">Good stand, years of 100</th>
           <th scope="col" class="right">Against the plan</th>
           <th scope="col">Best window</th>
         </tr>
@@ -78,8 +77,8 @@ const rows = computed(() =>
             <td>{{ row.variant.words }}</td>
             <td class="bar">
               <template v-if="row.good !== undefined"
-                ><i aria-hidden="true"><u :style="{ width: `${(row.good / row.years) * 100}%` }" /></i
-                ><b class="num">{{ row.good }}</b> of {{ row.years }}</template
+                ><i aria-hidden="true"><u :style="{ width: `${row.good}%` }" /></i><b class="num">{{ row.good }}</b> of
+                100</template
               >
             </td>
             <td class="right">

@@ -3,8 +3,12 @@ import { useElementSize } from '@vueuse/core'
 import { addDays, daysBetween, shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
 import type { Outlook } from '#core/establishment/outlook'
 import { oddsChart } from '~/utils/oddsChart'
+import { windowName } from '~/utils/seasonWords'
 
-/** Good stands by sowing day, the years behind the counts, and the day: dragged, clicked or moved by arrow keys. */
+/**
+ * Good stands by sowing day, the years behind the counts, and the day: dragged, clicked or moved by arrow keys; below it
+ * every day that is worked out.
+ */
 const props = defineProps<{ outlook: Outlook; locked: boolean; lifted: boolean }>()
 const day = defineModel<Day>({ required: true })
 const { unit } = useUnits()
@@ -12,51 +16,56 @@ const { unit } = useUnits()
 const frame = useTemplateRef<HTMLElement>('frame')
 const size = useElementSize(frame, { width: 800, height: 0 })
 const width = computed(() => size.width.value || 800)
-const { narrow, span, days, labels, perDay, x, chosen, window, soils, grain } = useOddsSpan(
-  { outlook: () => props.outlook, lifted: () => props.lifted, day },
-  width,
-)
+const odds = useOddsSpan({ outlook: () => props.outlook, lifted: () => props.lifted, day }, width)
+const { narrow, span, shows, last, within, labels, perDay, x, chanceOn, shown, inSight, windows, stack, soils, grain } =
+  odds
 const words = computed(() =>
   props.lifted
-    ? { what: 'Turf grows through', of: 'in', best: 'It grows', slider: 'Day of the first topdressing' }
-    : { what: 'Good stands', of: 'of', best: 'Best window', slider: 'Sowing day' },
+    ? { what: 'Turf grows through, of 100 years', slider: 'Day of the first topdressing' }
+    : { what: 'Good stands in 100 years, by sowing day', slider: 'Sowing day' },
 )
 const option = computed(() =>
   oddsChart(
-    days.value,
+    shown.value,
     labels.value,
-    props.outlook.years,
     { left: CHART_LEFT, right: CHART_RIGHT, perDay: perDay.value },
     props.lifted ? { good: 'Grows through', cold: 'Too cold to grow' } : {},
   ),
 )
-const within = (of: Day) => Math.min(Math.max(x(of), CHART_LEFT), width.value - CHART_RIGHT)
-const bracket = computed(() => {
-  if (!window.value) return undefined
-  const [from, to] = [within(window.value.from), within(window.value.to)]
-  return { left: `${from - perDay.value / 2}px`, width: `${to - from + perDay.value}px` }
-})
+const edged = (of: Day) => Math.min(Math.max(x(of), CHART_LEFT), width.value - CHART_RIGHT)
+const brackets = computed(() =>
+  inSight.value.map(({ from, to }) => ({
+    key: from,
+    left: `${edged(from) - perDay.value / 2}px`,
+    width: `${edged(to) - edged(from) + perDay.value}px`,
+  })),
+)
+/** The window the day lies in or near, else the next. */
+const near = computed(() => inSight.value.find(({ to }) => to >= day.value) ?? inSight.value[0])
+const past = computed(() => day.value < props.outlook.today && !props.locked)
 const plate = computed(() => {
   const edge = narrow.value ? 112 : 120
-  const good = chosen.value?.good ?? 0
   const named = shortDayWithWeekday(day.value, props.outlook.today)
+  const chance = chanceOn(day.value)
+  const says = past.value ? 'past' : chance ? `${chance.of100} of 100` : 'not worked out'
   return {
-    x: Math.min(Math.max(x(day.value), edge), width.value - edge),
-    words: `${named}, ${good} of ${props.outlook.years}`,
-    said: `${named}, ${good} of ${props.outlook.years} years good`,
+    x: Math.min(Math.max(x(within(day.value)), edge), width.value - edge),
+    words: `${named}, ${says}`,
+    said: past.value || !chance ? `${named}, ${says}` : `${named}, a good stand in ${chance.of100} of 100 years`,
   }
 })
 
+/** What can be looked at ends where nothing is worked out. */
 function set(target: Day): void {
-  if (props.locked) return
-  const last = addDays(span.value.from, span.value.days - 1)
-  day.value = target < span.value.from ? span.value.from : target > last ? last : target
+  if (!props.locked) day.value = within(target)
 }
 const dragging = ref(false)
 function drag(event: PointerEvent): void {
   if (!dragging.value) return
   const box = frame.value!.getBoundingClientRect()
-  set(addDays(span.value.from, Math.floor((event.clientX - box.left - CHART_LEFT) / perDay.value)))
+  const at = Math.floor((event.clientX - box.left - CHART_LEFT) / perDay.value)
+  // A drag stays within what is shown, so that the chart does not turn under the finger.
+  set(addDays(span.value.from, Math.min(span.value.days - 1, Math.max(0, at))))
 }
 function grab(event: PointerEvent): void {
   if (props.locked) return
@@ -69,8 +78,11 @@ function grab(event: PointerEvent): void {
 <template>
   <div ref="frame" class="when-chart">
     <div class="titles">
-      <b>{{ words.what }}</b> {{ words.of }} {{ outlook.years }} years
-      <span v-if="window" class="best">{{ words.best }} {{ shortDay(window.from) }} to {{ shortDay(window.to) }}</span>
+      <b>{{ words.what }}</b>
+      <span v-if="near" class="best"
+        >{{ windowName(near, outlook.today) }}: {{ shortDay(near.from, outlook.today) }} to
+        {{ shortDay(near.to, outlook.today) }}</span
+      >
     </div>
     <div
       class="area"
@@ -80,27 +92,45 @@ function grab(event: PointerEvent): void {
       @pointercancel="dragging = false"
     >
       <OddsPlot :option class="plot" />
-      <div v-if="bracket" class="bracket" :style="bracket" />
-      <div v-if="x(outlook.today) > CHART_LEFT" class="today" :style="{ left: `${x(outlook.today)}px` }">
+      <OddsRange v-if="!lifted" :outlook :from="span.from" :days="span.days" :per-day="perDay" :width />
+      <div v-for="{ key, ...bracket } in brackets" :key class="bracket" :style="bracket" />
+      <div
+        v-if="shows(outlook.today)"
+        class="behind"
+        :style="{ left: `${CHART_LEFT}px`, width: `${x(outlook.today) - CHART_LEFT}px` }"
+      />
+      <div v-if="shows(outlook.today)" class="today" :style="{ left: `${x(outlook.today)}px` }">
         <span>Today</span>
       </div>
       <div class="soils">
         <span class="word">Soil {{ unit('tempC') }}</span>
         <span v-for="s in soils" :key="s.x" :style="{ left: `${s.x}px` }">{{ s.soil }}</span>
       </div>
-      <YearGrain v-if="!lifted" :grain :left="CHART_LEFT" :per-day="perDay" :width />
-      <div class="marker" :style="{ left: `${x(day)}px` }" />
+      <div v-if="shows(day)" class="marker" :style="{ left: `${x(day)}px` }" />
     </div>
     <DayPlate
       :style="{ left: `${plate.x}px` }"
       :label="words.slider"
       :words="plate.words"
       :said="plate.said"
-      :at="daysBetween(span.from, day)"
-      :last="span.days - 1"
+      :at="daysBetween(outlook.first, within(day))"
+      :last="daysBetween(outlook.first, last)"
       :locked
-      @move="(step) => set(addDays(day, step))"
+      @move="(step) => set(addDays(within(day), step))"
     />
+    <OddsYear
+      v-model="day"
+      :first="outlook.first"
+      :good="stack.good"
+      :windows
+      :today="outlook.today"
+      :shown="span"
+      :locked
+    />
+    <div v-if="!lifted" class="grain">
+      <YearGrain :grain :left="CHART_LEFT" :per-day="perDay" :width />
+      <div v-if="shows(day)" class="marker below" :style="{ left: `${x(day)}px` }" />
+    </div>
   </div>
 </template>
 
@@ -135,6 +165,14 @@ function grab(event: PointerEvent): void {
   height: 8px;
   border: 2px solid var(--ink);
   border-bottom: 0;
+  pointer-events: none;
+}
+.behind {
+  position: absolute;
+  top: 34px;
+  height: 200px;
+  background: var(--paper);
+  opacity: 0.55;
   pointer-events: none;
 }
 .today {
@@ -177,6 +215,13 @@ function grab(event: PointerEvent): void {
   border-left: 2.5px solid var(--ink);
   pointer-events: none;
   transform: translateX(-1px);
+}
+.grain {
+  position: relative;
+  margin-top: 8px;
+}
+.below {
+  top: 20px;
 }
 @media (max-width: 700px) {
   .when-chart {

@@ -26,7 +26,7 @@ const lines = computed(() => props.grain.map(runs))
 
 <template>
   <div class="head small">
-    <b>The {{ grain.length }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat, cold or drought.
+    <b>The {{ grain.length }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat, winter or drought.
     Thin: washed out.
   </div>
   <svg class="block" :width="width" :height="lines.length * LINE_PX" aria-hidden="true">

@@ -28,7 +28,6 @@ const windows = (...of: [number, number][]) =>
         from: addDays(FROM, from),
         to: addDays(FROM, to),
         best: addDays(FROM, from),
-        bestGood: 20,
       })),
     },
   }) as unknown as SillData

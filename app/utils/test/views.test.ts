@@ -56,14 +56,23 @@ const glance: Glance = {
   rainShare: 0.9,
   band: { lowC: 10, highC: 18.3 },
   sowing: {
-    good: 29,
+    of100: 97,
     dormant: false,
     mow: { early: 26, middle: 30, late: 36 },
     up: { early: 7, middle: 9, late: 13 },
     groundLeft: 0.6,
     soilC: 20,
   },
-  windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
+  windows: [
+    {
+      from: toDay('2026-09-11'),
+      to: toDay('2026-09-23'),
+      best: toDay('2026-09-18'),
+      chance: { of100: 97, low: 90, high: 99 },
+      season: 'autumn',
+      cut: false,
+    },
+  ],
 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
 const outlined = (each: Lawn, brief: Glance | null = glance) =>
@@ -84,7 +93,7 @@ const row = (each: Lawn, brief: Glance | null = glance) => {
 
 describe('a row of the list', () => {
   test('tells where the lawn stands', () => {
-    expect(row(lawn)).toMatchObject({ stage: 'to sow', sow: 'Fri 18 Sep', odds: '29 of 30 good', what: 'Soil test' })
+    expect(row(lawn)).toMatchObject({ stage: 'to sow', sow: 'Fri 18 Sep', odds: '97 of 100', what: 'Soil test' })
     expect(row(undecided)).toMatchObject({ stage: 'to decide', programme: 'Not decided' })
     expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ stage: 'to survey' })
     expect(

@@ -120,8 +120,8 @@ describe('the outlook', () => {
   })
 
   test('is brief for the list, and empty for a day it does not hold', () => {
-    expect(glanceOf(outlook, toDay('2026-09-12')).sowing?.good).toBe(
-      outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!.good,
+    expect(glanceOf(outlook, toDay('2026-09-12')).sowing?.of100).toBe(
+      outlook.sowing[indexOf(outlook, toDay('2026-09-12'))]!.chance.of100,
     )
     expect(glanceOf(outlook, toDay('2030-01-01')).sowing).toBeNull()
     expect(glanceOf(outlook, null).sowing).toBeNull()

@@ -6,7 +6,7 @@ import { pureSeed } from '../../seed/blends'
 import { toDay } from '../../measure/calendar'
 import { AS_TOLD } from '../../water/topLayer'
 import { summarise } from '../outlook'
-import { buildSeason, DAYS_BEHIND, type Season, type SeasonInput } from '../season'
+import { buildSeason, DAYS_BEHIND, SOWN_AHEAD, type Season, type SeasonInput } from '../season'
 import type { SeedbedRisk } from '../sowing'
 import { oddsOf, variantsOf, type Variant } from '../whatIf'
 
@@ -65,8 +65,8 @@ describe('odds of a variant', () => {
   test('of the plan are those of its summary, also when its ingredients went through JSON to a browser', () => {
     const summary = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
     const plan = oddsOf(named('plan'), season)
-    expect(plan.good).toEqual(summary.sowing.slice(DAYS_BEHIND).map(({ good }) => good))
-    expect(plan.window?.best).toBe(summary.windows[0]?.best)
+    expect(plan.chance).toEqual(summary.sowing.slice(DAYS_BEHIND).map(({ chance }) => chance))
+    expect(plan.windows).toEqual(summary.windows)
     const sent = JSON.parse(JSON.stringify({ input: INPUT, variant: named('plan') })) as {
       input: SeasonInput
       variant: Variant
@@ -75,14 +75,15 @@ describe('odds of a variant', () => {
   })
 
   test('rain alone makes fewer stands, bare soil is washed out more often, and shade warms less', () => {
-    const total = (code: string, of = season) => oddsOf(named(code), of).good.reduce((a, b) => a + b, 0)
+    const total = (code: string, of = season) =>
+      oddsOf(named(code), of).chance.reduce((sum, { of100 }) => sum + of100, 0)
     expect(total('water 0')).toBeLessThan(total('plan'))
     expect(total('cover none')).toBeLessThan(total('plan'))
     const shaded = buildSeason({ ...INPUT, ground: named('sun dense').ground })
     expect(shaded.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeLessThan(
       season.years[0]!.soil.probeDailyC[DAYS_BEHIND]!,
     )
-    expect(oddsOf(named('sun dense'), shaded).good).toHaveLength(150)
+    expect(oddsOf(named('sun dense'), shaded).chance).toHaveLength(SOWN_AHEAD)
   })
 })
 
@@ -99,8 +100,10 @@ describe('zones of a lawn', () => {
       ['zone', 'Back: Kentucky bluegrass'],
     ])
     // The front is the plan's own ground and seed: the same counts.
-    expect(oddsOf(told[1]!, season).good).toEqual(oddsOf(told[0]!, season).good)
-    expect(oddsOf(told[2]!, buildSeason({ ...INPUT, ground: shade })).good).not.toEqual(oddsOf(told[0]!, season).good)
+    expect(oddsOf(told[1]!, season).chance).toEqual(oddsOf(told[0]!, season).chance)
+    expect(oddsOf(told[2]!, buildSeason({ ...INPUT, ground: shade })).chance).not.toEqual(
+      oddsOf(told[0]!, season).chance,
+    )
   })
   test('in the transition zone may be tried with seed of the other season, elsewhere not', () => {
     const seasons = (latDeg: number) =>

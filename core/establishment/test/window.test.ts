@@ -4,8 +4,10 @@ import { climateFromNormals, mirrored, type Normals } from '../../weather/normal
 import { grassByCode, type GrassCode } from '../../grass/grasses'
 import { pureSeed } from '../../seed/blends'
 import { addDays, dayOfYear, daysBetween, toDay, type Day } from '../../measure/calendar'
-import { buildSeason, DAYS_BEHIND, type Season } from '../season'
+import { buildSeason, DAYS_BEHIND, SOWN_AHEAD, type Season } from '../season'
 import { judgeYear, type SeedbedRisk } from '../sowing'
+import { candidateDays } from '../candidates'
+import { sunSeason } from '../sunSeason'
 import { oddsByDay, sowingWindows, type SowingWindow } from '../window'
 import { summarise } from '../outlook'
 
@@ -34,12 +36,13 @@ function windowsOf(season: Season, code: GrassCode, risk = COVERED): Dated[] {
     season.years.map((year) => judgeYear(year, grassByCode(code), risk)),
     DAYS_BEHIND + 365,
   )
-  return sowingWindows(odds, season.years.length, DAYS_BEHIND, DAYS_BEHIND + 364).map((w) => ({
+  const candidate = candidateDays(season, grassByCode(code).season, false, DAYS_BEHIND + 365)
+  return sowingWindows(odds, candidate, DAYS_BEHIND, DAYS_BEHIND + 364).map((w) => ({
     ...w,
     first: addDays(season.first, w.from),
     last: addDays(season.first, w.to),
     top: addDays(season.first, w.best),
-    share: w.bestGood / season.years.length,
+    share: w.chance.of100 / 100,
   }))
 }
 
@@ -140,8 +143,8 @@ describe('Atlanta', () => {
         ({ good, causes }) => good + causes.cold + causes.frost + causes.heat + causes.washout + causes.dry === 30,
       ),
     ).toBe(true)
-    expect(outlook.windows.every(({ bestGood }) => bestGood >= 13)).toBe(true)
-    expect(outlook.soilC.median).toHaveLength(DAYS_BEHIND + 150)
+    expect(outlook.windows.every(({ chance }) => chance.of100 >= 50)).toBe(true)
+    expect(outlook.soilC.median).toHaveLength(DAYS_BEHIND + SOWN_AHEAD)
   })
 })
 
@@ -151,4 +154,39 @@ test('the same seed gives the same season, and impossible numbers of years are r
   expect(probe(1)).toEqual(probe(1))
   expect(probe(1)).not.toEqual(probe(2))
   expect(() => seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'), 0)).toThrow(RangeError)
+})
+
+describe('windows', () => {
+  const odds = (values: readonly number[]) => values.map((of100) => ({ chance: { of100, low: of100, high: of100 } }))
+  const all = (values: readonly number[]) => values.map(() => true)
+  const spans = (values: readonly number[], candidate = all(values)) =>
+    sowingWindows(odds(values), candidate, 0, values.length - 1).map(({ from, best, to, cut }) => [from, best, to, cut])
+
+  test('hold the days within ten points of their best, and split at a dip of more than ten', () => {
+    expect(spans([10, 40, 60, 75, 80, 75, 60, 40, 10])).toEqual([[3, 4, 5, false]])
+    expect(spans([0, 60, 70, 62, 70, 0])).toEqual([[1, 2, 4, false]])
+    expect(spans([0, 60, 80, 60, 90, 60, 0])).toEqual([
+      [2, 2, 2, false],
+      [4, 4, 4, false],
+    ])
+  })
+  test('are none below half of the years, nor on days that are no candidates', () => {
+    expect(spans([0, 30, 49, 30, 0])).toEqual([])
+    expect(spans([0, 80, 80, 80, 0], [true, false, false, false, true])).toEqual([])
+    expect(spans([90, 90, 90, 90, 90], [false, true, true, true, false])).toEqual([[1, 2, 3, false]])
+  })
+  test('take the middle of a level top, and are marked where the horizon cuts them', () => {
+    expect(spans([0, 100, 100, 100, 100, 100, 0])).toEqual([[1, 3, 5, false]])
+    expect(spans([0, 0, 60, 70, 80])).toEqual([[3, 4, 4, true]])
+    // What is open today has no dip before it and is a window all the same.
+    expect(spans([90, 85, 70, 40, 0])).toEqual([[0, 0, 1, false]])
+  })
+  test('are named by the sun and not by months, on both sides of the equator', () => {
+    expect(sunSeason(toDay('2026-04-15'), 40)).toBe('spring')
+    expect(sunSeason(toDay('2026-06-21'), 40)).toBe('summer')
+    expect(sunSeason(toDay('2026-09-15'), 40)).toBe('autumn')
+    expect(sunSeason(toDay('2026-04-15'), -33)).toBe('autumn')
+    expect(sunSeason(toDay('2026-12-21'), -33)).toBe('summer')
+    expect(sunSeason(toDay('2026-09-15'), -33)).toBe('spring')
+  })
 })

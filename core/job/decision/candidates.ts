@@ -24,7 +24,7 @@ export interface Candidate {
   expect: Expectation[]
   waiting: Waiting
   sowOn: Day
-  good: number | undefined
+  of100: number | undefined
   why: Gate
   risks: Gate[]
   /** Zones it does not fit, with the reason. */
@@ -120,7 +120,7 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
     estimate: price,
     sowOn,
     waiting,
-    good: programme.anchor === 'seeding' ? there?.sowing?.good : undefined,
+    of100: programme.anchor === 'seeding' ? there?.sowing?.of100 : undefined,
     expect: expectOf(code, survey, firm.planning),
     why: leaning?.recommended?.because ?? {
       state: 'met',

@@ -117,7 +117,7 @@ function windowGate(input: WaitInput, usable: DatedWindow | undefined, next: Dat
       text: [
         `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${
           PROGRAMMES[input.programme].anchor === 'seeding'
-            ? `, best ${usable.bestGood} of ${input.years} years`
+            ? `, best ${usable.chance.of100} of 100 years`
             : ', in growth'
         }.`,
       ],

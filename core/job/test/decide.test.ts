@@ -211,14 +211,16 @@ describe('the judgement', () => {
 
 describe('waiting', () => {
   const TODAY = toDay('2026-09-08')
-  const window = (from: string, to: string, best: string, bestGood = 29) => ({
+  const window = (from: string, to: string, best: string, of100 = 97) => ({
     from: toDay(from),
     to: toDay(to),
     best: toDay(best),
-    bestGood,
+    chance: { of100, low: of100 - 9, high: of100 + 3 },
+    season: 'autumn' as const,
+    cut: false,
   })
   const AUTUMN = window('2026-09-11', '2026-09-23', '2026-09-18')
-  const SPRING = window('2027-04-03', '2027-04-07', '2027-04-05', 16)
+  const SPRING = window('2027-04-03', '2027-04-07', '2027-04-05', 53)
   const wait = (change: Partial<WaitInput> = {}) =>
     waitOf({
       programme: 'overseed',

@@ -79,14 +79,23 @@ const glance: Glance = {
   growing: [],
   rainShare: 1,
   sowing: {
-    good: 29,
+    of100: 97,
     dormant: false,
     mow: { early: 26, middle: 30, late: 36 },
     up: { early: 7, middle: 9, late: 13 },
     groundLeft: 0.6,
     soilC: 20,
   },
-  windows: [{ from: toDay('2026-09-11'), to: toDay('2026-09-23'), best: toDay('2026-09-18'), bestGood: 29 }],
+  windows: [
+    {
+      from: toDay('2026-09-11'),
+      to: toDay('2026-09-23'),
+      best: toDay('2026-09-18'),
+      chance: { of100: 97, low: 90, high: 99 },
+      season: 'autumn',
+      cut: false,
+    },
+  ],
 }
 
 const plan = (of: Lawn, firm = FIRM) => planJob(jobOf(of), groundOf(of), firm, seasonOfGlance(glance))

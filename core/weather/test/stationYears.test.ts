@@ -139,7 +139,7 @@ describe('four observed years of Seattle', () => {
     const autumn = windows.find(({ best }) => best < '2015-12-01')!
     expect(autumn.from <= '2015-09-20' && autumn.to >= '2015-09-01').toBe(true)
     expect(autumn.best < '2015-10-20').toBe(true)
-    expect(autumn.bestGood / 60).toBeGreaterThan(0.7)
+    expect(autumn.chance.of100 / 100).toBeGreaterThan(0.7)
   })
   test('say that ryegrass has longer than tall fescue in autumn', () => {
     const end = (code: 'PRG' | 'TF') => outlook('2015-08-01', code).windows.find(({ best }) => best < '2015-12-01')!.to

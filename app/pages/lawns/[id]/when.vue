@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { addDays, longDay, shortDay } from '#core/measure/calendar'
+import { dayOutOfReach } from '#core/job/decision/dayInReach'
 import { labelForbids } from '#core/job/decision/decide'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassOf } from '#core/job/lawn'
@@ -25,6 +26,9 @@ const growing = computed(() => outlook.value?.growing[0])
 const inside = computed(() => outlook.value?.insideBand.find(({ to }) => to >= outlook.value!.todayIndex))
 const dated = (i: number) => shortDay(addDays(outlook.value!.first, i), context.today)
 
+/** A day that has passed, or lies beyond what is worked out, cannot be kept. */
+const past = computed(() => !sownOn.value && day.value < context.today)
+const unreached = computed(() => dayOutOfReach(day.value, context.today))
 const preview = computed(() => shown.value?.schedule)
 const sowGates = computed(() => {
   const anchor = lifted.value ? 'dressing' : 'seeding'
@@ -70,7 +74,7 @@ async function keep(): Promise<void> {
         @choose="sow"
       />
       <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day />
-      <OddsTable v-if="!lifted" :outlook />
+      <OddsTable v-if="!lifted" :outlook @look="day = $event" />
     </div>
     <aside>
       <template v-if="lifted">
@@ -84,6 +88,7 @@ async function keep(): Promise<void> {
         </p>
         <p v-else class="small">No growing season of three weeks and more lies in the year ahead at this station.</p>
       </template>
+      <PastDay v-else-if="past" :outlook :day />
       <WhenVerdict v-else :outlook :day :sown="sownOn !== undefined" :lat-deg="lawn.latDeg" @look="day = $event" />
       <p v-if="inside" class="small">
         Soil at {{ text(figure('depthMm', 50)) }} stays in the germination band
@@ -101,7 +106,12 @@ async function keep(): Promise<void> {
       <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div v-if="programme && !sownOn" class="actions">
-        <UButton color="primary" :loading="busy" :disabled="forbidden !== undefined" @click="keep">
+        <UButton
+          color="primary"
+          :loading="busy"
+          :disabled="forbidden !== undefined || unreached !== undefined"
+          @click="keep"
+        >
           {{ keepWords }}
         </UButton>
         <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">

@@ -1,4 +1,5 @@
 import { groundOf, planSchema, pricesChanged } from '#contract/lawn'
+import { dayOutOfReach } from '#core/job/decision/dayInReach'
 import { labelForbids } from '#core/job/decision/decide'
 import { putOn } from '#core/job/lawn'
 import { isSeeded } from '#core/job/planJob'
@@ -17,10 +18,11 @@ export default answer(async (event, work) => {
   const plan = await bodyOf(event, planSchema)
   if (plan.version !== before.version) throw conflict(before)
   // A day that stood before the wait was written down is shown as held; it is a new day that is refused.
+  const newDay = plan.sowOn !== before.sowOn ? plan.sowOn : null
+  const unreached = newDay && dayOutOfReach(newDay, work.today)
+  if (unreached) throw new Refusal(422, 'day', unreached, { sowOn: unreached })
   const forbidden =
-    plan.sowOn && plan.sowOn !== before.sowOn && isSeeded(plan)
-      ? labelForbids(putOn(groundOf(lawn), planningOf(work.firm.planning)), plan.sowOn)
-      : undefined
+    newDay && isSeeded(plan) ? labelForbids(putOn(groundOf(lawn), planningOf(work.firm.planning)), newDay) : undefined
   if (forbidden) throw new Refusal(422, 'label', forbidden, { sowOn: forbidden })
   if (work.person.role !== 'owner' && pricesChanged(before.settings, plan.settings).length) {
     throw new Refusal(403, 'owner_only', 'Prices are put in by an owner of the firm. Nothing was saved.')
