@@ -61,9 +61,9 @@ function windows(): void {
   ).map(([grass, color]) => {
     const data = [0, 150].flatMap((from) => {
       const season = buildSeason({ ...input, today: addDays(today, from) })
-      return oddsOf({ code: grass, group: 'seed', words: '', seed: pureSeed(grass), ground, risk }, season).good.map(
-        (good, i) => [from + i, good],
-      )
+      return oddsOf({ code: grass, group: 'seed', words: '', seed: pureSeed(grass), ground, risk }, season)
+        .chance.slice(0, 150)
+        .map(({ of100 }, i) => [from + i, of100])
     })
     return line(grassByCode(grass).name, data, color)
   })

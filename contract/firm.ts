@@ -33,7 +33,22 @@ const currency = z
   .regex(/^[A-Z]{3}$/, 'Three letters such as USD.')
   .refine((code) => knows('currency', code), 'Three letters such as USD.')
 
-export const signUpSchema = z.object({ firmName: name, units, currency, timeZone, name, email, password })
+/** What a firm mostly sows. */
+export const GROWS = ['cool', 'warm', 'both'] as const
+export const LANGUAGES = ['en-US', 'en-GB'] as const
+const language = z.enum(LANGUAGES)
+export type Language = z.infer<typeof language>
+
+export const signUpSchema = z.object({
+  firmName: name,
+  units,
+  currency,
+  timeZone,
+  language: language.default('en-US'),
+  name,
+  email,
+  password,
+})
 /** Six digits of an authenticator, or one of the codes written down for the day it is lost. */
 const secondFactorCode = text(20).regex(
   /^(\d{6}|[\dA-Z]{4}-[\dA-Z]{4})$/i,
@@ -74,6 +89,8 @@ export const firmSettingsSchema = z.object({
   units,
   currency,
   timeZone,
+  language,
+  grows: z.enum(GROWS),
   practices: practicesSchema,
   planning: planningSchema,
   workingDays: z

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Delimiter } from '#core/measure/table'
+import type { StationPlace } from '#core/weather/dailyFile'
 import type { ForecastDay } from '#core/weather/weather'
 import { normalsFromFewFigures, type FewFigures } from '#core/weather/fewFigures'
 import type { Normals } from '#core/weather/normals'
@@ -61,10 +62,11 @@ export const newStationSchema = z.object({
   coastal: z.boolean(),
   /** Where normals are made of a few figures; null where they are typed, or there are none. */
   fewFigures: fewFiguresSchema.nullable().default(null),
+  normals: normalsSchema.nullable().default(null),
 })
 
-/** A table of 200 years of days, or of hourly readings for twenty. */
-export const MOST_FILE_BYTES = 4_000_000
+/** A century of days with every element and its flags, or hourly readings of twenty years. */
+export const MOST_FILE_BYTES = 16_000_000
 
 export const COLUMNS = ['day', 'tmax', 'tmin', 'rain'] as const
 export type Column = (typeof COLUMNS)[number]
@@ -74,8 +76,10 @@ const columnIndex = z.int().min(0).max(199)
 /** Which column of the file is which, and in what units; what the technician confirms before anything is kept. */
 export const mappingSchema = z.object({
   columns: z.object({ day: columnIndex, tmax: columnIndex, tmin: columnIndex, rain: columnIndex }),
-  temperature: z.enum(['C', 'F']),
-  rain: z.enum(['mm', 'in']),
+  temperature: z.enum(['C', 'F', '0.1C']),
+  rain: z.enum(['mm', 'in', '0.1mm']),
+  /** Flags beside the values, where the file has them: values that failed a check are left out. */
+  flags: z.object({ tmax: columnIndex, tmin: columnIndex, rain: columnIndex }).partial().optional(),
   /** Of a forecast, where the file tells it. */
   wind: z.object({ column: columnIndex, unit: z.enum(['km/h', 'mph', 'm/s']) }).optional(),
   /** Only rows with this value in this column are read: files that hold several stations. */
@@ -163,7 +167,7 @@ export interface Gap {
 export const importSchema = z.object({
   /** What the rows are: days that were observed, or days that are forecast. */
   what: z.enum(['days', 'forecast']).default('days'),
-  /** The mapping as JSON; without one the file is looked into and nothing is kept. */
+  /** The mapping as JSON. */
   mapping: z
     .string()
     .max(2000)
@@ -175,16 +179,15 @@ export const importSchema = z.object({
         return z.NEVER
       }
     })
-    .pipe(mappingSchema)
-    .optional(),
+    .pipe(mappingSchema),
 })
 
 /** Figures may be left out where there are none. */
 type Sent<T extends { fewFigures: unknown }> = Omit<T, 'fewFigures'> & { fewFigures?: FewFigures | null }
-export type NewStation = Sent<z.output<typeof newStationSchema>>
+export type NewStation = Omit<Sent<z.output<typeof newStationSchema>>, 'normals'> & { normals?: Normals | null }
 export type Mapping = z.infer<typeof mappingSchema>
 
-export interface Station extends z.output<typeof newStationSchema> {
+export interface Station extends Omit<z.output<typeof newStationSchema>, 'normals'> {
   id: string
   kind: 'simulated' | 'imported'
   home: boolean
@@ -202,6 +205,12 @@ export interface RejectedRow {
 
 /** What a file holds, before anything is kept. */
 export interface ImportPreview {
+  /** A table of days, a station's file of fixed width, or hours of a typical year, which is no record. */
+  form: 'table' | 'dly' | 'epw'
+  /** Where the file says that its station stands. */
+  station: StationPlace | null
+  /** Monthly means of a typical year; null where the file is a record. */
+  climate: Pick<Normals, 'tmaxC' | 'tminC'> | null
   header: string[]
   /** Found once for the whole file; where it is no comma, decimal commas are read. */
   delimiter: Delimiter
@@ -210,6 +219,19 @@ export interface ImportPreview {
   /** Distinct values of columns that look like a station name, for files that hold several. */
   choices: { column: number; values: string[] }[]
   rows: number
+}
+
+/** A look into a file, with what of it could be used by the guess; null where columns or a place have to be chosen. */
+export interface WeatherFileTold extends ImportPreview {
+  counted: {
+    days: number
+    first: Day | null
+    last: Day | null
+    rejected: RejectedRow[]
+    rejectedCount: number
+    /** Monthly means of its days; null where some month has too few. */
+    normals: Normals | null
+  } | null
 }
 
 export interface ImportResult {

@@ -83,6 +83,61 @@ for (const [device, viewport] of [
     expect(errors).toEqual([])
   })
 
+test('weather files make the station, its days and the picture of its year; a typical year asks for its rain', async ({
+  browser,
+}) => {
+  const page = await somebodyElse(browser, 'nobody')
+  await page.goto('/sign-up')
+  await page.getByLabel('Name of the firm').fill('Larkrise Lawns')
+  await page.getByLabel('Your name').fill('Ida')
+  await page.getByLabel('Your e-mail address').fill(`ida.${Date.now().toString(36)}@example.org`)
+  await page.getByLabel('Password').fill('three wet autumns')
+  await page.getByRole('button', { name: 'Sign up the firm' }).click()
+  await page.getByRole('button', { name: 'Weather files' }).click()
+  const day = (i: number) => new Date(Date.UTC(2023, 0, 1 + i)).toISOString().slice(0, 10)
+  const high = (i: number) => Math.round(180 + 120 * Math.sin(((i - 105) / 365) * 2 * Math.PI))
+  const rows = Array.from(
+    { length: 730 },
+    (_, i) => `XX1,${day(i)},37.06,-79.38,180,Pellmoor ridge,${i % 4 ? 0 : 90},${high(i)},${high(i) - 110}`,
+  )
+  rows[400] = rows[400]!.replace(/,-?\d+,-?\d+$/, ',warm,cold')
+  const hours = Array.from({ length: 8760 }, (_, h) => {
+    const date = new Date(Date.UTC(2021, 0, 1, h))
+    return `2021,${date.getUTCMonth() + 1},${date.getUTCDate()},${date.getUTCHours() + 1},60,?,${high(Math.floor(h / 24)) / 10},5`
+  })
+  const epw = ['LOCATION,Marram,ZZ,ZZZ,x,1,37.2,-79.5,-5,200', ...Array<string>(7).fill('COMMENTS,'), ...hours].join(
+    '\n',
+  )
+  await page.getByLabel('Weather files', { exact: true }).setInputFiles([
+    {
+      name: 'ridge.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(`STATION,DATE,LATITUDE,LONGITUDE,ELEVATION,NAME,PRCP,TMAX,TMIN\n${rows.join('\n')}`),
+    },
+    { name: 'marram.epw', mimeType: 'text/plain', buffer: Buffer.from(epw) },
+    { name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('nothing here') },
+  ])
+  await expect(page.getByText('729 good days')).toBeVisible()
+  await expect(page.getByLabel('Place', { exact: true })).toHaveValue('37.06, -79.38')
+  await page.getByText('Rows left out: 1').click()
+  await expect(page.getByText(/Line 402: highest temperature "warm"/)).toBeVisible()
+  await expect(page.getByRole('img', { name: /Soil of the year/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Go to the lawns' }).click()
+  await expect(page.getByText('Put in the rain of a year.')).toBeVisible()
+  await page.getByLabel(/^Rain of a year/).fill('43')
+  await page.getByRole('button', { name: 'Go to the lawns' }).click()
+  await expect(page).toHaveURL(/\/lawns$/)
+  const stations = (await (await page.request.get('/api/stations')).json()) as {
+    name: string
+    days: number
+    home: boolean
+  }[]
+  expect(stations.map(({ name, days, home }) => [name, days, home])).toEqual([
+    ['Pellmoor ridge', 729, true],
+    ['Marram, ZZZ', 0, false],
+  ])
+})
+
 test('what Set up cannot keep is told at its field, and a station that is there already stops nobody', async ({
   browser,
 }) => {

@@ -82,6 +82,8 @@ export const CASES: Readonly<Record<string, Case>> = {
       units: 'metric',
       currency: 'EUR',
       timeZone: 'Europe/Lisbon',
+      language: 'en-GB',
+      grows: 'cool',
       practices: DEFAULT_PRACTICES,
       planning: { overseedFrom: 0.5 },
       workingDays: [1, 2],
@@ -241,6 +243,7 @@ export const CASES: Readonly<Record<string, Case>> = {
     valid: () => ({ at: `${TODAY}T00:01`, depthMm: 50, tempC: 12 }),
   },
   'post /api/stations/:id/import': { ...ofStation, query: station.importSchema, file: 'text/csv' },
+  'post /api/weather-files': { file: 'text/csv' },
   'post /api/stations/:id/readings-file': { ...ofStation, query: station.readingsFileSchema, file: 'text/csv' },
   'get /api/stock': {},
   'post /api/stock': {

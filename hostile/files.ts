@@ -202,7 +202,7 @@ export async function files(server: Running, report: Report, short: boolean): Pr
     Object.entries(all).slice(0, short ? 5 : undefined)
   for (const [what, make] of some(TABLES)) {
     const file = make()
-    await alone(server, report, `look into ${what}`, () => firm.owner.sendFile(server, `${path}/import`, file))
+    await alone(server, report, `look into ${what}`, () => firm.owner.sendFile(server, '/api/weather-files', file))
     await alone(server, report, `import ${what}`, () =>
       firm.owner.sendFile(server, `${path}/import`, file, { mapping: GUESS }),
     )

@@ -1,9 +1,11 @@
 import { newStationSchema } from '#contract/station'
-import type { FewFigures } from '#core/weather/fewFigures'
+import { normalsFromFewFigures, type FewFigures } from '#core/weather/fewFigures'
+import type { Normals } from '#core/weather/normals'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Quantity } from '#core/measure/figure'
 import type { Parsed } from '#core/measure/parse'
-import { placeIn } from '#core/site/placeText'
+import { placeIn, type Place } from '#core/site/placeText'
+import { readNormals, typedNormals } from '~/utils/normalsTyped'
 
 const NO_PLACE: Parsed = {
   ok: false,
@@ -19,14 +21,23 @@ const FIGURES = {
 } as const satisfies Record<string, readonly [Quantity, string]>
 type Figure = keyof typeof FIGURES
 
-/** What a firm begins with: its place, the climate there, and a first lawn; each may be left for later. */
+/** How the climate of a place is told. */
+export const CLIMATE_WAYS = ['know', 'files', 'normals'] as const
+export type ClimateWay = (typeof CLIMATE_WAYS)[number]
+
+/** What a firm begins with: how it counts, its place, the climate there, and a first lawn; each may be left for later. */
 export function useSetUp() {
   const context = useContextStore()
   const lawn = useNewLawn()
+  const basics = useFirmBasics()
+  const files = useWeatherFiles()
   const { parse } = useUnits()
+  const way = ref<ClimateWay>('know')
+  const typedTable = ref(typedNormals(null, context.units))
   const { busy, message, errors, code, judged, send } = useSend()
   const form = reactive({
     place: '',
+    height: '',
     coastal: false,
     ...({ hotHigh: '', hotLow: '', coldHigh: '', coldLow: '', rain: '' } satisfies Record<Figure, string>),
     lastFrost: '',
@@ -58,27 +69,64 @@ export function useSetUp() {
     }
   })
 
+  const table = computed(() => readNormals(typedTable.value, null, basics.form.units))
+  const typedPlace = computed<Place | undefined>({
+    get: () => place.value,
+    set: (at) => {
+      if (at) form.place = `${at.latDeg}, ${at.lonDeg}`
+    },
+  })
+  // Where a file was measured is where the firm works, until somebody says otherwise.
+  watch(files.place, (at) => {
+    if (at && !form.place.trim()) form.place = `${at.latDeg}, ${at.lonDeg}`
+  })
+  /** The climate as far as it is told, whichever way; drawn while nothing is kept yet. */
+  const normals = computed<Normals | undefined>(() => {
+    try {
+      if (way.value === 'files') return files.normals.value
+      if (way.value === 'normals') return (table.value.ok && table.value.normals) || undefined
+      return place.value && figures.value && normalsFromFewFigures(figures.value, place.value.latDeg)
+    } catch {
+      // Said at its field when it is saved.
+      return undefined
+    }
+  })
+
   /** What is wrong of the climate, by field; nothing where nothing is typed. */
   function judgedStation() {
-    const read = some.value
-      ? Object.fromEntries((Object.keys(FIGURES) as Figure[]).map((name) => [FIGURES[name][1], typed.value[name]]))
-      : {}
+    const read =
+      way.value === 'know' && some.value
+        ? Object.fromEntries((Object.keys(FIGURES) as Figure[]).map((name) => [FIGURES[name][1], typed.value[name]]))
+        : {}
     const at: Parsed = place.value ? { ok: true, value: 0 } : NO_PLACE
-    return judged(
+    const height: Parsed | undefined = form.height.trim() ? parse('distanceM', form.height) : undefined
+    const ofTable = way.value === 'normals' ? table.value : undefined
+    const wanted = judged(
       newStationSchema,
       {
         name: 'Home',
         latDeg: place.value?.latDeg ?? 0,
         lonDeg: place.value?.lonDeg ?? 0,
-        heightM: null,
+        heightM: height?.ok ? height.value : null,
         coastal: form.coastal,
-        fewFigures: figures.value ?? null,
+        fewFigures: way.value === 'know' ? (figures.value ?? null) : null,
+        normals: (ofTable?.ok && ofTable.normals) || null,
       },
-      { ...read, place: at },
+      { ...read, ...(height ? { heightM: height } : {}), place: at },
     )
+    if (ofTable && !ofTable.ok) errors.value = { ...errors.value, ...ofTable.wrong }
+    return ofTable && !ofTable.ok ? undefined : wanted
   }
   async function keepClimate(): Promise<boolean> {
-    if (climateKnown.value || !(form.place.trim() || some.value)) return true
+    if (climateKnown.value) return true
+    if (way.value === 'files' && files.dropped.value.length) {
+      if (!(await files.keep(place.value, form.coastal))) return false
+      await context.load()
+      if (climateKnown.value) return true
+    }
+    const told =
+      way.value === 'know' ? some.value : way.value === 'normals' && !(table.value.ok && !table.value.normals)
+    if (!(form.place.trim() || told)) return true
     const wanted = judgedStation()
     if (!wanted) return false
     const kept = await send(() => $fetch('/api/stations', { method: 'POST', body: wanted }))
@@ -89,9 +137,23 @@ export function useSetUp() {
   /** Keeps what is filled in, one after the other; what is kept already is not sent again. */
   async function save(): Promise<void> {
     const begins = Boolean(lawn.form.client.trim() || lawn.form.area.trim())
-    if (!(await keepClimate()) || (begins && !(await lawn.add()))) return
+    if (!(await basics.save()) || !(await keepClimate()) || (begins && !(await lawn.add()))) return
     await navigateTo(begins ? `/lawns/${lawn.id}/look` : '/lawns')
   }
 
-  return { form, place, figures, climateKnown, errors, busy, message, lawn, save }
+  return {
+    form,
+    way,
+    place: typedPlace,
+    normals,
+    typedTable,
+    files,
+    basics,
+    climateKnown,
+    errors,
+    busy,
+    message,
+    lawn,
+    save,
+  }
 }

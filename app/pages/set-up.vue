@@ -1,47 +1,53 @@
 <script setup lang="ts">
 import { grassByCode } from '#core/grass/grasses'
 import { figure } from '#core/measure/figure'
-import { normalsFromFewFigures } from '#core/weather/fewFigures'
 
 useHead({ title: 'Set up' })
 const context = useContextStore()
 const { text } = useUnits()
-const { form, place, figures, climateKnown, errors, busy, message, lawn, save } = useSetUp()
+const setUp = useSetUp()
+const { form, way, place, normals, typedTable, files, basics, climateKnown, errors, busy, message, lawn, save } = setUp
 useSillStore().hangers = []
 
 /** Farther from the equator the contract takes no station: there is no lawn to sow. */
 const MOST_LATITUDE = 66
-/** What the firm does most: it only lights the year below. */
-const does = ref<'cool' | 'warm'>('cool')
-const grass = computed(() => grassByCode(does.value === 'cool' ? 'TF' : 'BER'))
-const normals = computed(() => {
-  try {
-    return place.value && figures.value && normalsFromFewFigures(figures.value, place.value.latDeg)
-  } catch {
-    // Said at its field when it is saved.
-    return undefined
-  }
-})
+const WAYS: Record<ClimateWay, string> = {
+  know: 'What you know',
+  files: 'Weather files',
+  normals: 'Monthly normals',
+}
+const grass = computed(() => grassByCode(basics.form.grows === 'warm' ? 'BER' : 'TF'))
+const drawnAt = computed(() => (way.value === 'files' ? (files.place.value ?? place.value) : place.value))
 const year = useClimateYear(() =>
-  normals.value && place.value && Math.abs(place.value.latDeg) <= MOST_LATITUDE
+  normals.value && drawnAt.value && Math.abs(drawnAt.value.latDeg) <= MOST_LATITUDE
     ? {
         normals: normals.value,
-        place: { latDeg: place.value.latDeg, coastal: form.coastal },
+        place: { latDeg: drawnAt.value.latDeg, coastal: form.coastal },
         grass: grass.value.code,
         year: Number(context.today.slice(0, 4)),
       }
     : undefined,
 )
+const sureness = computed(
+  () =>
+    ({
+      know: 'From a few figures: good to a week or two. Every day of weather that you import sharpens it.',
+      files: 'From the monthly means of your files.',
+      normals: 'From your monthly normals. Every day of weather that you import sharpens it.',
+    })[way.value],
+)
 const { errors: lawnErrors, busy: lawnBusy } = lawn
-const trouble = computed(() => message.value || lawn.message.value)
+const trouble = computed(() => message.value || lawn.message.value || basics.message.value)
 const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.client.trim()}` : 'Go to the lawns'))
 </script>
 
 <template>
   <form class="set-up" novalidate @submit.prevent="save">
     <header>
-      <h1>{{ context.firm?.name }}: three things to begin with</h1>
-      <p class="small">Skip what you do not know. All of it can be changed later, under Weather, Firm and Look.</p>
+      <h1>{{ context.firm?.name }}: four things, and the first lawn</h1>
+      <p class="small">
+        Everything here is a best guess you can correct, now or later under Firm and Weather. Skip what you do not know.
+      </p>
     </header>
     <div class="side">
       <section>
@@ -51,12 +57,23 @@ const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.
           v-else
           v-model="form.place"
           v-model:coastal="form.coastal"
-          :place
+          v-model:place="place"
+          v-model:height="form.height"
           :error="errors.place ?? errors.latDeg ?? errors.lonDeg"
+          :height-error="errors.heightM"
         />
       </section>
       <section>
-        <h2>3 Your first lawn</h2>
+        <h2>2 How you count</h2>
+        <FirmBasics v-if="context.isOwner" :basics part="counts" />
+        <p v-else class="small">An owner of the firm sets units, time zone and money.</p>
+      </section>
+      <section v-if="context.isOwner">
+        <h2>3 What you mostly do</h2>
+        <FirmBasics :basics part="does" />
+      </section>
+      <section class="first">
+        <h2>5 Your first lawn</h2>
         <div class="lawn">
           <UFormField label="Client or lawn" name="client" :error="lawnErrors.client">
             <UInput id="field-client" v-model="lawn.form.client" maxlength="80" autocomplete="off" />
@@ -74,31 +91,28 @@ const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.
       </section>
     </div>
     <section class="climate">
-      <h2>2 The climate of your place</h2>
+      <h2>4 The climate of your place</h2>
       <template v-if="!climateKnown">
-        <ClimateKnown v-model="form" :errors :south="(place?.latDeg ?? 1) < 0" />
-        <div class="does" role="group" aria-label="What you mostly sow">
-          <span class="small">Shown for</span>
+        <div class="ways" role="group" aria-label="How the climate is told">
           <UButton
-            v-for="one in ['cool', 'warm'] as const"
+            v-for="one in CLIMATE_WAYS"
             :key="one"
             size="sm"
-            :variant="does === one ? 'solid' : 'outline'"
-            :aria-pressed="does === one"
-            @click="does = one"
+            :variant="way === one ? 'solid' : 'outline'"
+            :aria-pressed="way === one"
+            @click="way = one"
+            >{{ WAYS[one] }}</UButton
           >
-            {{ grassByCode(one === 'cool' ? 'TF' : 'BER').name }}
-          </UButton>
         </div>
+        <ClimateKnown v-if="way === 'know'" v-model="form" :errors :south="(place?.latDeg ?? 1) < 0" />
+        <ClimateFiles v-else-if="way === 'files'" :files />
+        <NormalsTable v-else v-model="typedTable" :errors />
         <YearPlot v-if="year" :year :grass-name="grass.name" />
         <p v-if="year" class="small">
-          Soil at {{ text(figure('depthMm', 50)) }} through your year, and when {{ grass.name }} takes. From a few
-          figures: good to a week or two. Every day of weather that you import under Weather sharpens it.
+          Soil at {{ text(figure('depthMm', 50)) }} through your year, and when {{ grass.name }} takes. {{ sureness }}
         </p>
         <p v-else class="small">
-          {{ figures && !place ? 'With your place the year is drawn here.' : 'Your year is drawn here.' }} A file of
-          days or monthly normals can be imported under
-          <NuxtLink to="/weather" class="opens">Weather</NuxtLink> instead.
+          {{ normals && !drawnAt ? 'With your place the year is drawn here.' : 'Your year is drawn here.' }}
         </p>
       </template>
       <p v-else>Known already: the ledge above shows it.</p>
@@ -151,10 +165,10 @@ h2 {
   grid-template-columns: 1fr 1fr;
   gap: 10px 14px;
 }
-.does {
+.ways {
   display: flex;
-  gap: 8px;
-  align-items: center;
+  gap: 4px;
+  flex-wrap: wrap;
 }
 @media (max-width: 900px) {
   .set-up {
@@ -163,7 +177,7 @@ h2 {
   .side {
     display: contents;
   }
-  .side section:last-child {
+  .first {
     order: 3;
   }
   .climate {

@@ -1,25 +1,21 @@
 <script setup lang="ts">
 import { signUpSchema } from '#contract/firm'
-import { UNIT_ITEMS } from '~/utils/unitWords'
+import { guessFrom } from '~/utils/browserGuess'
 
 definePageMeta({ layout: 'door' })
 useHead({ title: 'Sign up a firm' })
 const context = useContextStore()
 const form = reactive({
   firmName: '',
-  units: 'us' as 'us' | 'metric',
-  currency: 'USD',
-  timeZone: 'America/New_York',
+  ...guessFrom('en-US', undefined),
   name: '',
   email: '',
   password: '',
 })
 const { busy, message, errors, judged, send } = useSend()
+/** Units, money, zone and words as the browser has them; asked on the next page. */
 onMounted(() => {
-  const { timeZone } = Intl.DateTimeFormat().resolvedOptions()
-  // A machine set to UTC says nothing of where the lawns are.
-  if (timeZone && timeZone !== 'UTC') form.timeZone = timeZone
-  if (!/^America\//.test(form.timeZone)) form.units = 'metric'
+  Object.assign(form, guessFrom(navigator.language, Intl.DateTimeFormat().resolvedOptions().timeZone))
 })
 
 async function found(): Promise<void> {
@@ -37,17 +33,6 @@ async function found(): Promise<void> {
     <UFormField label="Name of the firm" name="firmName" :error="errors.firmName"
       ><UInput id="field-firmName" v-model="form.firmName" maxlength="80" autocomplete="organization"
     /></UFormField>
-    <div class="field-row">
-      <UFormField label="Units" name="units"
-        ><USelect id="field-units" v-model="form.units" :items="UNIT_ITEMS" aria-label="Units"
-      /></UFormField>
-      <UFormField label="Currency" name="currency" :error="errors.currency"
-        ><UInput id="field-currency" v-model="form.currency" maxlength="3"
-      /></UFormField>
-      <UFormField label="Time zone" name="timeZone" :error="errors.timeZone"
-        ><UInput id="field-timeZone" v-model="form.timeZone" maxlength="60"
-      /></UFormField>
-    </div>
     <UFormField label="Your name" name="name" :error="errors.name"
       ><UInput id="field-name" v-model="form.name" maxlength="80" autocomplete="name"
     /></UFormField>

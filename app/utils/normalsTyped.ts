@@ -39,15 +39,45 @@ export const typedNormals = (normals: Normals | null, units: UnitSystem): TypedN
     ]),
   ) as TypedNormals
 
-/** A whole row pasted into one cell: numbers parted by tabs, spaces or semicolons. */
-export const pastedRow = (text: string): string[] | undefined => {
-  const cells = text
+const NUMBER = /^[-−+]?[\d.,]+$/
+/** Rows of a copied piece of a sheet, without the names of months or rows beside their numbers. */
+function numbersOf(text: string): string[][] {
+  return text
     .trim()
-    .split(/[\t;]+|\s{1,}/)
-    .filter(Boolean)
-  return cells.length > 1 && cells.length <= 12 && cells.every((cell) => /^[-−+]?[\d.,]+$/.test(cell))
-    ? cells
-    : undefined
+    .split(/\r?\n/)
+    .map((line) =>
+      line
+        .trim()
+        .split(/[\t;]+|\s+/)
+        .filter((cell) => NUMBER.test(cell)),
+    )
+    .filter((cells) => cells.length > 0)
+}
+
+/**
+ * A piece of a sheet pasted into one cell: a row from its month on, several rows below each other, or months one below the
+ * other with their values beside them.
+ * @returns the whole table with it; undefined for a single value or what is no table of months
+ */
+export function pasteInto(
+  typed: TypedNormals,
+  { key, month }: { key: keyof Normals; month: number },
+  text: string,
+): TypedNormals | undefined {
+  const found = numbersOf(text)
+  const upright = found.length === 12 && found[0]!.length <= NORMAL_ROWS.length && found[0]!.length > 0
+  const rows = upright ? found[0]!.map((_, column) => found.map((cells) => cells[column] ?? '')) : found
+  const from = NORMAL_ROWS.findIndex((row) => row.key === key)
+  const single = rows.length === 1 && rows[0]!.length < 2
+  if (!rows.length || single || rows.length > NORMAL_ROWS.length - from || rows.some((row) => row.length > 12))
+    return undefined
+  const start = upright ? 0 : month
+  return Object.fromEntries(
+    NORMAL_ROWS.map((row, r) => {
+      const cells = rows[r - from]
+      return [row.key, typed[row.key].map((cell, m) => (r >= from && cells?.[m - start]) || cell)]
+    }),
+  ) as TypedNormals
 }
 
 /**

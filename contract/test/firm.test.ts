@@ -12,6 +12,8 @@ const SETTINGS = {
   units: 'metric',
   currency: 'EUR',
   timeZone: 'Europe/Lisbon',
+  language: 'en-GB',
+  grows: 'cool',
   practices: DEFAULT_PRACTICES,
   planning: {},
   workingDays: [1, 2],

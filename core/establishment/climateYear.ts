@@ -1,5 +1,5 @@
 import { grassByCode, type GrassCode } from '../grass/grasses'
-import { toDay, type Day } from '../measure/calendar'
+import { addDays, toDay, type Day } from '../measure/calendar'
 import { pureSeed } from '../seed/blends'
 import { AS_TOLD } from '../water/topLayer'
 import { climateFromNormals, type Normals } from '../weather/normals'
@@ -48,5 +48,10 @@ export function climateYear(
   const { windows } = summarise(season, pureSeed(grass), risk, grassByCode(grass).mowingMm[0], normals)
   const { median, p05, p95 } = soilQuantiles(season, season.todayIndex + DAYS)
   const ahead = (values: number[]) => values.slice(season.todayIndex)
-  return { first: today, soilC: { median: ahead(median), p05: ahead(p05), p95: ahead(p95) }, years: YEARS, windows }
+  return {
+    first: today,
+    soilC: { median: ahead(median), p05: ahead(p05), p95: ahead(p95) },
+    years: YEARS,
+    windows: windows.filter(({ best }) => best < addDays(today, DAYS)),
+  }
 }

@@ -8,8 +8,10 @@ import { WEATHER_LIMITS, type ForecastDay } from './weather'
 /** Columns of a table. A cell is told by its index. */
 export interface DailyColumns {
   columns: { day: number; tmax: number; tmin: number; rain: number }
-  temperature: 'C' | 'F'
-  rain: 'mm' | 'in'
+  temperature: 'C' | 'F' | '0.1C'
+  rain: 'mm' | 'in' | '0.1mm'
+  /** Columns of flags beside the values: measurement, quality, source, as GHCN-Daily has them. */
+  flags?: Partial<Record<'tmax' | 'tmin' | 'rain', number>> | undefined
   /** Of a forecast, where the file tells it. */
   wind?: { column: number; unit: 'km/h' | 'mph' | 'm/s' } | undefined
 }
@@ -51,6 +53,30 @@ function readWind(cells: readonly string[], { wind }: DailyColumns, delimiter: D
   return kmh !== undefined && kmh >= 0 && kmh <= MOST_WIND_KMH ? kmh : null
 }
 
+/** Where a file says that its station stands. */
+export interface StationPlace {
+  name: string
+  latDeg: number
+  lonDeg: number
+  /** Above the sea, m; null where it is not told. */
+  heightM: number | null
+}
+
+/** °C or mm of what a file writes. */
+const TO_C: Record<DailyColumns['temperature'], (value: number) => number> = {
+  C: (value) => value,
+  F: celsius,
+  '0.1C': (value) => value / 10,
+}
+const MM_PER: Record<DailyColumns['rain'], number> = { mm: 1, in: MM_PER_INCH, '0.1mm': 0.1 }
+const TEMPERATURE_WORDS: Record<DailyColumns['temperature'], string> = { C: '°C', F: '°F', '0.1C': 'tenths of °C' }
+const RAIN_WORDS: Record<DailyColumns['rain'], string> = { mm: 'mm', in: 'in', '0.1mm': 'tenths of mm' }
+
+/** Flags such as "H,,S": a letter in the second place says that a check of quality failed. */
+const failedQuality = (flags: string | undefined): boolean => /^[^,]*,[^,\s]/.test(flags ?? '')
+/** A trace: rain that wetted the gauge and measures nothing. */
+const isTrace = (text: string): boolean => text === 'T'
+
 export type DailyRow = { weather: ForecastDay } | { reason: string }
 
 /**
@@ -59,26 +85,32 @@ export type DailyRow = { weather: ForecastDay } | { reason: string }
  */
 export function readDailyRow(cells: readonly string[], told: DailyColumns, delimiter: Delimiter, last: Day): DailyRow {
   const cell = (column: keyof DailyColumns['columns']) => cells[told.columns[column]] ?? ''
+  const failed = (['tmax', 'tmin', 'rain'] as const).find((column) => {
+    const flags = told.flags?.[column]
+    return flags !== undefined && failedQuality(cells[flags])
+  })
   const day = readDay(cell('day'))
   if (!day) return { reason: `"${cell('day').slice(0, 30)}" is not a date` }
   if (day > last) return { reason: `${day} has not happened yet` }
-  const [high, low, wet] = (['tmax', 'tmin', 'rain'] as const).map((column) => readNumber(cell(column), delimiter))
+  if (failed) return { reason: `${day}: ${cell(failed)} failed a check of its station` }
+  const [high, low, measured] = (['tmax', 'tmin', 'rain'] as const).map((column) => readNumber(cell(column), delimiter))
+  const wet = isTrace(cell('rain')) ? 0 : measured
   if (high === undefined) return { reason: `highest temperature "${cell('tmax').slice(0, 20)}" is not a number` }
   if (low === undefined) return { reason: `lowest temperature "${cell('tmin').slice(0, 20)}" is not a number` }
   if (wet === undefined) return { reason: `rain "${cell('rain').slice(0, 20)}" is not a number` }
-  const toC = (value: number) => (told.temperature === 'F' ? celsius(value) : value)
+  const toC = TO_C[told.temperature]
   const weather = {
     day,
     tmaxC: toC(high),
     tminC: toC(low),
-    rainMm: told.rain === 'in' ? wet * MM_PER_INCH : wet,
+    rainMm: wet * MM_PER[told.rain],
     ...(told.wind ? { windKmh: readWind(cells, told, delimiter) } : {}),
   }
   const { lowestC, highestC, mostRainMm } = WEATHER_LIMITS
   if (weather.tminC > weather.tmaxC) return { reason: `lowest ${low} is above highest ${high}` }
   if (weather.tmaxC > highestC || weather.tminC < lowestC)
-    return { reason: `${high} / ${low} °${told.temperature} cannot be air` }
+    return { reason: `${high} / ${low} ${TEMPERATURE_WORDS[told.temperature]} cannot be air` }
   if (weather.rainMm < 0 || weather.rainMm > mostRainMm)
-    return { reason: `${wet} ${told.rain} of rain cannot be a day's` }
+    return { reason: `${wet} ${RAIN_WORDS[told.rain]} of rain cannot be a day's` }
   return { weather }
 }

@@ -65,6 +65,15 @@ function latenessByFrost({ mean, half }: Course, peak: number, last: Day | null,
 
 const monthly = (valueOf: (month: number) => number) => Array.from({ length: 12 }, (_, month) => valueOf(month))
 
+const wetDaysOf = (rainMm: readonly number[]): number[] =>
+  rainMm.map((mm) => Math.min(MOST_WET, Math.max(LEAST_WET, mm / WET_DAY_MM)))
+
+/** Rain of a year spread evenly, with its wet days: for a climate of which the temperatures alone are known. */
+export function evenRain(yearMm: number): Pick<Normals, 'rainMm' | 'wetDays'> {
+  const rainMm = rainByMonth(yearMm, null)
+  return { rainMm, wetDays: wetDaysOf(rainMm) }
+}
+
 /** Rain by month: even, or about the wettest month; the year's rain as told. */
 function rainByMonth(rainMm: number, wettest: FewFigures['wettest']): number[] {
   const mean = rainMm / 12
@@ -102,6 +111,6 @@ export function normalsFromFewFigures(figures: FewFigures, latDeg: number): Norm
     // Nights that frost dates made late stay below the days.
     tminC: monthly((m) => Math.min(at(lows, m), tmaxC[m]!)),
     rainMm,
-    wetDays: rainMm.map((mm) => Math.min(MOST_WET, Math.max(LEAST_WET, mm / WET_DAY_MM))),
+    wetDays: wetDaysOf(rainMm),
   }
 }

@@ -12,7 +12,7 @@ export default answer((event, work) =>
   sillAnswer(event, async () => {
     const home = (await freshStations(work, localFetch))[0]
     if (!home) throw noStation()
-    const subject = homeSubject(home, (await commonGrass(work.firm.id)) ?? 'TF')
+    const subject = homeSubject(home, (await commonGrass(work.firm.id)) ?? (work.firm.grows === 'warm' ? 'BER' : 'TF'))
     return sillJson(await sillText(work, home, subject), null)
   }),
 )

@@ -1,5 +1,6 @@
 import { parse } from 'csv-parse/sync'
 import { cellsIn, delimiterOf, type Delimiter } from '#core/measure/table'
+import { DLY_HEADER, isDly, readDly } from '#core/weather/dly'
 
 /** A file that is not a table at all, or a larger one than anybody's station writes. */
 export class UnreadableFile extends Error {}
@@ -7,7 +8,7 @@ export class UnreadableFile extends Error {}
 /** 200 years of days, or hourly readings of twenty. */
 const MOST_LINES = 200_000
 const MOST_COLUMNS = 200
-const MOST_CELLS = 2_000_000
+const MOST_CELLS = 6_000_000
 const MOST_LINE_CHARACTERS = 20_000
 /** Lines between two words on how far it is. */
 const REPORT_EVERY = 2000
@@ -30,8 +31,8 @@ export interface TableReader {
   bad: (bad: BadLine) => void
 }
 
-/** UTF-8, or UTF-16 as some spreadsheets write it. */
-function decoded(bytes: Uint8Array): string {
+/** UTF-8, or UTF-16 as some spreadsheets write it. @throws UnreadableFile where it is no text */
+export function decoded(bytes: Uint8Array): string {
   const wide =
     bytes[0] === 0xff && bytes[1] === 0xfe
       ? 'utf-16le'
@@ -40,7 +41,7 @@ function decoded(bytes: Uint8Array): string {
         : undefined
   const text = new TextDecoder(wide ?? 'utf-8').decode(bytes)
   if (text.includes('\0')) throw new UnreadableFile('This is no text file. Save the table as CSV.')
-  return text
+  return text.startsWith('\ufeff') ? text.slice(1) : text
 }
 
 /** Counts lines and their length before anything is built of them. @throws UnreadableFile in words */
@@ -68,13 +69,26 @@ function boundsHeld(text: string): void {
 }
 
 /**
- * Reads a table line by line; no more of it is held than what the reader keeps.
+ * Reads a table, or a station's file of fixed width as one, line by line; no more of it is held than what the reader keeps.
  * @param progress told now and then how much of it is read, 0-1
  * @throws UnreadableFile when it is not a table, or a larger one than is read
  */
 export function readTable(bytes: Uint8Array, reader: TableReader, progress?: (share: number) => void): void {
   const text = decoded(bytes)
   boundsHeld(text)
+  if (isDly(text)) {
+    reader.header([...DLY_HEADER], ',')
+    readDly(
+      text,
+      (cells, line) => {
+        reader.line({ cells, line })
+      },
+      (line, reason) => {
+        reader.bad({ line, reason })
+      },
+    )
+    return
+  }
   const delimiter = delimiterOf(text)
   let header: string[] | undefined
   let seen = 0

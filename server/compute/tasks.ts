@@ -7,7 +7,7 @@ import type { Mapping } from '#contract/station'
 import { judgeLook as judge } from './look'
 import { BadPicture, keptPhoto } from './photo'
 import { UnreadableFile } from './table'
-import { previewDays, readDays, readReadings, type ReadingsTold } from './weatherFile'
+import { lookInto, readDays, readReadings, type ReadingsTold } from './weatherFile'
 
 /**
  * What is worked out of something a user sent, beside the server's own thread. Plain data in and out; what cannot be used
@@ -42,7 +42,9 @@ const reporting = ({ report }: FileTask) =>
     report.postMessage(share)
   })
 
-export const previewFile = (task: FileTask) => orRefused(() => previewDays(task.bytes, reporting(task)))
+/** @param last the last day a row may be of */
+export const previewFile = (task: FileTask & { last: Day }) =>
+  orRefused(() => lookInto(task.bytes, task.last, reporting(task)))
 
 /** Days of a file as rows to be kept, in their order. @param first days before it are counted and left */
 export const daysFile = (task: FileTask & { mapping: Mapping; first: Day | null; last: Day }) =>

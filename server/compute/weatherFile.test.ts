@@ -64,7 +64,7 @@ describe('a station file', () => {
     ['2026-09-09,80,60,0', 'not happened yet'],
     ['2026-08-01,,60,0', 'highest temperature'],
     ['2026-08-01,80,M,0', 'lowest temperature'],
-    ['2026-08-01,80,60,T', 'rain'],
+    ['2026-08-01,80,60,M', 'rain'],
     ['2026-08-01,60,80,0', 'above highest'],
     ['2026-08-01,800,60,0', 'cannot be air'],
     ['2026-08-01,80,60,-1', "cannot be a day's"],

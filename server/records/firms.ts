@@ -1,6 +1,6 @@
 import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
-import type { FirmSettings, Licence, Role } from '#contract/firm'
+import type { FirmSettings, Language, Licence, Role } from '#contract/firm'
 import type { Planning } from '#core/job/planningFigures'
 import type { Practices } from '#core/job/decision/practices'
 import { dayIn, daysLater } from '../weather/clock'
@@ -12,6 +12,8 @@ export interface Firm {
   units: UnitSystem
   currency: string
   timeZone: string
+  language: Language
+  grows: FirmSettings['grows']
   demo: boolean
   practices: Partial<Practices>
   planning: Partial<Planning>
@@ -86,17 +88,14 @@ export async function zoneIsKnown(timeZone: string): Promise<boolean> {
 
 /** A new firm with its owner. @returns undefined when the address signs somebody in already */
 export async function foundFirm(
-  firm: { id: string; name: string; units: UnitSystem; currency: string; timeZone: string },
+  firm: { id: string; name: string; units: UnitSystem; currency: string; timeZone: string; language: Language },
   owner: { name: string; email: string; passwordHash: string },
 ): Promise<Author | undefined> {
   return inFirm(firm.id, async (client) => {
-    await client.query(`insert into firms (id, name, units, currency, time_zone) values ($1, $2, $3, $4, $5)`, [
-      firm.id,
-      firm.name,
-      firm.units,
-      firm.currency,
-      firm.timeZone,
-    ])
+    await client.query(
+      `insert into firms (id, name, units, currency, time_zone, language) values ($1, $2, $3, $4, $5, $6)`,
+      [firm.id, firm.name, firm.units, firm.currency, firm.timeZone, firm.language],
+    )
     const { rows } = await client.query<{ id: string }>(
       `insert into people (firm_id, name, email, role, password_hash) values ($1, $2, $3, 'owner', $4) returning id`,
       [firm.id, owner.name, owner.email, owner.passwordHash],
@@ -112,7 +111,7 @@ export async function foundFirm(
 export async function saveFirm(firmId: string, settings: FirmSettings): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, practices = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, version = version + 1
+      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, practices = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, language = $13, grows = $14, version = version + 1
        where id = $1 and version = $2`,
       [
         firmId,
@@ -127,6 +126,8 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
         settings.planning,
         settings.holidays,
         settings.hoursADay,
+        settings.language,
+        settings.grows,
       ],
     )
     if (!rowCount) return false

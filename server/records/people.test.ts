@@ -91,6 +91,7 @@ describe('a firm', () => {
     units: 'metric' as const,
     currency: 'NZD',
     timeZone: 'Pacific/Auckland',
+    language: 'en-GB' as const,
   }
   const settings = {
     version: 1,
@@ -98,6 +99,8 @@ describe('a firm', () => {
     units: 'metric' as const,
     currency: 'EUR',
     timeZone: 'Europe/Lisbon',
+    language: 'en-GB' as const,
+    grows: 'cool' as const,
     practices: allPractices({ rate: 'heavy' }),
     planning: { overseedFrom: 0.6 },
     workingDays: [1, 2, 3],

@@ -11,10 +11,12 @@ const { call, ridge } = ours
 describe('a file for a station', () => {
   const CSV = 'date,tmax_c,tmin_c,precipitation_mm\n2026-08-01,28,15,0\n2026-08-02,29,16,4\nsoon,1,2,3\n'
 
+  const MAPPED = { mapping: JSON.stringify(OPEN_FORM) }
+
   test('is looked into first, then kept with its bad rows told; again it changes nothing', async () => {
     const { body: station } = await call<Station>('POST', '/api/stations', NEW_STATION)
     const path = `/api/stations/${station.id}/import`
-    const { body: preview } = await ours.browser.sendFile<ImportPreview>(path, CSV)
+    const { body: preview } = await ours.browser.sendFile<ImportPreview>('/api/weather-files', CSV)
     expect(preview).toMatchObject({ rows: 3, delimiter: ',', guess: { temperature: 'C', rain: 'mm' } })
     expect((await call<Station[]>('GET', '/api/stations')).body[0]!.days).toBe(0)
     const keep = () => ours.browser.sendFile<ImportResult>(path, CSV, { mapping: JSON.stringify(preview.guess) })
@@ -25,20 +27,20 @@ describe('a file for a station', () => {
   test('is refused for a simulated station, another firm’s, a file that is no table and a name taken', async () => {
     await ridge()
     const [home] = (await call<Station[]>('GET', '/api/stations')).body
-    expect((await ours.browser.sendFile(`/api/stations/${home!.id}/import`, CSV)).status).toBe(409)
-    expect((await ours.browser.sendFile('/api/stations/00000000-0000-4000-8000-000000000000/import', CSV)).status).toBe(
-      404,
-    )
+    expect((await ours.browser.sendFile(`/api/stations/${home!.id}/import`, CSV, MAPPED)).status).toBe(409)
+    const nowhere = '/api/stations/00000000-0000-4000-8000-000000000000/import'
+    expect((await ours.browser.sendFile(nowhere, CSV, MAPPED)).status).toBe(404)
     const { body: yard } = await call<Station>('POST', '/api/stations', NEW_STATION)
-    expect((await ours.browser.sendFile(`/api/stations/${yard.id}/import`, 'hello')).body.error.fields!.file).toContain(
-      'columns',
-    )
+    expect((await ours.browser.sendFile('/api/weather-files', 'hello')).body.error.fields!.file).toContain('columns')
+    expect((await ours.browser.sendFile(`/api/stations/${yard.id}/import`, CSV)).status).toBe(422)
     expect((await call('POST', '/api/stations', NEW_STATION)).status).toBe(409)
-    expect((await call('POST', `/api/stations/${yard.id}/import`, {})).status).toBe(415)
+    expect((await call('POST', '/api/weather-files', {})).status).toBe(415)
     expect(
       (await ours.browser.sendFile(`/api/stations/${yard.id}/import`, CSV, { mapping: '{"columns"' })).status,
     ).toBe(422)
-    expect((await ours.browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(4_100_000))).status).toBe(413)
+    expect(
+      (await ours.browser.sendFile(`/api/stations/${yard.id}/import`, 'x'.repeat(16_100_000), MAPPED)).status,
+    ).toBe(413)
   })
 
   test('is followed step by step by who asks for it, to the answer or the refusal', async () => {
@@ -60,6 +62,9 @@ describe('a file for a station', () => {
     })
     expect(kept.at(-1)).toMatchObject({ status: 200, body: { added: 6000, rejectedCount: 0 } })
     expect(kept.slice(0, -1)).toContainEqual({ doing: 'Saving the days', share: null })
-    expect((await steps('hello', {})).at(-1)).toMatchObject({ status: 422, body: { error: { code: 'unreadable' } } })
+    expect((await steps('hello', { mapping: JSON.stringify(OPEN_FORM) })).at(-1)).toMatchObject({
+      status: 422,
+      body: { error: { code: 'unreadable' } },
+    })
   })
 })

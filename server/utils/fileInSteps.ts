@@ -6,7 +6,7 @@ import { inSteps, type Work } from './inSteps'
 import { Refusal } from './refusal'
 
 /** Files held in memory at once, of all firms and of one: who sends slowly or much keeps others out of neither. */
-const MOST_FILES = 10
+const MOST_FILES = 6
 const MOST_OF_A_FIRM = 3
 const held = new Map<string, number>()
 

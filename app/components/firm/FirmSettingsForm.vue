@@ -14,6 +14,8 @@ const form = reactive({
   units: props.firm.units,
   currency: props.firm.currency,
   timeZone: props.firm.timeZone,
+  language: props.firm.language,
+  grows: props.firm.grows,
   practices: { ...props.firm.practices },
   planning: { ...props.firm.planning },
   workingDays: [...props.firm.workingDays],
@@ -93,6 +95,29 @@ async function save(): Promise<void> {
         /></UFormField>
         <UFormField label="Time zone" name="timeZone" :error="errors.timeZone"
           ><UInput id="field-firm-zone" v-model="form.timeZone" maxlength="60"
+        /></UFormField>
+        <UFormField label="Words" name="language"
+          ><USelect
+            id="field-firm-language"
+            v-model="form.language"
+            :items="[
+              { label: 'American', value: 'en-US' },
+              { label: 'British', value: 'en-GB' },
+            ]"
+            :disabled="locked"
+            aria-label="Words"
+        /></UFormField>
+        <UFormField label="Mostly sown" name="grows"
+          ><USelect
+            id="field-firm-grows"
+            v-model="form.grows"
+            :items="[
+              { label: 'cool-season grass', value: 'cool' },
+              { label: 'warm-season grass', value: 'warm' },
+              { label: 'both', value: 'both' },
+            ]"
+            :disabled="locked"
+            aria-label="Mostly sown"
         /></UFormField>
         <UFormField label="Home station" name="home" :error="errors.homeStationId" :help="hemisphere"
           ><USelect

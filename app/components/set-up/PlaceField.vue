@@ -2,7 +2,10 @@
 import type { Place } from '#core/site/placeText'
 
 /** Where a firm works: typed, pasted, or told by the device. */
-defineProps<{ place: Place | undefined; error: string | undefined }>()
+defineProps<{ error: string | undefined; heightError: string | undefined }>()
+const place = defineModel<Place | undefined>('place', { required: true })
+const height = defineModel<string>('height', { required: true })
+const { unit } = useUnits()
 const typed = defineModel<string>({ required: true })
 const coastal = defineModel<boolean>('coastal', { required: true })
 const asking = ref(false)
@@ -36,8 +39,12 @@ const words = ({ latDeg, lonDeg }: Place) =>
     <UFormField label="Place" name="place" :error="error" help="typed, or a pasted map link" class="grow">
       <UInput id="field-place" v-model="typed" placeholder="37.06, -79.38" maxlength="500" autocomplete="off" />
     </UFormField>
+    <UFormField :label="`Height, ${unit('distanceM')}`" name="height" :error="heightError" class="height">
+      <UInput id="field-height" v-model="height" inputmode="decimal" maxlength="12" autocomplete="off" />
+    </UFormField>
     <UButton class="mt-6" variant="outline" :loading="asking" @click="fromDevice">Use this device</UButton>
   </div>
+  <OutlineMap v-model="place" />
   <p v-if="place" class="small" role="status">
     <b>{{ words(place) }}</b>
   </p>
@@ -50,8 +57,12 @@ const words = ({ latDeg, lonDeg }: Place) =>
   display: flex;
   gap: 10px;
   align-items: flex-start;
+  flex-wrap: wrap;
 }
 .grow {
-  flex: 1;
+  flex: 1 1 200px;
+}
+.height {
+  width: 92px;
 }
 </style>

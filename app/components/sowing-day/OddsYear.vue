@@ -137,10 +137,10 @@ button.name {
 }
 @media (max-width: 700px) {
   .names {
-    height: 46px;
+    height: 50px;
   }
   .name {
-    min-height: 44px;
+    min-height: 48px;
     font-size: 11px;
   }
 }

@@ -17,7 +17,7 @@ async function choose(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
   ;[result.value, message.value, file.value] = [undefined, '', undefined]
-  if (chosen.size > MOST_FILE_BYTES) message.value = 'The file is larger than 4 MB. Split it by years.'
+  if (chosen.size > MOST_FILE_BYTES) message.value = 'The file is larger than 16 MB. Split it by years.'
   else file.value = chosen
 }
 async function keep(): Promise<void> {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { COLUMBUS } from '#core/weather/test/stations'
-import { pastedRow, readNormals, typedNormals } from '../normalsTyped'
+import { pasteInto, readNormals, typedNormals } from '../normalsTyped'
 
 const normals = COLUMBUS
 
@@ -31,10 +31,17 @@ describe('a table of monthly normals', () => {
     const told = readNormals(typed, normals, 'us')
     expect(told.ok || Object.keys(told.wrong)).toEqual(['normals.wetDays.11'])
   })
-  test('takes a row pasted from a sheet, and leaves a single value and words to the cell', () => {
-    expect(pastedRow('37.1\t41.1\t51.8')).toEqual(['37.1', '41.1', '51.8'])
-    expect(pastedRow('3.0 2.4 3.6 3.9')).toEqual(['3.0', '2.4', '3.6', '3.9'])
-    expect([pastedRow('37.1'), pastedRow('high of July'), pastedRow(Array(13).fill('1').join(' '))]).toEqual([
+  test('takes a row, a block or months one below the other from a sheet, and leaves a single value to its cell', () => {
+    const empty = typedNormals(null, 'us')
+    const paste = (text: string, month = 0) => pasteInto(empty, { key: 'tmaxC', month }, text)
+    expect(paste('37.1\t41.1\t51.8', 2)!.tmaxC.slice(0, 6)).toEqual(['', '', '37.1', '41.1', '51.8', ''])
+    const year = Array.from({ length: 12 }, (_, m) => String(m + 1))
+    const block = paste(`High\t${year.join('\t')}\nLow\t${year.join('\t')}\n`)!
+    expect([block.tmaxC, block.tminC, block.rainMm[0]]).toEqual([year, year, ''])
+    // Months one below the other, with a name, a high, a low and rain beside each.
+    const upright = paste(year.map((m) => `Month${'x'}\t${m}\t-${m}\t2.5`).join('\r\n'))!
+    expect([upright.tmaxC, upright.tminC[3], upright.rainMm[11], upright.wetDays[0]]).toEqual([year, '-4', '2.5', ''])
+    expect([paste('37.1'), paste('high of July'), paste(Array(13).fill('1').join(' '))]).toEqual([
       undefined,
       undefined,
       undefined,

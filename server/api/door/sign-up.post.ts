@@ -13,11 +13,11 @@ import { signUpOpen } from '../../utils/settings'
 export default answerAnyone(async (event) => {
   if (!signUpOpen())
     throw new Refusal(403, 'no_sign_up', 'This server takes no new firms. Ask an owner of yours for an invitation.')
-  const { firmName, units, currency, timeZone, name, email, password } = await bodyOf(event, signUpSchema)
+  const { firmName, units, currency, timeZone, language, name, email, password } = await bodyOf(event, signUpSchema)
   await limited('new firm, address', addressOf(event))
   await zoneKnown(timeZone)
   const founder = await foundFirm(
-    { id: randomUUID(), name: firmName, units, currency, timeZone },
+    { id: randomUUID(), name: firmName, units, currency, timeZone, language },
     { name, email, passwordHash: await hashPassword(password) },
   )
   if (!founder)

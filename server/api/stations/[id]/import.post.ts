@@ -1,6 +1,6 @@
 import type { ForecastDay } from '#core/weather/weather'
 import { addDays } from '#core/measure/calendar'
-import { importSchema, MOST_FORECAST_DAYS, type ImportPreview, type ImportResult } from '#contract/station'
+import { importSchema, MOST_FORECAST_DAYS, type ImportResult } from '#contract/station'
 import { compute } from '../../../compute/pool'
 import { keepWeatherRows, replaceForecast } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
@@ -11,20 +11,19 @@ import { stationAsked } from '../../../utils/stationAsked'
 
 const READING = 'Reading the file'
 
-/** Without a mapping: a look into the file. With one: its good rows are kept, as days observed or days forecast. */
+/** The good rows of a file are kept, as days observed or days forecast. */
 export default answer(async (event, work) => {
   const station = await stationAsked(event, work)
   if (station.kind === 'simulated')
     throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for your file.')
   const { mapping, what } = queryOf(event, importSchema)
-  return fileInSteps<ImportPreview | ImportResult>(event, work, async (bytes, { progress, signal }) => {
+  return fileInSteps<ImportResult>(event, work, async (bytes, { progress, signal }) => {
     const how = {
       signal,
       progress: (share: number) => {
         progress(READING, share)
       },
     }
-    if (!mapping) return compute('previewFile', { bytes }, how)
     const span =
       what === 'days'
         ? { first: null, last: work.today }
