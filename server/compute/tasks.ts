@@ -7,7 +7,8 @@ import type { Mapping } from '#contract/station'
 import { judgeLook as judge } from './look'
 import { BadPicture, keptPhoto } from './photo'
 import { UnreadableFile } from './table'
-import { lookInto, readDays, readReadings, type ReadingsTold } from './weatherFile'
+import { readReadings, type ReadingsTold } from './readingsFile'
+import { lookInto, readDays } from './weatherFile'
 
 /**
  * What is worked out of something a user sent, beside the server's own thread. Plain data in and out; what cannot be used

@@ -5,7 +5,8 @@ import { climateFromRecord } from '#core/weather/normals'
 import { toDay } from '#core/measure/calendar'
 import { dailyCsv, forecastCsv, probeCsv } from '#contract/feed'
 import { UnreadableFile } from './table'
-import { OPEN_FORECAST, OPEN_FORM, previewDays, readDays, readReadings, type ReadingsTold } from './weatherFile'
+import { readReadings, type ReadingsTold } from './readingsFile'
+import { OPEN_FORECAST, OPEN_FORM, previewDays, readDays } from './weatherFile'
 import { standinDays, standinForecast, standinReadings } from '../weather/standin'
 
 const bytes = (text: string) => new TextEncoder().encode(text)

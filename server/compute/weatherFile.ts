@@ -1,12 +1,9 @@
-import { readClock, readDailyRow, readDay, type StationPlace } from '#core/weather/dailyFile'
+import { readDailyRow, type StationPlace } from '#core/weather/dailyFile'
 import { climateFromRecord } from '#core/weather/normals'
-import type { ProbeReading } from '#core/soil/probe'
 import type { ForecastDay } from '#core/weather/weather'
 import { addDays, type Day } from '#core/measure/calendar'
 import { readNumber, type Delimiter } from '#core/measure/table'
-import { celsius, MM_PER_INCH } from '#core/measure/units'
 import {
-  readingSchema,
   type Column,
   type ImportPreview,
   type Mapping,
@@ -15,7 +12,8 @@ import {
 } from '#contract/station'
 import { isEpw, readEpw } from '#core/weather/epw'
 import { isDly } from '#core/weather/dly'
-import { decoded, readTable, UnreadableFile, type TableLine } from './table'
+import { Rejected } from './rejected'
+import { decoded, readTable, UnreadableFile } from './table'
 
 const PATTERNS: Record<Column, RegExp> = {
   day: /^(date|day|datum|time|observation)/i,
@@ -38,17 +36,6 @@ const [HOT_C, HOT_F] = [48, 135] as const
 const MOST_CHOICES = 50
 const SAMPLED = 5
 const SHOWN_REJECTED = 20
-
-/** Rows that could not be used: the first of them by name, and how many there were. */
-class Rejected {
-  readonly rows: RejectedRow[] = []
-  count = 0
-  constructor(private readonly most = 200) {}
-  add(line: number, reason: string): void {
-    this.count++
-    if (this.rows.length < this.most) this.rows.push({ line, reason })
-  }
-}
 
 function columnsOf(header: readonly string[]): Mapping['columns'] | undefined {
   const find = (column: Column) => header.findIndex((name) => PATTERNS[column].test(name.trim()))
@@ -277,116 +264,3 @@ export const OPEN_FORECAST: Mapping = { ...OPEN_FORM, wind: { column: 4, unit: '
 
 /** Last day a device may deliver when it forecasts. */
 export const forecastLimit = (today: Day): Day => addDays(today, 15)
-
-const READING_PATTERNS = {
-  at: /^(at|date|day|time|stamp|datum|read)/i,
-  clock: /^(time|hour|clock)/i,
-  depth: /depth|tiefe/i,
-  temp: /(temp|soil|°|deg)/i,
-} as const
-
-export interface ReadReadings {
-  readings: ProbeReading[]
-  rejected: RejectedRow[]
-  rejectedCount: number
-}
-
-/** What the file does not say of itself. */
-export interface ReadingsTold {
-  temperature: 'C' | 'F' | null
-  depthMm: number | null
-  today: Day
-}
-
-interface ReadingColumns {
-  at: number
-  clock: number
-  depth: number
-  temp: number
-  unit: 'C' | 'F'
-  mmPer: number
-}
-
-function readingColumns(header: readonly string[], told: ReadingsTold): ReadingColumns {
-  const find = (pattern: RegExp, but: readonly number[] = []) =>
-    header.findIndex((name, i) => !but.includes(i) && pattern.test(name.trim()))
-  const at = find(READING_PATTERNS.at)
-  const clock = find(READING_PATTERNS.clock, [at])
-  const depth = find(READING_PATTERNS.depth)
-  const temp = find(READING_PATTERNS.temp, [at, clock, depth])
-  if (at < 0 || temp < 0)
-    throw new UnreadableFile('The first line has to name a column of date and time, and one of temperature.')
-  if (depth < 0 && told.depthMm === null)
-    throw new UnreadableFile('No column names the depth: say how deep the probe was.')
-  const tempName = header[temp]!.toLowerCase()
-  const unit =
-    told.temperature ??
-    (/(_f\b|°f|\(f\)|fahrenheit)/.test(tempName) ? 'F' : /(_c\b|°c|\(c\)|celsius)/.test(tempName) ? 'C' : undefined)
-  if (!unit) throw new UnreadableFile('The column of temperature does not say °C or °F: choose one.')
-  const depthName = depth < 0 ? '' : header[depth]!.toLowerCase()
-  return {
-    at,
-    clock,
-    depth,
-    temp,
-    unit,
-    mmPer: /(_in\b|inch|\(in)/.test(depthName) ? MM_PER_INCH : /(_cm\b|\(cm)/.test(depthName) ? 10 : 1,
-  }
-}
-
-/** One reading of a row, or why it is none. */
-function readReading(
-  { cells }: TableLine,
-  { at, clock, depth, temp, unit, mmPer }: ReadingColumns,
-  told: ReadingsTold,
-  delimiter: Delimiter,
-): ProbeReading | string {
-  const [, date = '', joined] = /^(\S+?)(?:[T ](.+))?$/.exec(cells[at] ?? '') ?? []
-  const [day, time] = [readDay(date), readClock(clock >= 0 ? (cells[clock] ?? '') : (joined ?? ''))]
-  const [value, deep] = [
-    readNumber(cells[temp], delimiter),
-    depth < 0 ? told.depthMm! / mmPer : readNumber(cells[depth], delimiter),
-  ]
-  if (!day) return `"${(cells[at] ?? '').slice(0, 30)}" is not a date`
-  if (!time) return `${day} has no time of day`
-  if (day > told.today) return `${day} has not happened yet`
-  if (value === undefined) return `temperature "${(cells[temp] ?? '').slice(0, 20)}" is not a number`
-  if (deep === undefined) return `depth "${(cells[depth] ?? '').slice(0, 20)}" is not a number`
-  const reading = readingSchema.safeParse({
-    at: `${day}T${time}`,
-    depthMm: deep * mmPer,
-    tempC: unit === 'F' ? celsius(value) : value,
-  })
-  return reading.success
-    ? reading.data
-    : `${value} °${unit} at ${deep} cannot be soil: ${reading.error.issues[0]!.message}`
-}
-
-/**
- * Soil readings of a logger: a column of date and time, or one of each, one of temperature, and one of depth in mm, cm or
- * inches where the file has it. The same minute and depth twice in one file: the later row corrects the first.
- * @throws UnreadableFile when a column is missing that has not been told
- */
-export function readReadings(bytes: Uint8Array, told: ReadingsTold, progress?: (share: number) => void): ReadReadings {
-  const readings = new Map<string, ProbeReading>()
-  const rejected = new Rejected()
-  let found: { columns: ReadingColumns; delimiter: Delimiter } | undefined
-  readTable(
-    bytes,
-    {
-      header: (header, delimiter) => {
-        found = { columns: readingColumns(header, told), delimiter }
-      },
-      bad: ({ line, reason }) => {
-        rejected.add(line, reason)
-      },
-      line: (row) => {
-        const read = readReading(row, found!.columns, told, found!.delimiter)
-        if (typeof read === 'string') rejected.add(row.line, read)
-        else readings.set(`${read.at} ${read.depthMm}`, read)
-      },
-    },
-    progress,
-  )
-  return { readings: [...readings.values()], rejected: rejected.rows, rejectedCount: rejected.count }
-}

@@ -3,7 +3,8 @@ import type { AtWork } from '../records/firms'
 import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
 import { stationsNow } from '../utils/firmNow'
 import { log } from '../utils/log'
-import { forecastLimit, OPEN_FORECAST, OPEN_FORM, readDays, readReadings } from '../compute/weatherFile'
+import { readReadings } from '../compute/readingsFile'
+import { forecastLimit, OPEN_FORECAST, OPEN_FORM, readDays } from '../compute/weatherFile'
 
 /** How a device is asked: a path in, CSV out. */
 export type Fetch = (path: string) => Promise<string>
