@@ -149,6 +149,12 @@ export interface ReadingsResult {
   rejectedCount: number
 }
 
+/** Lawns that lie nearer to a station than to the one they read. */
+export interface NearerLawns {
+  stationId: string
+  lawns: { id: string; client: string }[]
+}
+
 /** What a station's record lacks, and the forecast that counts today. */
 export interface StationDetail {
   gaps: Gap[]

@@ -87,6 +87,14 @@ export async function access(server: Running, report: Report): Promise<string> {
       const lied = await ask(forged, theirs)
       if (lied.status !== 401) report.leaked.push(`${label} answers ${lied.status} to a forged cookie`)
     }
+    if (of.byKey) {
+      for (const who of [ours.owner, ours.technician]) {
+        const { status } = await ask(who, ours, { authorization: `Bearer ${'a'.repeat(43)}` })
+        if (status !== 401 && status !== 429)
+          report.leaked.push(`${label} answers ${status} to a cookie and a made-up key`)
+      }
+      continue
+    }
     if (of.params && !of.open) {
       const { status, text } = await ask(ours.owner, theirs)
       // One's own sessions and links are told by their firm; others' are not there, or taking them away again is no

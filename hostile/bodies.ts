@@ -71,6 +71,7 @@ export async function bodies(server: Running, report: Report, most: number): Pro
         cookie: firm.owner.cookie,
         'x-forwarded-for': somewhere(),
         'x-forwarded-proto': 'http',
+        ...CASES[label]?.headers?.(firm),
         ...(body === undefined ? {} : { 'content-type': type }),
       },
       ...(body === undefined ? {} : { body }),

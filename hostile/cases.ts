@@ -6,6 +6,7 @@ import { lawnsAskedSchema, outlinesAskedSchema } from '#contract/list'
 import { newLawnSchema } from '#contract/newLawn'
 import { lookSchema } from '#contract/look'
 import { newPhotoSchema, photoSizeSchema, photoWordsSchema } from '#contract/photo'
+import * as delivery from '#contract/delivery'
 import * as station from '#contract/station'
 import * as stock from '#contract/stock'
 import { markSchema } from '#contract/work'
@@ -30,6 +31,10 @@ export interface Case {
   ownerOnly?: true
   /** Opens to who is not signed in. */
   open?: true
+  /** Opens by a key alone: cookies and where it comes from say nothing. */
+  byKey?: true
+  /** What is sent besides. */
+  headers?: (of: Firm) => Record<string, string>
   /** Ends somebody's session or takes something away for good: attacked last, on a firm of its own. */
   ends?: true
 }
@@ -244,6 +249,26 @@ export const CASES: Readonly<Record<string, Case>> = {
   },
   'post /api/stations/:id/import': { ...ofStation, query: station.importSchema, file: 'text/csv' },
   'post /api/weather-files': { file: 'text/csv' },
+  'post /api/stations/:id/days': {
+    ...ofStation,
+    byKey: true,
+    headers: ({ stationKey }) => ({ authorization: `Bearer ${stationKey}` }),
+    schema: delivery.deliverySchema,
+    valid: () => ({ days: [{ day: '2026-08-01', tmaxC: 28, tminC: 15, rainMm: 0 }] }),
+  },
+  'get /api/nearer-lawns': {},
+  'post /api/stations/:id/lawns': ofStation,
+  'get /api/stations/:id/keys': { ...ofStation, ownerOnly: true },
+  'post /api/stations/:id/keys': {
+    ...ofStation,
+    ownerOnly: true,
+    schema: delivery.newKeySchema,
+    valid: () => ({ name: 'Logger' }),
+  },
+  'delete /api/stations/:id/keys/:key': {
+    params: ({ station: { id } }: Firm) => ({ id, key: randomUUID() }),
+    ownerOnly: true,
+  },
   'post /api/stations/:id/readings-file': { ...ofStation, query: station.readingsFileSchema, file: 'text/csv' },
   'get /api/stock': {},
   'post /api/stock': {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { LinkMade, PersonListed } from '#contract/firm'
 import { MOST_LISTED } from '#contract/list'
 import { type Lawn } from '#contract/lawn'
+import type { StationKeyMade } from '#contract/delivery'
 import type { Station } from '#contract/station'
 import type { StockItem } from '#contract/stock'
 import { Visitor, type Running } from '#server/test/running/process'
@@ -17,6 +18,7 @@ export interface Firm {
   technicianId: string
   lawn: Lawn
   station: Station
+  stationKey: string
   stock: StockItem
   photoId: string
   markId: string
@@ -85,6 +87,9 @@ export async function aFirm(server: Running, name: string, words = name): Promis
       heightM: null,
       coastal: false,
     }),
+  )
+  const { secret: stationKey } = await sure(
+    owner.ask<StationKeyMade>(server, 'POST', `/api/stations/${station.id}/keys`, { name: 'Logger' }),
   )
   const added = await sure(
     owner.ask<Lawn>(server, 'POST', '/api/lawns', {
@@ -198,6 +203,7 @@ export async function aFirm(server: Running, name: string, words = name): Promis
     technicianId: people.find(({ role }) => role === 'technician')!.id,
     lawn: marked,
     station,
+    stationKey,
     stock,
     photoId: picture.id,
     markId,

@@ -4,7 +4,7 @@ import type { Normals } from '#core/weather/normals'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Quantity } from '#core/measure/figure'
 import type { Parsed } from '#core/measure/parse'
-import { placeIn, type Place } from '#core/site/placeText'
+import { placeIn } from '#core/site/placeText'
 import { readNormals, typedNormals } from '~/utils/normalsTyped'
 
 const NO_PLACE: Parsed = {
@@ -70,12 +70,6 @@ export function useSetUp() {
   })
 
   const table = computed(() => readNormals(typedTable.value, null, basics.form.units))
-  const typedPlace = computed<Place | undefined>({
-    get: () => place.value,
-    set: (at) => {
-      if (at) form.place = `${at.latDeg}, ${at.lonDeg}`
-    },
-  })
   // Where a file was measured is where the firm works, until somebody says otherwise.
   watch(files.place, (at) => {
     if (at && !form.place.trim()) form.place = `${at.latDeg}, ${at.lonDeg}`
@@ -144,7 +138,7 @@ export function useSetUp() {
   return {
     form,
     way,
-    place: typedPlace,
+    place,
     normals,
     typedTable,
     files,

@@ -57,7 +57,6 @@ const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.
           v-else
           v-model="form.place"
           v-model:coastal="form.coastal"
-          v-model:place="place"
           v-model:height="form.height"
           :error="errors.place ?? errors.latDeg ?? errors.lonDeg"
           :height-error="errors.heightM"

@@ -91,6 +91,7 @@ async function imported(): Promise<void> {
       </tbody>
     </table>
     <p v-else-if="!error">No station yet. Add yours, then import its daily file.</p>
+    <NearerLawns v-if="(stations?.length ?? 0) > 1" :stations="stations!" @moved="imported" />
     <StationPanel v-if="shown" :key="shown.id" :station="shown" @changed="imported" @removed="removed" />
     <SeasonTable />
     <div class="two">

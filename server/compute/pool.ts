@@ -22,6 +22,7 @@ type Queue = 'files' | 'surveys' | 'grounds' | 'plans'
 const QUEUE: Record<TaskName, Queue> = {
   previewFile: 'files',
   daysFile: 'files',
+  deliveredFile: 'files',
   readingsFile: 'files',
   photo: 'files',
   judgeLook: 'surveys',
@@ -33,6 +34,7 @@ const QUEUE: Record<TaskName, Queue> = {
 const LONGEST_MS: Record<TaskName, number> = {
   previewFile: 20_000,
   daysFile: 20_000,
+  deliveredFile: 20_000,
   readingsFile: 20_000,
   photo: 5_000,
   judgeLook: 8_000,

@@ -8,7 +8,7 @@ import { judgeLook as judge } from './look'
 import { BadPicture, keptPhoto } from './photo'
 import { UnreadableFile } from './table'
 import { readReadings, type ReadingsTold } from './readingsFile'
-import { lookInto, readDays } from './weatherFile'
+import { lookInto, previewDays, readDays } from './weatherFile'
 
 /**
  * What is worked out of something a user sent, beside the server's own thread. Plain data in and out; what cannot be used
@@ -55,6 +55,18 @@ export const daysFile = (task: FileTask & { mapping: Mapping; first: Day | null;
       .filter(({ day }) => task.first === null || day >= task.first)
       .sort((a, b) => (a.day < b.day ? -1 : 1))
     return { pieces: inPieces(wanted), count: wanted.length, before: days.length - wanted.length, ...rejected }
+  })
+/** Days of a table whose columns say what they are, as rows to be kept. */
+export const deliveredFile = (task: FileTask & { last: Day }) =>
+  orRefused(() => {
+    const { guess, choices } = previewDays(task.bytes)
+    if (!guess || choices.length)
+      throw new UnreadableFile(
+        'The first line has to name the columns of one station: date, tmax_c, tmin_c, precipitation_mm.',
+      )
+    const { days, ...rejected } = readDays(task.bytes, guess, task.last)
+    const wanted = [...days].sort((a, b) => (a.day < b.day ? -1 : 1))
+    return { pieces: inPieces(wanted), count: wanted.length, ...rejected }
   })
 /** Readings of a logger's file as rows to be kept, in their order. */
 export const readingsFile = (task: FileTask & { told: ReadingsTold }) =>

@@ -32,12 +32,15 @@ function ownOrigin(event: H3Event): string | undefined {
   return originOf(`${scheme}://${getRequestHost(event)}`)
 }
 
+/** Opens by a key in a header that no page can be made to send, and reads no cookie: scripts have no page. */
+const BY_KEY = /^\/api\/stations\/[^/]+\/days$/
+
 /**
  * A write has to come from a page of this very server; beside the same-site cookie, the second lock against forged
  * ones.
  */
 export default defineEventHandler((event): ApiError | undefined => {
-  if (READS.has(event.method)) return undefined
+  if (READS.has(event.method) || BY_KEY.test(event.path.split('?')[0]!)) return undefined
   const from = originOf(getRequestHeader(event, 'origin'))
   if (from && from === ownOrigin(event)) return undefined
   setResponseStatus(event, 403)

@@ -18,7 +18,8 @@ import { Refusal } from '../utils/refusal'
 import { sunFollows } from '../utils/sunFollows'
 import { freshStations } from '../weather/collect'
 import { stationTold, type StationTold } from '../weather/grounds'
-import { briefText, stationOf } from '../weather/sill'
+import { briefText } from '../weather/sill'
+import { stationOf } from '../weather/stationOf'
 import { subjectOf } from '../weather/subject'
 
 /** Lawns handed to a thread at once: copying more would hold the server's own. */

@@ -7,6 +7,8 @@ const LIMITS = {
   'sign in, address': { points: 40, duration: 15 * 60 },
   'new firm, address': { points: 10, duration: 60 * 60 },
   'link, address': { points: 30, duration: 15 * 60 },
+  'unknown key, address': { points: 30, duration: 15 * 60 },
+  'station key': { points: 240, duration: 60 * 60 },
 } as const
 export type Limit = keyof typeof LIMITS
 

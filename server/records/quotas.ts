@@ -24,6 +24,11 @@ const QUOTAS = {
     count: 'select count(*) from stations where firm_id = $1',
     words: 'Your firm has 60 stations, as many as are kept. Remove one that no lawn reads.',
   },
+  stationKeys: {
+    most: 120,
+    count: 'select count(*) from station_keys where firm_id = $1',
+    words: 'Your firm has 120 keys, as many as are kept. Revoke one that nothing delivers by.',
+  },
   stock: {
     most: 600,
     count: 'select count(*) from stock_items where firm_id = $1',

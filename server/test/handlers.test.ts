@@ -5,7 +5,7 @@ import { withZone } from '../../contract/test/looks'
 import { sillOf, type SillTold } from '#contract/context'
 import type { Lawn } from '#contract/lawn'
 import type { StockItem } from '#contract/stock'
-import type { Station } from '#contract/station'
+import type { NearerLawns, Station } from '#contract/station'
 import { PELLMOOR } from '../../demo/pellmoor'
 import { closeDatabase } from '../records/db'
 import { keepWeather } from '../records/stations'
@@ -248,12 +248,30 @@ describe('the season', () => {
     })
     const reads = async () => (await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body
     expect((await reads()).stationName).toBe('Ridge')
-    await call('PUT', `/api/lawns/${lawn.id}`, { ...lawn, stationId: station.id })
+    const { body: held } = await call<Lawn>('GET', `/api/lawns/${lawn.id}`)
+    await call('PUT', `/api/lawns/${lawn.id}`, { ...held, stationId: station.id })
     expect(await reads()).toMatchObject({
       stationName: 'Yard',
       recordEnds: null,
       yearsFrom: 'the normals of Ridge, since Yard has not 20 days of every month',
     })
+  })
+
+  // Found: a second station that was nearer took lawns over the moment it had a day.
+  test('of a lawn stays with its station when a nearer one comes, until somebody says so', async () => {
+    await ridge()
+    const lawn = await surveyed({ latDeg: PELLMOOR.latDeg + 1 })
+    const wanted = { ...NEW_STATION, latDeg: lawn.latDeg, lonDeg: lawn.lonDeg, normals: PELLMOOR.normals }
+    const { body: station } = await call<Station>('POST', '/api/stations', wanted)
+    const reads = async () => (await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body.stationName
+    expect(await reads()).toBe('Ridge')
+    expect((await call<NearerLawns[]>('GET', '/api/nearer-lawns')).body).toEqual([
+      { stationId: station.id, lawns: [{ id: lawn.id, client: lawn.client }] },
+    ])
+    expect((await call('POST', `/api/stations/${station.id}/lawns`, {})).body).toMatchObject({ moved: 1 })
+    expect(await reads()).toBe(station.name)
+    expect((await call('GET', '/api/nearer-lawns')).body).toEqual([])
+    expect((await call('POST', `/api/stations/${station.id}/lawns`, {})).body).toMatchObject({ moved: 0 })
   })
 
   test('of a short record without normals anywhere says how much is wanted', async () => {

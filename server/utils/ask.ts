@@ -14,14 +14,14 @@ const isOf = (event: H3Event, type: string): boolean =>
 export async function bodyOf<T extends z.ZodType>(
   event: H3Event,
   schema: T,
-  mostBytes = MOST_BYTES,
+  { mostBytes = MOST_BYTES, mostValues }: { mostBytes?: number; mostValues?: number } = {},
 ): Promise<z.output<T>> {
   // A form of another site can send text but not JSON.
   if (!isOf(event, 'application/json')) return schema.parse(undefined)
   let raw: unknown
   try {
     const json = new TextDecoder('utf-8', { fatal: true }).decode(await readBounded(event, mostBytes))
-    if (tooManyValues(json))
+    if (tooManyValues(json, mostValues))
       throw new Refusal(413, 'too_many_values', 'This holds more than anybody types. Nothing was saved. Split it.')
     raw = JSON.parse(json)
   } catch (error) {

@@ -2,7 +2,7 @@ import type { Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
 import type { StationRecord } from '../records/stations'
 import { freshStations } from '../weather/collect'
-import { stationOf } from '../weather/sill'
+import { stationOf } from '../weather/stationOf'
 import { localFetch } from './localFetch'
 import { Refusal } from './refusal'
 

@@ -9,3 +9,6 @@ export const behindProxy = (): boolean => said('UPPER_SILL_BEHIND_PROXY')
 
 /** New firms may sign up; a server for one firm shuts this after the first. */
 export const signUpOpen = (): boolean => !said('UPPER_SILL_NO_SIGN_UP')
+
+/** A folder whose subfolders are stations, where loggers put their files; empty where nothing is watched. */
+export const watchedFolder = (): string => process.env.UPPER_SILL_WATCHED_FOLDER ?? ''

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '#core/measure/calendar'
 import type { AtWork } from '../records/firms'
-import { keepForecast, keepReadings, keepWeather, stationsOf, type StationRecord } from '../records/stations'
+import { stationsOf, type StationRecord } from '../records/stations'
+import { deliver } from './deliver'
 import { stationsNow } from '../utils/firmNow'
 import { log } from '../utils/log'
 import { readReadings } from '../compute/readingsFile'
@@ -30,13 +31,14 @@ export async function collect(firmId: string, station: StationRecord, today: Day
       fetch(`${station.feedPath}/forecast.csv?on=${today}`),
       fetch(`${station.feedPath}/probe.csv?from=${from}&to=${today}`),
     ])
-    await keepForecast(firmId, station.id, today, readDays(bytesOf(forecast), OPEN_FORECAST, forecastLimit(today)).days)
-    await keepReadings(
-      firmId,
-      station.id,
-      readReadings(bytesOf(probe), { temperature: 'C', depthMm: null, today }).readings,
+    await deliver(
+      { firmId, stationId: station.id, today },
+      {
+        days: readDays(bytesOf(days), OPEN_FORM, yesterday).days,
+        forecast: readDays(bytesOf(forecast), OPEN_FORECAST, forecastLimit(today)).days,
+        readings: readReadings(bytesOf(probe), { temperature: 'C', depthMm: null, today }).readings,
+      },
     )
-    await keepWeather(firmId, station.id, readDays(bytesOf(days), OPEN_FORM, yesterday).days)
     return true
   } catch (error) {
     log.warn({ station: station.id, reason: (error as Error).message }, 'station did not deliver')

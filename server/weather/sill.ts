@@ -24,16 +24,6 @@ const grounds = remembering<Grounds>(MOST_GROUNDS)
 /** Seasons that are worked out just now, for all who ask. */
 const inTheMaking = new Map<string, Promise<KeptOutlook>>()
 
-/**
- * The station a lawn reads: the one chosen, else the one nearest in place and height that has days or normals, or
- * delivers.
- */
-export function stationOf(lawn: Lawn, stations: readonly StationRecord[]): StationRecord | undefined {
-  const chosen = stations.find((station) => station.id === lawn.stationId)
-  const telling = stations.filter(({ days, feedPath, normals }) => days > 0 || feedPath || normals)
-  return chosen ?? telling.sort((a, b) => farKm(a, lawn) - farKm(b, lawn))[0]
-}
-
 /** Works a season out, once however many ask, and keeps it for every server. */
 function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): Promise<KeptOutlook> {
   const making =

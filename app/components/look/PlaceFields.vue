@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
-import { parseDegrees } from '#core/site/typedPlace'
+import { placeIn } from '#core/site/placeText'
 
-/** Whose lawn it is, where it lies and which station tells its weather. */
-const props = defineProps<{ stations: Station[] }>()
+/** Whose lawn it is, where it lies and which station tells its weather; on the walk its place alone. */
+const props = defineProps<{ stations: Station[]; only?: 'place' }>()
 const { draft, errors, unread } = useSurveyHere()
 const NEAREST = 'nearest'
 const stationItems = computed(() => [
@@ -16,25 +16,21 @@ const station = computed({
     draft.stationId = id === NEAREST ? null : id
   },
 })
-const typed = reactive({
-  latDeg: String(Math.round(draft.latDeg * 1e5) / 1e5),
-  lonDeg: String(Math.round(draft.lonDeg * 1e5) / 1e5),
+const typed = ref(`${Math.round(draft.latDeg * 1e5) / 1e5}, ${Math.round(draft.lonDeg * 1e5) / 1e5}`)
+watch(typed, (text) => {
+  const place = placeIn(text)
+  if (place) {
+    Object.assign(draft, place)
+    unread.delete('latDeg')
+  } else unread.set('latDeg', 'Coordinates such as 37.06, -79.38, or the link of a map that holds them.')
 })
-function read(axis: 'latDeg' | 'lonDeg'): void {
-  const parsed = parseDegrees(axis === 'latDeg' ? 'latitude' : 'longitude', typed[axis])
-  if (parsed.ok) {
-    draft[axis] = parsed.value
-    unread.delete(axis)
-  } else unread.set(axis, parsed.message)
-}
 onUnmounted(() => {
   unread.delete('latDeg')
-  unread.delete('lonDeg')
 })
 </script>
 
 <template>
-  <div class="field-row">
+  <div v-if="!only" class="field-row">
     <UFormField label="Client or lawn" name="client" :error="errors.client"
       ><UInput v-model="draft.client" maxlength="80"
     /></UFormField>
@@ -55,11 +51,6 @@ onUnmounted(() => {
       help="moves the station’s air to this height"
       :digits="4"
     />
-    <UFormField label="Latitude" name="lat" :error="unread.get('latDeg') ?? errors.latDeg" help="south is negative"
-      ><UInput v-model="typed.latDeg" inputmode="decimal" @update:model-value="read('latDeg')"
-    /></UFormField>
-    <UFormField label="Longitude" name="lon" :error="unread.get('lonDeg') ?? errors.lonDeg" help="west is negative"
-      ><UInput v-model="typed.lonDeg" inputmode="decimal" @update:model-value="read('lonDeg')"
-    /></UFormField>
   </div>
+  <PlacePick v-model="typed" :error="unread.get('latDeg') ?? errors.latDeg ?? errors.lonDeg" />
 </template>

@@ -21,7 +21,7 @@ const { text } = useUnits()
 
 interface Asked {
   key: string
-  code: QuestionCode
+  code: QuestionCode | 'place'
   zoneId: string | null
   asks: string
   left: string
@@ -50,6 +50,8 @@ const questions = computed<Asked[]>(() => {
       left,
       answered: !open(code, null),
     })),
+    // The firm's own place until it is moved, so it is never missing.
+    { key: 'lawn.place', code: 'place', zoneId: null, asks: 'Where is it?', left: '', answered: true },
   ]
 })
 const begin = questions.value.findIndex(({ key }) => key === props.start)
@@ -93,7 +95,9 @@ const consequence = computed(() => {
   return ''
 })
 /** What a photo taken at a question shows. */
-const PHOTO_WORDS = Object.fromEntries([...ZONE_QUESTIONS, ...LAWN_QUESTIONS].map(({ code, words }) => [code, words]))
+const PHOTO_WORDS: Record<string, string> = Object.fromEntries(
+  [...ZONE_QUESTIONS, ...LAWN_QUESTIONS].map(({ code, words }) => [code, words]),
+)
 const last = computed(() => at.value >= questions.value.length - 1)
 function walk(by: number): void {
   at.value = Math.max(0, Math.min(questions.value.length - 1, at.value + by))
@@ -133,12 +137,18 @@ async function another(): Promise<void> {
     <h2>{{ now.asks }}</h2>
     <p v-if="zoneNow && zones.length > 1" class="which">{{ zoneNow.name }}</p>
     <ZoneFields v-if="now.zoneId" :id="now.zoneId" :key="now.key" :only="now.code as ZoneQuestionCode" />
+    <PlaceFields v-else-if="now.code === 'place'" :stations="[]" only="place" />
     <LawnFields v-else :key="now.key" :only="now.code as LawnQuestionCode" />
     <p v-if="consequence" class="so">
       <b>{{ consequence }}</b>
     </p>
     <p v-else-if="!now.answered" class="so">Left open: {{ now.left }}</p>
-    <PhotoShelf :key="`photo-${now.key}`" :zone-id="now.zoneId" :about="PHOTO_WORDS[now.code]" />
+    <PhotoShelf
+      v-if="now.code !== 'place'"
+      :key="`photo-${now.key}`"
+      :zone-id="now.zoneId"
+      :about="PHOTO_WORDS[now.code]!"
+    />
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="bar">
       <UButton color="primary" class="grow" :loading="busy" @click="keep"

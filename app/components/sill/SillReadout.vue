@@ -2,7 +2,7 @@
 import { figure } from '#core/measure/figure'
 import { fahrenheit } from '#core/measure/units'
 import { PROBE_DEPTH_M } from '#core/soil/soil'
-import { addDays } from '#core/measure/calendar'
+import { addDays, daysBetween } from '#core/measure/calendar'
 import { indexOf } from '#core/establishment/outlook'
 import { soilWorking } from '#core/soil/soilWorking'
 
@@ -50,6 +50,16 @@ const note = computed(() =>
       ? `probe ${latest.value.at.slice(11)}: ${text(figure('tempC', latest.value.tempC))}`
       : `probe ${latest.value.at.slice(11)} left out`,
 )
+/** Older than this, days, and today's soil is a guess. @source own */
+const OLD_DAYS = 7
+const age = computed(() => {
+  const of = sill.data
+  if (!of) return undefined
+  if (!of.recordEnds) return { words: 'no record yet', old: true }
+  const days = daysBetween(of.recordEnds, of.outlook.today)
+  if (days <= 1) return { words: 'record up to yesterday', old: false }
+  return { words: `record ends ${days} days ago`, old: days > OLD_DAYS }
+})
 </script>
 
 <template>
@@ -75,7 +85,13 @@ const note = computed(() =>
       </button>
       <span class="other">{{ other }}</span>
       <div class="note">
-        <b>{{ note }}</b><br />{{ weekAhead }}
+        <b>{{ note }}</b><br />{{ weekAhead }}<br /><NuxtLink
+          v-if="age"
+          to="/weather"
+          class="age"
+          :class="{ old: age.old }"
+          >{{ age.words }}</NuxtLink
+        >
       </div>
     </div>
   </div>
@@ -101,6 +117,10 @@ const note = computed(() =>
     700 16px/1 'Besley Variable',
     serif;
   gap: 2px;
+}
+.age.old {
+  color: #f0c95c;
+  font-weight: 650;
 }
 .soil {
   padding: 14px 0 0 16px;
@@ -164,6 +184,10 @@ const note = computed(() =>
   }
   .mark span {
     font-size: 18px;
+  }
+  .age.old {
+    color: #f0c95c;
+    font-weight: 650;
   }
   .soil {
     border: 0;

@@ -70,6 +70,10 @@ async function changed(): Promise<void> {
           <ReadingsImport :station="station" :kept="detail.readings" @imported="changed" />
         </section>
       </div>
+      <details v-if="context.isOwner && station.kind === 'imported'">
+        <summary>Delivered by a logger or a script</summary>
+        <StationKeys :station="station" />
+      </details>
       <details>
         <summary>Name, place and normals</summary>
         <StationEdit :station="station" @saved="emit('changed')" @removed="emit('removed')" />

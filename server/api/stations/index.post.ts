@@ -1,11 +1,15 @@
 import { newStationSchema, type Station } from '#contract/station'
-import { addStation } from '../../records/stations'
+import { addStation, stationsOf } from '../../records/stations'
 import { answer } from '../../utils/answer'
 import { bodyOf } from '../../utils/ask'
+import { holdStations } from '../../weather/nearer'
 import { Refusal } from '../../utils/refusal'
 
 export default answer(async (event, { firm }): Promise<Station> => {
-  const station = await addStation(firm.id, await bodyOf(event, newStationSchema))
+  const wanted = await bodyOf(event, newStationSchema)
+  // A second station takes no lawn over in silence.
+  await holdStations(firm.id, await stationsOf(firm.id))
+  const station = await addStation(firm.id, wanted)
   if (!station)
     throw new Refusal(409, 'taken', 'There is a station of this name already.', {
       name: 'There is a station of this name already.',

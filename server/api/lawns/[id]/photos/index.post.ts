@@ -9,7 +9,7 @@ import { Refusal } from '../../../../utils/refusal'
 
 export default answer(async (event, work) => {
   const { id } = await lawnAsked(event, work)
-  const { jpeg, small, ...words } = await bodyOf(event, newPhotoSchema, MOST_PHOTO_REQUEST_BYTES)
+  const { jpeg, small, ...words } = await bodyOf(event, newPhotoSchema, { mostBytes: MOST_PHOTO_REQUEST_BYTES })
   const pictures = await compute('photo', { jpeg, small })
   if (!(await addPhoto(authorOf(work), id, words, pictures)))
     throw new Refusal(409, 'full_shelf', `A lawn keeps ${MOST_PHOTOS} photos. Delete one first; this one was not kept.`)
