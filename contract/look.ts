@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Day } from '#core/measure/calendar'
 import { TEXTURES } from '#core/soil/soil'
 import { GRASS_CODES } from '#core/grass/grasses'
 import { SWARD_CODES } from '#core/grass/swards'
@@ -7,7 +8,7 @@ import { FEATURE_CODES, featureProblem } from '#core/site/sitePlan'
 import { SOIL_METHODS } from '#core/site/soilTest'
 import { coverProblem } from '#core/site/survey'
 import { M_PER_PX } from '#core/site/underlay'
-import { DRAINAGES, GRUBS, WEARS } from '#core/site/zone'
+import { DRAINAGES, GROUNDS, GRUBS, STONES, WEARS } from '#core/site/zone'
 import { areaM2, between, daySchema, few, heightM, idSchema, required, share, text, versionSchema } from './fields'
 
 export const MOST_ZONES = 24
@@ -90,6 +91,20 @@ export const zoneSchema = z
     wear: z.enum(WEARS).nullable(),
     drainage: z.enum(DRAINAGES).nullable(),
     grubs: z.enum(GRUBS).nullable().default(null),
+    ground: z.enum(GROUNDS).default('turf'),
+    stones: z.enum(STONES).nullable().default(null),
+    topsoilMm: depth.nullable().default(null),
+    thatchSoft: z.boolean().nullable().default(null),
+    coredOn: daySchema.nullable().default(null),
+    swardMix: z
+      .array(z.object({ sward: z.enum(SWARD_CODES), share }))
+      .max(4, 'At most 4 swards.')
+      .default([])
+      .refine((mix) => new Set(mix.map(({ sward }) => sward)).size === mix.length, 'Each sward once.')
+      .refine(
+        (mix) => !mix.length || Math.abs(mix.reduce((sum, one) => sum + one.share, 0) - 1) < 0.0151,
+        'The shares have to add up to 100%.',
+      ),
     levelsSeen: z.boolean(),
     hollows: z.array(hollowSchema).max(12, 'At most 12 hollows.'),
   })
@@ -121,6 +136,7 @@ export const soilTestSchema = z.object({
 })
 
 const flow = between(0.1, 2000, 'Between 0.03 and 530 gal/min (0.1 to 2,000 L/min).').nullable()
+export const HOME_WHEN = ['all day', 'mornings and evenings', 'seldom'] as const
 export const waterSchema = z.object({
   source: z.enum(['none', 'hose', 'sprinklers']).nullable(),
   flowLPerMin: flow,
@@ -128,6 +144,8 @@ export const waterSchema = z.object({
     .array(z.object({ name: required(40), heads: z.int().min(0).max(200), flowLPerMin: flow }))
     .max(16, 'At most 16 circuits.'),
   byWhom: text(80),
+  /** When whoever waters is at home. */
+  homeWhen: z.enum(HOME_WHEN).nullable().default(null),
   /** How often a day they can, honestly. */
   timesADay: between(0, 12, 'Between 0 and 12 times a day.').nullable(),
   restriction: z.enum(['none', 'limited', 'ban']).nullable(),
@@ -135,19 +153,35 @@ export const waterSchema = z.object({
   restrictionNote: text(200),
 })
 
+export const LEAVES = ['none', 'some', 'heavy'] as const
 export const accessSchema = z.object({
   gateM: between(0.3, 20, 'Between 1 ft (0.3 m) and 65 ft (20 m).').nullable(),
   steps: z.int().min(0).max(200, 'At most 200 steps.').nullable(),
   barrowM: between(0, 2000, 'Between 0 and 1.2 miles (2 km).').nullable(),
   tipping: text(120),
   services: z.enum(['not asked', 'asked', 'located']),
+  /** Leaves that trees on it or beside it drop in autumn. */
+  leaves: z.enum(LEAVES).nullable().default(null),
   note: text(400),
 })
 
 export const GOALS = ['thicker', 'species', 'levels', 'winter', 'patches'] as const
+export const UPKEEPS = ['low', 'usual', 'high'] as const
+export const MOWERS = ['client', 'us', 'contractor'] as const
 export const wishesSchema = z.object({
   goal: z.enum(GOALS).nullable(),
   look: z.enum(['family', 'fine']).nullable(),
+  /** How much upkeep the client will give. */
+  upkeep: z.enum(UPKEEPS).nullable().default(null),
+  /** Refuses sprays: no herbicide, and no sprayed weed control. */
+  noSprays: z.boolean().default(false),
+  mownBy: z.enum(MOWERS).nullable().default(null),
+  /** Days of the week on which it is mown, 0 for Sunday. */
+  mowDays: z
+    .array(z.int().min(0).max(6))
+    .max(7)
+    .default([])
+    .transform((days) => [...new Set(days)].sort()),
   usableBy: daySchema.nullable(),
   note: text(400),
 })
@@ -157,6 +191,7 @@ export const NO_WATER: z.infer<typeof waterSchema> = {
   flowLPerMin: null,
   circuits: [],
   byWhom: '',
+  homeWhen: null,
   timesADay: null,
   restriction: null,
   restrictedUntil: null,
@@ -168,9 +203,19 @@ export const NO_ACCESS: z.infer<typeof accessSchema> = {
   barrowM: null,
   tipping: '',
   services: 'not asked',
+  leaves: null,
   note: '',
 }
-export const NO_WISHES: z.infer<typeof wishesSchema> = { goal: null, look: null, usableBy: null, note: '' }
+export const NO_WISHES: z.infer<typeof wishesSchema> = {
+  goal: null,
+  look: null,
+  upkeep: null,
+  noSprays: false,
+  mownBy: null,
+  mowDays: [],
+  usableBy: null,
+  note: '',
+}
 
 /** The survey: the lawn, its zones, what is drawn of it, and what was found and asked. Null is "not looked at yet". */
 export const lookSchema = z
@@ -195,6 +240,11 @@ export const lookSchema = z
     water: waterSchema,
     access: accessSchema,
     wishes: wishesSchema,
+    /** Measurements as they were typed, by field: they come back so. */
+    typedAs: z
+      .record(z.string().regex(/^[\w.-]{1,120}$/, 'The path of a field.'), text(120))
+      .refine((all) => Object.keys(all).length <= 400, 'At most 400 typed fields.')
+      .default({}),
   })
   .superRefine(({ zones, features }, context) => {
     let points = 0
@@ -216,3 +266,15 @@ export const lookSchema = z
   })
 
 export type Look = z.infer<typeof lookSchema>
+
+/** What is said to have been done and cannot have been yet, by field. */
+export function notYet({ applications, soilTest, zones }: Look, today: Day): Record<string, string> {
+  const told: [string, Day | null | undefined][] = [
+    ...applications.map(({ appliedOn }, i): [string, Day] => [`applications.${i}.appliedOn`, appliedOn]),
+    ['soilTest.sampledOn', soilTest?.sampledOn],
+    ...Object.entries(zones).map(([id, { coredOn }]): [string, Day | null] => [`zones.${id}.coredOn`, coredOn]),
+  ]
+  return Object.fromEntries(
+    told.flatMap(([path, day]) => (day && day > today ? [[path, 'This day has not come yet.']] : [])),
+  )
+}

@@ -1,4 +1,4 @@
-import { lookSchema, MOST_ZONES, type Look } from '#contract/look'
+import { lookSchema, MOST_ZONES, notYet, type Look } from '#contract/look'
 import type { Lawn } from '#contract/lawn'
 import { questionsLeft, type OpenQuestion } from '#core/site/questions'
 import { NEW_ZONE, type ZoneMeasure } from '#core/site/zone'
@@ -9,6 +9,12 @@ import { fieldsOf } from '~/utils/api'
 
 /** What of a lawn is edited in Look, and nothing else of it. */
 export const lookFields = (lawn: Look): Look => lookSchema.parse(lawn)
+
+type Measured = Omit<Look, 'typedAs'>
+function measuredFields(look: Measured): Measured {
+  const { typedAs: _typed, ...fields } = lookSchema.parse(look)
+  return fields
+}
 
 export type Survey = ReturnType<typeof useSurvey>
 const SURVEY: InjectionKey<Survey> = Symbol('survey')
@@ -27,6 +33,7 @@ const drafts = new Map<string, { version: number; draft: Look }>()
 export function useSurvey(lawn: Lawn) {
   const store = useLawnsStore()
   const sill = useSillStore()
+  const context = useContextStore()
   const left = drafts.get(lawn.id)
   const draft = reactive<Look>(left?.version === lawn.version ? left.draft : structuredClone(lookFields(lawn)))
   const opened = JSON.stringify(lookFields(lawn))
@@ -50,9 +57,10 @@ export function useSurvey(lawn: Lawn) {
     clash,
     save: saveMerging,
     settleClash,
-  } = useMergingSave<Look & Versioned>(
-    (look) => store.saveLook(lawn.id, look),
-    lookFields,
+  } = useMergingSave<Measured & Versioned>(
+    // How something was typed is nothing to be of two minds about.
+    (look) => store.saveLook(lawn.id, { ...look, typedAs: { ...draft.typedAs } }),
+    measuredFields,
     (path) => fieldName(path, draft),
   )
 
@@ -77,8 +85,9 @@ export function useSurvey(lawn: Lawn) {
   /** @returns true when it is saved */
   async function save(): Promise<boolean> {
     const parsed = lookSchema.safeParse(draft)
-    tell(parsed.success ? {} : fieldsOf(parsed.error))
-    if (!parsed.success || unread.size) return false
+    const early = parsed.success ? notYet(parsed.data, context.today) : {}
+    tell(parsed.success ? early : fieldsOf(parsed.error))
+    if (!parsed.success || unread.size || Object.keys(early).length) return false
     if (await saveMerging(lawn, { ...parsed.data, version: lawn.version })) return kept()
     if (problem.value) {
       tell(problem.value.fields)

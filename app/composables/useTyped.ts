@@ -6,8 +6,14 @@ type Read<T> = { ok: true; value: T } | { ok: false; message: string }
  * @param path of the field, by which it is known to the survey
  */
 export function useTyped<T>(path: string, value: Ref<T>, show: (value: T) => string, read: (typed: string) => Read<T>) {
-  const { errors, unread } = useSurveyHere()
-  const typed = ref(show(value.value))
+  const { errors, unread, draft } = useSurveyHere()
+  /** A value comes back as it was typed, for as long as that still says it. */
+  const said = (now: T): string => {
+    const before = draft.typedAs[path]
+    const again = before === undefined ? undefined : read(before)
+    return again?.ok && JSON.stringify(again.value) === JSON.stringify(now) ? before! : show(now)
+  }
+  const typed = ref(said(value.value))
   const wrong = ref('')
   const settle = (message: string) => {
     wrong.value = message
@@ -18,12 +24,16 @@ export function useTyped<T>(path: string, value: Ref<T>, show: (value: T) => str
   watch(value, (now) => {
     const own = read(typed.value)
     if (own.ok && JSON.stringify(own.value) === JSON.stringify(now)) return
-    typed.value = show(now)
+    typed.value = said(now)
     settle('')
   })
   function type(): void {
     const now = read(typed.value)
-    if (now.ok) value.value = now.value
+    if (now.ok) {
+      value.value = now.value
+      if (typed.value.trim()) draft.typedAs[path] = typed.value.trim()
+      else Reflect.deleteProperty(draft.typedAs, path)
+    }
     settle(now.ok ? '' : now.message)
   }
   onUnmounted(() => unread.delete(path))

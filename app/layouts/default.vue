@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLocalStorage, useMediaQuery } from '@vueuse/core'
 import { PLACES } from '~/utils/places'
 
 const context = useContextStore()
@@ -20,6 +21,24 @@ watch(
   () => working.close(),
 )
 
+/** One line instead of the whole ledge: chosen by hand, and on a phone in Do until it is touched. */
+const chosenSlim = useLocalStorage<boolean>('sill-slim', false)
+const narrow = useMediaQuery('(max-width: 700px)')
+const touched = ref(false)
+watch(
+  () => route.path,
+  () => {
+    touched.value = false
+  },
+)
+const slim = computed({
+  get: () => (narrow.value && route.path.endsWith('/do') ? !touched.value : chosenSlim.value),
+  set: (wanted) => {
+    if (narrow.value && route.path.endsWith('/do')) touched.value = !wanted
+    else chosenSlim.value = wanted
+  },
+})
+
 const keysOpen = ref(false)
 const noteOpen = ref(false)
 function openFocusedWorking(): void {
@@ -36,13 +55,16 @@ useKeys({
     noteOpen.value = sill.data !== undefined
   },
   w: openFocusedWorking,
+  l: () => {
+    slim.value = !slim.value
+  },
 })
 </script>
 
 <template>
-  <div class="house">
+  <div class="house" :style="{ '--ledge': slim ? '34px' : '124px' }">
     <a class="skip" href="#page">Skip to the page</a>
-    <TheSill :hangers="sill.hangers" />
+    <TheSill :hangers="sill.hangers" :slim @slim="slim = $event" />
     <div class="floor">
       <TheRail @keys="keysOpen = true" @note="noteOpen = sill.data !== undefined" />
       <main id="page" class="page" tabindex="-1">

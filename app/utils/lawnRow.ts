@@ -88,7 +88,7 @@ export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRo
     sow: job.sowOn ? shortDayWithWeekday(job.sowOn, today) : 'no day yet',
     odds: oddsWords(outline, today),
     next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : here.name,
-    what: next ? next.name : outline.tasks ? 'all done' : here.name,
+    what: next ? next.name : outline.tasks ? 'all done' : '',
     sortBy: next ? next.from : outline.missing ? '0' : LAST,
     gate: outline.gate,
   }

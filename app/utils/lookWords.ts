@@ -20,6 +20,43 @@ export const GRUB_CHOICES = [
   { value: 'few', name: 'fewer than 6 a sq ft' },
   { value: 'many', name: '6 and more' },
 ] as const
+export const GROUND_CHOICES = [
+  { value: 'turf', name: 'turf' },
+  { value: 'cut-out', name: 'a cut-out: stump, trench or bed gone' },
+] as const
+export const STONE_CHOICES = [
+  { value: 'none', name: 'none' },
+  { value: 'few', name: 'a few' },
+  { value: 'many', name: 'many' },
+] as const
+export const THATCH_CHOICES = [
+  { value: true, name: 'a finger goes through' },
+  { value: false, name: 'a tight mat' },
+] as const
+export const HOME_CHOICES = [
+  { value: 'all day', name: 'all day' },
+  { value: 'mornings and evenings', name: 'mornings and evenings' },
+  { value: 'seldom', name: 'seldom' },
+] as const
+export const LEAF_CHOICES = [
+  { value: 'none', name: 'none' },
+  { value: 'some', name: 'some' },
+  { value: 'heavy', name: 'heavy' },
+] as const
+export const UPKEEP_CHOICES = [
+  { value: 'low', name: 'low' },
+  { value: 'usual', name: 'usual' },
+  { value: 'high', name: 'high' },
+] as const
+export const MOWER_CHOICES = [
+  { value: 'client', name: 'the client' },
+  { value: 'us', name: 'we do' },
+  { value: 'contractor', name: 'another contractor' },
+] as const
+export const SPRAY_CHOICES = [
+  { value: false, name: 'allowed' },
+  { value: true, name: 'refused' },
+] as const
 export const GOAL_CHOICES = [
   { value: 'thicker', name: 'thicker' },
   { value: 'patches', name: 'patches mended' },

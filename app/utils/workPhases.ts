@@ -14,6 +14,8 @@ export interface WorkPhase {
   name: string
   about: string
   cards: Task[][]
+  /** What is done, by its day, each day a line. */
+  done: { day: Day; tasks: Task[] }[]
 }
 
 const together = (a: Task, b: Task): boolean =>
@@ -29,11 +31,18 @@ function cardsOf(tasks: readonly Task[]): Task[][] {
   return cards
 }
 
+/** Finished tasks by the day they ended on, the last first. */
+function doneOf(tasks: readonly Task[]): WorkPhase['done'] {
+  const days = new Map<Day, Task[]>()
+  for (const task of tasks) days.set(task.to, [...(days.get(task.to) ?? []), task])
+  return [...days].map(([day, of]) => ({ day, tasks: of })).sort((a, b) => (a.day < b.day ? 1 : -1))
+}
+
 export const phasesOf = (tasks: readonly Task[]): WorkPhase[] =>
-  PHASES.map((one) => ({
-    ...one,
-    cards: cardsOf(tasks.filter(({ operation }) => operation.phase === one.phase)),
-  })).filter(({ cards }) => cards.length)
+  PHASES.map((one) => {
+    const own = tasks.filter(({ operation }) => operation.phase === one.phase)
+    return { ...one, cards: cardsOf(own.filter(({ done }) => !done)), done: doneOf(own.filter(({ done }) => done)) }
+  }).filter(({ cards, done }) => cards.length || done.length)
 
 /** Days that the float rules of the work stand over. */
 export interface WorkScale {

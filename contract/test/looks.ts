@@ -41,6 +41,7 @@ export function aLook(change: Partial<Look> = {}, zone: Partial<Zone> = {}, pars
     features: {},
     underlay: null,
     applications: [],
+    typedAs: {},
     nothingPutOn: false,
     soilTest: null,
     water: NO_WATER,

@@ -95,6 +95,10 @@ function decisionOf(given: Given, glance: Glance): LawnDecision | undefined {
     timesADay: lawn.water.timesADay,
     irrigated: isIrrigated(lawn),
     goal: lawn.wishes.goal,
+    noSprays: lawn.wishes.noSprays === true,
+    upkeep: lawn.wishes.upkeep ?? null,
+    mownBy: lawn.wishes.mownBy ?? null,
+    homeWhen: lawn.water.homeWhen ?? null,
     winterOpen: glance.windows.some(({ from }) => from <= horizon),
   }
   const zones = zoneSurveysOf(lawn, job.sowOn ?? firm.today).map((zone) =>
@@ -125,9 +129,11 @@ const LEAF_FALL = [227, 334] as const
 const HALF_A_YEAR = 182
 
 /** Whether trees on or by the lawn drop their leaves on what is sown on a day. */
-function leavesFallOn({ features, latDeg }: LawnRecord, sowOn: Day): boolean {
+function leavesFallOn({ features, latDeg, access }: LawnRecord, sowOn: Day): boolean {
   const day = (dayOfYear(sowOn) + (latDeg < 0 ? HALF_A_YEAR : 0)) % 365
-  return day >= LEAF_FALL[0] && day <= LEAF_FALL[1] && Object.values(features).some(({ kind }) => kind === 'tree')
+  // What was seen of leaves counts before what is drawn of trees.
+  const fall = access.leaves ? access.leaves !== 'none' : Object.values(features).some(({ kind }) => kind === 'tree')
+  return fall && day >= LEAF_FALL[0] && day <= LEAF_FALL[1]
 }
 
 function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undefined): Extent {
@@ -141,6 +147,7 @@ function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undef
     added: job.work.added,
     autumnAhead: daysBetween(firm.today, sowOn) > AUTUMN_AHEAD_DAYS || done(({ autumnBefore }) => autumnBefore),
     leavesFall: leavesFallOn(lawn, sowOn),
+    noSprays: lawn.wishes.noSprays === true,
   }
 }
 

@@ -72,6 +72,7 @@ const LIMITS = {
   hollowLevel: depth('Hollow over which levels come first', 25, own('deeper than 25 mm (1 in)')),
   hollowRelay: depth('Hollow over which turf is lifted, filled and relaid', 75, own('deeper than 75 mm (3 in)')),
   lift: depth('Dressing over living grass in one lift', 12, trade('½ in (12 mm) at the most')),
+  topsoilLeast: depth('Loose topsoil under which new soil is brought', 50, trade('50 to 150 mm (2 to 6 in) wanted')),
   thatch: depth('Thatch over which it is dethatched', 12, trade('limit ½ in (12 mm)')),
   thatchDeep: depth('Thatch over which one season is not enough', 25, own('over 25 mm (1 in)')),
   driver: depth('Screwdriver depth under which ground is hard', 75, mem('not in to 3 in (75 mm) when moist')),

@@ -29,16 +29,24 @@ export interface LawnRecord {
   nothingPutOn: boolean
   /** What is drawn, as far as it lies in the ground. */
   features: Readonly<Record<string, { kind: string; located: boolean }>>
-  access: { services: 'not asked' | 'asked' | 'located' }
+  access: { services: 'not asked' | 'asked' | 'located'; leaves?: 'none' | 'some' | 'heavy' | null }
   soilTest: { ph: number | null } | null
   water: {
     source: 'none' | 'hose' | 'sprinklers' | null
     /** How often a day somebody waters, honestly. */
     timesADay: number | null
+    homeWhen?: 'all day' | 'mornings and evenings' | 'seldom' | null
     restriction: 'none' | 'limited' | 'ban' | null
     restrictedUntil: Day | null
   }
-  wishes: { goal: 'thicker' | 'species' | 'levels' | 'winter' | 'patches' | null }
+  wishes: {
+    goal: 'thicker' | 'species' | 'levels' | 'winter' | 'patches' | null
+    upkeep?: 'low' | 'usual' | 'high' | null
+    /** The client refuses sprays. */
+    noSprays?: boolean
+    mownBy?: 'client' | 'us' | 'contractor' | null
+    mowDays?: readonly number[]
+  }
 }
 
 /** Kg or m³ by material. */

@@ -1,7 +1,7 @@
 import type { Sun } from '../soil/soilCourse'
 import type { GrassCode } from '../grass/grasses'
 import type { SwardCode } from '../grass/swards'
-import type { Day } from '../measure/calendar'
+import { daysBetween, type Day } from '../measure/calendar'
 import { measureHollow, type HollowSurvey } from './hollow'
 import { sunOn } from './sunYear'
 
@@ -12,6 +12,9 @@ export const DRAINAGES = ['free', 'slow', 'standing'] as const
  * @source turf handbooks: 5 to 10 a square foot
  */
 export const GRUBS = ['none', 'few', 'many'] as const
+/** Turf, or a place where something was taken out: a stump, a trench, a bed. */
+export const GROUNDS = ['turf', 'cut-out'] as const
+export const STONES = ['none', 'few', 'many'] as const
 export type Grubs = (typeof GRUBS)[number]
 export type Wear = (typeof WEARS)[number]
 export type Drainage = (typeof DRAINAGES)[number]
@@ -52,6 +55,15 @@ export interface Zone {
   wear: Wear | null
   drainage: Drainage | null
   grubs: Grubs | null
+  ground: (typeof GROUNDS)[number]
+  stones: (typeof STONES)[number] | null
+  /** Loose topsoil at a spade cut. */
+  topsoilMm: number | null
+  /** A finger pushes through the thatch. */
+  thatchSoft: boolean | null
+  coredOn: Day | null
+  /** Swards that stand there mixed, each with its share of the grass, 0-1; empty where one stands alone. */
+  swardMix: { sward: SwardCode; share: number }[]
   /** No hollows is an answer too. */
   levelsSeen: boolean
   hollows: HollowSurvey[]
@@ -88,6 +100,12 @@ export const NEW_ZONE: Omit<Zone, 'name' | 'order'> = {
   wear: null,
   drainage: null,
   grubs: null,
+  ground: 'turf',
+  stones: null,
+  topsoilMm: null,
+  thatchSoft: null,
+  coredOn: null,
+  swardMix: [],
   levelsSeen: false,
   hollows: [],
 }
@@ -132,6 +150,12 @@ export interface ZoneSurvey {
   wear: Wear | null
   drainage: Drainage | null
   grubs: Grubs | null
+  ground: Zone['ground']
+  stones: Zone['stones']
+  topsoilMm: number | null
+  thatchSoft: boolean | null
+  /** Cored within the year before. */
+  coredLately: boolean
   deepestMm: number
   hollowM3: number
   /** Ground under the measured hollows, m². */
@@ -169,6 +193,12 @@ export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: 
     wear,
     drainage,
     grubs,
+    // Surveys of before these were asked say nothing of them.
+    ground: zone.ground ?? 'turf',
+    stones: zone.stones ?? null,
+    topsoilMm: zone.topsoilMm ?? null,
+    thatchSoft: zone.thatchSoft ?? null,
+    coredLately: Boolean(zone.coredOn && daysBetween(zone.coredOn, day) < 365),
     levelsSeen,
     areaM2,
     sunHours,

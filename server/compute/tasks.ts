@@ -79,6 +79,6 @@ export const readingsFile = (task: FileTask & { told: ReadingsTold }) =>
 export const photo = (task: { jpeg: string; small: string }) => orRefused(() => keptPhoto(task))
 export { groundsOfStation } from './climate'
 export { outlinesOf } from './outlines'
-export const judgeLook = ({ bytes }: { bytes: Uint8Array }) => judge(bytes)
+export const judgeLook = ({ bytes, today }: { bytes: Uint8Array; today: Day }) => judge(bytes, today)
 export const sunOfPlan = ({ features, zoneIds, place }: { features: Features; zoneIds: string[]; place: PlaceDeg }) =>
   sunByMonth(features, zoneIds, place)

@@ -111,7 +111,7 @@ export async function saveKeptLook(
          station_id = $8, grows_now = $9, texture = $10, nothing_put_on = $11,
          soil_test = $12, water = $13, access = $14, wishes = $15, underlay = $16, updated_by = $17, height_m = $18,
          sun_wanted = $19, sun_done = case when sun_done = $19 then sun_done end, version = version + 1,
-         updated_at = coalesce($20::timestamptz, now())
+         updated_at = coalesce($20::timestamptz, now()), typed_as = $21
        where firm_id = $1 and id = $2 and version = $3`,
       [
         firmId,
@@ -134,6 +134,7 @@ export async function saveKeptLook(
         look.heightM,
         sunWanted,
         when?.at ?? null,
+        look.typedAs,
       ],
     )
     if (!rowCount) return false

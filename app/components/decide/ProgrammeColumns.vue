@@ -29,13 +29,6 @@ const scale = computed(() => {
 const short = (day: Day) => shortDay(day, context.today)
 const money = (minor: number) =>
   text({ quantity: 'money', value: Math.round(minor / 100) * 100, currency: context.currency }).replace(/\.00$/, '')
-const percent = (share: number) => Math.round(share * 100)
-const cover = ({ grass, weeds, bare }: Candidate['expect'][number]) => ({
-  desirableShare: grass.value,
-  weedShare: weeds,
-  coarseShare: 0,
-  bareShare: bare,
-})
 const state = ({ programme }: Candidate) =>
   programme.code === props.chosen ? 'chosen' : programme.code === props.recommended ? 'recommended' : ''
 const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code === props.chosen }]
@@ -45,7 +38,13 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
   <div class="columns" :style="{ '--n': columns.length }" role="table" aria-label="Programmes that fit" tabindex="0">
     <div class="row head" role="row">
       <span role="columnheader" class="side"><span class="sr-only">Row</span></span>
-      <div v-for="one in columns" :key="one.programme.code" role="columnheader" :class="cell(one)">
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="columnheader"
+        :style="{ order: i }"
+        :class="cell(one)"
+      >
         <h2>{{ one.programme.name }}</h2>
         <span class="small"
           ><template v-if="state(one)"
@@ -57,8 +56,16 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Why</b>
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
-        <GateLine :gate="one.why" with-source />
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label="Why"
+        :class="cell(one)"
+      >
+        <GateLine v-if="one.calledFor" :gate="one.why" with-source />
+        <p v-else class="small"><PhraseText :phrase="one.why.text" /></p>
         <p v-for="but in one.butNot" :key="but.zone" class="small">
           <b>Not {{ but.zone }}:</b> <PhraseText :phrase="but.why.text" />
         </p>
@@ -66,7 +73,14 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Schedule</b>
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label="Schedule"
+        :class="cell(one)"
+      >
         <ProgrammeStrip :schedule="one.schedule" :until="one.sowOn" :scale="scale" />
         <span
           >{{ short(firstWork(one.schedule).from) }},
@@ -84,7 +98,14 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Crew and price</b>
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="[cell(one), 'two']">
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label="Crew and price"
+        :class="[cell(one), 'two']"
+      >
         <span
           ><span class="big"><WorkedNumber :worked="one.estimate.crewHours" bare /></span> crew h</span
         ><span class="big"
@@ -94,7 +115,14 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Keep off the lawn</b>
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="[cell(one), 'two']">
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label="Keep off the lawn"
+        :class="[cell(one), 'two']"
+      >
         <span
           ><span class="big"><WorkedNumber :worked="one.estimate.outOfUse" bare /></span> days</span
         ><span class="small">{{ short(one.estimate.outFrom) }} to {{ short(one.estimate.outTo) }}</span>
@@ -104,20 +132,27 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
       <span role="rowheader" class="side"
         ><b>Expect, %</b><br /><span class="small">grass, weeds, bare: planning figures, ±8</span></span
       >
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
-        <div v-for="then in one.expect" :key="then.horizon" class="expect">
-          <span class="small">{{ then.when }}</span><CoverBar :zone="cover(then)" plain /><span class="three"
-            ><WorkedNumber :worked="then.grass" :words="String(percent(then.grass.value))" /><i>{{
-              percent(then.weeds)
-            }}</i
-            ><i>{{ percent(then.bare) }}</i></span
-          >
-        </div>
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label="Expect, %"
+        :class="cell(one)"
+      >
+        <ExpectedCover :expect="one.expect" />
       </div>
     </div>
     <div class="row" role="row">
       <b role="rowheader" class="side">Risk</b>
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label="Risk"
+        :class="cell(one)"
+      >
         <GateLine v-for="(risk, i) in one.risks" :key="i" :gate="risk" with-source /><span
           v-if="!one.risks.length"
           class="small"
@@ -127,7 +162,14 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     </div>
     <div class="row" role="row">
       <span role="rowheader" class="side"><span class="sr-only">Choose</span></span>
-      <div v-for="one in columns" :key="one.programme.code" role="cell" :class="cell(one)">
+      <div
+        v-for="(one, i) in columns"
+        :key="one.programme.code"
+        role="cell"
+        :style="{ order: i }"
+        data-label=""
+        :class="cell(one)"
+      >
         <b v-if="one.programme.code === chosen" class="state">In the plan</b>
         <UButton
           v-else
@@ -204,26 +246,6 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
     650 19px/1.1 'Besley Variable',
     serif;
 }
-.expect {
-  display: grid;
-  grid-template-columns: 62px 1fr 74px;
-  gap: 6px;
-  align-items: center;
-}
-.three {
-  align-items: center;
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  text-align: right;
-}
-.three i {
-  font-style: normal;
-}
-.three :deep(.opens) {
-  min-height: 24px;
-  min-width: 24px;
-  text-align: right;
-}
 .verb {
   justify-self: start;
 }
@@ -231,20 +253,39 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
   margin-top: 8px;
   text-align: left;
 }
+/* On a phone a programme after the other, each with all that is told of it. */
 @media (max-width: 800px) {
-  .row {
-    grid-template-columns: 84px repeat(var(--n), minmax(250px, 1fr));
-    width: max-content;
-    min-width: 100%;
-  }
-  .side {
-    position: sticky;
-    left: 0;
-    background: var(--paper);
-    z-index: 1;
+  .columns {
+    display: grid;
+    overflow: visible;
   }
   .opens.more {
     min-height: 48px;
+  }
+  .row {
+    display: contents;
+  }
+  .side {
+    display: none;
+  }
+  .cell {
+    border-left: 0;
+    padding: 7px 4px;
+    border-bottom: 1px solid var(--rule);
+  }
+  .head .cell {
+    border-top: 2px solid var(--ink);
+    margin-top: 10px;
+  }
+  .cell.chosen {
+    padding-inline: 10px;
+  }
+  .cell[data-label]:not([data-label=''])::before {
+    content: attr(data-label);
+    font-weight: 600;
+    color: var(--ink-2);
+    font-size: 12.5px;
+    flex-basis: 100%;
   }
 }
 </style>

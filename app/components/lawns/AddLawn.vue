@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The dashed row under the list: enough to begin a survey. */
+/** The dashed row over the list: enough to begin a survey. */
 const { id, form, busy, message, errors, add } = useNewLawn()
 async function begin(): Promise<void> {
   if (await add()) await navigateTo(`/lawns/${id}/look`)
@@ -55,7 +55,7 @@ async function begin(): Promise<void> {
 <style scoped>
 .add {
   border: 1.5px dashed var(--rule-2);
-  margin-top: 14px;
+  margin: 10px 0;
   padding: 6px 10px;
   display: flex;
   gap: 8px;

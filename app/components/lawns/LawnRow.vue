@@ -154,26 +154,29 @@ const to = computed(
   .row .gate {
     grid-column: 1 / -1;
   }
-  .next {
-    text-align: right;
-  }
   .phone {
     display: inline;
   }
-  .name {
-    order: 1;
-  }
   .next {
+    order: 1;
+    grid-column: 1 / -1;
+    text-align: left;
+    flex-direction: row !important;
+    gap: 8px;
+    align-items: baseline;
+  }
+  .name {
     order: 2;
   }
   .sow {
     order: 3;
+    grid-column: 1 / -1;
     flex-direction: row !important;
     gap: 8px;
     align-items: baseline;
   }
   .area {
-    order: 4;
+    order: 2;
   }
   .gate {
     order: 5;

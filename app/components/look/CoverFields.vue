@@ -22,13 +22,15 @@ function point(i: number, by: 1 | -1): void {
     counted: [...counts],
   })
 }
-/** Three shares settle the fourth. */
-function fill(): void {
+/** Three shares settle the fourth; not the one that is being gone to, which is typed. */
+function fill(event: FocusEvent): void {
+  const goesTo = (event.relatedTarget as HTMLElement | null)?.id
   const { desirableShare, weedShare, coarseShare, bareShare } = zone.value
   if (desirableShare === null || weedShare === null) return
-  zone.value.coarseShare ??= 0
+  if (goesTo !== `field-zones.${props.id}.coarseShare`) zone.value.coarseShare ??= 0
   const rest = 1 - desirableShare - weedShare - (coarseShare ?? 0)
-  if (bareShare === null && rest >= -1e-9) zone.value.bareShare = Math.max(0, Math.round(rest * 1000) / 1000)
+  if (bareShare === null && rest >= -1e-9 && goesTo !== `field-zones.${props.id}.bareShare`)
+    zone.value.bareShare = Math.max(0, Math.round(rest * 1000) / 1000)
 }
 function estimate(): void {
   counting.value = !counting.value

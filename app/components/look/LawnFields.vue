@@ -1,6 +1,16 @@
 <script setup lang="ts">
 import type { LawnQuestionCode } from '#core/site/questions'
-import { GOAL_CHOICES, RESTRICTION_CHOICES, WATER_CHOICES } from '~/utils/lookWords'
+import { WEEKDAYS } from '#core/measure/calendar'
+import {
+  GOAL_CHOICES,
+  HOME_CHOICES,
+  LEAF_CHOICES,
+  MOWER_CHOICES,
+  RESTRICTION_CHOICES,
+  SPRAY_CHOICES,
+  UPKEEP_CHOICES,
+  WATER_CHOICES,
+} from '~/utils/lookWords'
 
 /** One of the questions asked once of the whole lawn. */
 defineProps<{ only: LawnQuestionCode }>()
@@ -16,6 +26,12 @@ const LOOKS = [
 ] as const
 /** A date that is emptied is none. */
 const day = (typed: string | number) => (String(typed) || null) as typeof draft.wishes.usableBy
+function mowOn(weekday: number): void {
+  const { mowDays } = draft.wishes
+  draft.wishes.mowDays = mowDays.includes(weekday)
+    ? mowDays.filter((one) => one !== weekday)
+    : [...mowDays, weekday].sort()
+}
 function addCircuit(): void {
   draft.water.circuits.push({ name: `Circuit ${draft.water.circuits.length + 1}`, heads: 0, flowLPerMin: null })
 }
@@ -52,6 +68,7 @@ function addCircuit(): void {
         help="bucket and watch"
       />
     </div>
+    <PickOne v-model="draft.water.homeWhen" label="At home to water" :choices="HOME_CHOICES" />
     <div v-for="(circuit, i) in draft.water.circuits" :key="i" class="field-row circuit">
       <UFormField label="Irrigation zone" :error="errors[`water.circuits.${i}.name`]"
         ><UInput v-model="circuit.name" maxlength="40"
@@ -128,6 +145,7 @@ function addCircuit(): void {
         ><UInput v-model="draft.access.tipping" maxlength="120" placeholder="drive, 3 yd³ at a time"
       /></UFormField>
     </div>
+    <PickOne v-model="draft.access.leaves" label="Tree leaves in fall" :choices="LEAF_CHOICES" />
     <UFormField label="In the way" name="accessNote" :error="errors['access.note']"
       ><UInput v-model="draft.access.note" maxlength="400" placeholder="valve box by the gate, dog"
     /></UFormField>
@@ -136,6 +154,21 @@ function addCircuit(): void {
   <div v-else class="fields">
     <PickOne v-model="draft.wishes.goal" label="The client wants it" :choices="GOAL_CHOICES" />
     <PickOne v-model="draft.wishes.look" label="Look" :choices="LOOKS" />
+    <PickOne v-model="draft.wishes.noSprays" label="Sprays" :choices="SPRAY_CHOICES" needed />
+    <PickOne v-model="draft.wishes.upkeep" label="Upkeep the client will give" :choices="UPKEEP_CHOICES" />
+    <PickOne v-model="draft.wishes.mownBy" label="Who mows" :choices="MOWER_CHOICES" />
+    <div v-if="draft.wishes.mownBy" class="days" role="group" aria-label="Mowing days">
+      <UButton
+        v-for="(name, weekday) in WEEKDAYS"
+        :key="name"
+        size="sm"
+        :variant="draft.wishes.mowDays.includes(weekday) ? 'solid' : 'outline'"
+        :aria-pressed="draft.wishes.mowDays.includes(weekday)"
+        :aria-label="name"
+        @click="mowOn(weekday)"
+        >{{ name.slice(0, 3) }}</UButton
+      >
+    </div>
     <div class="field-row">
       <UFormField label="To be usable by" name="usableBy" :error="errors['wishes.usableBy']"
         ><UInput
@@ -158,6 +191,11 @@ function addCircuit(): void {
 .fields {
   display: grid;
   gap: 11px;
+}
+.days {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
 }
 .circuit {
   align-items: end;

@@ -26,6 +26,13 @@ const { typed, error, type } = useTyped<number | null>(props.path, value, shown,
 
 <template>
   <UFormField :label="label" :name="path" :error="error" :help="help">
-    <UInput v-model="typed" maxlength="60" :placeholder="placeholder" @update:model-value="type" />
+    <UInput
+      :id="`field-${path}`"
+      v-model="typed"
+      maxlength="60"
+      :placeholder="placeholder"
+      @focus="($event.target as HTMLInputElement).select()"
+      @update:model-value="type"
+    />
   </UFormField>
 </template>

@@ -1,7 +1,17 @@
 <script setup lang="ts">
+import type { Day } from '#core/measure/calendar'
 import type { ZoneQuestionCode } from '#core/site/questions'
 import { sunHoursOn, thatchMm } from '#core/site/zone'
-import { DRAINAGE_CHOICES, GRASS_ITEMS, GRUB_CHOICES, SWARD_ITEMS, WEAR_CHOICES } from '~/utils/lookWords'
+import {
+  DRAINAGE_CHOICES,
+  GRASS_ITEMS,
+  GROUND_CHOICES,
+  GRUB_CHOICES,
+  STONE_CHOICES,
+  SWARD_ITEMS,
+  THATCH_CHOICES,
+  WEAR_CHOICES,
+} from '~/utils/lookWords'
 
 /** The questions of a zone: all of them, or the one that is asked. */
 const props = defineProps<{ id: string; only?: ZoneQuestionCode }>()
@@ -43,6 +53,7 @@ const guess = computed({
         ><USelect v-model="zone.grass!" :items="GRASS_ITEMS" placeholder="choose" aria-label="Grass wanted"
       /></UFormField>
     </div>
+    <SwardMix v-if="asks('grows')" :id="id" />
     <CoverFields v-if="asks('cover')" :id="id" />
     <div v-if="asks('thatch', 'hardness', 'height')" class="field-row">
       <div v-if="asks('thatch')" class="both">
@@ -96,6 +107,30 @@ const guess = computed({
         />
       </template>
     </div>
+    <div v-if="asks('thatch', 'hardness')" class="field-row">
+      <PickOne v-if="asks('thatch')" v-model="zone.thatchSoft" label="The thatch is" :choices="THATCH_CHOICES" />
+      <template v-if="asks('hardness')">
+        <TypedInput
+          v-model="zone.topsoilMm"
+          label="Loose topsoil"
+          quantity="depthMm"
+          :path="path('topsoilMm')"
+          placeholder="4 in"
+          help="at a spade cut"
+        />
+        <UFormField label="Last cored" :name="path('coredOn')" :error="errors[path('coredOn')]"
+          ><UInput
+            :model-value="String(zone.coredOn ?? '')"
+            type="date"
+            :max="context.today"
+            @update:model-value="
+              (v) => {
+                zone.coredOn = (String(v) || null) as Day | null
+              }
+            "
+        /></UFormField>
+      </template>
+    </div>
     <div v-if="asks('sun', 'slope')" class="field-row">
       <div v-if="asks('sun')" class="both sun">
         <TypedInput
@@ -122,6 +157,8 @@ const guess = computed({
       <PickOne v-model="zone.wear" label="Wear" :choices="WEAR_CHOICES" />
       <PickOne v-model="zone.drainage" label="Drainage" :choices="DRAINAGE_CHOICES" />
       <PickOne v-model="zone.grubs" label="Grubs under lifted turf" :choices="GRUB_CHOICES" />
+      <PickOne v-model="zone.stones" label="Stones" :choices="STONE_CHOICES" />
+      <PickOne v-model="zone.ground" label="Kind of ground" :choices="GROUND_CHOICES" needed />
     </div>
   </div>
 </template>

@@ -7,6 +7,8 @@ const KEYS = [
   ...PLACES.map(({ key, name }) => [key, name]),
   ['[  ]', 'the step before and after, in a lawn'],
   ['/', 'find a lawn'],
+  ['a', 'add a lawn, in Lawns'],
+  ['l', 'the ledge in one line, or whole'],
   ['n', 'note a soil reading'],
   ['w', 'open the working of the focused number'],
   ['← →', 'read a day on the ledge, or move the sowing day in When'],

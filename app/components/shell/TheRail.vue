@@ -39,6 +39,14 @@ const route = useRoute()
   display: flex;
   flex-direction: column;
 }
+@media (min-width: 701px) {
+  .rail {
+    position: sticky;
+    top: var(--ledge);
+    height: calc(100vh - var(--ledge));
+    overflow-y: auto;
+  }
+}
 .place {
   display: flex;
   flex-direction: column;

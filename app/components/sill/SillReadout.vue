@@ -76,6 +76,7 @@ const age = computed(() => {
     </NuxtLink>
     <div v-if="sill.data && nowC !== undefined" class="soil">
       <div class="place">Soil now, {{ sill.data.place }}</div>
+      <NuxtLink v-if="age?.old" to="/weather" class="age old on-phone">{{ age.words }}</NuxtLink>
       <button
         class="now num"
         :aria-label="`Soil now ${text(figure('tempC', nowC))}, open the working`"
@@ -118,6 +119,9 @@ const age = computed(() => {
     serif;
   gap: 2px;
 }
+.on-phone {
+  display: none;
+}
 .age.old {
   color: #f0c95c;
   font-weight: 650;
@@ -127,7 +131,7 @@ const age = computed(() => {
   width: 176px;
   position: relative;
   border-right: 1px solid #43382a;
-  margin: 14px 0;
+  margin: 8px 0;
   padding-top: 0;
 }
 .place {
@@ -158,7 +162,7 @@ const age = computed(() => {
 }
 .note {
   font-size: 11.5px;
-  line-height: 1.45;
+  line-height: 1.32;
 }
 @media (max-width: 700px) {
   .readout {
@@ -202,6 +206,10 @@ const age = computed(() => {
   .other,
   .note {
     display: none;
+  }
+  .on-phone {
+    display: block;
+    font-size: 12px;
   }
   .place {
     font-size: 13px;

@@ -114,6 +114,7 @@ function pick(event: MouseEvent): void {
 }
 .names {
   position: relative;
+  overflow: hidden;
   height: 22px;
 }
 .name {

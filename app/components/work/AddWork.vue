@@ -5,7 +5,7 @@ import type { Schedule } from '#core/job/schedule/schedule'
 import type { Work } from '#contract/work'
 
 /** Work put in beside the programme: of the catalogue, or of one's own; and what was left out, to be put back. */
-const props = defineProps<{ schedule: Schedule; work: Work }>()
+const props = defineProps<{ schedule: Schedule; work: Work; noSprays: boolean }>()
 const emit = defineEmits<{
   add: [code: (typeof ADDABLE)[number]]
   remove: [key: string]
@@ -19,7 +19,10 @@ const form = reactive({ name: '', day: addDays(context.today, 7) as string, hour
 const problem = ref('')
 const missing = computed(() =>
   ADDABLE.filter(
-    (code) => !props.schedule.tasks.some(({ key }) => key === code) && props.work.skipped[code] === undefined,
+    (code) =>
+      !props.schedule.tasks.some(({ key }) => key === code) &&
+      props.work.skipped[code] === undefined &&
+      !(props.noSprays && operationByCode(code).putsDown === 'spray'),
   ),
 )
 const own = computed(() => [

@@ -34,7 +34,7 @@ watch(
         <span class="n">{{ task.number }}</span> {{ task.name }}
         <span v-if="!task.done" class="stand" :class="task.stand">{{ STANDS[task.stand] }}</span>
         <button type="button" class="why" :aria-expanded="help" :aria-label="`Why ${task.name}`" @click="help = !help">
-          why
+          Why
         </button>
       </h3>
       <PhraseText :phrase="task.settings" class="settings" />

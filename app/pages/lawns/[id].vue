@@ -181,16 +181,18 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 @media (max-width: 700px) {
   .steps {
     grid-template-columns: repeat(5, auto);
-    overflow-x: auto;
-    gap: 14px;
+    gap: 10px;
   }
   .step {
     min-height: 54px;
     padding-right: 0;
+  }
+  .step b {
     white-space: nowrap;
   }
   .step span {
-    font-size: 13px;
+    font-size: 12.5px;
+    line-height: 1.2;
   }
 }
 @media print {

@@ -8,7 +8,7 @@ useHead({ title: 'Lawns' })
 const list = useListStore()
 const context = useContextStore()
 const sill = useSillStore()
-const { text, unit } = useUnits()
+const { text } = useUnits()
 await useAsyncData('lawns', async () => {
   await list.ready()
   return true
@@ -18,7 +18,7 @@ onUnmounted(list.leave)
 const search = ref('')
 const stage = ref<Stage | 'all'>('all')
 const onlyHeld = ref(false)
-const sortBy = ref<'date' | 'name'>('date')
+const { sortBy, turned, sort, heads, order } = useListSort()
 const cursor = ref<string>()
 
 const { rows } = useLawnRows()
@@ -36,10 +36,7 @@ const shown = computed(() => {
       (!onlyHeld.value || held(row.gate?.state)) &&
       `${row.lawn.client} ${row.lawn.address} ${row.lawn.growsNow} ${row.grass}`.toLowerCase().includes(wanted),
   )
-  return found.sort(
-    (a, b) =>
-      (sortBy.value === 'date' ? a.sortBy.localeCompare(b.sortBy) : 0) || a.lawn.client.localeCompare(b.lawn.client),
-  )
+  return found.sort(order)
 })
 /** What stands on the screen; a large book is unrolled a page at a time. */
 const unrolled = ref(LIST_PAGE)
@@ -67,7 +64,13 @@ watchEffect(() => {
     : list.lawns.flatMap((each) => sowingsOf(each.outline?.marks ?? [], each))
 })
 const searchBox = useTemplateRef<{ inputRef: HTMLInputElement }>('searchBox')
-useKeys({ '/': () => searchBox.value?.inputRef.focus() })
+const adding = ref(false)
+async function startAdding(): Promise<void> {
+  adding.value = true
+  await nextTick()
+  document.querySelector<HTMLElement>('#field-client')?.focus()
+}
+useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAdding() })
 </script>
 
 <template>
@@ -79,12 +82,21 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
           >, <b>{{ area }}</b></template
         ></span
       >
+      <UButton
+        v-if="list.lawns.length"
+        variant="outline"
+        icon="i-lucide-plus"
+        aria-keyshortcuts="a"
+        @click="startAdding"
+        >Add a lawn <kbd>a</kbd></UButton
+      >
       <span class="small right">{{
         cursor
           ? `Above: ${shown.find((r) => r.lawn.id === cursor)?.lawn.client ?? ''}, the row you are on`
           : 'Above: sowing days of all lawns'
       }}</span>
     </header>
+    <AddLawn v-if="adding || (!list.lawns.length && !list.reading)" />
     <div v-if="list.lawns.length" class="tools">
       <UInput
         ref="searchBox"
@@ -114,12 +126,15 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
           >Only held or at risk <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></template
         ></UCheckbox
       >
-      <span class="small right"
+      <label class="small right by"
         >Sort by
-        <button class="opens" type="button" @click="sortBy = sortBy === 'date' ? 'name' : 'date'">
-          {{ sortBy === 'date' ? 'next date' : 'name' }}
-        </button></span
-      >
+        <USelect
+          v-model="sortBy"
+          size="sm"
+          :items="heads.flatMap(({ name, by }) => (by ? [{ label: name, value: by }] : []))"
+          aria-label="Sort by"
+          class="w-36"
+      /></label>
     </div>
     <p v-if="list.problem && !context.problem" class="problem" role="alert">
       {{ list.problem.message }} <UButton variant="outline" class="ml-3" @click="list.load()">Try again</UButton>
@@ -127,19 +142,13 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
     <div v-if="shown.length" class="list" role="table" aria-label="Lawns" @pointerleave="cursor = undefined">
       <div class="row-head" role="row">
         <span
-          v-for="h in [
-            'Lawn',
-            `Area, ${unit('areaM2')}`,
-            'Grass wanted',
-            'Programme',
-            'Sow',
-            'Look to Bring',
-            'Next',
-            'Waits for',
-          ]"
-          :key="h"
+          v-for="{ name, by } in heads"
+          :key="name"
           role="columnheader"
-          >{{ h }}</span
+          :aria-sort="by && by === sortBy ? (turned ? 'descending' : 'ascending') : undefined"
+          ><button v-if="by" type="button" class="sorts" @click="sort(by)">
+            {{ name }}<span v-if="by === sortBy" aria-hidden="true">{{ turned ? ' ↑' : ' ↓' }}</span></button
+          ><template v-else>{{ name }}</template></span
         >
       </div>
       <LawnRow
@@ -160,9 +169,8 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus() })
       </button>
     </p>
     <p v-else-if="!list.lawns.length && !list.problem" class="empty">
-      No lawn yet. Add the first one below: a name and an area are enough to begin its survey.
+      No lawn yet. Add the first one above: a name and an area are enough to begin its survey.
     </p>
-    <AddLawn />
   </div>
 </template>
 
@@ -227,12 +235,28 @@ kbd {
   font-size: 12.5px;
   color: var(--ink-2);
 }
-.row-head span:nth-child(2) {
+.row-head > span:nth-child(2) {
   text-align: right;
+}
+.sorts {
+  cursor: pointer;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
+  min-height: 24px;
+}
+.by {
+  display: flex;
+  gap: 6px;
+  align-items: center;
 }
 .empty {
   padding: 28px 8px;
   font-size: 15px;
+}
+@media (max-width: 700px) {
+  kbd {
+    display: none;
+  }
 }
 @media (max-width: 1000px) {
   .list {

@@ -25,6 +25,8 @@ export interface Candidate {
   waiting: Waiting
   sowOn: Day
   of100: number | undefined
+  /** Something in the survey calls for it; otherwise it is possible and no more. */
+  calledFor: boolean
   why: Gate
   risks: Gate[]
   /** Zones it does not fit, with the reason. */
@@ -122,6 +124,7 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
     waiting,
     of100: programme.anchor === 'seeding' ? there?.sowing?.of100 : undefined,
     expect: expectOf(code, survey, firm.planning),
+    calledFor: leaning !== undefined,
     why: leaning?.recommended?.because ?? {
       state: 'met',
       text: [`${capital(programme.about)}. Possible, but nothing calls for it.`],

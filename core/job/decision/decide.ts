@@ -18,6 +18,10 @@ export interface LawnFindings {
   timesADay: number | null
   irrigated: boolean
   goal: string | null
+  noSprays: boolean
+  upkeep: string | null
+  mownBy: string | null
+  homeWhen: string | null
   winterOpen: boolean
 }
 
@@ -40,6 +44,9 @@ export interface ZoneDecision {
   waits: Gate[]
 }
 
+/** Grasses that ask for feed, water and mowing more than others. @source turf handbooks */
+const NEEDY: readonly string[] = ['KBG', 'CBG', 'PRG', 'BER']
+
 /** The zone as the rules read it. */
 export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, practices: Pick<Practices, 'kill'>): Findings {
   const grass = grassByCode(zone.grass)
@@ -61,6 +68,12 @@ export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, practices: Pick
     wear: zone.wear,
     drainage: zone.drainage,
     killPractice: practices.kill,
+    ground: zone.ground,
+    stones: zone.stones,
+    topsoil: zone.topsoilMm,
+    thatchSoft: zone.thatchSoft,
+    coredLately: zone.coredLately,
+    needy: NEEDY.includes(zone.grass),
     ...lawn,
     // Unsaid, what grows is taken for the season of the grass wanted.
     warmSward: (sward?.season ?? grass.season) === 'warm',

@@ -27,6 +27,18 @@ export interface Findings {
   bermuda: boolean
   warmWanted: boolean
   goal: string | null
+  /** What was asked of the client and seen besides. */
+  noSprays: boolean
+  upkeep: string | null
+  mownBy: string | null
+  homeWhen: string | null
+  ground: string
+  stones: string | null
+  topsoil: number | null
+  thatchSoft: boolean | null
+  coredLately: boolean
+  /** The grass wanted asks for much: water, feed, mowing. */
+  needy: boolean
   killPractice: string
   wear: string | null
   drainage: string | null
@@ -63,6 +75,7 @@ export const MEASURE_QUANTITY: Partial<Record<Measure, Quantity>> = {
   coarse: 'share',
   bare: 'share',
   thatch: 'depthMm',
+  topsoil: 'depthMm',
   driver: 'depthMm',
   penetrometer: 'kPa',
   deepest: 'depthMm',

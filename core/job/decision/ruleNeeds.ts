@@ -95,7 +95,17 @@ export const NEEDS: readonly Rule[] = [
       ['ph', '>', 'phHigh'],
       ['deepest', '>', 'hollowRelay'],
       ['drainage', 'is', 'standing'],
+      ['topsoil', '<', 'topsoilLeast'],
+      ['ground', 'is', 'cut-out'],
     ],
+  ),
+  rule(
+    'refuses',
+    ['kill'],
+    [['noSprays', 'is', true]],
+    'the client refuses sprays',
+    'user',
+    'Look, what the client wants',
   ),
   rule(
     'refuses',

@@ -82,6 +82,8 @@ export interface Extent {
   dormant: boolean
   /** Trees drop their leaves on the seedlings. */
   leavesFall: boolean
+  /** The client refuses sprays. */
+  noSprays?: boolean
   /** Operations that the technician put in besides. */
   added: readonly string[]
 }

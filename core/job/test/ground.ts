@@ -34,12 +34,27 @@ export const ZONE: ZoneSurvey = {
   wear: 'none',
   drainage: 'free',
   grubs: null,
+  ground: 'turf',
+  stones: null,
+  topsoilMm: null,
+  thatchSoft: null,
+  coredLately: false,
   deepestMm: 0,
   hollowM3: 0,
   hollowM2: 0,
   levelsSeen: true,
 }
-export const LAWN: LawnFindings = { ph: 6.4, timesADay: 3, irrigated: false, goal: 'thicker', winterOpen: true }
+export const LAWN: LawnFindings = {
+  ph: 6.4,
+  timesADay: 3,
+  irrigated: false,
+  goal: 'thicker',
+  noSprays: false,
+  upkeep: null,
+  mownBy: null,
+  homeWhen: null,
+  winterOpen: true,
+}
 export const PLANNING_FIGURES = planningOf()
 
 export const decided = (

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { shortDay } from '#core/measure/calendar'
+import { useMediaQuery } from '@vueuse/core'
+import { shortDay, shortDayWithWeekday } from '#core/measure/calendar'
 import type { Task } from '#core/job/schedule/schedule'
 import { phasesOf, workScale, workTicks } from '~/utils/workPhases'
 
@@ -10,7 +11,30 @@ const work = useWork(open)
 const { shown, moves, comes, goes, kept, marking, message } = work
 const trials = useWorkTrials(open)
 
-const phases = computed(() => phasesOf(shown.value?.tasks ?? []))
+/** On a phone the next task comes before everything else. */
+const narrow = useMediaQuery('(max-width: 700px)')
+const nextKey = computed(() => shown.value?.next?.key)
+const isNext = (group: readonly Task[]) => group.some(({ key }) => key === nextKey.value)
+const allPhases = computed(() => phasesOf(shown.value?.tasks ?? []))
+const nextUp = computed(() =>
+  narrow.value ? allPhases.value.flatMap(({ cards }) => cards).find((group) => isNext(group)) : undefined,
+)
+const phases = computed(() =>
+  nextUp.value
+    ? allPhases.value.map((phase) => ({ ...phase, cards: phase.cards.filter((group) => !isNext(group)) }))
+    : allPhases.value,
+)
+/** Days of finished work that are unfolded. */
+const unfolded = ref(new Set<string>())
+function fold(key: string): void {
+  if (!unfolded.value.delete(key)) unfolded.value.add(key)
+}
+// What comes next is in sight when the page opens, however much is done before it.
+onMounted(async () => {
+  await nextTick()
+  const next = document.querySelector('.sheet.next')
+  if (next && next.getBoundingClientRect().top > window.innerHeight * 0.8) next.scrollIntoView({ block: 'center' })
+})
 const scale = computed(() => workScale(shown.value?.tasks ?? [], context.today))
 const ticks = computed(() => workTicks(scale.value))
 /** Limits that what is tried would break, and that hold as it stands. */
@@ -20,6 +44,25 @@ const breaks = computed(() => {
   return troubles.map(({ text }) => text).filter((text) => !standing.has(text))
 })
 const moved = computed(() => new Set(moves.value.map(({ key }) => key)))
+
+/** A card of tasks, with what can be done with them. */
+const cardFor = (tasks: Task[], phase: string) => ({
+  tasks,
+  anchor: trials.anchor.value,
+  scale: phase === 'work' ? scale.value : undefined,
+  busy: marking.value,
+  trying: trying.value !== '',
+  moved: moved.value,
+})
+const taskActions = {
+  mark: work.mark,
+  undo: work.undo,
+  day: trials.day,
+  float: trials.float,
+  skip: trials.skip,
+  overrule: trials.overrule,
+  heed: trials.heed,
+}
 
 /** What goes to the printer: the whole, each visit on a page of its own, or the notice of one spraying. */
 const paper = ref<'sheet' | 'visits' | 'notice'>('sheet')
@@ -35,6 +78,9 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
 <template>
   <div v-if="lawn && shown" class="do" :class="`paper-${paper}`">
     <TreatmentNotice v-if="paper === 'notice' && noticed" :lawn="lawn" :task="noticed" />
+    <section v-if="nextUp" class="sheet next first" aria-label="Next">
+      <TaskCard v-bind="cardFor(nextUp, 'next')" v-on="taskActions" />
+    </section>
     <JobSheetHead v-if="paper !== 'visits'" class="head" :lawn="lawn" :crew-hours="shown.crewHours" />
     <WorkSummary :confirming="marking === 'confirm'" @confirm="work.confirm()" @print="print" />
     <p v-if="kept && !trying" class="kept small" role="status">
@@ -65,7 +111,7 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
       </button>
       <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink>
     </p>
-    <section v-for="{ phase, name, about, cards } in phases" :key="phase" class="phase" :class="phase">
+    <section v-for="{ phase, name, about, cards, done } in phases" :key="phase" class="phase" :class="phase">
       <div class="heads small">
         <h2>
           {{ name }}<span v-if="about" class="small">, {{ about }}</span>
@@ -76,34 +122,34 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
           }}</i></span
         >
       </div>
-      <div v-for="group in cards" :key="group[0]!.key" class="sheet" :class="{ made: group.every(({ done }) => done) }">
+      <div v-for="of in done" :key="of.day" class="finished">
+        <button
+          type="button"
+          class="line"
+          :aria-expanded="unfolded.has(`${phase} ${of.day}`)"
+          @click="fold(`${phase} ${of.day}`)"
+        >
+          <UIcon name="i-lucide-check" class="size-4" aria-hidden="true" />
+          <b>{{ shortDayWithWeekday(of.day, context.today) }}</b>
+          <span>{{ of.tasks.map((task) => task.name).join(', ') }}</span>
+        </button>
+        <TaskCard v-if="unfolded.has(`${phase} ${of.day}`)" v-bind="cardFor(of.tasks, phase)" v-on="taskActions" />
+      </div>
+      <div v-for="group in cards" :key="group[0]!.key" class="sheet" :class="{ next: isNext(group) }">
         <JobSheetHead
           v-if="paper === 'visits'"
           class="own-head"
           :lawn="lawn"
           :crew-hours="group.reduce((sum, task) => sum + task.hours.value, 0)"
         />
-        <TaskCard
-          :tasks="group"
-          :anchor="trials.anchor.value"
-          :scale="phase === 'work' ? scale : undefined"
-          :busy="marking"
-          :trying="trying !== ''"
-          :moved="moved"
-          @mark="work.mark"
-          @undo="work.undo"
-          @day="trials.day"
-          @float="trials.float"
-          @skip="trials.skip"
-          @overrule="trials.overrule"
-          @heed="trials.heed"
-        />
+        <TaskCard v-bind="cardFor(group, phase)" v-on="taskActions" />
       </div>
     </section>
     <AddWork
       v-if="!trying"
       :schedule="shown"
       :work="lawn.plan.work"
+      :no-sprays="lawn.wishes.noSprays"
       @add="trials.add"
       @remove="trials.takeOut"
       @own="trials.addOwn"
@@ -137,6 +183,27 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
   padding: 4px 10px;
   background: var(--lime);
 }
+.finished .line {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  width: 100%;
+  text-align: left;
+  cursor: pointer;
+  padding: 5px 12px;
+  min-height: 30px;
+  background: var(--chalk);
+  border: 1px solid var(--rule);
+  color: var(--ink-2);
+}
+.finished .line span:last-child {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.finished .line b {
+  white-space: nowrap;
+}
 .heads {
   display: grid;
   grid-template-columns: 112px 128px minmax(0, 1fr);
@@ -168,6 +235,12 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
   gap: 8px;
   justify-items: start;
 }
+@media (max-width: 700px) {
+  .finished .line {
+    min-height: 48px;
+    align-items: center;
+  }
+}
 @media (max-width: 900px) {
   .ticks {
     display: none;
@@ -198,7 +271,7 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
   .paper-visits .phase.after {
     break-before: page;
   }
-  .paper-visits .made,
+  .paper-visits .finished,
   .paper-visits .phase.before {
     display: none;
   }

@@ -20,7 +20,7 @@ export default answer(async (event, work) => {
   const id = paramOf(event, 'id', idSchema, 'lawn')
   const { job } = queryOf(event, jobAskedSchema)
   const bytes = await bytesOf(event, 'application/json', MOST_LOOK_BYTES)
-  const judged = await compute('judgeLook', { bytes })
+  const judged = await compute('judgeLook', { bytes, today: work.today })
   if (!judged.ok) throw new z.ZodError(judged.issues)
   // Another firm's lawn is not there to be asked for; one of ours was saved by somebody else.
   if (!(await saveKeptLook(authorOf(work), { id, jobId: job }, judged.kept)))
