@@ -264,3 +264,45 @@ test('zones of one lawn get their own grass and programme', async ({ page, reque
   await page.getByRole('option', { name: /as the rest/ }).click()
   await expect(area).toContainText('26.0 lb')
 })
+
+// Found: 14 mm came back as a fraction of an inch, 10 became 10090 in a field that had filled itself, and a spray could be
+// put on tomorrow.
+test('what was typed comes back as it was typed, a field that fills itself is typed over, and no day is ahead of today', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Halloran')
+  await open(page, `/lawns/${lawn.id}/look`)
+  await page.getByLabel('Thatch', { exact: true }).fill('14 mm, 9 mm')
+  await page.getByLabel('Desirable grass, %').fill('60')
+  await page.getByLabel('Bare soil, %').fill('')
+  await page.getByLabel('Weeds, %').fill('30')
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('10')
+  await expect(page.getByLabel('Bare soil, %')).toHaveValue('10')
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(page.getByRole('button', { name: 'Save the survey' })).toBeHidden()
+  await open(page, `/lawns/${lawn.id}/look`)
+  await expect(page.getByLabel('Thatch', { exact: true })).toHaveValue('14 mm, 9 mm')
+  const saved = (await (await page.request.get(`/api/lawns/${lawn.id}`)).json()) as { version: number }
+  const refused = await page.request.put(`/api/lawns/${lawn.id}`, {
+    data: {
+      ...saved,
+      applications: [{ ingredient: 'prodiamine', product: '', rate: '', appliedOn: '2026-09-09', waitDays: 120 }],
+    },
+    headers: { origin: new URL(page.url()).origin },
+  })
+  expect(refused.status()).toBe(422)
+  expect(JSON.stringify(await refused.json())).toContain('This day has not come yet.')
+})
+
+test('a client who refuses sprays is offered none', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Brackwater Farm')
+  await open(page, `/lawns/${lawn.id}/look`)
+  await unfold(page, /^What the client wants/)
+  await page.getByRole('group', { name: 'Sprays' }).getByRole('button', { name: 'refused' }).click()
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await open(page, `/lawns/${lawn.id}/decide`)
+  await expect(page.getByText('the client refuses sprays').first()).toBeVisible()
+})

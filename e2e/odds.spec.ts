@@ -41,7 +41,7 @@ test('a lawn that nobody waters has worse odds, and When says what it reckons wi
     .locator('.right')
     .getByRole('button', { name: /^Water/ })
     .click()
-  await page.locator('.right').getByRole('button', { name: 'none', exact: true }).first().click()
+  await page.getByRole('group', { name: 'Water on site' }).getByRole('button', { name: 'none' }).click()
   await page.getByRole('button', { name: 'Save the survey' }).click()
   await expect(page).toHaveURL(/decide$/)
   await open(page, `/lawns/${lawn.id}/when`)

@@ -46,6 +46,7 @@ test('what is written into the stock book is used up by marked work, given back 
     .first()
     .click()
   await line.getByRole('row', { name: /used/ }).getByRole('link', { name: 'Linden Row' }).click()
+  await page.locator('.finished .line', { hasText: /feed/i }).click()
   await feed.getByRole('button', { name: 'Undo fed' }).click()
   await expect(feed.getByRole('button', { name: 'Mark fed' })).toBeVisible()
 

@@ -14,7 +14,7 @@ for (const view of ['look', 'decide', 'when', 'do', 'bring']) {
   })
 }
 
-for (const path of ['/lawns', '/shed', '/weather', '/set-up', '/firm', '/sign-in', '/sign-up', '/join']) {
+for (const path of ['/lawns', '/shed', '/weather', '/set-up', '/about', '/firm', '/sign-in', '/sign-up', '/join']) {
   test(`${path} has no barrier a machine can find, wide or narrow`, async ({ page }) => {
     for (const viewport of [WIDE, PHONE]) {
       await page.setViewportSize(viewport)

@@ -16,7 +16,7 @@ test('a lawn goes through two seasons: the first is closed and kept, the second 
   const photo = { id: randomUUID(), note: 'Before', takenOn: null, zoneId: null, place: null, jpeg, small }
   expect((await request.post(`/api/lawns/${lawn.id}/photos`, { data: photo, headers })).status()).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
-  await expect(page.getByText('Sown', { exact: false }).first()).toBeVisible()
+  await expect(page.locator('.finished', { hasText: 'Sow' }).first()).toBeVisible()
   for (let month = 0; month < YEAR_MONTHS; month++)
     expect((await request.post('/api/firm/clock', { data: { days: 31 }, headers })).status()).toBe(200)
   const { today } = (await (await request.get('/api/context')).json()) as { today: string }

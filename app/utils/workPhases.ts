@@ -38,10 +38,12 @@ function doneOf(tasks: readonly Task[]): WorkPhase['done'] {
   return [...days].map(([day, of]) => ({ day, tasks: of })).sort((a, b) => (a.day < b.day ? 1 : -1))
 }
 
-export const phasesOf = (tasks: readonly Task[]): WorkPhase[] =>
+/** @param folds whether a finished task stands in the line of its day; one that was just marked stays in sight */
+export const phasesOf = (tasks: readonly Task[], folds: (task: Task) => boolean = () => true): WorkPhase[] =>
   PHASES.map((one) => {
     const own = tasks.filter(({ operation }) => operation.phase === one.phase)
-    return { ...one, cards: cardsOf(own.filter(({ done }) => !done)), done: doneOf(own.filter(({ done }) => done)) }
+    const folded = (task: Task) => Boolean(task.done) && folds(task)
+    return { ...one, cards: cardsOf(own.filter((task) => !folded(task))), done: doneOf(own.filter(folded)) }
   }).filter(({ cards, done }) => cards.length || done.length)
 
 /** Days that the float rules of the work stand over. */

@@ -24,7 +24,7 @@ const route = useRoute()
       <UIcon name="i-lucide-thermometer" class="icon" aria-hidden="true" />Reading
     </button>
     <button type="button" class="place keys" aria-keyshortcuts="?" @click="emit('keys')">
-      <UIcon name="i-lucide-keyboard" class="icon" aria-hidden="true" />Keys
+      <UIcon name="i-lucide-circle-question-mark" class="icon" aria-hidden="true" />Help
     </button>
   </nav>
 </template>

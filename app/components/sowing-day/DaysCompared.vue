@@ -17,6 +17,8 @@ const compared = computed(() =>
     return sown && of >= props.outlook.today ? [{ day: of, ...sown }] : []
   }),
 )
+/** Causes that take a year on any of these days; the others would be columns of noughts. */
+const causes = computed(() => CAUSES.filter(({ code }) => compared.value.some((row) => row.causes[code] > 0)))
 const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
 </script>
 
@@ -39,36 +41,46 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
       </tr>
     </tbody>
   </table>
-  <table class="ledger">
-    <thead>
-      <tr>
-        <th scope="col">If you sow</th>
-        <th scope="col" class="right">Of 100</th>
-        <th scope="col" class="right">Range</th>
-        <th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th>
-      </tr>
-    </thead>
-    <tbody>
-      <tr v-for="row in compared" :key="row.day" :class="{ chosen: row.day === day }">
-        <td>
-          <button v-if="!locked" type="button" class="pick" @click="day = row.day">
-            {{ shortDayWithWeekday(row.day) }}
-          </button>
-          <template v-else>{{ shortDayWithWeekday(row.day) }}</template>
-        </td>
-        <td class="right">
-          <b class="num">{{ row.chance.of100 }}</b>
-        </td>
-        <td class="right">{{ row.chance.low }} to {{ row.chance.high }}</td>
-        <td v-for="{ code } in CAUSES" :key="code" class="right">
-          {{ Math.round((row.causes[code] / outlook.years) * 100) }}
-        </td>
-      </tr>
-    </tbody>
-  </table>
+  <div class="wide">
+    <table class="ledger">
+      <thead>
+        <tr>
+          <th scope="col">If you sow</th>
+          <th scope="col" class="right">Of 100</th>
+          <th v-for="{ code, head } in causes" :key="code" scope="col" class="right">{{ head }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in compared" :key="row.day" :class="{ chosen: row.day === day }">
+          <td>
+            <button v-if="!locked" type="button" class="pick" @click="day = row.day">
+              {{ shortDayWithWeekday(row.day) }}
+            </button>
+            <template v-else>{{ shortDayWithWeekday(row.day) }}</template>
+          </td>
+          <td class="right">
+            <b class="num">{{ row.chance.of100 }}</b>
+            <span class="range">{{ row.chance.low }}–{{ row.chance.high }}</span>
+          </td>
+          <td v-for="{ code } in causes" :key="code" class="right">
+            {{ Math.round((row.causes[code] / outlook.years) * 100) }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
 </template>
 
 <style scoped>
+.wide {
+  overflow-x: auto;
+  min-width: 0;
+}
+.range {
+  font-size: 11.5px;
+  color: var(--ink-2);
+  white-space: nowrap;
+}
 td,
 th {
   vertical-align: middle;

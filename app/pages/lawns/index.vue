@@ -96,6 +96,7 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
           : 'Above: sowing days of all lawns'
       }}</span>
     </header>
+    <FirstSteps />
     <AddLawn v-if="adding || (!list.lawns.length && !list.reading)" />
     <div v-if="list.lawns.length" class="tools">
       <UInput

@@ -1,9 +1,16 @@
+import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { isWorked, type Phrase } from '../../explain/phrase'
+import { showText } from '../../measure/figure'
 import { addDays, toDay } from '../../measure/calendar'
 import { labelForbids } from '../decision/decide'
 import { waitOf, type WaitInput } from '../decision/wait'
-import { PLANNING_FIGURES, ZONE } from './ground'
+import { decided, PLANNING_FIGURES, ZONE } from './ground'
 
+const words = (phrase: Phrase): string =>
+  phrase
+    .map((part) => (typeof part === 'string' ? part : showText(isWorked(part) ? part.working.result : part, 'metric')))
+    .join('')
 describe('waiting', () => {
   const TODAY = toDay('2026-09-08')
   const window = (from: string, to: string, best: string, of100 = 97) => ({

@@ -12,10 +12,12 @@ const { shown, moves, comes, goes, kept, marking, message } = work
 const trials = useWorkTrials(open)
 
 /** On a phone the next task comes before everything else. */
-const narrow = useMediaQuery('(max-width: 700px)')
+const narrow = useMediaQuery('screen and (max-width: 700px)')
 const nextKey = computed(() => shown.value?.next?.key)
 const isNext = (group: readonly Task[]) => group.some(({ key }) => key === nextKey.value)
-const allPhases = computed(() => phasesOf(shown.value?.tasks ?? []))
+/** What was done before this page was opened is folded; what is marked here stays in sight until it is left. */
+const before = new Set(shown.value?.tasks.filter(({ done }) => done).map(({ key }) => key))
+const allPhases = computed(() => phasesOf(shown.value?.tasks ?? [], ({ key }) => before.has(key)))
 const nextUp = computed(() =>
   narrow.value ? allPhases.value.flatMap(({ cards }) => cards).find((group) => isNext(group)) : undefined,
 )
