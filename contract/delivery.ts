@@ -23,7 +23,6 @@ export const deliverySchema = z.object({
     .max(MOST_DELIVERED_READINGS, `At most ${MOST_DELIVERED_READINGS} readings at once.`)
     .default([]),
 })
-export type Delivery = z.output<typeof deliverySchema>
 
 /** What became of a delivery; sent again it changes nothing. */
 export type DeliveryResult = ImportResult

@@ -12,7 +12,7 @@ import { candidateDays } from './candidates'
 import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBest, type SowingDay } from './sowingDay'
 import type { Stand } from './stand'
 import { weedsByDay } from './weeds'
-import { quantile, SOWN_AHEAD, type Season } from './season'
+import { quantile, quantiles, SOWN_AHEAD, type Season } from './season'
 import { radiationOf } from '../weather/radiation'
 import { runLength } from '../weather/weather'
 import { followRootZone, rootingDays, ROOTS_MM } from '../water/rootZone'
@@ -121,12 +121,14 @@ export function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
       i < season.todayIndex
         ? [season.years[0]!.soil.probeDailyC[i]!]
         : season.years.map((year) => year.soil.probeDailyC[i]!)
-    const at = (share: number) => Math.round(quantile(values, share) * 100) / 100
-    soilC.p05.push(at(0.05))
-    soilC.p25.push(at(0.25))
-    soilC.median.push(at(0.5))
-    soilC.p75.push(at(0.75))
-    soilC.p95.push(at(0.95))
+    const [p05, p25, median, p75, p95] = quantiles(values, [0.05, 0.25, 0.5, 0.75, 0.95]).map(
+      (value) => Math.round(value * 100) / 100,
+    )
+    soilC.p05.push(p05!)
+    soilC.p25.push(p25!)
+    soilC.median.push(median!)
+    soilC.p75.push(p75!)
+    soilC.p95.push(p95!)
   }
   return soilC
 }

@@ -1,4 +1,4 @@
-import { quantile as linearQuantile } from 'd3-array'
+import { quantileSorted } from 'd3-array'
 import { addDays, daysBetween, type Day } from '../measure/calendar'
 import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../soil/probe'
 import { dayTable, generateWeather } from '../weather/generator'
@@ -234,7 +234,13 @@ export const middleSoilC = ({ years }: Season, i: number): number =>
  * @source Hyndman & Fan 1996, type 7
  */
 export function quantile(values: readonly number[], share: number): number {
-  const value = linearQuantile(values, share)
-  if (value === undefined) throw new RangeError('No values to take a quantile of.')
-  return value
+  return quantiles(values, [share])[0]!
+}
+
+/** Several of them of the same values, which are put in order once. */
+export function quantiles(values: readonly number[], shares: readonly number[]): number[] {
+  const sorted = Float64Array.from(values).sort()
+  if (!sorted.length) throw new RangeError('No values to take a quantile of.')
+  // Its types ask for a plain array; it reads by index alone.
+  return shares.map((share) => quantileSorted(sorted as unknown as number[], share)!)
 }

@@ -54,7 +54,7 @@ export interface SeasonBest {
 
 /** Nearest-rank quantile of waits of which some never end; null when it falls among those. */
 function waitQuantile(waits: readonly number[], share: number): number | null {
-  const wait = [...waits].sort((a, b) => a - b)[Math.round(share * (waits.length - 1))]!
+  const wait = Float64Array.from(waits).sort()[Math.round(share * (waits.length - 1))]!
   return Number.isFinite(wait) ? wait : null
 }
 

@@ -129,13 +129,12 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
       >
       <label class="small right by"
         >Sort by
-        <USelect
-          v-model="sortBy"
-          size="sm"
-          :items="heads.flatMap(({ name, by }) => (by ? [{ label: name, value: by }] : []))"
-          aria-label="Sort by"
-          class="w-36"
-      /></label>
+        <select v-model="sortBy" aria-label="Sort by">
+          <template v-for="{ name, by } in heads" :key="name"
+            ><option v-if="by" :value="by">{{ name }}</option></template
+          >
+        </select></label
+      >
     </div>
     <p v-if="list.problem && !context.problem" class="problem" role="alert">
       {{ list.problem.message }} <UButton variant="outline" class="ml-3" @click="list.load()">Try again</UButton>
@@ -250,6 +249,13 @@ kbd {
   gap: 6px;
   align-items: center;
 }
+.by select {
+  border: 1px solid var(--rule-2);
+  background: var(--lime);
+  min-height: 30px;
+  padding: 0 6px;
+  color: var(--ink);
+}
 .empty {
   padding: 28px 8px;
   font-size: 15px;
@@ -272,7 +278,8 @@ kbd {
   .tools .right {
     margin: 0;
   }
-  .switch button {
+  .switch button,
+  .by select {
     min-height: 48px;
   }
 }
