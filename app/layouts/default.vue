@@ -41,6 +41,10 @@ const slim = computed({
 
 const keysOpen = ref(false)
 const noteOpen = ref(false)
+const keysEver = useEver(() => keysOpen.value)
+const noteEver = useEver(() => noteOpen.value)
+const workingEver = useEver(() => working.open !== undefined)
+const signInEver = useEver(() => context.signInAgain)
 function openFocusedWorking(): void {
   const focused = document.activeElement
   const number = focused?.matches('.opens') ? focused : focused?.querySelector('.opens')
@@ -78,10 +82,10 @@ useKeys({
         <DemoBar />
       </main>
     </div>
-    <WorkingDrawer />
-    <KeyList v-model="keysOpen" />
-    <NoteReading v-model="noteOpen" />
-    <SignInAgain />
+    <LazyWorkingDrawer v-if="workingEver" />
+    <LazyKeyList v-if="keysEver" v-model="keysOpen" />
+    <LazyNoteReading v-if="noteEver" v-model="noteOpen" />
+    <LazySignInAgain v-if="signInEver" />
   </div>
 </template>
 

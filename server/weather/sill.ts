@@ -13,8 +13,8 @@ import { remembering } from '../utils/remembered'
 import { groundsOf, stationTold, type Grounds, type StationTold } from './grounds'
 import { zoneSubjects, type Subject } from './subject'
 
-/** Texts of a tenth of a megabyte; a list reads their briefs, a tenth of that again. */
-const [MOST_OUTLOOKS, MOST_BRIEFS] = [24, 400]
+/** Texts of a third of a megabyte; a list reads their briefs, a tenth of that again. */
+const [MOST_OUTLOOKS, MOST_BRIEFS] = [12, 240]
 /** A record of decades weighs megabytes; lawns of one station share it. */
 const MOST_GROUNDS = 8
 const outlooks = remembering<Omit<KeptOutlook, 'brief'>>(MOST_OUTLOOKS)

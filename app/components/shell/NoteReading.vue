@@ -12,13 +12,22 @@ const form = reactive({ temp: '', depth: '', at: '' })
 const { busy, message, errors, judged, send } = useSend()
 /** Why a reading that was kept does not count. */
 const doubt = ref('')
-watch(open, (now) => {
-  if (!now) return
-  Object.assign(form, { temp: '', depth: text(figure('depthMm', PROBE_DEPTH_M * 1000)), at: `${context.today}T12:00` })
-  errors.value = {}
-  message.value = ''
-  doubt.value = ''
-})
+watch(
+  open,
+  (now) => {
+    if (!now) return
+    Object.assign(form, {
+      temp: '',
+      depth: text(figure('depthMm', PROBE_DEPTH_M * 1000)),
+      at: `${context.today}T12:00`,
+    })
+    errors.value = {}
+    message.value = ''
+    doubt.value = ''
+  },
+  // It is mounted by being opened.
+  { immediate: true },
+)
 
 async function note(): Promise<void> {
   const [tempC, depthMm] = [parse('tempC', form.temp), parse('depthMm', form.depth)]
