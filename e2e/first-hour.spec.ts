@@ -22,6 +22,15 @@ function counting(page: Page) {
   }
 }
 
+async function signUp(page: Page): Promise<void> {
+  await page.goto('/sign-up')
+  await page.getByLabel('Name of the firm').fill('Larkrise Lawns')
+  await page.getByLabel('Your name').fill('Ida')
+  await page.getByLabel('Your e-mail address').fill(`ida.${Date.now().toString(36)}@example.org`)
+  await page.getByLabel('Password').fill('three wet autumns')
+  await page.getByRole('button', { name: 'Sign up the firm' }).click()
+}
+
 for (const [device, viewport] of [
   ['a desk', WIDE],
   ['a phone', PHONE],
@@ -94,12 +103,7 @@ test('weather files make the station, its days and the picture of its year; a ty
   browser,
 }) => {
   const page = await somebodyElse(browser, 'nobody')
-  await page.goto('/sign-up')
-  await page.getByLabel('Name of the firm').fill('Larkrise Lawns')
-  await page.getByLabel('Your name').fill('Ida')
-  await page.getByLabel('Your e-mail address').fill(`ida.${Date.now().toString(36)}@example.org`)
-  await page.getByLabel('Password').fill('three wet autumns')
-  await page.getByRole('button', { name: 'Sign up the firm' }).click()
+  await signUp(page)
   await page.getByRole('button', { name: 'Weather files' }).click()
   const day = (i: number) => new Date(Date.UTC(2023, 0, 1 + i)).toISOString().slice(0, 10)
   const high = (i: number) => Math.round(180 + 120 * Math.sin(((i - 105) / 365) * 2 * Math.PI))
@@ -149,12 +153,7 @@ test('what Set up cannot keep is told at its field, and a station that is there 
   browser,
 }) => {
   const page = await somebodyElse(browser, 'nobody')
-  await page.goto('/sign-up')
-  await page.getByLabel('Name of the firm').fill('Larkrise Lawns')
-  await page.getByLabel('Your name').fill('Ida')
-  await page.getByLabel('Your e-mail address').fill(`ida.${Date.now().toString(36)}@example.org`)
-  await page.getByLabel('Password').fill('three wet autumns')
-  await page.getByRole('button', { name: 'Sign up the firm' }).click()
+  await signUp(page)
   await expect(page).toHaveURL(/set-up$/)
   const keep = page.getByRole('button', { name: 'Go to the lawns' })
   await page.getByLabel('Place', { exact: true }).fill('80, 10')

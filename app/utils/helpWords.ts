@@ -57,7 +57,7 @@ const HELP: readonly { at: RegExp; title: string; does: readonly string[] }[] = 
     ],
   },
   {
-    at: /\/jobs$/,
+    at: /\/jobs(\/[^/]+)?$/,
     title: 'Jobs',
     does: [
       'The jobs of this lawn: what is open, what was closed and with what result. A closed job is kept as it was.',

@@ -1,10 +1,7 @@
 import { mean, sampleStandardDeviation } from 'simple-statistics'
+import { Z_90 } from '../measure/proportion'
 import type { Outlook } from './outlook'
-
-/** z of a two-sided 90 % interval. */
-const Z_90 = 1.645
-/** As the chance of a day is that of the week around it. */
-const DAYS_AROUND = 3
+import { DAYS_AROUND } from './window'
 
 /** Of 100 years, how many more make a good stand sown on one day than on another, and whether that is more than chance. */
 export interface Difference {
@@ -12,6 +9,7 @@ export interface Difference {
   real: boolean
 }
 
+/** Good of the days around one, as its chance is counted. */
 const shareAround = (year: string, at: number): number => {
   const around = year.slice(Math.max(0, at - DAYS_AROUND), at + DAYS_AROUND + 1)
   return [...around].filter((letter) => letter === 'g').length / Math.max(1, around.length)

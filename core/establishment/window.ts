@@ -39,7 +39,7 @@ export interface SowingWindow {
 }
 
 /** Days on either side whose years are counted with those of a day. */
-const DAYS_AROUND = 3
+export const DAYS_AROUND = 3
 
 /** Mean of the days around each day; fewer at the ends. */
 export function meanAround(values: readonly number[]): number[] {

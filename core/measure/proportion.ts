@@ -1,5 +1,5 @@
 /** z of a two-sided 90 % interval. */
-const Z_90 = 1.645
+export const Z_90 = 1.645
 
 /** Lower and upper end of what a counted share may be in truth, 0-1. */
 export type Interval = readonly [low: number, high: number]

@@ -12,7 +12,7 @@ const readsFarther = (lawn: LawnPlace, reads: StationRecord, other: StationRecor
   other.id !== reads.id && farKm(reads, lawn) - farKm(other, lawn) > WORTH_KM
 
 /**
- * Before a station is added: lawns that were told none go on reading what they read, so that nothing changes in silence.
+ * When a station is added: lawns that were told none go on reading what they read, so that nothing changes in silence.
  * @param before the firm's stations until now
  */
 export async function holdStations(firmId: string, before: readonly StationRecord[]): Promise<void> {

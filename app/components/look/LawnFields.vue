@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { LawnQuestionCode } from '#core/site/questions'
-import { WEEKDAYS } from '#core/measure/calendar'
 import {
   GOAL_CHOICES,
   HOME_CHOICES,
@@ -26,12 +25,6 @@ const LOOKS = [
 ] as const
 /** A date that is emptied is none. */
 const day = (typed: string | number) => (String(typed) || null) as typeof draft.wishes.usableBy
-function mowOn(weekday: number): void {
-  const { mowDays } = draft.wishes
-  draft.wishes.mowDays = mowDays.includes(weekday)
-    ? mowDays.filter((one) => one !== weekday)
-    : [...mowDays, weekday].sort()
-}
 function addCircuit(): void {
   draft.water.circuits.push({ name: `Circuit ${draft.water.circuits.length + 1}`, heads: 0, flowLPerMin: null })
 }
@@ -157,18 +150,7 @@ function addCircuit(): void {
     <PickOne v-model="draft.wishes.noSprays" label="Sprays" :choices="SPRAY_CHOICES" needed />
     <PickOne v-model="draft.wishes.upkeep" label="Upkeep the client will give" :choices="UPKEEP_CHOICES" />
     <PickOne v-model="draft.wishes.mownBy" label="Who mows" :choices="MOWER_CHOICES" />
-    <div v-if="draft.wishes.mownBy" class="days" role="group" aria-label="Mowing days">
-      <UButton
-        v-for="(name, weekday) in WEEKDAYS"
-        :key="name"
-        size="sm"
-        :variant="draft.wishes.mowDays.includes(weekday) ? 'solid' : 'outline'"
-        :aria-pressed="draft.wishes.mowDays.includes(weekday)"
-        :aria-label="name"
-        @click="mowOn(weekday)"
-        >{{ name.slice(0, 3) }}</UButton
-      >
-    </div>
+    <WeekdayPick v-if="draft.wishes.mownBy" v-model="draft.wishes.mowDays" label="Mowing days" />
     <div class="field-row">
       <UFormField label="To be usable by" name="usableBy" :error="errors['wishes.usableBy']"
         ><UInput
@@ -191,11 +173,6 @@ function addCircuit(): void {
 .fields {
   display: grid;
   gap: 11px;
-}
-.days {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
 }
 .circuit {
   align-items: end;

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { GROWS, LANGUAGES } from '#contract/firm'
-import { WEEKDAYS } from '#core/measure/calendar'
 import { UNIT_ITEMS } from '~/utils/unitWords'
 
 /** How the firm counts, when it works, and what it mostly sows. */
@@ -8,11 +7,6 @@ const props = defineProps<{ basics: ReturnType<typeof useFirmBasics>; part: 'cou
 const { form, errors } = props.basics
 const GROWS_WORDS: Record<(typeof GROWS)[number], string> = { cool: 'Cool-season', warm: 'Warm-season', both: 'Both' }
 const LANGUAGE_ITEMS = LANGUAGES.map((value) => ({ value, label: value === 'en-US' ? 'American' : 'British' }))
-function toggle(day: number): void {
-  form.workingDays = form.workingDays.includes(day)
-    ? form.workingDays.filter((one) => one !== day)
-    : [...form.workingDays, day].sort()
-}
 </script>
 
 <template>
@@ -31,18 +25,7 @@ function toggle(day: number): void {
         ><USelect id="field-language" v-model="form.language" :items="LANGUAGE_ITEMS" aria-label="Words"
       /></UFormField>
     </div>
-    <div class="choice" role="group" aria-label="Working days">
-      <UButton
-        v-for="(name, day) in WEEKDAYS"
-        :key="name"
-        size="sm"
-        :variant="form.workingDays.includes(day) ? 'solid' : 'outline'"
-        :aria-pressed="form.workingDays.includes(day)"
-        :aria-label="name"
-        @click="toggle(day)"
-        >{{ name.slice(0, 3) }}</UButton
-      >
-    </div>
+    <WeekdayPick v-model="form.workingDays" label="Working days" />
     <p v-if="errors.workingDays" class="problem" role="alert">{{ errors.workingDays }}</p>
   </template>
   <div v-else class="choice" role="group" aria-label="What you mostly do">

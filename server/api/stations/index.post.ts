@@ -7,12 +7,13 @@ import { Refusal } from '../../utils/refusal'
 
 export default answer(async (event, { firm }): Promise<Station> => {
   const wanted = await bodyOf(event, newStationSchema)
-  // A second station takes no lawn over in silence.
-  await holdStations(firm.id, await stationsOf(firm.id))
+  const before = await stationsOf(firm.id)
   const station = await addStation(firm.id, wanted)
   if (!station)
     throw new Refusal(409, 'taken', 'There is a station of this name already.', {
       name: 'There is a station of this name already.',
     })
+  // A second station takes no lawn over in silence.
+  await holdStations(firm.id, before)
   return station
 })
