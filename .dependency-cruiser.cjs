@@ -4,7 +4,10 @@ const inside = (folder) => ({ path: `^${folder}/` })
 module.exports = {
   forbidden: [
     // Pure packages do what is nobody's heart: the sun's path, polygons joined and cut, quantiles, the error function.
-    { name: 'core-imports-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { pathNot: '^core/|node_modules/(suncalc|clipper2-ts|(@types/)?d3-array|simple-statistics)/' } },
+    { name: 'core-imports-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { pathNot: '^core/|^words/message\\.ts$|node_modules/(suncalc|clipper2-ts|(@types/)?d3-array|simple-statistics)/' } },
+    // Core names messages and says none: the list of their names is a type.
+    { name: 'core-says-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { path: '^words/', dependencyTypesNot: ['type-only'] } },
+    { name: 'words-know-only-core', severity: 'error', from: { path: '^words/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server|contract|demo|bin)/' } },
     { name: 'measures-know-no-subject', severity: 'error', from: { path: '^core/(measure|explain)/', pathNot: '/test/' }, to: { path: '^core/', pathNot: '^core/(measure|explain)/' } },
     { name: 'subjects-know-no-job', severity: 'error', from: { path: '^core/', pathNot: '^core/(job|firm|learning)/|/test/' }, to: { path: '^core/(job|firm|learning)/' } },
     { name: 'contract-knows-only-core', severity: 'error', from: { path: '^contract/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server|demo|bin)/' } },

@@ -33,6 +33,17 @@ export default ts.config(
     },
   },
   {
+    // Every word of a screen is in the catalogue of messages; signs, units and the name of the program are not words.
+    files: ['app/**/*.vue'],
+    rules: {
+      'vue/no-bare-strings-in-template': ['error', {
+        allowlist: ['(', ')', ',', '.', ':', ';', '·', '×', '°', '%', '/', '–', '—', '+', '−', '-', '=', '#', '◇', '✓', '→', '↑', '↓', '±', '*', '"', '&nbsp;', 'pH', '…', '&', '?', '>', '<', '▲', '▼', '“', '”', 'a'],
+        attributes: { '/.+/': ['title', 'label', 'description', 'help', 'hint', 'alt', 'data-label', 'aria-label', 'aria-description', 'aria-roledescription', 'aria-valuetext'] },
+        directives: ['v-text'],
+      }],
+    },
+  },
+  {
     files: ['core/**/*.ts'],
     rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'], 'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }] },
   },

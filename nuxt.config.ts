@@ -10,7 +10,7 @@ export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
   css: ['~/assets/css/main.css'],
   alias: {
-    '#core': here('./core'), '#contract': here('./contract'),
+    '#core': here('./core'), '#contract': here('./contract'), '#words': here('./words'),
     // By a name of its own, so that tests run the same code without Nitro's imports.
     '#session': here('./node_modules/nuxt-auth-utils/dist/runtime/server/utils/session'),
   },
@@ -81,7 +81,7 @@ export default defineNuxtConfig({
         for (const [entry, name] of [['./server/seasons/worker.ts', 'season-worker.mjs'], ['./server/compute/worker.ts', 'compute-worker.mjs']] as const) {
           await build({
             entryPoints: [here(entry)], outfile: join(nitro.options.output.serverDir, name), bundle: true, platform: 'node', format: 'esm', target: 'node20',
-            alias: { '#core': here('./core'), '#contract': here('./contract') }, logLevel: 'error',
+            alias: { '#core': here('./core'), '#contract': here('./contract'), '#words': here('./words') }, logLevel: 'error',
             // Packages of the older module form ask for Node's modules by a function that ES modules do not have.
             banner: { js: "import { createRequire as requireFrom } from 'node:module'; const require = requireFrom(import.meta.url);" },
           })

@@ -2,14 +2,14 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 
 const here = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
-const alias = { '#core': here('./core'), '#contract': here('./contract'), '#server': here('./server'), '#session': here('./node_modules/nuxt-auth-utils/dist/runtime/server/utils/session.js'), '#imports': here('./server/test/nitroImports.ts'), '#api-routes': here('./server/test/routes.ts'), '~': here('./app') }
+const alias = { '#core': here('./core'), '#contract': here('./contract'), '#server': here('./server'), '#words': here('./words'), '#session': here('./node_modules/nuxt-auth-utils/dist/runtime/server/utils/session.js'), '#imports': here('./server/test/nitroImports.ts'), '#api-routes': here('./server/test/routes.ts'), '~': here('./app') }
 const slow = { fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 }
 
 export default defineConfig({
   resolve: { alias },
   test: {
     projects: [
-      { resolve: { alias }, test: { name: 'core', testTimeout: 30_000, include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts'] } },
+      { resolve: { alias }, test: { name: 'core', testTimeout: 30_000, include: ['core/**/*.test.ts', 'contract/**/*.test.ts', 'app/**/*.test.ts', 'words/**/*.test.ts'] } },
       {
         resolve: { alias },
         test: {

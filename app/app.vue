@@ -1,10 +1,15 @@
 <script setup lang="ts">
-useHead({ titleTemplate: (title) => (title ? `${title}, Upper Sill` : 'Upper Sill') })
+import { spoken } from '~/utils/words'
+
+useHead({
+  titleTemplate: (title) => (title ? t('shell.upperSill', { title }) : 'Upper Sill'),
+  htmlAttrs: { lang: spoken },
+})
 </script>
 
 <template>
   <UApp>
-    <NuxtLayout>
+    <NuxtLayout :key="spoken">
       <NuxtPage />
     </NuxtLayout>
   </UApp>

@@ -7,15 +7,11 @@ const missing = computed(() => props.error.statusCode === 404)
 
 <template>
   <main class="lost">
-    <h1>{{ missing ? 'Nothing at this address' : 'This view could not be shown' }}</h1>
+    <h1>{{ missing ? t('shell.nothingAtThisAddress') : t('shell.thisViewCouldNot') }}</h1>
     <p>
-      {{
-        missing
-          ? 'The lawn may have been deleted, or the link is mistyped.'
-          : 'What was saved is safe. Go back to the lawns and try again.'
-      }}
+      {{ missing ? t('shell.theLawnMayHave') : t('shell.whatWasSavedIs') }}
     </p>
-    <UButton color="primary" @click="clearError({ redirect: '/lawns' })">Go to the lawns</UButton>
+    <UButton color="primary" @click="clearError({ redirect: '/lawns' })">{{ t('shell.goToTheLawns') }}</UButton>
   </main>
 </template>
 

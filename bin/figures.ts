@@ -1,8 +1,9 @@
+import { told } from '#core/explain/test/told'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import * as echarts from 'echarts'
 import { soilColumn, stepColumn, thermalDiffusivityM2PerS } from '#core/soil/soil'
-import { climateFromNormals } from '#core/weather/normals'
+import { climateFromNormals } from '#core/weather/climate'
 import { COLUMBUS, COLUMBUS_LAT } from '#core/weather/test/stations'
 import { emptyRun } from '#core/weather/weather'
 import { steadyEmergenceDays } from '#core/establishment/germination'
@@ -10,8 +11,11 @@ import { buildSeason } from '#core/establishment/season'
 import { oddsOf } from '#core/establishment/whatIf'
 import { pureSeed } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
-import { addDays, shortDay, toDay } from '#core/measure/calendar'
+import { addDays, toDay } from '#core/measure/calendar'
+import { tellerOf } from '#words/teller'
 import { AS_TOLD, followTopLayer, topLayer, type BedCover } from '#core/water/topLayer'
+
+const { shortDay } = tellerOf('en-US').days
 
 /** Figures of docs/model.md, drawn from what the core computes. */
 const FOLDER = fileURLToPath(new URL('../docs/model/', import.meta.url))
@@ -61,11 +65,14 @@ function windows(): void {
   ).map(([grass, color]) => {
     const data = [0, 150].flatMap((from) => {
       const season = buildSeason({ ...input, today: addDays(today, from) })
-      return oddsOf({ code: grass, group: 'seed', words: '', seed: pureSeed(grass), ground, risk }, season)
-        .chance.slice(0, 150)
+      return oddsOf(
+        { code: grass, group: 'seed', words: grassByCode(grass).name, seed: pureSeed(grass), ground, risk },
+        season,
+      )
+        .odds.chance.slice(0, 150)
         .map(({ of100 }, i) => [from + i, of100])
     })
-    return line(grassByCode(grass).name, data, color)
+    return line(told(grassByCode(grass).name), data, color)
   })
   draw('windows', {
     xAxis: {
@@ -90,7 +97,7 @@ function emergence(): void {
     ] as const
   ).map(([code, color]) =>
     line(
-      grassByCode(code).name,
+      told(grassByCode(code).name),
       Array.from({ length: 51 }, (_, i) => 8 + i * 0.5).flatMap((tempC) => {
         const days = steadyEmergenceDays(grassByCode(code), tempC)
         return days !== undefined && days <= 50 ? [[tempC, Math.round(days * 10) / 10]] : []

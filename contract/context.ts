@@ -1,3 +1,4 @@
+import type { Message } from '#core/explain/message'
 import type { FirmSettings, Role } from './firm'
 import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/job/hours'
@@ -41,9 +42,9 @@ export interface SillData {
   jobId: string | null
   stationId: string
   stationName: string
-  grassName: string
+  grassName: Message
   /** What is sown, in words. */
-  seedName: string
+  seedName: Message
   grassSeason: 'cool' | 'warm'
   forecast: ForecastDay[]
   /** Day it was issued on; null where there is none. */
@@ -59,7 +60,7 @@ export interface SillData {
 export type SillTold = Omit<SillData, 'outlook'> & { outlook: OutlookTold }
 /** In its place, where no station can tell a season: what is missing, in words. */
 export interface SillLacking {
-  lacks: string
+  lacks: Message
 }
 export const sillOf = (told: SillTold): SillData => ({ ...told, outlook: readOutlook(told.outlook) })
 
@@ -71,8 +72,11 @@ export type Step = { doing: string; share: number | null } | { status: number; b
 export interface ApiError {
   error: {
     code: string
+    /** In American English, for who has no catalogue of messages. */
     message: string
     fields?: Record<string, string>
+    /** The same to be told in any language. */
+    said?: { message: Message; fields: Record<string, Message> }
     /** What somebody else has saved meanwhile, where that is why. */
     theirs?: unknown
   }
@@ -88,7 +92,10 @@ export interface SeasonTold {
 }
 
 type FirmAtWork = Pick<Context, 'today' | 'pace' | 'stock' | 'spokenFor'> & {
-  firm: Pick<FirmSettings, 'practices' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'>
+  firm: Pick<
+    FirmSettings,
+    'practices' | 'planning' | 'workingDays' | 'holidays' | 'feedRules' | 'hoursADay' | 'currency'
+  >
 }
 /** The firm as its jobs are planned. */
 export const firmRecordOf = ({ firm, today, pace, stock, spokenFor }: FirmAtWork): FirmRecord => ({
@@ -97,6 +104,7 @@ export const firmRecordOf = ({ firm, today, pace, stock, spokenFor }: FirmAtWork
   planning: planningOf(firm.planning),
   workingDays: firm.workingDays,
   holidays: firm.holidays,
+  feedRules: firm.feedRules,
   hoursADay: firm.hoursADay,
   pace,
   stock,

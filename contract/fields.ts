@@ -1,3 +1,4 @@
+import { said } from './said'
 import { z } from 'zod'
 import { isDay, type Day } from '#core/measure/calendar'
 
@@ -15,18 +16,18 @@ export const cleaned = (typed: string): string => typed.replace(UNKEEPABLE, '').
 /** Fields that several contracts are made of, each bounded. */
 export const daySchema = z
   .string()
-  .max(10, 'A date such as 2026-09-24.')
-  .refine(isDay, 'A date such as 2026-09-24.')
+  .max(10, said('contract.aDateSuchAs'))
+  .refine(isDay, said('contract.aDateSuchAs'))
   .transform((text) => text as Day)
 export const idSchema = z.uuid()
 /** Far beyond what is kept nothing is cleaned: bringing letters into one spelling takes long for a heap of accents. */
 export const text = (most: number) =>
   z
     .string()
-    .max(most * 4, { error: `At most ${most} characters.`, abort: true })
+    .max(most * 4, { error: said('contract.atMostCharacters', { most }), abort: true })
     .overwrite(cleaned)
-    .max(most, `At most ${most} characters.`)
-export const required = (most: number, empty = 'Enter something here.') => text(most).min(1, empty)
+    .max(most, said('contract.atMostCharacters', { most }))
+export const required = (most: number, empty = said('contract.enterSomethingHere')) => text(most).min(1, empty)
 /** Counts the saves of one thing, as the database counts. */
 export const versionSchema = z.int().min(0).max(2_147_483_647)
 
@@ -38,13 +39,13 @@ export const between = (least: number, most: number, words: string) =>
 /** Nothing at all, or as much as can be told apart from it. */
 export const noneOr = (least: number, most: number, words: string) =>
   between(0, most, words).refine((value) => value === 0 || value >= least, words)
-export const share = noneOr(0.0001, 1, 'Between 0.01 and 100%, or 0.')
-export const hours = noneOr(0.01, 400, 'Between 0.01 and 400 hours, or 0.')
+export const share = noneOr(0.0001, 1, said('contract.between001And'))
+export const hours = noneOr(0.01, 400, said('contract.between001And400'))
 /** Of ground above the sea; lowest shore and highest towns. */
-export const heightM = between(-430, 6000, 'Between −1,400 and 19,700 ft (−430 and 6,000 m).')
+export const heightM = between(-430, 6000, said('contract.between1400And'))
 /** The largest lawn, 20 ha. */
 export const MOST_AREA_M2 = 200_000
-export const areaM2 = between(1, MOST_AREA_M2, 'Between 10 ft² (1 m²) and 50 acres (20 ha).')
+export const areaM2 = between(1, MOST_AREA_M2, said('contract.between10Ft1'))
 /** A record with no more entries than a person makes. */
 export const few = <T extends z.ZodType>(schema: T, most: number, what: string) =>
-  z.record(idSchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
+  z.record(idSchema, schema).refine((all) => Object.keys(all).length <= most, said('contract.atMost', { most, what }))

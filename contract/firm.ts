@@ -1,3 +1,7 @@
+import { said } from './said'
+import { LANGUAGES } from '#words/message'
+import { PHOSPHORUS_RULES } from '#core/materials/feedRules'
+import { isDay } from '#core/measure/calendar'
 import { z } from 'zod'
 import { between, daySchema, idSchema, required, text, versionSchema } from './fields'
 import { planningSchema, practicesSchema } from './practices'
@@ -5,14 +9,11 @@ import { planningSchema, practicesSchema } from './practices'
 export const ROLES = ['owner', 'technician'] as const
 export type Role = (typeof ROLES)[number]
 
-const name = required(80, 'Enter a name.')
+const name = required(80, said('contract.enterAName'))
 /** As it was typed: which addresses are one is judged in one place, the database. */
-const email = text(200).pipe(z.email('An e-mail address such as mara@example.org.'))
+const email = text(200).pipe(z.email(said('contract.anEMailAddress')))
 /** Longer than this only makes hashing slow. */
-const password = z
-  .string()
-  .min(10, 'At least 10 characters; three or four words do well.')
-  .max(200, 'At most 200 characters.')
+const password = z.string().min(10, said('contract.atLeast10Characters')).max(200, said('contract.atMost200Characters'))
 const units = z.enum(['us', 'metric'])
 
 const knows = (kind: 'timeZone' | 'currency', value: string): boolean => {
@@ -27,17 +28,15 @@ const knows = (kind: 'timeZone' | 'currency', value: string): boolean => {
 const timeZone = z
   .string()
   .max(60)
-  .refine((zone) => /^[A-Z]/.test(zone) && knows('timeZone', zone), 'A time zone such as America/New_York.')
+  .refine((zone) => /^[A-Z]/.test(zone) && knows('timeZone', zone), said('contract.aTimeZoneSuch'))
 const currency = z
   .string()
-  .regex(/^[A-Z]{3}$/, 'Three letters such as USD.')
-  .refine((code) => knows('currency', code), 'Three letters such as USD.')
+  .regex(/^[A-Z]{3}$/, said('contract.threeLettersSuchAs'))
+  .refine((code) => knows('currency', code), said('contract.threeLettersSuchAs'))
 
 /** What a firm mostly sows. */
 export const GROWS = ['cool', 'warm', 'both'] as const
-export const LANGUAGES = ['en-US', 'en-GB'] as const
 const language = z.enum(LANGUAGES)
-export type Language = z.infer<typeof language>
 
 export const signUpSchema = z.object({
   firmName: name,
@@ -50,10 +49,7 @@ export const signUpSchema = z.object({
   password,
 })
 /** Six digits of an authenticator, or one of the codes written down for the day it is lost. */
-const secondFactorCode = text(20).regex(
-  /^(\d{6}|[\dA-Z]{4}-[\dA-Z]{4})$/i,
-  'Six digits, or a recovery code such as 7KQ2-M4XD.',
-)
+const secondFactorCode = text(20).regex(/^(\d{6}|[\dA-Z]{4}-[\dA-Z]{4})$/i, said('contract.sixDigitsOrA'))
 export const signInSchema = z.object({
   email: text(200),
   password: z.string().max(200),
@@ -62,7 +58,7 @@ export const signInSchema = z.object({
 export const passwordChangeSchema = z.object({ current: z.string().max(200), password })
 
 /** The secret of an invitation or a reset; it travels behind the # of a link, so no log sees it. */
-const secret = z.string().regex(/^[\w-]{43}$/, 'This link is not whole. Copy all of it.')
+const secret = z.string().regex(/^[\w-]{43}$/, said('contract.thisLinkIsNot'))
 export const linkSchema = z.object({ secret })
 export const joinSchema = z.object({
   secret,
@@ -78,10 +74,26 @@ export const linkRequestSchema = z.discriminatedUnion('kind', [
 ])
 export const personChangeSchema = z.object({ role: z.enum(ROLES), active: z.boolean() })
 export const ownUnitsSchema = z.object({ units: units.nullable() })
-export const clockStepSchema = z.object({ days: z.int().min(1, 'A day at least.').max(31, 'At most 31 days at once.') })
+export const clockStepSchema = z.object({
+  days: z.int().min(1, said('contract.aDayAtLeast')).max(31, said('contract.atMost31Days')),
+})
 
-const licenceSchema = z.object({ what: required(60, 'What it is for.'), number: required(40, 'Its number.') })
+const licenceSchema = z.object({
+  what: required(60, said('contract.whatItIsFor')),
+  number: required(40, said('contract.itsNumber')),
+})
 export type Licence = z.infer<typeof licenceSchema>
+
+/** A day of every year, "11-15". */
+const monthDay = text(5).refine(
+  (typed) => /^\d\d-\d\d$/.test(typed) && isDay(`2000-${typed}`),
+  said('contract.aMonthAndADay'),
+)
+/** What the law of the firm's place says to fertilizer. */
+const feedRulesSchema = z.object({
+  phosphorus: z.enum(PHOSPHORUS_RULES),
+  blackouts: z.array(z.object({ from: monthDay, to: monthDay })).max(6, said('contract.atMostSix')),
+})
 
 export const firmSettingsSchema = z.object({
   version: versionSchema,
@@ -95,16 +107,17 @@ export const firmSettingsSchema = z.object({
   planning: planningSchema,
   workingDays: z
     .array(z.int().min(0).max(6))
-    .min(1, 'One working day at least.')
+    .min(1, said('contract.oneWorkingDayAt'))
     .max(7)
     .transform((days) => [...new Set(days)].sort()),
   holidays: z
     .array(daySchema)
-    .max(60, 'At most 60 holidays.')
+    .max(60, said('contract.atMost60Holidays'))
     .transform((days) => [...new Set(days)].sort()),
+  feedRules: feedRulesSchema,
   /** Crew hours that can be put into one day: people times hours. */
-  hoursADay: between(1, 400, 'Between 1 and 400 crew hours.'),
-  licences: z.array(licenceSchema).max(12, 'At most 12 licences.'),
+  hoursADay: between(1, 400, said('contract.between1And400')),
+  licences: z.array(licenceSchema).max(12, said('contract.atMost12Licences')),
   homeStationId: idSchema.nullable(),
 })
 export type FirmSettings = z.infer<typeof firmSettingsSchema>

@@ -1,3 +1,5 @@
+import type { Message } from '#core/explain/message'
+import { said } from './said'
 import { z } from 'zod'
 import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/materials/covers'
@@ -16,30 +18,29 @@ import { practicesSchema } from './practices'
 import { workSchema, type DoneOperation } from './work'
 
 const lotSchema = z.object({
-  purityShare: between(0.01, 1, 'Between 1 and 100%.'),
-  germinationShare: between(0.01, 1, 'Between 1 and 100%.'),
-  coatingShare: between(0, 0.9, 'Between 0 and 90%.'),
+  purityShare: between(0.01, 1, said('contract.between1And100')),
+  germinationShare: between(0.01, 1, said('contract.between1And100')),
+  coatingShare: between(0, 0.9, said('contract.between0And90')),
   purityOfBareSeed: z.boolean(),
 })
 
 const bagSchema = z.object({
-  massKg: between(0.1, 1500, 'Between 0.1 kg and 1,500 kg.'),
-  priceMinor: z.int().min(0, 'Not below 0.').max(100_000_00, 'That is too much for a bag.').nullable(),
+  massKg: between(0.1, 1500, said('contract.between01Kg')),
+  priceMinor: z.int().min(0, said('contract.notBelow0')).max(100_000_00, said('contract.thatIsTooMuch')).nullable(),
 })
 
 export const settingsSchema = z.object({
-  seedRateGPerM2: between(0.5, 100, 'Between 0.1 lb/1,000 ft² (0.5 g/m²) and 20 lb/1,000 ft² (100 g/m²).'),
+  seedRateGPerM2: between(0.5, 100, said('contract.between01Lb')),
   lot: lotSchema,
-  bags: z.array(bagSchema).min(1, 'At least one bag size.').max(4, 'At most four bag sizes.'),
-  starterAnalysis: text(20).refine(
-    (t) => parseAnalysis(t) !== undefined,
-    'Three numbers such as 18-24-12, nitrogen above 0.',
-  ),
-  starterNGPerM2: noneOr(0.2, 4.887, 'Between 0.05 and 1 lb N/1,000 ft² (0.2 to 4.9 g/m²) in one go, or 0 for none.'),
+  bags: z.array(bagSchema).min(1, said('contract.atLeastOneBag')).max(4, said('contract.atMostFourBag')),
+  starterAnalysis: text(20).refine((t) => parseAnalysis(t) !== undefined, said('contract.threeNumbersSuchAs')),
+  starterNGPerM2: noneOr(0.2, 4.887, said('contract.between005And')),
+  /** What was kept before anybody asked has none. */
+  starterSlowShare: between(0, 1, said('contract.between0And100')).default(0),
   coverMaterial: z.enum(COVER_MATERIALS),
-  coverMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
-  rakeMm: between(0, 25, 'Between 0 and 1 in (25 mm).'),
-  scalpToMm: between(3, 150, 'Between ⅛ in (3 mm) and 6 in (150 mm).'),
+  coverMm: between(0, 25, said('contract.between0And1')),
+  rakeMm: between(0, 25, said('contract.between0And1')),
+  scalpToMm: between(3, 150, said('contract.betweenIn3Mm')),
 })
 
 /** Settings that the season of a lawn is asked for by, without keeping them. */
@@ -47,13 +48,13 @@ export const settingsTriedSchema = z.object({ settings: settingsSchema })
 
 /** Shares of mass of a mixture, adding up to 100%. */
 const blendSchema = z
-  .array(z.object({ grass: z.enum(GRASS_CODES), massShare: between(0.005, 1, 'Between 0.5 and 100%.') }))
-  .max(MOST_PARTS, `At most ${MOST_PARTS} grasses.`)
-  .refine((parts) => parts.length !== 1, 'A mixture holds two grasses at least.')
-  .refine((parts) => new Set(parts.map(({ grass }) => grass)).size === parts.length, 'Each grass once.')
+  .array(z.object({ grass: z.enum(GRASS_CODES), massShare: between(0.005, 1, said('contract.between05And')) }))
+  .max(MOST_PARTS, said('contract.atMostGrasses', { MOST_PARTS }))
+  .refine((parts) => parts.length !== 1, said('contract.aMixtureHoldsTwo'))
+  .refine((parts) => new Set(parts.map(({ grass }) => grass)).size === parts.length, said('contract.eachGrassOnce'))
   .refine(
     (parts) => !parts.length || Math.abs(parts.reduce((sum, { massShare }) => sum + massShare, 0) - 1) < 0.0015,
-    'Shares have to add up to 100%.',
+    said('contract.sharesHaveToAdd'),
   )
 
 export const planSchema = z.object({
@@ -163,7 +164,7 @@ export function groundOf(lawn: Lawn): LawnRecord {
 }
 
 /** What the plan cannot do without and the survey of the job's zones still lacks, in the words of the form. */
-export function missingOf(lawn: Lawn): string[] {
+export function missingOf(lawn: Lawn): Message[] {
   const { zones, measured } = groundOf(lawn)
   return questionsLeft({ ...lawn, zones }, measured)
     .filter(({ needed }) => needed)
@@ -174,7 +175,10 @@ export function missingOf(lawn: Lawn): string[] {
 export const newJobSchema = z.object({
   /** Made by the browser, so that asking twice adds once. */
   id: idSchema,
-  zoneIds: z.array(idSchema).min(1, 'One zone at least.').max(MOST_ZONES, `At most ${MOST_ZONES} zones.`),
+  zoneIds: z
+    .array(idSchema)
+    .min(1, said('contract.oneZoneAtLeast'))
+    .max(MOST_ZONES, said('contract.atMostZones', { MOST_ZONES })),
 })
 export type NewJob = z.infer<typeof newJobSchema>
 

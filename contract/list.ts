@@ -1,3 +1,4 @@
+import { said } from './said'
 import { z } from 'zod'
 import type { ProgrammeCode } from '#core/job/decision/programmes'
 import type { Outline } from '#core/job/outline'
@@ -21,7 +22,7 @@ export const outlinesAskedSchema = z.object({
     .string()
     .max(LIST_PAGE * 37)
     .transform((ids) => ids.split(',').filter(Boolean))
-    .pipe(z.array(idSchema).max(LIST_PAGE, `At most ${LIST_PAGE} lawns at once.`)),
+    .pipe(z.array(idSchema).max(LIST_PAGE, said('contract.atMostLawnsAt', { LIST_PAGE }))),
 })
 
 /** A lawn as the list knows it, by the job in view: the open one, or the last. */
@@ -30,6 +31,8 @@ export interface ListedLawn {
   client: string
   address: string
   growsNow: string
+  /** Loaded to try things out. */
+  sample: boolean
   /** Of all zones whose area is known, m². */
   areaM2: number
   job: {

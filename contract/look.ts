@@ -1,3 +1,4 @@
+import { asSaid, said } from './said'
 import { z } from 'zod'
 import type { Day } from '#core/measure/calendar'
 import { TEXTURES } from '#core/soil/soil'
@@ -19,19 +20,19 @@ export const MOST_POINTS = 5000
 export const MOST_LOOK_BYTES = 512 * 1024
 /** Farther than this from the lawn's place is another lawn, m. */
 const MOST_AWAY_M = 2000
-const metres = between(-MOST_AWAY_M, MOST_AWAY_M, 'Within 2 km of the lawn.')
-const length = between(0.1, 100, 'Between 4 in (0.1 m) and 330 ft (100 m).').nullable()
-const depth = between(0, 1000, 'Between 0 and 39 in (1,000 mm).')
+const metres = between(-MOST_AWAY_M, MOST_AWAY_M, said('contract.within2KmOf'))
+const length = between(0.1, 100, said('contract.between4In0')).nullable()
+const depth = between(0, 1000, said('contract.between0And39'))
 
 const ring = z
   .array(z.tuple([metres, metres]))
-  .max(MOST_POINTS, `At most ${MOST_POINTS.toLocaleString('en-US')} corners.`)
+  .max(MOST_POINTS, said('contract.atMostCorners', { MOST_POINTS: MOST_POINTS.toLocaleString('en-US') }))
 export const featureSchema = z
   .object({
     kind: z.enum(FEATURE_CODES),
     name: text(40),
     points: ring,
-    holes: z.array(ring).max(12, 'At most 12 holes.'),
+    holes: z.array(ring).max(12, said('contract.atMost12Holes')),
     zoneId: idSchema.nullable(),
     heightM: length,
     radiusM: length,
@@ -40,15 +41,15 @@ export const featureSchema = z
   })
   .superRefine((feature, context) => {
     const problem = featureProblem(feature)
-    if (problem) context.addIssue({ code: 'custom', path: ['points'], message: problem })
+    if (problem) context.addIssue({ code: 'custom', path: ['points'], message: asSaid(problem) })
   })
 
 /** The picture under the plan. */
 export const underlaySchema = z.object({
   photoId: idSchema,
   at: z.tuple([metres, metres]).readonly(),
-  mPerPx: between(M_PER_PX.least, M_PER_PX.most, 'Scale the picture by a length that is known on it.'),
-  turnDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+  mPerPx: between(M_PER_PX.least, M_PER_PX.most, said('contract.scaleThePictureBy')),
+  turnDeg: between(-180, 180, said('contract.between180And180')),
   widthPx: z.int().min(1).max(10_000),
   heightPx: z.int().min(1).max(10_000),
 })
@@ -56,13 +57,16 @@ export const underlaySchema = z.object({
 const hollowSchema = z
   .object({
     name: text(40),
-    spacingM: between(0.05, 20, 'Between 2 in (0.05 m) and 65 ft (20 m).'),
-    widthM: between(0.05, 100, 'Between 2 in (0.05 m) and 330 ft (100 m).').nullable(),
-    rowsMm: z.array(z.array(depth).max(40, 'At most 40 depths in a row.')).min(1).max(40, 'At most 40 rows.'),
+    spacingM: between(0.05, 20, said('contract.between2In0')),
+    widthM: between(0.05, 100, said('contract.between2In005')).nullable(),
+    rowsMm: z
+      .array(z.array(depth).max(40, said('contract.atMost40Depths')))
+      .min(1)
+      .max(40, said('contract.atMost40Rows')),
   })
   .superRefine((hollow, context) => {
     const problem = hollowProblem(hollow)
-    if (problem) context.addIssue({ code: 'custom', path: ['rowsMm'], message: problem })
+    if (problem) context.addIssue({ code: 'custom', path: ['rowsMm'], message: asSaid(problem) })
   })
 
 export const zoneSchema = z
@@ -72,21 +76,25 @@ export const zoneSchema = z
     areaFrom: z.enum(['taped', 'drawn']),
     areaTyped: text(200),
     tapedM2: areaM2.nullable(),
-    errorShare: between(0, 0.3, 'Between 0 and 30%.'),
+    errorShare: between(0, 0.3, said('contract.between0And30')),
     sward: z.enum(SWARD_CODES).nullable(),
     grass: z.enum(GRASS_CODES).nullable(),
     desirableShare: share.nullable(),
     weedShare: share.nullable(),
     coarseShare: share.nullable(),
     bareShare: share.nullable(),
-    counted: z.array(z.int().min(0).max(2000)).refine(({ length: n }) => n === 0 || n === 4, 'Four counts.'),
+    counted: z
+      .array(z.int().min(0).max(2000))
+      .refine(({ length: n }) => n === 0 || n === 4, said('contract.fourCounts')),
     barePatchy: z.boolean().nullable(),
-    plugsMm: z.array(between(0, 150, 'Between 0 and 6 in (150 mm).')).max(12, 'At most 12 plugs.'),
-    driverMm: z.array(between(0, 300, 'Between 0 and 12 in (300 mm).')).max(12, 'At most 12 tries.'),
-    penetrometerKPa: z.array(between(0, 10_000, 'Between 0 and 1,450 psi (10,000 kPa).')).max(12, 'At most 12 tries.'),
-    mowingHeightMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
-    keptMm: between(3, 300, 'Between ⅛ in (3 mm) and 12 in (300 mm).').nullable(),
-    sunHours: between(0, 24, 'Between 0 and 24 hours.').nullable(),
+    plugsMm: z.array(between(0, 150, said('contract.between0And6'))).max(12, said('contract.atMost12Plugs')),
+    driverMm: z.array(between(0, 300, said('contract.between0And12'))).max(12, said('contract.atMost12Tries')),
+    penetrometerKPa: z
+      .array(between(0, 10_000, said('contract.between0And1450')))
+      .max(12, said('contract.atMost12Tries')),
+    mowingHeightMm: between(3, 300, said('contract.betweenIn3MmAnd')).nullable(),
+    keptMm: between(3, 300, said('contract.betweenIn3MmAnd')).nullable(),
+    sunHours: between(0, 24, said('contract.between0And24Hours')).nullable(),
     slopeShare: share.nullable(),
     wear: z.enum(WEARS).nullable(),
     drainage: z.enum(DRAINAGES).nullable(),
@@ -98,20 +106,20 @@ export const zoneSchema = z
     coredOn: daySchema.nullable().default(null),
     swardMix: z
       .array(z.object({ sward: z.enum(SWARD_CODES), share }))
-      .max(4, 'At most 4 swards.')
+      .max(4, said('contract.atMost4Swards'))
       .default([])
-      .refine((mix) => new Set(mix.map(({ sward }) => sward)).size === mix.length, 'Each sward once.')
+      .refine((mix) => new Set(mix.map(({ sward }) => sward)).size === mix.length, said('contract.eachSwardOnce'))
       .refine(
         (mix) => !mix.length || Math.abs(mix.reduce((sum, one) => sum + one.share, 0) - 1) < 0.0151,
-        'The shares have to add up to 100%.',
+        said('contract.theSharesHaveTo'),
       ),
     levelsSeen: z.boolean(),
-    hollows: z.array(hollowSchema).max(12, 'At most 12 hollows.'),
+    hollows: z.array(hollowSchema).max(12, said('contract.atMost12Hollows')),
   })
   .superRefine(({ desirableShare, weedShare, coarseShare, bareShare }, context) => {
     if (desirableShare === null || weedShare === null || coarseShare === null || bareShare === null) return
     const problem = coverProblem(desirableShare, weedShare, coarseShare, bareShare)
-    if (problem) context.addIssue({ code: 'custom', path: ['bareShare'], message: problem })
+    if (problem) context.addIssue({ code: 'custom', path: ['bareShare'], message: asSaid(problem) })
   })
 
 export const applicationSchema = z.object({
@@ -119,11 +127,14 @@ export const applicationSchema = z.object({
   product: text(80),
   rate: text(40),
   appliedOn: daySchema,
-  waitDays: z.int('Whole days.').min(0, 'Not below 0 days.').max(800, 'At most 800 days.'),
+  waitDays: z
+    .int(said('contract.wholeDays'))
+    .min(0, said('contract.notBelow0Days'))
+    .max(800, said('contract.atMost800Days')),
 })
 
-const ppm = between(0, 5000, 'Between 0 and 5,000 ppm.').nullable()
-const acidity = between(2, 11, 'A pH between 2 and 11.').nullable()
+const ppm = between(0, 5000, said('contract.between0And5')).nullable()
+const acidity = between(2, 11, said('contract.aPhBetween2')).nullable()
 export const soilTestSchema = z.object({
   sampledOn: daySchema,
   method: z.enum(SOIL_METHODS),
@@ -135,19 +146,19 @@ export const soilTestSchema = z.object({
   note: text(400),
 })
 
-const flow = between(0.1, 2000, 'Between 0.03 and 530 gal/min (0.1 to 2,000 L/min).').nullable()
+const flow = between(0.1, 2000, said('contract.between003And')).nullable()
 export const HOME_WHEN = ['all day', 'mornings and evenings', 'seldom'] as const
 export const waterSchema = z.object({
   source: z.enum(['none', 'hose', 'sprinklers']).nullable(),
   flowLPerMin: flow,
   circuits: z
     .array(z.object({ name: required(40), heads: z.int().min(0).max(200), flowLPerMin: flow }))
-    .max(16, 'At most 16 circuits.'),
+    .max(16, said('contract.atMost16Circuits')),
   byWhom: text(80),
   /** When whoever waters is at home. */
   homeWhen: z.enum(HOME_WHEN).nullable().default(null),
   /** How often a day they can, honestly. */
-  timesADay: between(0, 12, 'Between 0 and 12 times a day.').nullable(),
+  timesADay: between(0, 12, said('contract.between0And12Times')).nullable(),
   restriction: z.enum(['none', 'limited', 'ban']).nullable(),
   restrictedUntil: daySchema.nullable(),
   restrictionNote: text(200),
@@ -155,9 +166,9 @@ export const waterSchema = z.object({
 
 export const LEAVES = ['none', 'some', 'heavy'] as const
 export const accessSchema = z.object({
-  gateM: between(0.3, 20, 'Between 1 ft (0.3 m) and 65 ft (20 m).').nullable(),
-  steps: z.int().min(0).max(200, 'At most 200 steps.').nullable(),
-  barrowM: between(0, 2000, 'Between 0 and 1.2 miles (2 km).').nullable(),
+  gateM: between(0.3, 20, said('contract.between1Ft0')).nullable(),
+  steps: z.int().min(0).max(200, said('contract.atMost200Steps')).nullable(),
+  barrowM: between(0, 2000, said('contract.between0And12Miles')).nullable(),
   tipping: text(120),
   services: z.enum(['not asked', 'asked', 'located']),
   /** Leaves that trees on it or beside it drop in autumn. */
@@ -223,17 +234,20 @@ export const lookSchema = z
     version: versionSchema,
     client: required(80),
     address: text(160),
-    latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
-    lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+    latDeg: between(-66, 66, said('contract.between66And66')),
+    lonDeg: between(-180, 180, said('contract.between180And180')),
     /** Above the sea; moves the station's air to the lawn's height. */
     heightM: heightM.nullable(),
     stationId: idSchema.nullable(),
     growsNow: text(120),
     texture: z.enum(TEXTURES),
-    zones: few(zoneSchema, MOST_ZONES, 'zones').refine((zones) => Object.keys(zones).length > 0, 'One zone at least.'),
+    zones: few(zoneSchema, MOST_ZONES, 'zones').refine(
+      (zones) => Object.keys(zones).length > 0,
+      said('contract.oneZoneAtLeast'),
+    ),
     features: few(featureSchema, MOST_FEATURES, 'things on the plan'),
     underlay: underlaySchema.nullable(),
-    applications: z.array(applicationSchema).max(40, 'At most 40 lines.'),
+    applications: z.array(applicationSchema).max(40, said('contract.atMost40Lines')),
     /** Asked, and nothing was put on that is known of. */
     nothingPutOn: z.boolean(),
     soilTest: soilTestSchema.nullable(),
@@ -242,8 +256,8 @@ export const lookSchema = z
     wishes: wishesSchema,
     /** Measurements as they were typed, by field: they come back so. */
     typedAs: z
-      .record(z.string().regex(/^[\w.-]{1,120}$/, 'The path of a field.'), text(120))
-      .refine((all) => Object.keys(all).length <= 400, 'At most 400 typed fields.')
+      .record(z.string().regex(/^[\w.-]{1,120}$/, said('contract.thePathOfA')), text(120))
+      .refine((all) => Object.keys(all).length <= 400, said('contract.atMost400Typed'))
       .default({}),
   })
   .superRefine(({ zones, features }, context) => {
@@ -254,14 +268,14 @@ export const lookSchema = z
         context.addIssue({
           code: 'custom',
           path: ['features', id, 'zoneId'],
-          message: 'This outline belongs to no zone.',
+          message: said('contract.thisOutlineBelongsTo'),
         })
     }
     if (points > MOST_POINTS)
       context.addIssue({
         code: 'custom',
         path: ['features'],
-        message: `At most ${MOST_POINTS.toLocaleString('en-US')} points on a plan.`,
+        message: said('contract.atMostPointsOn', { MOST_POINTS: MOST_POINTS.toLocaleString('en-US') }),
       })
   })
 
@@ -275,6 +289,6 @@ export function notYet({ applications, soilTest, zones }: Look, today: Day): Rec
     ...Object.entries(zones).map(([id, { coredOn }]): [string, Day | null] => [`zones.${id}.coredOn`, coredOn]),
   ]
   return Object.fromEntries(
-    told.flatMap(([path, day]) => (day && day > today ? [[path, 'This day has not come yet.']] : [])),
+    told.flatMap(([path, day]) => (day && day > today ? [[path, said('contract.thisDayHasNot')]] : [])),
   )
 }

@@ -1,3 +1,4 @@
+import { said } from './said'
 import { z } from 'zod'
 import { between, daySchema, idSchema, text } from './fields'
 import type { Saved } from './lawn'
@@ -17,11 +18,11 @@ export const MOST_PHOTO_REQUEST_BYTES = Math.ceil(((MOST_JPEG_BYTES + MOST_SMALL
 const base64 = (mostBytes: number) =>
   z
     .base64()
-    .min(100, 'This picture is empty.')
-    .max(Math.ceil(mostBytes / 3) * 4, `Larger than ${Math.round(mostBytes / 1000)} kB.`)
+    .min(100, said('contract.thisPictureIsEmpty'))
+    .max(Math.ceil(mostBytes / 3) * 4, said('contract.largerThanKb', { mostBytes: Math.round(mostBytes / 1000) }))
 const placeSchema = z.object({
-  latDeg: between(-90, 90, 'Between −90 and 90 degrees.'),
-  lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+  latDeg: between(-90, 90, said('contract.between90And90')),
+  lonDeg: between(-180, 180, said('contract.between180And180')),
 })
 
 /** What is said of a photo, and can be changed. */

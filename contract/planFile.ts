@@ -1,3 +1,5 @@
+import { say, type Message } from '#core/explain/message'
+import { saidIn } from './said'
 import { fromPlan, toPlan, type PlaceDeg } from '#core/site/geodesy'
 import { distanceM, lineM, type PointM } from '#core/site/geometry'
 import {
@@ -27,7 +29,7 @@ export interface ReadThing {
   zoneName: string
 }
 export type ReadPlan =
-  { ok: true; things: ReadThing[]; place: PlaceDeg; left: string[] } | { ok: false; message: string }
+  { ok: true; things: ReadThing[]; place: PlaceDeg; left: Message[] } | { ok: false; message: Message }
 
 /** Farther than this from the lawn's place is another lawn, m. */
 const MOST_AWAY_M = 2000
@@ -127,25 +129,32 @@ export function readPlan(file: unknown, place: PlaceDeg | undefined, near: Place
   if (!features)
     return {
       ok: false,
-      message: 'There is no drawing in this file: GeoJSON, KML or GPX with outlines, lines or places is wanted.',
+      message: say('contract.thereIsNoDrawing'),
     }
   if (features.length > MOST_FEATURES)
     return {
       ok: false,
-      message: `This file has ${features.length} things; a plan holds ${MOST_FEATURES}. Save the lawn by itself.`,
+      message: say('contract.thisFileHasThings', { features: features.length, MOST_FEATURES }),
     }
-  const left: string[] = []
+  const left: Message[] = []
   const parts = features.flatMap((feature, i) => {
     const read = partsOf(feature?.geometry ?? null)
     if (!read)
-      left.push(`${text(feature?.properties?.name, 40) || `No. ${i + 1}`}: no outline, line or place that can be read`)
+      left.push(
+        say('contract.noOutlineToRead', {
+          name: text(feature?.properties?.name, 40) || say('contract.thingNumber', { number: i + 1 }),
+        }),
+      )
     return (read ?? []).map((part) => ({ ...part, properties: feature.properties ?? {} }))
   })
   const all = parts.flatMap(({ rings }) => rings.flat())
   if (!all.length)
-    return { ok: false, message: left[0] ? `Nothing of this file can be drawn. ${left[0]}.` : 'This file is empty.' }
+    return {
+      ok: false,
+      message: left[0] ? say('contract.nothingOfThisFile', { left: left[0] }) : say('contract.thisFileIsEmpty'),
+    }
   if (all.length > MOST_POINTS * 10)
-    return { ok: false, message: `This file has ${all.length} points. Thin the track to ${MOST_POINTS}.` }
+    return { ok: false, message: say('contract.thisFileHasPoints', { all: all.length, MOST_POINTS }) }
   const origin =
     place ??
     (Math.hypot(...toPlan(near, [middleOf(all).lonDeg, middleOf(all).latDeg])) < MOST_AWAY_M / 2 ? near : middleOf(all))
@@ -154,8 +163,8 @@ export function readPlan(file: unknown, place: PlaceDeg | undefined, near: Place
     return {
       ok: false,
       message: place
-        ? `This lies ${Math.round(away / 1000)} km from the lawn. Check the place of the lawn, or the file.`
-        : `This reaches over ${Math.round(away / 1000)} km; a lawn does not.`,
+        ? say('contract.thisLiesKmFrom', { away: Math.round(away / 1000) })
+        : say('contract.thisReachesOverKm', { away: Math.round(away / 1000) }),
     }
   const things = parts.flatMap(({ shape, rings, properties }): ReadThing[] => {
     const [outer, ...holes] = rings.map((ring) => thinned(ring.map((at) => toPlan(origin, at))))
@@ -179,14 +188,19 @@ export function readPlan(file: unknown, place: PlaceDeg | undefined, near: Place
     }
     const judged = featureSchema.safeParse(candidate)
     if (!judged.success) {
-      left.push(`${candidate.name || KIND_WORDS[kind]}: ${judged.error.issues[0]!.message}`)
+      left.push(
+        say('contract.thingProblem', {
+          name: candidate.name || KIND_WORDS[kind],
+          problem: saidIn(judged.error.issues[0]!.message),
+        }),
+      )
       return []
     }
     return [{ feature: judged.data, zoneName: text(properties.zone, 40) || candidate.name }]
   })
   return things.length
     ? { ok: true, things, place: origin, left }
-    : { ok: false, message: `Nothing of this file can be drawn. ${left[0] ?? ''}` }
+    : { ok: false, message: say('contract.nothingOfThisFile', { left: left[0] }) }
 }
 
 /** The plan as GeoJSON in degrees, for GeoJSON files and for what is made of it. */

@@ -1,3 +1,4 @@
+import { said } from './said'
 import { z } from 'zod'
 import { PLANNING, PLANNING_CODES } from '#core/job/planningFigures'
 import { PRACTICE_CODES, PRACTICES, type PracticeCode, type Practices } from '#core/job/decision/practices'
@@ -14,6 +15,6 @@ export const planningSchema = z.partialRecord(z.enum(PLANNING_CODES), z.number()
   for (const [code, value] of Object.entries(figures) as [keyof typeof PLANNING, number][]) {
     const { least, most, name } = PLANNING[code]
     if (!(value >= least && value <= most))
-      context.addIssue({ code: 'custom', path: [code], message: `${name}: between ${least} and ${most}.` })
+      context.addIssue({ code: 'custom', path: [code], message: said('contract.betweenAnd', { name, least, most }) })
   }
 })

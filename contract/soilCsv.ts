@@ -1,3 +1,5 @@
+import { say, type Message } from '#core/explain/message'
+import { saidIn } from './said'
 import { parse } from 'csv-parse/browser/esm/sync'
 import { isDay, type Day } from '#core/measure/calendar'
 import { delimiterOf, readNumber } from '#core/measure/table'
@@ -14,17 +16,17 @@ const NAMES: Record<'sampledOn' | 'method' | 'ph' | 'bufferPh' | 'pPpm' | 'kPpm'
   method: /method|extract/i,
   sampledOn: /date|sampled/i,
 }
-const WORDS: Record<keyof typeof NAMES, string> = {
-  bufferPh: 'buffer pH',
-  ph: 'pH',
-  pPpm: 'P',
-  kPpm: 'K',
-  organicShare: 'organic matter',
-  method: 'method',
-  sampledOn: 'date',
+const WORDS: Record<keyof typeof NAMES, Message> = {
+  bufferPh: say('contract.bufferPh'),
+  ph: say('contract.ph'),
+  pPpm: say('contract.pPpm'),
+  kPpm: say('contract.kPpm'),
+  organicShare: say('contract.organicShare'),
+  method: say('contract.method'),
+  sampledOn: say('contract.sampledOn'),
 }
 
-export type ReadSoil = { ok: true; test: SoilTest; found: string[] } | { ok: false; message: string }
+export type ReadSoil = { ok: true; test: SoilTest; found: Message[] } | { ok: false; message: Message }
 
 /** A file may have names across the top, or one value a line. */
 function pairsOf(rows: string[][]): [name: string, value: string][] {
@@ -53,7 +55,7 @@ export function readSoilCsv(text: string, today: Day): ReadSoil {
       to: 200,
     }) as string[][]
   } catch {
-    return { ok: false, message: 'This is no CSV: a quote is not closed.' }
+    return { ok: false, message: say('contract.thisIsNoCsv') }
   }
   const test: SoilTest = {
     sampledOn: today,
@@ -65,7 +67,7 @@ export function readSoilCsv(text: string, today: Day): ReadSoil {
     organicShare: null,
     note: '',
   }
-  const found: string[] = []
+  const found: (keyof typeof NAMES)[] = []
   for (const [name, value] of pairsOf(rows)) {
     const field = (Object.keys(NAMES) as (keyof typeof NAMES)[]).find((key) => NAMES[key].test(name))
     if (!field || !value) continue
@@ -86,15 +88,15 @@ export function readSoilCsv(text: string, today: Day): ReadSoil {
             ? number / 2
             : number
     }
-    found.push(WORDS[field])
+    found.push(field)
   }
-  if (!found.some((word) => word !== 'date' && word !== 'method'))
+  if (!found.some((field) => field !== 'sampledOn' && field !== 'method'))
     return {
       ok: false,
-      message: 'No pH, P, K or organic matter was found in it. Name them in the first row, or one a line.',
+      message: say('contract.noPhPK'),
     }
   const parsed = soilTestSchema.safeParse(test)
   return parsed.success
-    ? { ok: true, test: parsed.data, found }
-    : { ok: false, message: `The report says what cannot be. ${parsed.error.issues[0]!.message}` }
+    ? { ok: true, test: parsed.data, found: found.map((field) => WORDS[field]) }
+    : { ok: false, message: say('contract.reportCannotBe', { problem: saidIn(parsed.error.issues[0]!.message) }) }
 }

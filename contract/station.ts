@@ -1,3 +1,5 @@
+import type { Message } from '#core/explain/message'
+import { said } from './said'
 import { z } from 'zod'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Delimiter } from '#core/measure/table'
@@ -8,30 +10,31 @@ import type { Normals } from '#core/weather/normals'
 import { between, daySchema, heightM, required, versionSchema } from './fields'
 
 const monthly = (least: number, most: number, words: string) =>
-  z.array(between(least, most, words)).length(12, 'Twelve months.')
+  z.array(between(least, most, words)).length(12, said('contract.twelveMonths'))
 /** Means of a place by month: °C, mm a month, days a month with 0.01 in (0.25 mm) or more. */
 export const normalsSchema: z.ZodType<Normals> = z
   .object({
-    tmaxC: monthly(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'),
-    tminC: monthly(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
-    rainMm: monthly(0, 1500, 'Between 0 and 59 in (1,500 mm).'),
-    wetDays: monthly(0, 31, 'Between 0 and 31 days.'),
+    tmaxC: monthly(-60, 55, said('contract.between76And131')),
+    tminC: monthly(-70, 45, said('contract.between94And113')),
+    rainMm: monthly(0, 1500, said('contract.between0And59')),
+    wetDays: monthly(0, 31, said('contract.between0And31')),
   })
   .superRefine(({ tmaxC, tminC, rainMm, wetDays }, context) => {
     tmaxC.forEach((high, m) => {
-      if (tminC[m]! > high) context.addIssue({ code: 'custom', path: ['tminC', m], message: 'Above the highest.' })
+      if (tminC[m]! > high)
+        context.addIssue({ code: 'custom', path: ['tminC', m], message: said('contract.aboveTheHighest') })
       if (rainMm[m]! > 0 && wetDays[m] === 0)
-        context.addIssue({ code: 'custom', path: ['wetDays', m], message: 'Rain falls on some day.' })
+        context.addIssue({ code: 'custom', path: ['wetDays', m], message: said('contract.rainFallsOnSome') })
     })
   })
 
 const monthFigures = z
   .object({
-    tmaxC: between(-60, 55, 'Between −76 and 131 °F (−60 and 55 °C).'),
-    tminC: between(-70, 45, 'Between −94 and 113 °F (−70 and 45 °C).'),
+    tmaxC: between(-60, 55, said('contract.between76And131')),
+    tminC: between(-70, 45, said('contract.between94And113')),
   })
-  .refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above its high.' })
-const yearRain = between(0, 15_000, 'Between 0 and 590 in (15,000 mm).')
+  .refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: said('contract.aboveItsHigh') })
+const yearRain = between(0, 15_000, said('contract.between0And590'))
 /** A climate as people know it; monthly normals are made of it. */
 export const fewFiguresSchema: z.ZodType<FewFigures> = z
   .object({
@@ -45,19 +48,19 @@ export const fewFiguresSchema: z.ZodType<FewFigures> = z
   .superRefine(({ hottest, coldest, rainMm, wettest }, context) => {
     for (const of of ['tmaxC', 'tminC'] as const)
       if (hottest[of] <= coldest[of])
-        context.addIssue({ code: 'custom', path: ['hottest', of], message: 'No warmer than the coldest month.' })
+        context.addIssue({ code: 'custom', path: ['hottest', of], message: said('contract.noWarmerThanThe') })
     if (wettest && (wettest.rainMm < rainMm / 12 || wettest.rainMm > rainMm))
       context.addIssue({
         code: 'custom',
         path: ['wettest', 'rainMm'],
-        message: 'A twelfth of the rain of a year at least, and all of it at most.',
+        message: said('contract.aTwelfthOfThe'),
       })
   })
 
 export const newStationSchema = z.object({
-  name: required(80, 'Enter a name.'),
-  latDeg: between(-66, 66, 'Between −66 and 66 degrees.'),
-  lonDeg: between(-180, 180, 'Between −180 and 180 degrees.'),
+  name: required(80, said('contract.enterAName')),
+  latDeg: between(-66, 66, said('contract.between66And66')),
+  lonDeg: between(-180, 180, said('contract.between180And180')),
   heightM: heightM.nullable(),
   coastal: z.boolean(),
   /** Where normals are made of a few figures; null where they are typed, or there are none. */
@@ -90,10 +93,10 @@ export const mappingSchema = z.object({
 export const readingSchema = z.object({
   at: z
     .string()
-    .regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, 'A day and a time.')
-    .refine((at) => isDay(at.slice(0, 10)) && Number(at.slice(11, 13)) < 24, 'A day and a time that exist.'),
-  depthMm: between(0, 500, 'Between 0 and 20 in (500 mm).'),
-  tempC: between(-20, 60, 'Between −4 and 140 °F (−20 and 60 °C).'),
+    .regex(/^(19|20|21)\d\d-[01]\d-[0-3]\dT[0-2]\d:[0-5]\d$/, said('contract.aDayAndA'))
+    .refine((at) => isDay(at.slice(0, 10)) && Number(at.slice(11, 13)) < 24, said('contract.aDayAndATime')),
+  depthMm: between(0, 500, said('contract.between0And20')),
+  tempC: between(-20, 60, said('contract.between4And140')),
 })
 
 export const stationEditSchema = newStationSchema.extend({
@@ -113,7 +116,7 @@ export const normalsKept = (station: {
 
 /** Days that a forecast may reach. */
 export const MOST_FORECAST_DAYS = 10
-const airC = between(-70, 60, 'Between −94 and 140 °F (−70 and 60 °C).')
+const airC = between(-70, 60, said('contract.between94And140'))
 export const forecastSchema = z.object({
   days: z
     .array(
@@ -122,14 +125,14 @@ export const forecastSchema = z.object({
           day: daySchema,
           tmaxC: airC,
           tminC: airC,
-          rainMm: between(0, 600, 'Between 0 and 24 in (600 mm).'),
-          windKmh: between(0, 250, 'Between 0 and 155 mph (250 km/h).').nullable(),
+          rainMm: between(0, 600, said('contract.between0And24')),
+          windKmh: between(0, 250, said('contract.between0And155')).nullable(),
         })
-        .refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: 'Above the highest.' }),
+        .refine(({ tmaxC, tminC }) => tminC <= tmaxC, { path: ['tminC'], message: said('contract.aboveTheHighest') }),
     )
-    .min(1, 'One day at least.')
-    .max(MOST_FORECAST_DAYS, `At most ${MOST_FORECAST_DAYS} days.`)
-    .refine((days) => new Set(days.map(({ day }) => day)).size === days.length, 'Each day once.'),
+    .min(1, said('contract.oneDayAtLeast'))
+    .max(MOST_FORECAST_DAYS, said('contract.atMostDays', { MOST_FORECAST_DAYS }))
+    .refine((days) => new Set(days.map(({ day }) => day)).size === days.length, said('contract.eachDayOnce')),
 })
 
 /**
@@ -140,7 +143,7 @@ export const readingsFileSchema = z.object({
   temperature: z.enum(['C', 'F']).optional(),
   depthMm: z.coerce
     .number()
-    .pipe(between(0, 500, 'Between 0 and 20 in (500 mm).'))
+    .pipe(between(0, 500, said('contract.between0And20')))
     .optional(),
 })
 export interface ReadingsResult {
@@ -181,7 +184,7 @@ export const importSchema = z.object({
       try {
         return JSON.parse(json)
       } catch {
-        context.addIssue({ code: 'custom', message: 'Choose the columns again.' })
+        context.addIssue({ code: 'custom', message: said('contract.chooseTheColumnsAgain') })
         return z.NEVER
       }
     })
@@ -206,7 +209,7 @@ export interface Station extends Omit<z.output<typeof newStationSchema>, 'normal
 
 export interface RejectedRow {
   line: number
-  reason: string
+  reason: Message
 }
 
 /** What a file holds, before anything is kept. */

@@ -1,3 +1,4 @@
+import { said } from './said'
 import { z } from 'zod'
 import { feedMatter, MATTERS, type Matter } from '#core/materials/stock'
 import type { Day } from '#core/measure/calendar'
@@ -11,12 +12,12 @@ const LISTED: ReadonlySet<string> = new Set(
 const isMatter = (typed: string): typed is Matter =>
   LISTED.has(typed) || (typed.startsWith('feed ') && feedMatter(typed.slice(5)) === typed)
 export const matterSchema = text(200)
-  .refine(isMatter, 'Choose what it is; a feed by three numbers such as 18-24-12.')
+  .refine(isMatter, said('contract.chooseWhatItIs'))
   .transform((typed) => typed as Matter)
 
 /** Kg or m³; more than any shed holds is a slip of the finger. */
 const MOST = 100_000
-export const amountSchema = noneOr(0.001, MOST, 'Between 0 and 220,000 lb (100,000 kg), or as many m³.')
+export const amountSchema = noneOr(0.001, MOST, said('contract.between0And220'))
 
 /** Something new in the stock book. Its id is made by the browser, so that asking twice adds once. */
 export const newStockSchema = z.object({

@@ -1,3 +1,4 @@
+import { said } from './said'
 import { z } from 'zod'
 import type { Day } from '#core/measure/calendar'
 import { ADDABLE, OPERATION_CODES } from '#core/job/operations/registry'
@@ -7,16 +8,18 @@ import { between, daySchema, few, hours, idSchema, MOST_AREA_M2, noneOr, require
 const KEY = new RegExp(
   `^(?:(?:${OPERATION_CODES.filter((code) => code !== 'own').join('|')})(?:-[0-9]{1,2})?|own-[0-9a-f-]{36})$`,
 )
-export const taskKeySchema = z.string().regex(KEY, 'No operation of this name.')
+export const taskKeySchema = z.string().regex(KEY, said('contract.noOperationOfThis'))
 /** A gate of a task, as notes overrule it: "scalp:surface". */
 const gateKeySchema = z
   .string()
   .max(80)
-  .regex(/^[a-zA-Z0-9-]+:[a-z]+$/, 'No gate of this name.')
+  .regex(/^[a-zA-Z0-9-]+:[a-z]+$/, said('contract.noGateOfThis'))
 
 /** A record with no more entries than a plan has tasks. */
 const byTask = <T extends z.ZodType>(schema: T, most: number, what: string) =>
-  z.record(taskKeySchema, schema).refine((all) => Object.keys(all).length <= most, `At most ${most} ${what}.`)
+  z
+    .record(taskKeySchema, schema)
+    .refine((all) => Object.keys(all).length <= most, said('contract.atMost', { most, what }))
 const MOST_TASKS = 80
 
 const ownWorkSchema = z.object({ name: required(60), day: daySchema, hours, note: text(300) })
@@ -33,14 +36,14 @@ export const workSchema = z.object({
     .transform((codes) => [...new Set(codes)]),
   own: byTask(ownWorkSchema, 20, 'operations of your own').refine(
     (all) => Object.keys(all).every((key) => key.startsWith('own-')),
-    'Work of your own has a key of its own.',
+    said('contract.workOfYourOwn'),
   ),
   /** Left out, with the reason. */
   skipped: byTask(required(300), MOST_TASKS, 'operations left out'),
   /** Gates overruled, with the note. */
   overruled: z
     .record(gateKeySchema, required(400))
-    .refine((all) => Object.keys(all).length <= MOST_TASKS, `At most ${MOST_TASKS} overruled.`),
+    .refine((all) => Object.keys(all).length <= MOST_TASKS, said('contract.atMostOverruled', { MOST_TASKS })),
 })
 export type Work = z.infer<typeof workSchema>
 
@@ -48,18 +51,23 @@ export type Work = z.infer<typeof workSchema>
 export const doneSchema = z.object({
   doneOn: daySchema,
   /** Of the whole operation, what was done on this day. */
-  share: between(0.01, 1, 'Between 1 and 100%.').default(1),
+  share: between(0.01, 1, said('contract.between1And100')).default(1),
   /** What is looked at before going on was as it should be. */
   passed: z.boolean().default(true),
   hours: hours.nullable().default(null),
-  heightMm: between(3, 300, 'Between ⅛ and 12 in (3 to 300 mm).').nullable().default(null),
-  passes: z.int('A whole number.').min(1, 'One at least.').max(20, 'At most 20.').nullable().default(null),
-  massKg: noneOr(0.001, 20_000, 'Between 0 and 44,000 lb (20,000 kg).').nullable().default(null),
-  volumeM3: noneOr(0.001, 20_000, 'Between 0 and 26,000 yd³ (20,000 m³).').nullable().default(null),
+  heightMm: between(3, 300, said('contract.betweenAnd12In')).nullable().default(null),
+  passes: z
+    .int(said('contract.aWholeNumber'))
+    .min(1, said('contract.oneAtLeast'))
+    .max(20, said('contract.atMost20'))
+    .nullable()
+    .default(null),
+  massKg: noneOr(0.001, 20_000, said('contract.between0And44')).nullable().default(null),
+  volumeM3: noneOr(0.001, 20_000, said('contract.between0And26')).nullable().default(null),
   /** Ground it was done on, as the task had it. */
-  areaM2: between(0.1, MOST_AREA_M2, 'Between 1 ft² (0.1 m²) and 50 acres (20 ha).').nullable().default(null),
+  areaM2: between(0.1, MOST_AREA_M2, said('contract.between1Ft01')).nullable().default(null),
   /** Kg or m³ taken out of the shed, by line of the stock book. */
-  used: few(between(0.001, 20_000, 'More than 0.'), 6, 'lines of the stock book').default({}),
+  used: few(between(0.001, 20_000, said('contract.moreThan0')), 6, 'lines of the stock book').default({}),
   weather: text(120).default(''),
   note: text(400).default(''),
   /** What held the work when it was done all the same; the note says why. */

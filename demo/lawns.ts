@@ -65,7 +65,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     zones: [zone('PRG', { ...cover(42, 20), plugsMm: [6], mowingHeightMm: 50, sunHours: 4.5 })],
     applications: [{ ingredient: 'glyphosate', appliedOn: toDay('2026-08-30'), waitDays: 7 }],
     sowOn: toDay('2026-09-10'),
-    done: [...ORDERED, ['locate', -10], ['scalp', -4], ['dethatch', -3]],
+    done: [...ORDERED, ['locate', -10], ['waterAhead', -5], ['scalp', -4], ['dethatch', -3]],
   },
   {
     client: 'Pike & Daughter',

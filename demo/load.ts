@@ -17,6 +17,7 @@ import { keepDemand } from '#server/plans/demand'
 import type { Lawn } from '#contract/lawn'
 import { markSchema } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
+import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { fullZone, type DemoLawn } from './lawnKit'
 import { DEMO_LAWNS } from './lawns'
@@ -33,7 +34,8 @@ const DEMO_FIRM = {
   planning: {},
   workingDays: [1, 2, 3, 4, 5, 6],
   holidays: [],
-  hoursADay: 16,
+  feedRules: { phosphorus: 'exemption' as const, blackouts: [] },
+  hoursADay: 24,
   currency: 'USD',
 }
 
@@ -47,8 +49,8 @@ async function createFirm(): Promise<Author | undefined> {
     const { rows: firms } = await client.query<{ id: string }>('select id from firms limit 1')
     if (firms.length) return undefined
     const { rows } = await client.query<{ id: string; at: string }>(
-      `insert into firms (name, units, currency, time_zone, demo, clock_stands_at, licences)
-       values ('Quillmarsh Turf', 'us', 'USD', $1, true, $2::timestamp at time zone $1, $3) returning id, clock_stands_at as at`,
+      `insert into firms (name, units, currency, time_zone, demo, clock_stands_at, licences, hours_a_day)
+       values ('Quillmarsh Turf', 'us', 'USD', $1, true, $2::timestamp at time zone $1, $3, 24) returning id, clock_stands_at as at`,
       [TIME_ZONE, DEMO_MORNING, JSON.stringify([{ what: 'Pesticide business', number: 'PB-00417' }])],
     )
     const firmId = rows[0]!.id
@@ -144,7 +146,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   await keepSunOf(by, lawn.id)
   if (!demo.sowOn) return
   const programme = PROGRAMMES[demo.programme ?? 'overseed']
-  const grass = grassByCode(programme.seed ?? demo.zones[0]!.grass!)
+  const grass = grassByCode(programme.seed?.(DEFAULT_PRACTICES) ?? demo.zones[0]!.grass!)
   const usual = defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme })
   const beginning = demo.blend ? shallowEnough(usual, depthLimitOf(demo.blend)) : usual
   await savePlan(by, lawn.job.id, {

@@ -1,3 +1,4 @@
+import { told } from '#core/explain/test/told'
 import type { Lawn } from '#contract/lawn'
 import type { ListedLawn } from '#contract/list'
 import { PROGRAMME_NAMES } from '#core/job/decision/programmes'
@@ -16,7 +17,7 @@ test('a programme that the rules would not give a zone wants a note, keeps it, a
 }) => {
   const lawn = await lawnNamed(request, 'Odell')
   await open(page, `/lawns/${lawn.id}/decide`)
-  await option(page, 'Programme of Slope', new RegExp(`^${PROGRAMME_NAMES.kill}`))
+  await option(page, 'Program of Slope', new RegExp(`^${told(PROGRAMME_NAMES.kill)}`))
   const ask = page.getByRole('group', { name: 'Override for Slope' })
   await ask.getByRole('button', { name: 'Override with this note' }).click()
   await expect(ask.getByText('Say why in a few words')).toBeVisible()
@@ -27,7 +28,7 @@ test('a programme that the rules would not give a zone wants a note, keeps it, a
   expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({
     [zoneId(lawn, 'Slope')]: { programme: 'kill', note: 'Quackgrass all over the bank.' },
   })
-  await option(page, 'Programme of Slope', /^as the rest/)
+  await option(page, 'Program of Slope', /^as the rest/)
   await expect(page.getByText('“Quackgrass all over the bank.”')).toHaveCount(0)
   expect((await lawnNamed(request, 'Odell')).plan.zonePlans).toEqual({})
 })
@@ -47,13 +48,13 @@ test('an owner puts in figures of the firm’s own; Decide judges by them, and w
   await crew.fill('a lot')
   await crew.press('Tab')
   await page.getByLabel('Name', { exact: true }).first().fill('Quillmarsh Turf & Seed')
-  await page.getByRole('button', { name: 'Keep the settings' }).click()
+  await page.getByRole('button', { name: 'Save settings' }).click()
   await expect(page.getByRole('alert')).toContainText('could not be read')
   await crew.fill('116')
   await crew.press('Tab')
   await page.getByLabel('Name', { exact: true }).first().fill('Quillmarsh Turf')
-  await page.getByRole('button', { name: 'Keep the settings' }).click()
-  await expect(page.getByText('Kept.', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Save settings' }).click()
+  await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
   await open(page, `/lawns/${lawn.id}/decide`)
   const after = await price()
   expect(after).not.toBe(before)
@@ -62,8 +63,8 @@ test('an owner puts in figures of the firm’s own; Decide judges by them, and w
   await page.getByText('Prices', { exact: true }).click()
   await page.getByLabel('Crew', { exact: true }).fill('')
   await page.getByLabel('Crew', { exact: true }).press('Tab')
-  await page.getByRole('button', { name: 'Keep the settings' }).click()
-  await expect(page.getByText('Kept.', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Save settings' }).click()
+  await expect(page.getByText('Saved.', { exact: true })).toBeVisible()
   await open(page, `/lawns/${lawn.id}/decide`)
   expect(await price()).toBe(before)
   await page.context().close()
@@ -94,7 +95,7 @@ test('a zone is cut in two and joined again, and no ground is lost', async ({ pa
   await option(page, 'Join with another zone', 'Zone 4')
   await expect(page.getByText('Joined; the answers of the zone that was taken in are gone.')).toBeVisible()
   await expect(page.locator('.zones').getByRole('button', { name: /^Slope/ })).toContainText('1,920')
-  await page.getByRole('button', { name: 'Undo what is not saved' }).click()
+  await page.getByRole('button', { name: 'Undo unsaved changes' }).click()
 })
 
 test('every programme of the demo has its day, its tasks and its load', async ({ page, request }) => {
@@ -107,8 +108,8 @@ test('every programme of the demo has its day, its tasks and its load', async ({
     await open(page, `/lawns/${lawn.id}/when`)
     await expect(page.getByRole('slider')).toBeVisible()
     await open(page, `/lawns/${lawn.id}/do`)
-    expect([PROGRAMME_NAMES[programme], (await page.locator('article, .task').count()) > 2]).toEqual([
-      PROGRAMME_NAMES[programme],
+    expect([told(PROGRAMME_NAMES[programme]), (await page.locator('article, .task').count()) > 2]).toEqual([
+      told(PROGRAMME_NAMES[programme]),
       true,
     ])
     await open(page, `/lawns/${lawn.id}/bring`)

@@ -17,7 +17,7 @@ test('a schedule is confirmed, a task is dragged, what moves is seen before it i
   const lawn = await lawnNamed(request, 'Halloran')
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'Confirm schedule' }).click()
-  await expect(page.getByText(/^Confirmed 8 Sep by Joss Tarn\.$/)).toBeVisible()
+  await expect(page.getByText(/^Confirmed Sep 8 by Joss Tarn\.$/)).toBeVisible()
   const before = (await planOf(request, 'Halloran')).work.days
   expect(before.scalp).toBeTruthy()
 
@@ -29,7 +29,7 @@ test('a schedule is confirmed, a task is dragged, what moves is seen before it i
   const panel = page.getByRole('status', { name: 'What this would move' })
   await expect(panel).toContainText('Scalp')
   await expect(panel.getByText('a day sooner')).toBeVisible()
-  await panel.getByRole('button', { name: 'Leave it as it was' }).click()
+  await panel.getByRole('button', { name: 'Discard' }).click()
   await expect(panel).toBeHidden()
   expect(await dayOfCard(page, 'scalp')).toBe(stood)
 
@@ -44,9 +44,9 @@ test('a schedule is confirmed, a task is dragged, what moves is seen before it i
   await expect(panel.getByText('the day was moved')).toBeVisible()
   expect(await barriers(page)).toEqual([])
   await panel.getByRole('button', { name: 'Apply changes' }).click()
-  await expect(page.getByText(/Sow.* on .*: kept\./)).toBeVisible()
+  await expect(page.getByText(/Sow.* on .*: saved\./)).toBeVisible()
   // Keeping a day confirms nothing: what was confirmed says that it was changed.
-  await expect(page.getByText('Confirmed 8 Sep by Joss Tarn; changed since.')).toBeVisible()
+  await expect(page.getByText('Confirmed Sep 8 by Joss Tarn; changed since.')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Confirm schedule' })).toBeVisible()
   expect((await planOf(request, 'Halloran')).sowOn! > lawn.plan.sowOn!).toBe(true)
   await page.getByRole('button', { name: 'Undo', exact: true }).first().click()
@@ -64,9 +64,9 @@ test('work is marked in part with what was really done, a failed check holds wha
 }) => {
   const lawn = await lawnNamed(request, 'Brackwater Farm')
   await open(page, `/lawns/${lawn.id}/do`)
-  await task(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
-  const form = page.getByRole('form', { name: 'What was done: Kill, again' })
-  await form.getByLabel('only a part of it').check()
+  await task(page, 'kill2').getByRole('button', { name: 'Done: Herbicide, 2nd application' }).click()
+  const form = page.getByRole('form', { name: 'What was done: Herbicide, 2nd application' })
+  await form.getByLabel('only part of it').check()
   await form.getByLabel('How much of it was done').fill('lots')
   await form.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(form.getByRole('alert')).toBeVisible()
@@ -74,11 +74,11 @@ test('work is marked in part with what was really done, a failed check holds wha
   await form.getByLabel('Crew hours').fill('1.5')
   await form.getByLabel('Weather').fill('dry, hardly a wind')
   await form.getByRole('button', { name: 'Done', exact: true }).click()
-  await expect(task(page, 'kill2')).toContainText('60% done by 8 Sep')
+  await expect(task(page, 'kill2')).toContainText('60% done by Sep 8')
 
-  await task(page, 'kill2').getByRole('button', { name: 'Mark sprayed again' }).click()
+  await task(page, 'kill2').getByRole('button', { name: 'Done: Herbicide, 2nd application' }).click()
   await expect(form).toContainText('the last 40%')
-  await form.getByLabel('not yet: what follows waits').check()
+  await form.getByLabel('not yet: the next step waits').check()
   await form.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(task(page, 'kill2')).toContainText('its check not passed')
   await expect(task(page, 'scalp')).toContainText('did not pass its check')
@@ -93,10 +93,10 @@ test('work is marked in part with what was really done, a failed check holds wha
 
   // Regrowth wants a third spray: it no longer fits before the day, and the screen says which day would.
   await page.getByRole('button', { name: 'Add a task' }).click()
-  await page.getByRole('button', { name: 'Kill, third' }).click()
+  await page.getByRole('button', { name: 'Herbicide, 3rd application' }).click()
   await expect(page.getByRole('status', { name: 'What this would move' })).toBeVisible()
   await expect(page.getByText(/Ways out: sow on/)).toBeVisible()
-  await page.getByRole('button', { name: 'Leave it as it was' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
   await task(page, 'kill2').getByRole('button', { name: 'Undo sprayed again' }).click()
   await expect(task(page, 'kill2')).toBeVisible()
 })
@@ -117,7 +117,7 @@ test('an operation is left out with the reason and put back, and one of one’s 
   await page.getByRole('button', { name: 'Apply changes' }).click()
   await expect(page.getByText('fed in August')).toBeVisible()
   await expect(task(page, 'feed')).toHaveCount(0)
-  await page.getByRole('button', { name: 'Put it back' }).click()
+  await page.getByRole('button', { name: 'Put back' }).click()
   await page.getByRole('button', { name: 'Apply changes' }).click()
   await expect(task(page, 'feed')).toBeVisible()
 
@@ -159,7 +159,7 @@ test('a wet forecast moves what has to stay dry, says why, and waits for a yes',
   ).toBe(200)
   await open(page, `/lawns/${lawn.id}/do`)
   await page.getByRole('button', { name: 'Confirm schedule' }).click()
-  await expect(page.getByText(/^Confirmed 8 Sep by Joss Tarn\.$/)).toBeVisible()
+  await expect(page.getByText(/^Confirmed Sep 8 by Joss Tarn\.$/)).toBeVisible()
   const agreed = (await planOf(request, 'Fen Cottage')).work.days as Record<string, string>
 
   const days = Array.from({ length: 9 }, (_, i) => `2026-09-${String(8 + i).padStart(2, '0')}`)
@@ -192,11 +192,11 @@ test('two people who change one plan at once are brought together, or told of ea
   await open(page, `/lawns/${lawn.id}/do`)
   const wenna = await somebodyElse(browser, 'owner')
   await open(wenna, `/lawns/${lawn.id}/do`)
-  await task(wenna, 'feed')
+  await task(wenna, 'winterFeed')
     .getByRole('button', { name: /leave it out/ })
     .click()
-  await task(wenna, 'feed').getByLabel('Reason to leave out Feed').fill('sandy, fed later')
-  await task(wenna, 'feed').getByRole('button', { name: 'Leave it out' }).click()
+  await task(wenna, 'winterFeed').getByLabel('Reason to leave out First feeding').fill('sandy, fed later')
+  await task(wenna, 'winterFeed').getByRole('button', { name: 'Leave it out' }).click()
   await wenna.getByRole('button', { name: 'Apply changes' }).click()
   await expect(wenna.getByText('sandy, fed later')).toBeVisible()
   await page.getByRole('button', { name: 'Add a task' }).click()
@@ -210,7 +210,7 @@ test('two people who change one plan at once are brought together, or told of ea
       const { work } = await planOf(request, 'Saltings Terrace')
       return [Object.keys(work.skipped), Object.values(work.own).map(({ name }) => name)]
     })
-    .toEqual([['feed'], ['Borrow the roller']])
+    .toEqual([['winterFeed'], ['Borrow the roller']])
 })
 
 test('each visit prints on a page of its own, and a notice where something is sprayed', async ({ page, request }) => {
@@ -225,7 +225,7 @@ test('each visit prints on a page of its own, and a notice where something is sp
   const cards = await page.locator('.phase:not(.before) .sheet:not(.made)').count()
   expect(cards).toBeGreaterThan(5)
   expect(await pages()).toBe(cards)
-  await page.getByRole('button', { name: /^Notice, kill, again/ }).click()
+  await page.getByRole('button', { name: /^Notice, herbicide, 2nd application/ }).click()
   await page.emulateMedia({ media: 'print' })
   await expect(page.getByRole('heading', { name: 'This lawn is treated' })).toBeVisible()
   await expect(page.locator('.phase.work')).toBeHidden()
@@ -241,8 +241,8 @@ test('on a phone the day is chosen by date, and the work is marked done', async 
     .click()
   await task(page, 'dethatch').getByLabel('Another day for Dethatch').fill('2026-09-14')
   await task(page, 'dethatch').getByRole('button', { name: 'See what moves' }).click()
-  await page.getByRole('button', { name: 'Leave it as it was' }).click()
-  await task(page, 'locate').getByRole('button', { name: 'Mark located' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
+  await task(page, 'locate').getByRole('button', { name: 'Done: Locate services' }).click()
   await page.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(task(page, 'locate').getByRole('button', { name: 'Undo located' })).toBeVisible()
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)

@@ -62,10 +62,10 @@ test('a lawn is drawn with a bed, its sides typed, its changes undone, and it co
   ] as const) {
     await page.getByLabel('Length of the next side').fill(length)
     if (turn) await page.getByLabel('Turn before the next side').fill(turn)
-    await page.getByRole('button', { name: 'Lay it' }).click()
+    await page.getByRole('button', { name: 'Add side' }).click()
   }
   await expect(page.locator('.result')).toContainText('Closes with 10.0 ft, 100 ft²')
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await page.getByRole('button', { name: 'Close outline' }).click()
   await expect(page.getByRole('group', { name: 'The bed or pond that is chosen' })).toBeVisible()
   await page.getByRole('button', { name: 'Save the survey' }).click()
   await expect(page).toHaveURL(/decide$/)
@@ -145,7 +145,7 @@ test('the sun of the plan is worked out for any day, and winter shades more than
   const says = page.getByText(/Open ground gets/)
   const hours = async () => Number(/gets (\d+\.\d)/.exec((await says.textContent())!)![1])
   await page.getByLabel('Day whose sun is shown').fill('2026-06-21')
-  await expect(says).toContainText('21 Jun')
+  await expect(says).toContainText('Jun 21')
   await expect.poll(hours).toBeGreaterThan(13)
   await page.getByLabel('Day whose sun is shown').fill('2026-12-21')
   await expect.poll(hours).toBeLessThan(9.5)
@@ -180,12 +180,12 @@ test('on a phone a lawn is surveyed one question at a time, and leads to its pro
   await asked('How much is desirable grass')
   await page.getByRole('button', { name: 'Count points instead' }).click()
   for (const [word, times] of [
-    ['wanted grass', 6],
+    ['desirable grass', 6],
     ['weeds', 3],
-    ['bare', 1],
+    ['bare ground', 1],
   ] as const)
     for (let i = 0; i < times; i++) await page.getByRole('button', { name: `One more point of ${word}` }).click()
-  await expect(page.getByText(/10 points, grass good to/)).toBeVisible()
+  await expect(page.getByText(/10 points; grass good to/)).toBeVisible()
   await expect(page.getByText('60% desirable grass: enough to overseed.')).toBeVisible()
   await keep.click()
   await asked('How deep is the thatch?')
@@ -196,8 +196,8 @@ test('on a phone a lawn is surveyed one question at a time, and leads to its pro
   await asked('How deep does a screwdriver go?')
   await expect(page.getByText('Coring is planned as if it were hard.')).toBeVisible()
   await page.getByRole('button', { name: /^Skip/ }).click()
-  await asked('How high is it mown now?')
-  await page.getByLabel('Mown at now').fill('2 in')
+  await asked('How high is it mowed now?')
+  await page.getByLabel('Mowed at now').fill('2 in')
   await keep.click()
   await asked('How many hours of sun')
   await page.getByRole('button', { name: 'full, over 6 h' }).click()
@@ -243,7 +243,7 @@ test('a programme against the rules wants a note, keeps it, and a practice chang
   expect(planned).toMatchObject({ programme: 'hard', overruleNote: 'The client wants it quick.' })
   expect(planned.settings!.seedRateGPerM2 / before).toBeCloseTo(2, 6)
   await page.getByRole('group', { name: 'Cover over the seed' }).getByRole('button', { name: 'None' }).click()
-  await expect(page.getByRole('group', { name: 'Cover over the seed' })).toContainText('Differs.')
+  await expect(page.getByRole('group', { name: 'Cover over the seed' })).toContainText('Changed.')
   const without = (await lawnNamed(request, 'Fen Cottage')).plan
   expect([without.practices, without.settings!.coverMm]).toEqual([{ cover: 'none' }, 0])
 })
@@ -251,7 +251,7 @@ test('a programme against the rules wants a note, keeps it, and a practice chang
 test('zones of one lawn get their own grass and programme', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Odell')
   await open(page, `/lawns/${lawn.id}/decide`)
-  await page.getByLabel('Programme of Shade strip').click()
+  await page.getByLabel('Program of Shade strip').click()
   await page.getByRole('option', { name: 'leave it as it is' }).click()
   const area = page.locator('.steps')
   await expect
@@ -260,7 +260,7 @@ test('zones of one lawn get their own grass and programme', async ({ page, reque
       [Object.entries(lawn.zones).find(([, { name }]) => name === 'Shade strip')![0]]: { programme: 'leave', note: '' },
     })
   await expect(area).not.toContainText('26.0 lb')
-  await page.getByLabel('Programme of Shade strip').click()
+  await page.getByLabel('Program of Shade strip').click()
   await page.getByRole('option', { name: /as the rest/ }).click()
   await expect(area).toContainText('26.0 lb')
 })

@@ -10,7 +10,7 @@ test('what is tried in one step is shown in every other, and is saved or dropped
   const lawn = await lawnNamed(request, 'Halloran')
   const kept = async () => ((await (await request.get(`/api/lawns/${lawn.id}`)).json()) as Lawn).plan
   const before = await kept()
-  const bar = page.getByRole('status').filter({ hasText: 'Tried out, not saved' })
+  const bar = page.getByRole('status').filter({ hasText: 'Trial, not saved' })
   const steps = page.getByRole('navigation', { name: 'Steps of this lawn' })
 
   await open(page, `/lawns/${lawn.id}/when`)
@@ -30,7 +30,7 @@ test('what is tried in one step is shown in every other, and is saved or dropped
   await expect(page.locator('[data-task=sow]')).toContainText('13.6 lb of tall fescue in all')
 
   await steps.getByRole('link', step('Decide')).click()
-  await bar.getByRole('button', { name: 'Drop it' }).click()
+  await bar.getByRole('button', { name: 'Discard' }).click()
   await expect(bar).toHaveCount(0)
   await steps.getByRole('link', step('Bring')).click()
   await expect(page.getByRole('textbox', { name: 'Live seed' })).not.toHaveValue('5 lb/1,000 ft²')
@@ -44,13 +44,13 @@ test('what is tried in one step is shown in every other, and is saved or dropped
   await page.getByRole('textbox', { name: 'Depth of cover' }).fill('0')
   await steps.getByRole('link', step('When')).click()
   await expect(page.getByRole('slider')).not.toHaveAttribute('aria-valuetext', covered!)
-  await bar.getByRole('button', { name: 'Drop it' }).click()
+  await bar.getByRole('button', { name: 'Discard' }).click()
   await expect(page.getByRole('slider')).toHaveAttribute('aria-valuetext', covered!)
 
   await steps.getByRole('link', step('Bring')).click()
   await page.getByRole('textbox', { name: 'Live seed' }).fill('5 lb/1,000 ft²')
   await steps.getByRole('link', step('Decide')).click()
-  await bar.getByRole('button', { name: 'Save it' }).click()
+  await bar.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(bar).toHaveCount(0)
   expect((await kept()).settings!.seedRateGPerM2).toBeCloseTo(24.41, 2)
   expect((await kept()).sowOn).toBe(before.sowOn)

@@ -48,17 +48,17 @@ test('brackets walk the steps, and the soil of a day is read by arrow keys', asy
   await expect(page).toHaveURL(/\/decide$/)
   await page.locator('.plot[role=img]').focus()
   await page.keyboard.press('ArrowRight')
-  await expect(page.locator('.sill .tag').last()).toContainText('Wed 9 Sep')
+  await expect(page.locator('.sill .tag').last()).toContainText('Wed Sep 9')
 })
 
 test('an active barrier says not now, until when, and offers no way round the label', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Sedge End')
   await open(page, `/lawns/${lawn.id}/decide`)
   await expect(page.locator('.verdict').first()).toContainText('Wait.')
-  await expect(page.locator('.held')).toContainText('keeps seed from growing until 4 Nov')
+  await expect(page.locator('.held')).toContainText('keeps seed from growing until Nov 4')
   await expect(page.getByRole('button', { name: 'Plan the overseeding' })).toBeDisabled()
   await expect(page.getByRole('button', { name: /anyway|Override/ })).toHaveCount(0)
-  await expect(page.getByText('A label interval is not overridden')).toBeVisible()
+  await expect(page.getByText('A label interval cannot be overridden')).toBeVisible()
 })
 
 test('outside every window it says not now, and a note overrules it', async ({ page, request }) => {
@@ -84,10 +84,10 @@ test('a better label loads less seed at once, and keeps it', async ({ page, requ
   await page.getByLabel('Germination', { exact: true }).fill('95%')
   await expect.poll(async () => parseFloat((await load.textContent())!)).toBeLessThan(before)
   await page.getByLabel('Purity on the label').fill('lots')
-  await expect(page.getByRole('button', { name: 'Keep these settings' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Save settings' })).toBeDisabled()
   await page.getByLabel('Purity on the label').fill('98%')
-  await page.getByRole('button', { name: 'Keep these settings' }).click()
-  await expect(page.getByText('Kept.')).toBeVisible()
+  await page.getByRole('button', { name: 'Save settings' }).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
   await page.reload()
   await expect(page.getByLabel('Germination', { exact: true })).toHaveValue('95.0%')
 })
@@ -107,7 +107,7 @@ test('the server answers errors in one shape', async ({ request, baseURL }) => {
       headers: { origin },
     })
   const tomorrow = await mark('scalp', '2026-09-09')
-  expect([tomorrow.status(), (await tomorrow.json()).error.fields.doneOn]).toEqual([422, 'Not after today, 8 Sep.'])
+  expect([tomorrow.status(), (await tomorrow.json()).error.fields.doneOn]).toEqual([422, 'Not after today, Sep 8.'])
   expect((await mark('burn', '2026-09-08')).status()).toBe(422)
   const patched = await request.patch('/api/lawns', { data: {}, headers: { origin } })
   expect([patched.status(), patched.headers().allow, (await request.get('/api/nothing')).status()]).toEqual([

@@ -77,6 +77,8 @@ export const CASES: Readonly<Record<string, Case>> = {
   },
   'get /api/context': {},
   'get /api/sill': {},
+  'post /api/firm/samples': { ownerOnly: true },
+  'delete /api/firm/samples': { ownerOnly: true },
   'get /api/outlines': { query: outlinesAskedSchema },
   'put /api/firm': {
     ownerOnly: true,

@@ -12,7 +12,7 @@ export function provideBring(lawn: () => Lawn) {
   const kept = computed(() => JSON.stringify(settingsSchema.safeParse(plan.value?.settings).data))
   const typed = computed(() => (JSON.stringify(read.value.settings) === kept.value ? undefined : read.value.settings))
   watch(typed, (given) => {
-    tryOut('settings', given && { words: 'Settings of Bring', change: { settings: given } })
+    tryOut('settings', given && { words: t('load.settingsOfBring'), change: { settings: given } })
   })
   const bring = {
     form,
@@ -29,6 +29,6 @@ export function provideBring(lawn: () => Lawn) {
 /** @throws Error outside Bring */
 export function useBring(): Bring {
   const bring = inject(BRING)
-  if (!bring) throw new Error('Only within Bring.')
+  if (!bring) throw new Error(t('load.onlyWithinBring'))
   return bring
 }

@@ -1,5 +1,6 @@
+import { readTyped } from '~/utils/readTyped'
 import { settingsSchema } from '#contract/lawn'
-import { COVER_MATERIALS } from '#core/materials/covers'
+import { COVER_MATERIALS, COVER_NAMES } from '#core/materials/covers'
 import type { PlanSettings } from '#core/job/settings'
 import { figure, showText, type Quantity } from '#core/measure/figure'
 import { parseMoney, typedMoney } from '#core/measure/money'
@@ -11,6 +12,7 @@ const FIELDS = {
   germination: ['share', 'lot.germinationShare'],
   coating: ['share', 'lot.coatingShare'],
   nitrogen: ['rateGPerM2', 'starterNGPerM2'],
+  slow: ['share', 'starterSlowShare'],
   cover: ['depthMm', 'coverMm'],
   rake: ['depthMm', 'rakeMm'],
   scalp: ['depthMm', 'scalpToMm'],
@@ -32,6 +34,7 @@ export function useBringForm(settings: PlanSettings) {
     purityOfBareSeed: settings.lot.purityOfBareSeed,
     analysis: settings.starterAnalysis,
     nitrogen: typed('rateGPerM2', settings.starterNGPerM2),
+    slow: typed('share', settings.starterSlowShare),
     cover: typed('depthMm', settings.coverMm),
     material: settings.coverMaterial,
     rake: typed('depthMm', settings.rakeMm),
@@ -45,6 +48,7 @@ export function useBringForm(settings: PlanSettings) {
     germination: settings.lot.germinationShare,
     coating: settings.lot.coatingShare,
     nitrogen: settings.starterNGPerM2,
+    slow: settings.starterSlowShare,
     cover: settings.coverMm,
     rake: settings.rakeMm,
     scalp: settings.scalpToMm,
@@ -65,7 +69,7 @@ export function useBringForm(settings: PlanSettings) {
     const bags = form.bags.map(({ size, price }, i) => {
       const mass = parse('massKg', size)
       if (!mass.ok) errors[`bags.${i}.massKg`] = mass.message
-      const paid = price.trim() ? parseMoney(price, context.currency) : undefined
+      const paid = price.trim() ? readTyped(parseMoney(price, context.currency)) : undefined
       if (paid && !paid.ok) errors[`bags.${i}.priceMinor`] = paid.message
       return { massKg: keptBags.get(size) ?? (mass.ok ? mass.value : 0), priceMinor: paid?.ok ? paid.value : null }
     })
@@ -73,6 +77,7 @@ export function useBringForm(settings: PlanSettings) {
       seedRateGPerM2: value('rate'),
       starterAnalysis: form.analysis.trim(),
       starterNGPerM2: value('nitrogen'),
+      starterSlowShare: value('slow'),
       coverMaterial: form.material,
       coverMm: value('cover'),
       rakeMm: value('rake'),
@@ -89,9 +94,10 @@ export function useBringForm(settings: PlanSettings) {
     for (const { path, message } of parsed.success ? [] : parsed.error.issues) {
       const joined = path.join('.')
       const field = (Object.keys(FIELDS) as Field[]).find((name) => FIELDS[name][1] === joined)
-      errors[field ?? (joined === 'starterAnalysis' ? 'analysis' : joined)] ??= message
+      errors[field ?? (joined === 'starterAnalysis' ? 'analysis' : joined)] ??= heard(message)
     }
     return parsed.success && !Object.keys(errors).length ? { settings: parsed.data, errors } : { errors }
   })
-  return { form, read, materials: [...COVER_MATERIALS] }
+  const materials = COVER_MATERIALS.map((value) => ({ value, label: tell(COVER_NAMES[value]) }))
+  return { form, read, materials }
 }

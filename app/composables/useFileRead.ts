@@ -1,9 +1,10 @@
+import { say, type Message } from '#core/explain/message'
 import type { FileAsked, FileRead } from '~/workers/file.worker'
 
 /** What honest files take is a tenth of it. */
 const LONGEST_MS = 10_000
 
-type Failed = { ok: false; message: string }
+type Failed = { ok: false; message: Message }
 
 /** Files read in the browser: beside the page, one at a time, given up after a while or by hand. */
 export function useFileRead() {
@@ -11,7 +12,7 @@ export function useFileRead() {
   let end: ((answer: Failed) => void) | undefined
 
   function read<A extends FileAsked>(asked: A): Promise<FileRead[A['kind']] | Failed> {
-    end?.({ ok: false, message: 'Another file was chosen.' })
+    end?.({ ok: false, message: say('plan.anotherFileWasChosen') })
     return new Promise((done) => {
       const worker = new Worker(new URL('../workers/file.worker.ts', import.meta.url), { type: 'module' })
       const finish = (answer: FileRead[A['kind']] | Failed) => {
@@ -22,7 +23,7 @@ export function useFileRead() {
         done(answer)
       }
       const timer = setTimeout(() => {
-        finish({ ok: false, message: 'This file takes too long to read. Save only this lawn, with fewer points.' })
+        finish({ ok: false, message: say('plan.thisFileTakesToo') })
       }, LONGEST_MS)
       end = finish
       busy.value = true
@@ -30,13 +31,13 @@ export function useFileRead() {
         finish(data)
       }
       worker.onerror = () => {
-        finish({ ok: false, message: 'This file could not be read on this machine.' })
+        finish({ ok: false, message: say('plan.thisFileCouldNot') })
       }
       worker.postMessage(asked)
     })
   }
   const cancel = () => {
-    end?.({ ok: false, message: 'Cancelled.' })
+    end?.({ ok: false, message: say('plan.cancelled') })
   }
   onUnmounted(cancel)
   return { busy, read, cancel }

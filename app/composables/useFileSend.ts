@@ -16,7 +16,7 @@ export function useFileSend() {
     if (busy.value) return undefined
     sending = new AbortController()
     message.value = ''
-    progress.value = { doing: 'Sending the file', share: 0 }
+    progress.value = { doing: t('shell.sendingTheFile'), share: 0 }
     try {
       return await sendFile<T>(path, file, {
         signal: sending.signal,
@@ -25,7 +25,7 @@ export function useFileSend() {
         },
       })
     } catch (error) {
-      if (error instanceof Cancelled) message.value = 'Cancelled.'
+      if (error instanceof Cancelled) message.value = t('shell.cancelled')
       else {
         const problem = problemOf(error)
         message.value = Object.values(problem.fields)[0] ?? problem.message

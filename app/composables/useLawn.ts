@@ -113,6 +113,6 @@ export function provideLawn(): OpenLawn {
 /** @throws Error outside the page of a lawn */
 export function useLawn(): OpenLawn {
   const open = inject(OPEN)
-  if (!open) throw new Error('No lawn is open here.')
+  if (!open) throw new Error(t('shell.noLawnIsOpen'))
   return open
 }

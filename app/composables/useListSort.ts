@@ -23,14 +23,14 @@ export function useListSort() {
     sortBy.value = by
   }
   const heads = computed<{ name: string; by?: SortBy }[]>(() => [
-    { name: 'Lawn', by: 'name' },
-    { name: `Area, ${unit('areaM2')}`, by: 'area' },
-    { name: 'Grass wanted', by: 'grass' },
-    { name: 'Programme', by: 'programme' },
-    { name: 'Sow', by: 'sow' },
-    { name: 'Look to Bring' },
-    { name: 'Next', by: 'next' },
-    { name: 'Waits for', by: 'gate' },
+    { name: t('lawns.lawn'), by: 'name' },
+    { name: t('lawns.area2', { areaM2: unit('areaM2') }), by: 'area' },
+    { name: t('lawns.grassWanted'), by: 'grass' },
+    { name: t('lawns.programme'), by: 'programme' },
+    { name: t('lawns.sow'), by: 'sow' },
+    { name: t('lawns.lookToBring') },
+    { name: t('lawns.next'), by: 'next' },
+    { name: t('lawns.waitsFor'), by: 'gate' },
   ])
   const order = (a: LawnRowView, b: LawnRowView): number => {
     const of = SORTS[sortBy.value]

@@ -1,18 +1,24 @@
+import { say } from '#core/explain/message'
 import type { Lawn } from '#contract/lawn'
 import { enoughSeedsPerCm2, pureSeed } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { pickBags } from '#core/materials/bags'
 import { feedNeed, parseAnalysis } from '#core/materials/feed'
 import { overseedRate, seedNeed, seedsPerCm2 } from '#core/seed/liveSeed'
+import type { Gate } from '#core/explain/judgement'
+import { withoutPhosphorus } from '#core/materials/feedRules'
+import { supplyOf } from '#core/site/soilTest'
+import { nitrogenGates, phosphorusGate } from '#core/job/operations/feedGates'
 import { layerVolume } from '#core/materials/volume'
 import { someIn } from '#core/job/operations/registry'
-import { soilName } from '#core/job/operations/soil'
+import { soilName } from '#core/job/operations/soilChoice'
 import type { PlanSettings } from '#core/job/settings'
-import { depthGate, PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
+import { depthGate, enoughHere, PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
 
 /** What the open job takes along, by the settings that are shown: kept ones, or those that are tried. */
 export function useLoad(lawn: () => Lawn) {
   const { shown } = useLawn()
+  const context = useContextStore()
   const settings = computed(() => shown.value!.settings)
   const parts = computed<Part[]>(() => shown.value?.parts ?? [])
   /** The largest part of the plan is what the settings are made for. */
@@ -27,7 +33,11 @@ export function useLoad(lawn: () => Lawn) {
   const coveredM2 = computed(() => groundFor('coverMm'))
 
   const sown = computed(() => main.value?.seed ?? pureSeed(grass.value.code))
-  const enough = computed(() => enoughSeedsPerCm2(sown.value))
+  const enough = computed(() =>
+    main.value
+      ? enoughHere({ ...main.value, seed: sown.value })
+      : { seedsPerCm2: enoughSeedsPerCm2(sown.value), openShare: 1 },
+  )
   const density = computed(() => seedsPerCm2(settings.value.seedRateGPerM2, sown.value))
   const seed = computed(() => seedNeed(treatedM2.value, settings.value.seedRateGPerM2, settings.value.lot, PLAN_RATE))
   const bags = computed(() => {
@@ -47,7 +57,7 @@ export function useLoad(lawn: () => Lawn) {
     sown,
     enough,
     density,
-    crowded: computed(() => density.value > 2 * enough.value[1]),
+    crowded: computed(() => density.value > 2 * enoughSeedsPerCm2(sown.value)[1]),
     usual: computed(() => overseedRate(grass.value)),
     seed,
     bags,
@@ -61,10 +71,26 @@ export function useLoad(lawn: () => Lawn) {
       if (!analysis || !(starterNGPerM2 > 0)) return undefined
       return feedNeed(groundFor('starterNGPerM2') || treatedM2.value, starterNGPerM2, analysis)
     }),
+    /** What law, soil test and the firm's limits say to the starter. */
+    feedJudged: computed<Gate[]>(() => {
+      const { starterAnalysis, starterNGPerM2, starterSlowShare } = settings.value
+      if (!(starterNGPerM2 > 0)) return []
+      const { planning, feedRules } = context.firmRecord
+      const phosphorus = supplyOf(lawn().soilTest, 'p')
+      return [
+        phosphorusGate({ phosphorus, feedRules }, starterAnalysis, main.value?.programme.anchor !== 'dressing') ?? [],
+        nitrogenGates(starterNGPerM2, starterSlowShare, { planning }),
+      ].flat()
+    }),
+    /** What would be used in place of an analysis with phosphorus. */
+    swapAnalysis: computed(() => withoutPhosphorus(supplyOf(lawn().soilTest, 'k'))),
     coveredM2,
     cover: computed(() =>
       settings.value.coverMm > 0 && coveredM2.value
-        ? layerVolume('Cover', coveredM2.value, settings.value.coverMm, 0, { kind: 'user', text: 'cover depth' })
+        ? layerVolume(say('load.cover'), coveredM2.value, settings.value.coverMm, 0, {
+            kind: 'user',
+            text: say('load.coverDepth'),
+          })
         : undefined,
     ),
     depth: computed(() => depthGate({ seed: sown.value, settings: settings.value })),

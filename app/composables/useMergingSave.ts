@@ -27,7 +27,10 @@ export function useMergingSave<T extends Versioned>(
     if (outcome.ok) {
       if (outcome.merged.length)
         toast.add({
-          description: `${outcome.savedBy ?? 'Somebody'} saved meanwhile. Both are kept; from them: ${outcome.merged.map(labels).join(', ')}.`,
+          description: t('shell.savedMeanwhileBothAre', {
+            savedBy: outcome.savedBy ?? t('shell.somebody'),
+            merged: outcome.merged.map(labels).join(', '),
+          }),
           duration: NOTICE_MS,
         })
       return true

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, weekdayIndex, type Day } from '#core/measure/calendar'
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 import { chanceOf, type DatedWindow } from '#core/establishment/window'
 import { stackOf } from '~/utils/oddsChart'
@@ -47,7 +47,7 @@ export function useOddsSpan(
     return stackOf(
       growsThrough.map((good) => ({
         good,
-        causes: { washout: 0, dry: 0, heat: 0, frost: 0, cold: years - good },
+        causes: { washout: 0, dry: 0, weeds: 0, birds: 0, heat: 0, frost: 0, cold: years - good },
       })),
       years,
     )

@@ -28,7 +28,7 @@ export function usePhotos(lawnId: string) {
   const load = () => run(() => $fetch<Photo[]>(path))
 
   async function send(one: Waiting): Promise<boolean> {
-    busy.value = `Keeping ${one.name}`
+    busy.value = t('look.keeping', { name: one.name })
     const { jpeg, small, place } = one.photo
     const sent = await run(() =>
       $fetch<Photo[]>(path, { method: 'POST', body: { id: one.id, ...one.words, place, jpeg, small } }),
@@ -47,7 +47,7 @@ export function usePhotos(lawnId: string) {
     const refused: string[] = []
     message.value = ''
     for (const file of files) {
-      busy.value = `Reading ${file.name}`
+      busy.value = t('look.reading', { name: file.name })
       const read = await photoFrom(file)
       if (!read.ok) {
         refused.push(read.message)

@@ -1,7 +1,11 @@
+import type { Message } from '#core/explain/message'
+import { saidBy, t, tell } from '~/utils/words'
 import { outlineAreaM2, tapeOn, withSide, type PointM } from '#core/site/geometry'
 import { joined, splitAlong } from '#core/site/overlay'
 import { FEATURE_KINDS, featureProblem, outlineOf, type Feature, type FeatureKind } from '#core/site/sitePlan'
 import { MOST_FEATURES } from '#contract/look'
+
+const said = (problem: Message | undefined) => problem && tell(problem)
 
 const MOST_UNDO = 60
 type Shape = { points: PointM[]; holes: PointM[][] }
@@ -50,8 +54,8 @@ export function usePlanEdit(zone: Ref<string | null>) {
   function put(feature: Feature): string | undefined {
     const problem =
       Object.keys(draft.features).length >= MOST_FEATURES
-        ? `A plan holds ${MOST_FEATURES} things.`
-        : featureProblem(feature)
+        ? t('plan.aPlanHoldsThings', { MOST_FEATURES })
+        : said(featureProblem(feature))
     if (problem) {
       message.value = problem
       return undefined
@@ -72,7 +76,7 @@ export function usePlanEdit(zone: Ref<string | null>) {
       )
       if (!zoneId || outlined) zoneId = bare ?? survey.addZone() ?? null
       if (!zoneId) {
-        message.value = 'No more zones can be added.'
+        message.value = t('plan.noMoreZonesCan')
         return
       }
     }
@@ -87,16 +91,16 @@ export function usePlanEdit(zone: Ref<string | null>) {
   function reshape(id: string, { points, holes }: Shape): void {
     const feature = draft.features[id]
     if (!feature) return
-    const problem = featureProblem({ ...feature, points, holes })
+    const problem = said(featureProblem({ ...feature, points, holes }))
     remember()
-    if (problem) message.value = `${problem} It stays as it was.`
+    if (problem) message.value = t('plan.itStaysAsIt', { problem })
     else Object.assign(feature, { points, holes })
   }
   function remove(id: string): void {
     remember()
     Reflect.deleteProperty(draft.features, id)
     selected.value = null
-    message.value = 'Taken out. Undo brings it back.'
+    message.value = t('plan.takenOutUndoBrings')
   }
 
   function setSide(id: string, side: number, metres: number): void {
@@ -116,7 +120,7 @@ export function usePlanEdit(zone: Ref<string | null>) {
       remember()
       const zoneId = survey.addZone()
       if (!zoneId) {
-        message.value = 'No more zones can be added.'
+        message.value = t('plan.noMoreZonesCan')
         return
       }
       const { name, order } = draft.zones[zoneId]!
@@ -129,7 +133,7 @@ export function usePlanEdit(zone: Ref<string | null>) {
           put({ ...blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, zoneId) }) ?? null
       zone.value = zoneId
     } catch (error) {
-      message.value = (error as Error).message
+      message.value = saidBy(error)
     }
   }
 
@@ -145,7 +149,7 @@ export function usePlanEdit(zone: Ref<string | null>) {
       selected.value = put(blank('zone', { points: [...outer], holes: holes.map((hole) => [...hole]) }, zoneId)) ?? null
     survey.removeZone(other)
     zone.value = zoneId
-    message.value = 'Joined; the answers of the zone that was taken in are gone. Undo brings them back.'
+    message.value = t('plan.joinedTheAnswersOf')
   }
 
   /** What is being laid out by tape and turn. */

@@ -21,7 +21,13 @@ export function useProgrammeChoice(here: Here, candidateFor: (code: ProgrammeCod
     if (!lawn.value || !job.value) return
     const { code } = candidate.programme
     const before = lawn.value.plan
-    const settings = beginningSettings(ground.value!, job.value, practicesOf(job.value, context.firmRecord), code)
+    const settings = beginningSettings(
+      ground.value!,
+      job.value,
+      practicesOf(job.value, context.firmRecord),
+      code,
+      context.firmRecord,
+    )
     // A plan for another work keeps its day only where that still comes after all of it.
     const sowOn = before.sowOn && candidate.sowOn <= before.sowOn ? before.sowOn : null
     const work = code === before.programme ? {} : { work: NO_WORK }
@@ -64,7 +70,7 @@ export function useProgrammeChoice(here: Here, candidateFor: (code: ProgrammeCod
     const practices = { ...lawn.value.plan.practices, [question]: code } as Partial<Practices>
     if (context.firmRecord.practices[question] === code) Reflect.deleteProperty(practices, question)
     const settings = chosen.value
-      ? settingsUnder({ job: job.value, lawn: ground.value! }, before, after, chosen.value)
+      ? settingsUnder({ job: job.value, lawn: ground.value!, firm: context.firmRecord }, before, after, chosen.value)
       : lawn.value.plan.settings
     await savePlan({ practices, settings })
   }

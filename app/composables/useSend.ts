@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { fieldsOf, saving } from '~/utils/api'
-import type { Parsed } from '#core/measure/parse'
+import type { ReadTyped } from '~/utils/readTyped'
 
 /** A form that is judged and sent: once at a time, with what is wrong in words and by field, and nothing lost. */
 export function useSend() {
@@ -18,7 +18,7 @@ export function useSend() {
   function judged<T extends z.ZodType>(
     schema: T,
     value: unknown,
-    typed: Record<string, Parsed> = {},
+    typed: Record<string, ReadTyped> = {},
   ): z.output<T> | undefined {
     const parsed = schema.safeParse(value)
     const misread = Object.entries(typed).flatMap(([path, read]) => (read.ok ? [] : [[path, read.message]]))
@@ -49,4 +49,4 @@ export function useSend() {
 }
 
 /** The value of what was read, or one that stands in until it can be. */
-export const orZero = (read: Parsed): number => (read.ok ? read.value : 0)
+export const orZero = (read: ReadTyped): number => (read.ok ? read.value : 0)

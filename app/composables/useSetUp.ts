@@ -3,14 +3,11 @@ import { normalsFromFewFigures, type FewFigures } from '#core/weather/fewFigures
 import type { Normals } from '#core/weather/normals'
 import { isDay, type Day } from '#core/measure/calendar'
 import type { Quantity } from '#core/measure/figure'
-import type { Parsed } from '#core/measure/parse'
+import type { ReadTyped } from '~/utils/readTyped'
 import { placeIn } from '#core/site/placeText'
 import { readNormals, typedNormals } from '~/utils/normalsTyped'
 
-const NO_PLACE: Parsed = {
-  ok: false,
-  message: 'Coordinates such as 37.06, -79.38, or the link of a map that holds them.',
-}
+const noPlace = (): ReadTyped => ({ ok: false, message: t('setUp.coordinatesSuchAs37') })
 /** Figures that are typed, each with what it is of and where the contract has it. */
 const FIGURES = {
   hotHigh: ['tempC', 'fewFigures.hottest.tmaxC'],
@@ -51,7 +48,7 @@ export function useSetUp() {
     () =>
       Object.fromEntries(
         (Object.keys(FIGURES) as Figure[]).map((name) => [name, parse(FIGURES[name][0], form[name])]),
-      ) as Record<Figure, Parsed>,
+      ) as Record<Figure, ReadTyped>,
   )
   const some = computed(() => (Object.keys(FIGURES) as Figure[]).some((name) => form[name].trim()))
   const frost = (day: string): Day | null => (isDay(day) ? day : null)
@@ -92,13 +89,13 @@ export function useSetUp() {
       way.value === 'know' && some.value
         ? Object.fromEntries((Object.keys(FIGURES) as Figure[]).map((name) => [FIGURES[name][1], typed.value[name]]))
         : {}
-    const at: Parsed = place.value ? { ok: true, value: 0 } : NO_PLACE
-    const height: Parsed | undefined = form.height.trim() ? parse('distanceM', form.height) : undefined
+    const at: ReadTyped = place.value ? { ok: true, value: 0 } : noPlace()
+    const height: ReadTyped | undefined = form.height.trim() ? parse('distanceM', form.height) : undefined
     const ofTable = way.value === 'normals' ? table.value : undefined
     const wanted = judged(
       newStationSchema,
       {
-        name: 'Home',
+        name: t('setUp.home'),
         latDeg: place.value?.latDeg ?? 0,
         lonDeg: place.value?.lonDeg ?? 0,
         heightM: height?.ok ? height.value : null,

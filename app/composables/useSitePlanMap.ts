@@ -7,7 +7,7 @@ import { labelPlace, middleOf } from '~/utils/labelPlace'
 import { draftStyle, stylesOf, throwStyle } from '~/utils/planMap'
 import { coverWords, sunLayer } from '~/utils/planLayers'
 
-export const PLAN_OVERLAYS = ['Sun', 'Cover', 'Levels', 'Water'] as const
+export const PLAN_OVERLAYS = ['sun', 'cover', 'levels', 'water'] as const
 export type PlanOverlay = (typeof PLAN_OVERLAYS)[number]
 /** What a line of two points is being clicked for. */
 export type BetweenPoints = 'cut' | 'scale' | 'move'
@@ -34,7 +34,9 @@ export function useSitePlanMap(
   const sketchM = ref<number | null>(null)
 
   const sideWords = (metres: number) =>
-    system.value === 'us' ? `${Math.round(metres / 0.3048)}${metres > 5 ? '' : ' ft'}` : `${metres.toFixed(1)}`
+    system.value === 'us'
+      ? t('plan.ft2', { metres: Math.round(metres / 0.3048), metresOver: metres > 5 })
+      : `${metres.toFixed(1)}`
   /** Of several outlines of a zone the first carries its name. */
   const named = computed(() => {
     const seen = new Set<string>()
@@ -56,11 +58,11 @@ export function useSitePlanMap(
     const of = zoneId ? draft.zones[zoneId] : undefined
     if (!zoneId || !of || !named.value.has(id)) return undefined
     const areaM2 = measured.value[zoneId]?.areaM2
-    const slope = of.slopeShare && overlay.value === 'Levels' ? `, ${Math.round(of.slopeShare * 100)}%` : ''
+    const slope = of.slopeShare && overlay.value === 'levels' ? `, ${Math.round(of.slopeShare * 100)}%` : ''
     const area = areaM2 ? text({ quantity: 'areaM2', value: areaM2 }) : ''
     return {
       name: `${of.name}${slope}`,
-      area: overlay.value === 'Cover' ? coverWords(of) : area,
+      area: overlay.value === 'cover' ? coverWords(of) : area,
       at: places.value.get(id),
     }
   }
@@ -74,7 +76,7 @@ export function useSitePlanMap(
       over: draft.underlay !== null && !picture.missing.value,
       zone: zoneLabel(id),
     })
-    return overlay.value === 'Water' && thing.kind === 'head' ? [...styles, throwStyle(thing)] : styles
+    return overlay.value === 'water' && thing.kind === 'head' ? [...styles, throwStyle(thing)] : styles
   }
 
   function lineDrawn([from, to]: readonly [number, number][]): void {
@@ -115,7 +117,7 @@ export function useSitePlanMap(
   )
   const picture = usePictureUnder(plan.projection)
   plan.map.addLayer(picture.layer)
-  const hatching = sunLayer(plan.projection, () => (overlay.value === 'Sun' ? sun.map.value : undefined))
+  const hatching = sunLayer(plan.projection, () => (overlay.value === 'sun' ? sun.map.value : undefined))
   plan.map.addLayer(hatching)
   const tapeSource = new VectorSource()
   plan.map.addLayer(new VectorLayer({ source: tapeSource, zIndex: 30, style: draftStyle() }))

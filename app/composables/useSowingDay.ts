@@ -1,4 +1,4 @@
-import { addDays, nearestWorkingDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { addDays, nearestWorkingDay, type Day } from '#core/measure/calendar'
 import { barrierUntil } from '#core/job/decision/decide'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { inSeason, leadDaysOf } from '#core/job/decision/wait'
@@ -47,7 +47,10 @@ export function useSowingDay({ lawn, plan, outlook, tries, tryOut }: ReturnType<
   const day = computed<Day>({
     get: () => tries('day')?.change.sowOn ?? kept.value ?? suggested.value,
     set: (asked) => {
-      const words = `${lifted.value ? 'First lift' : 'Sow'} on ${shortDayWithWeekday(asked)}`
+      const words = t('sowingDay.firstLiftSowOn', {
+        hasLifted: Boolean(lifted.value),
+        asked: shortDayWithWeekday(asked),
+      })
       tryOut('day', asked === kept.value ? undefined : { words, change: { sowOn: asked } })
     },
   })

@@ -36,7 +36,7 @@ export function useSunMap(wanted: Ref<boolean>, day: Ref<Day>, over: Ref<'day' |
       }
       worker.onerror = () => {
         working.value = false
-        failed.value = 'The sun could not be worked out on this machine.'
+        failed.value = t('plan.theSunCouldNot')
       }
     }
     const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }

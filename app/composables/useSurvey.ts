@@ -22,7 +22,7 @@ const SURVEY: InjectionKey<Survey> = Symbol('survey')
 /** The survey that the questions of this page are part of. */
 export function useSurveyHere(): Survey {
   const survey = inject(SURVEY)
-  if (!survey) throw new Error('Questions stand inside of a survey.')
+  if (!survey) throw new Error(t('look.questionsStandInsideOf'))
   return survey
 }
 
@@ -78,8 +78,7 @@ export function useSurvey(lawn: Lawn) {
 
   function tell(fields: Record<string, string>): void {
     errors.value = { ...fields }
-    message.value =
-      Object.keys(fields).length || unread.size ? 'Nothing is saved yet: the fields marked need another look.' : ''
+    message.value = Object.keys(fields).length || unread.size ? t('look.nothingIsSavedYet') : ''
   }
 
   /** @returns true when it is saved */
@@ -119,7 +118,7 @@ export function useSurvey(lawn: Lawn) {
     const id = crypto.randomUUID()
     draft.zones[id] = {
       ...structuredClone(NEW_ZONE),
-      name: name || `Zone ${count + 1}`,
+      name: name || t('look.zone2', { count: count + 1 }),
       order: Math.max(0, ...Object.values(draft.zones).map(({ order }) => order)) + 1,
     }
     return id

@@ -1,6 +1,6 @@
 import type { TypedStation } from '~/components/weather/StationFields.vue'
 import type { NewStation } from '#contract/station'
-import type { Parsed } from '#core/measure/parse'
+import { readTyped, type ReadTyped } from '~/utils/readTyped'
 import { figure } from '#core/measure/figure'
 import { parseDegrees } from '#core/site/typedPlace'
 
@@ -16,9 +16,12 @@ export function useTypedStation() {
     height: heightM === null ? '' : text(figure('distanceM', heightM, 6)),
   })
   /** What the form says, with the fields that were read from words. */
-  function readStation(form: TypedStation): { station: NewStation; read: Record<string, Parsed> } {
-    const [latDeg, lonDeg] = [parseDegrees('latitude', form.lat), parseDegrees('longitude', form.lon)]
-    const heightM: Parsed | undefined = form.height.trim() ? parse('distanceM', form.height) : undefined
+  function readStation(form: TypedStation): { station: NewStation; read: Record<string, ReadTyped> } {
+    const [latDeg, lonDeg] = [
+      readTyped(parseDegrees('latitude', form.lat)),
+      readTyped(parseDegrees('longitude', form.lon)),
+    ]
+    const heightM: ReadTyped | undefined = form.height.trim() ? parse('distanceM', form.height) : undefined
     return {
       station: {
         name: form.name,

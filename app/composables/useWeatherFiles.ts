@@ -45,11 +45,11 @@ export function useWeatherFiles() {
       })
       dropped.value = [...dropped.value, one]
       if (file.size > MOST_FILE_BYTES) {
-        one.problem = 'Larger than 16 MB. Split it by years.'
+        one.problem = t('weather.largerThan16Mb')
         continue
       }
       one.told = await send<WeatherFileTold>('/api/weather-files', file)
-      if (!one.told) one.problem = message.value || 'It could not be read.'
+      if (!one.told) one.problem = message.value || t('weather.itCouldNotBe')
       else if (!one.told.climate) one.mapping.show(one.told)
     }
   }
@@ -68,15 +68,15 @@ export function useWeatherFiles() {
 
   /** What keeps a file from being kept; empty where nothing does. */
   function lacking(one: DroppedFile, typed: Place | undefined): string {
-    if (one.problem || !one.told) return one.problem || 'It is still being read.'
-    if (!one.told.station && !typed) return 'It does not say where it was measured: put in the place.'
-    if (one.told.climate) return normalsOf(one) ? '' : 'Put in the rain of a year.'
-    return one.mapping.ready.value ? '' : 'Choose its columns.'
+    if (one.problem || !one.told) return one.problem || t('weather.itIsStillBeing')
+    if (!one.told.station && !typed) return t('weather.itDoesNotSay')
+    if (one.told.climate) return normalsOf(one) ? '' : t('weather.putInTheRain')
+    return one.mapping.ready.value ? '' : t('weather.chooseItsColumns')
   }
 
   async function stationFor(one: DroppedFile, typed: Place | undefined, coastal: boolean): Promise<Station> {
     const at = one.told!.station
-    const name = at?.name || bare(one.file.name) || 'Home'
+    const name = at?.name || bare(one.file.name) || t('setUp.home')
     const all = await $fetch<Station[]>('/api/stations')
     const there = all.find((station) => station.name === name)
     if (there) return there

@@ -39,7 +39,7 @@ export function useWhatIf(lawnId: string) {
         worker = new Worker(new URL('../workers/season.worker.ts', import.meta.url), { type: 'module' })
         worker.onmessage = heard
         worker.onerror = () => {
-          message.value = 'This could not be worked out on this machine.'
+          message.value = t('sowingDay.thisCouldNotBe')
           progress.value = undefined
         }
       }

@@ -36,7 +36,7 @@ export function useWork(open: OpenLawn) {
   async function restore(version: PlanInput): Promise<void> {
     const before = plan.value
     if (before && (await savePlan(whatIsPlanned(version))))
-      kept.value = { words: `Version ${version.version} taken back`, before }
+      kept.value = { words: t('work.versionTakenBack', { version: version.version }), before }
   }
 
   async function once(key: string, work: () => Promise<unknown>): Promise<boolean> {

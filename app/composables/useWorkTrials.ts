@@ -1,6 +1,7 @@
+import { say } from '#core/explain/message'
 import type { Work } from '#contract/work'
 import { anchorCode, isAnchorKey, operationByCode, operationOf } from '#core/job/operations/registry'
-import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import type { Day } from '#core/measure/calendar'
 
 const without = <T>(all: Record<string, T>, key: string): Record<string, T> =>
   Object.fromEntries(Object.entries(all).filter(([one]) => one !== key))
@@ -13,7 +14,7 @@ export function useWorkTrials({ lawn, shown, tryOut }: OpenLawn) {
   /** The task whose day is the sowing day, or that of the first dressing. */
   const anchor = computed(() => tasks.value.find(({ key }) => isAnchorKey(key))?.key ?? anchorCode('seeding'))
   const nameOf = (key: string): string =>
-    tasks.value.find((task) => task.key === key)?.name ?? operationOf(key)?.name ?? 'Own work'
+    tell(tasks.value.find((task) => task.key === key)?.name ?? operationOf(key)?.name ?? say('work.ownWork'))
 
   function change(words: string, part: Partial<Work>): void {
     tryOut('work', { words, change: { work: { ...work.value, ...part } } })
@@ -21,42 +22,44 @@ export function useWorkTrials({ lawn, shown, tryOut }: OpenLawn) {
   /** A day for some tasks: of the anchor it is the sowing day, of others a day of their own. */
   function day(keys: readonly string[], asked: Day): void {
     const on = asked < context.today ? context.today : asked
-    const words = `${keys.map(nameOf).join(', ')} on ${shortDayWithWeekday(on)}`
+    const words = t('work.on', { keys: keys.map(nameOf).join(', '), on: shortDayWithWeekday(on) })
     if (keys.includes(anchor.value)) tryOut('day', { words, change: { sowOn: on } })
     else change(words, { pins: { ...work.value.pins, ...Object.fromEntries(keys.map((key) => [key, on])) } })
   }
   const float = (key: string) => {
-    change(`${nameOf(key)} finds its own day`, { pins: without(work.value.pins, key) })
+    change(t('work.findsItsOwnDay', { key: nameOf(key) }), { pins: without(work.value.pins, key) })
   }
   const skip = (key: string, reason: string) => {
-    change(`Without ${nameOf(key).toLowerCase()}`, {
+    change(t('work.without', { key: nameOf(key).toLowerCase() }), {
       skipped: { ...work.value.skipped, [key]: reason },
       pins: without(work.value.pins, key),
     })
   }
   const putBack = (key: string) => {
-    change(`${nameOf(key)} put back`, { skipped: without(work.value.skipped, key) })
+    change(t('work.putBack', { key: nameOf(key) }), { skipped: without(work.value.skipped, key) })
   }
   const add = (code: Work['added'][number]) => {
-    change(`${operationByCode(code).name} put in`, { added: [...work.value.added, code] })
+    change(t('work.putIn', { name: operationByCode(code).name }), { added: [...work.value.added, code] })
   }
   const addOwn = (own: Work['own'][string]) => {
     change(own.name, { own: { ...work.value.own, [`own-${crypto.randomUUID()}`]: own } })
   }
   const takeOut = (key: string) => {
-    change(`Without ${nameOf(key).toLowerCase()}`, {
+    change(t('work.without', { key: nameOf(key).toLowerCase() }), {
       added: work.value.added.filter((code) => code !== key),
       own: without(work.value.own, key),
       pins: without(work.value.pins, key),
     })
   }
   const overrule = (key: string, code: string, note: string) => {
-    change(`${nameOf(key)}: override with a note`, {
+    change(t('work.overrideWithANote2', { key: nameOf(key) }), {
       overruled: { ...work.value.overruled, [`${key}:${code}`]: note },
     })
   }
   const heed = (key: string, code: string) => {
-    change(`${nameOf(key)}: override removed`, { overruled: without(work.value.overruled, `${key}:${code}`) })
+    change(t('work.overrideRemoved', { key: nameOf(key) }), {
+      overruled: without(work.value.overruled, `${key}:${code}`),
+    })
   }
   return { anchor, day, float, skip, putBack, add, addOwn, takeOut, overrule, heed }
 }

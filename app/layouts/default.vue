@@ -67,16 +67,16 @@ useKeys({
 
 <template>
   <div class="house" :style="{ '--ledge': slim ? '34px' : '124px' }">
-    <a class="skip" href="#page">Skip to the page</a>
+    <a class="skip" href="#page">{{ t('shell.skipToThePage') }}</a>
     <TheSill :hangers="sill.hangers" :slim @slim="slim = $event" />
     <div class="floor">
       <TheRail @keys="keysOpen = true" @note="noteOpen = sill.data !== undefined" />
       <main id="page" class="page" tabindex="-1">
         <p v-if="context.problem && context.problem.code !== 'signed_out'" class="problem" role="alert">
           <b>{{ context.problem.message }}</b>
-          <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })"
-            >Try again</UButton
-          >
+          <UButton color="primary" variant="outline" class="ml-4" @click="reloadNuxtApp({ force: true })">{{
+            t('shell.tryAgain')
+          }}</UButton>
         </p>
         <slot />
         <DemoBar />

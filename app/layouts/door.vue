@@ -8,8 +8,8 @@
         <path d="M2 25.5H40" stroke="#e9e0ce" stroke-width="3" />
         <g stroke="#8c7c64" stroke-width="2" stroke-linecap="round"><path d="M12 31v5M21 31v10M30 31v6" /></g>
       </svg>
-      <b class="num">Upper Sill</b>
-      <span>Overseeding and renovation, by soil temperature and season</span>
+      <b class="num">{{ t('shell.upperSill2') }}</b>
+      <span>{{ t('shell.overseedingAndRenovationBy') }}</span>
     </header>
     <main><slot /></main>
   </div>

@@ -3,7 +3,7 @@ import sourcesText from '../../docs/sources.md?raw'
 import packageText from '../../package.json?raw'
 import { sourcesIn } from '~/utils/sourceList'
 
-useHead({ title: 'About' })
+useHead({ title: t('about.about') })
 useSillStore().hangers = []
 const { version, license } = JSON.parse(packageText) as { version: string; license: string }
 const sources = sourcesIn(sourcesText)
@@ -11,19 +11,16 @@ const sources = sourcesIn(sourcesText)
 
 <template>
   <div class="about">
-    <h1>Upper Sill {{ version }}</h1>
+    <h1>{{ t('about.upperSill', { version }) }}</h1>
     <p>
-      Plans the overseeding and renovation of existing lawns by soil temperature and season. Licence: {{ license }}.
-      Third parties' notices lie beside the program, in THIRD_PARTY_NOTICES.md.
+      {{ t('about.plansTheOverseedingAnd', { license }) }}
     </p>
     <p class="caution">
-      It helps to plan; it does not replace the label, local code or a licence. Label and law come first, whatever
-      stands on a screen.
+      {{ t('about.itHelpsToPlan') }}
     </p>
-    <h2>Sources</h2>
+    <h2>{{ t('about.sources') }}</h2>
     <p class="small">
-      Each figure opens to its working, which names one of these. "From memory" was not looked up for this program;
-      planning figures can be changed under Firm.
+      {{ t('about.eachFigureOpensTo') }}
     </p>
     <dl>
       <template v-for="source in sources" :key="source.name">

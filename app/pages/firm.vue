@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
 
-useHead({ title: 'Firm' })
+useHead({ title: t('firm.firm') })
 const context = useContextStore()
 const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]>('/api/stations').catch(() => []))
 </script>
@@ -10,10 +10,9 @@ const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]
   <div v-if="context.firm && context.person" class="firm">
     <header>
       <h1>{{ context.firm.name }}</h1>
-      <span class="about"
-        >You are {{ context.person.name }}, {{ context.isOwner ? 'an owner' : 'a technician' }}. Owners manage people,
-        prices and these settings; everybody plans and records.</span
-      >
+      <span class="about">{{
+        t('firm.youAreAnOwner', { name: context.person.name, isOwner: Boolean(context.isOwner) })
+      }}</span>
     </header>
     <FirmSettingsForm
       :key="context.firm.version"
@@ -22,10 +21,10 @@ const { data: stations } = await useAsyncData('stations', () => $fetch<Station[]
       :locked="!context.isOwner"
     />
     <aside>
-      <section v-if="context.context?.leftOut.length" class="panel left-out" aria-label="Left out">
-        <b>Left out of your crew's pace</b>
+      <section v-if="context.context?.leftOut.length" class="panel left-out" :aria-label="t('firm.leftOut')">
+        <b>{{ t('firm.leftOutOfYour') }}</b>
         <ul>
-          <li v-for="one in context.context.leftOut" :key="one.what">{{ one.what }}: {{ one.why }}.</li>
+          <li v-for="one in context.context.leftOut" :key="one.what">{{ one.what }}: {{ heard(one.why) }}.</li>
         </ul>
       </section>
       <OwnAccount :person="context.person" :firm-units="context.firm.units" :demo="context.firm.demo" />

@@ -3,5 +3,5 @@ await navigateTo('/lawns', { replace: true })
 </script>
 
 <template>
-  <NuxtLink to="/lawns">Lawns</NuxtLink>
+  <NuxtLink to="/lawns">{{ t('shell.lawns') }}</NuxtLink>
 </template>

@@ -3,7 +3,7 @@ import type { LinkShown } from '#contract/firm'
 import { problemOf } from '~/utils/api'
 
 definePageMeta({ layout: 'door' })
-useHead({ title: 'Join' })
+useHead({ title: t('door.join') })
 const context = useContextStore()
 const link = ref<LinkShown>()
 const form = reactive({ name: '', email: '', password: '', code: '' })
@@ -40,25 +40,34 @@ async function join(): Promise<void> {
 <template>
   <div class="join">
     <template v-if="link">
-      <h1>{{ link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set a new password' }}</h1>
+      <h1>
+        {{ link.kind === 'invitation' ? t('door.join2', { firmName: link.firmName }) : t('door.setANewPassword') }}
+      </h1>
       <p class="small">
         {{
-          link.kind === 'invitation'
-            ? `As ${link.role === 'owner' ? 'an owner' : 'a technician'}.`
-            : `For ${link.email} of ${link.firmName}. It ends every session that is open.`
+          t('door.invitationAsOwnerAn', {
+            kind: link.kind,
+            role: link.role,
+            email: link.email,
+            firmName: link.firmName,
+            madeBy: link.madeBy,
+          })
         }}
-        {{ link.madeBy }} made this link. It works once.
       </p>
       <form novalidate @submit.prevent="join">
         <template v-if="link.kind === 'invitation'">
-          <UFormField label="Your name" name="name" :error="errors.name"
+          <UFormField :label="t('door.yourName')" name="name" :error="errors.name"
             ><UInput id="field-name" v-model="form.name" maxlength="80" autocomplete="name"
           /></UFormField>
-          <UFormField label="Your e-mail address" name="email" :error="errors.email"
+          <UFormField :label="t('door.yourEMailAddress')" name="email" :error="errors.email"
             ><UInput id="field-email" v-model="form.email" type="email" maxlength="200" autocomplete="username"
           /></UFormField>
         </template>
-        <UFormField label="Password" name="password" :error="errors.password" help="At least 10 characters"
+        <UFormField
+          :label="t('door.password')"
+          name="password"
+          :error="errors.password"
+          :help="t('door.atLeast10Characters')"
           ><UInput
             id="field-password"
             v-model="form.password"
@@ -69,12 +78,12 @@ async function join(): Promise<void> {
         <SecondFactorField v-if="link.secondFactor" v-model="form.code" :error="errors.code" />
         <p v-if="message" class="problem" role="alert">{{ message }}</p>
         <UButton type="submit" color="primary" :loading="busy">{{
-          link.kind === 'invitation' ? `Join ${link.firmName}` : 'Set the password'
+          link.kind === 'invitation' ? t('door.join2', { firmName: link.firmName }) : t('door.setThePassword')
         }}</UButton>
       </form>
     </template>
     <template v-else>
-      <h1>{{ message ? 'This link opens nothing' : 'Looking at the link' }}</h1>
+      <h1>{{ message ? t('door.thisLinkOpensNothing') : t('door.lookingAtTheLink') }}</h1>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
     </template>
   </div>

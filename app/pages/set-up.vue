@@ -2,7 +2,7 @@
 import { grassByCode } from '#core/grass/grasses'
 import { figure } from '#core/measure/figure'
 
-useHead({ title: 'Set up' })
+useHead({ title: t('setUp.setUp') })
 const context = useContextStore()
 const { text } = useUnits()
 const setUp = useSetUp()
@@ -12,9 +12,9 @@ useSillStore().hangers = []
 /** Farther from the equator the contract takes no station: there is no lawn to sow. */
 const MOST_LATITUDE = 66
 const WAYS: Record<ClimateWay, string> = {
-  know: 'What you know',
-  files: 'Weather files',
-  normals: 'Monthly normals',
+  know: t('setUp.whatYouKnow'),
+  files: t('setUp.weatherFiles'),
+  normals: t('setUp.monthlyNormals'),
 }
 const grass = computed(() => grassByCode(basics.form.grows === 'warm' ? 'BER' : 'TF'))
 const drawnAt = computed(() => (way.value === 'files' ? (files.place.value ?? place.value) : place.value))
@@ -31,28 +31,32 @@ const year = useClimateYear(() =>
 const sureness = computed(
   () =>
     ({
-      know: 'From a few figures: good to a week or two. Every day of weather that you import sharpens it.',
-      files: 'From the monthly means of your files.',
-      normals: 'From your monthly normals. Every day of weather that you import sharpens it.',
+      know: t('setUp.fromAFewFigures'),
+      files: t('setUp.fromTheMonthlyMeans'),
+      normals: t('setUp.fromYourMonthlyNormals'),
     })[way.value],
 )
 const { errors: lawnErrors, busy: lawnBusy } = lawn
 const trouble = computed(() => message.value || lawn.message.value || basics.message.value)
-const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.client.trim()}` : 'Go to the lawns'))
+const keepWords = computed(() =>
+  lawn.form.client.trim() ? t('setUp.survey', { client: lawn.form.client.trim() }) : t('setUp.goToTheLawns'),
+)
 </script>
 
 <template>
   <form class="set-up" novalidate @submit.prevent="save">
     <header>
-      <h1>{{ context.firm?.name }}: four things, and the first lawn</h1>
+      <h1>{{ t('setUp.fourThingsAndThe', { name: context.firm?.name }) }}</h1>
       <p class="small">
-        Everything here is a best guess you can correct, now or later under Firm and Weather. Skip what you do not know.
+        {{ t('setUp.everythingHereIsA') }}
       </p>
     </header>
     <div class="side">
       <section>
-        <h2>1 Where you work</h2>
-        <p v-if="climateKnown">Your home station is set up. <NuxtLink to="/weather" class="opens">Weather</NuxtLink></p>
+        <h2>{{ t('setUp.n1WhereYouWork') }}</h2>
+        <p v-if="climateKnown">
+          {{ t('setUp.yourHomeStationIs') }} <NuxtLink to="/weather" class="opens">{{ t('setUp.weather') }}</NuxtLink>
+        </p>
         <PlaceField
           v-else
           v-model="form.place"
@@ -63,36 +67,41 @@ const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.
         />
       </section>
       <section>
-        <h2>2 How you count</h2>
+        <h2>{{ t('setUp.n2HowYouCount') }}</h2>
         <FirmBasics v-if="context.isOwner" :basics part="counts" />
-        <p v-else class="small">An owner of the firm sets units, time zone and money.</p>
+        <p v-else class="small">{{ t('setUp.anOwnerOfThe') }}</p>
       </section>
       <section v-if="context.isOwner">
-        <h2>3 What you mostly do</h2>
+        <h2>{{ t('setUp.n3WhatYouMostly') }}</h2>
         <FirmBasics :basics part="does" />
       </section>
       <section class="first">
-        <h2>5 Your first lawn</h2>
+        <h2>{{ t('setUp.n5YourFirstLawn') }}</h2>
         <div class="lawn">
-          <UFormField label="Client or lawn" name="client" :error="lawnErrors.client">
+          <UFormField :label="t('setUp.clientOrLawn')" name="client" :error="lawnErrors.client">
             <UInput id="field-client" v-model="lawn.form.client" maxlength="80" autocomplete="off" />
           </UFormField>
-          <UFormField label="Area" name="area" :error="lawnErrors.areaM2">
-            <UInput id="field-area" v-model="lawn.form.area" placeholder="6,590 sq ft, 40x16 m" maxlength="80" />
+          <UFormField :label="t('setUp.area')" name="area" :error="lawnErrors.areaM2">
+            <UInput id="field-area" v-model="lawn.form.area" :placeholder="t('setUp.n6590SqFt')" maxlength="80" />
           </UFormField>
-          <UFormField label="Street or place" name="address" :error="lawnErrors.address">
+          <UFormField :label="t('setUp.streetOrPlace')" name="address" :error="lawnErrors.address">
             <UInput id="field-address" v-model="lawn.form.address" maxlength="160" autocomplete="off" />
           </UFormField>
-          <UFormField label="Grows there now" name="growsNow" :error="lawnErrors.growsNow">
-            <UInput id="field-growsNow" v-model="lawn.form.growsNow" placeholder="thin tall fescue" maxlength="120" />
+          <UFormField :label="t('setUp.growsThereNow')" name="growsNow" :error="lawnErrors.growsNow">
+            <UInput
+              id="field-growsNow"
+              v-model="lawn.form.growsNow"
+              :placeholder="t('setUp.thinTallFescue')"
+              maxlength="120"
+            />
           </UFormField>
         </div>
       </section>
     </div>
     <section class="climate">
-      <h2>4 The climate of your place</h2>
+      <h2>{{ t('setUp.n4TheClimateOf') }}</h2>
       <template v-if="!climateKnown">
-        <div class="ways" role="group" aria-label="How the climate is told">
+        <div class="ways" role="group" :aria-label="t('setUp.howTheClimateIs')">
           <UButton
             v-for="one in CLIMATE_WAYS"
             :key="one"
@@ -106,20 +115,20 @@ const keepWords = computed(() => (lawn.form.client.trim() ? `Survey ${lawn.form.
         <ClimateKnown v-if="way === 'know'" v-model="form" :errors :south="(place?.latDeg ?? 1) < 0" />
         <ClimateFiles v-else-if="way === 'files'" :files />
         <NormalsTable v-else v-model="typedTable" :errors />
-        <YearPlot v-if="year" :year :grass-name="grass.name" />
+        <YearPlot v-if="year" :year :grass-name="tell(grass.name)" />
         <p v-if="year" class="small">
-          Soil at {{ text(figure('depthMm', 50)) }} through your year, and when {{ grass.name }} takes. {{ sureness }}
+          {{ t('setUp.soilAtThroughYour', { value: text(figure('depthMm', 50)), name: grass.name, sureness }) }}
         </p>
         <p v-else class="small">
-          {{ normals && !drawnAt ? 'With your place the year is drawn here.' : 'Your year is drawn here.' }}
+          {{ normals && !drawnAt ? t('setUp.withYourPlaceThe') : t('setUp.yourYearIsDrawn') }}
         </p>
       </template>
-      <p v-else>Known already: the ledge above shows it.</p>
+      <p v-else>{{ t('setUp.knownAlreadyTheLedge') }}</p>
     </section>
     <footer>
       <p v-if="trouble" class="problem" role="alert">{{ trouble }}</p>
       <UButton type="submit" color="primary" :loading="busy || lawnBusy">{{ keepWords }}</UButton>
-      <span class="small">What is filled in is saved.</span>
+      <span class="small">{{ t('setUp.whatIsFilledIn') }}</span>
     </footer>
   </form>
 </template>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { kindOf, matterWords, STOCK_KINDS, STOCK_QUANTITY, type StockKind } from '#core/materials/stock'
-import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
-useHead({ title: 'Shed' })
+useHead({ title: t('shed.shed') })
 
 const context = useContextStore()
 const stock = useStockStore()
@@ -11,7 +10,12 @@ const { text, other } = useUnits()
 await stock.load()
 useSillStore().hangers = []
 const opened = ref<string>()
-const HEADS: Record<StockKind, string> = { seed: 'Seed', feed: 'Feed', cover: 'Cover', soil: 'Soil and sand' }
+const HEADS: Record<StockKind, string> = {
+  seed: t('shed.seed'),
+  feed: t('shed.feed'),
+  cover: t('shed.cover'),
+  soil: t('shed.soilAndSand'),
+}
 const groups = computed(() =>
   STOCK_KINDS.map((kind) => ({
     kind,
@@ -33,20 +37,17 @@ const amount = (item: { matter: Parameters<typeof kindOf>[0]; onHand: number }) 
 <template>
   <div class="shed">
     <div class="head">
-      <h1>Shed</h1>
-      <span class="small"
-        >The stock book: what is there, what came in, what went onto which lawn. Plans read it, other lawns not
-        counted.</span
-      >
+      <h1>{{ t('shed.shed') }}</h1>
+      <span class="small">{{ t('shed.theStockBookWhat') }}</span>
     </div>
     <p v-if="stock.problem" class="problem" role="alert">
-      {{ stock.problem.message }} <UButton variant="outline" class="ml-3" @click="stock.load()">Try again</UButton>
+      {{ stock.problem.message }}
+      <UButton variant="outline" class="ml-3" @click="stock.load()">{{ t('shed.tryAgain') }}</UButton>
     </p>
     <div class="two">
       <div class="book">
         <p v-if="stock.items && !groups.length" class="panel empty">
-          Nothing written down yet. What you add here is taken off as it is marked sown, fed or covered, and plans say
-          when it runs short.
+          {{ t('shed.nothingWrittenDownYet') }}
         </p>
         <section v-for="{ kind, items } in groups" :key="kind">
           <h2>{{ HEADS[kind] }}</h2>
@@ -59,13 +60,13 @@ const amount = (item: { matter: Parameters<typeof kindOf>[0]; onHand: number }) 
             >
               <span class="what"
                 ><b>{{ item.name }}</b
-                ><span class="small">{{ matterWords(item.matter) }}</span></span
+                ><span class="small">{{ tell(matterWords(item.matter)) }}</span></span
               >
               <span class="has" :class="{ short: item.onHand < 0 }"
                 ><b class="num"
                   >{{ item.onHand < 0 ? '−' : '' }}{{ text({ ...amount(item), value: Math.abs(item.onHand) }) }}</b
                 ><span class="small">{{
-                  item.onHand < 0 ? 'more used than was there: count it' : other(amount(item))
+                  item.onHand < 0 ? t('shed.moreUsedThanWas') : other(amount(item))
                 }}</span></span
               >
               <span class="small day">{{ item.lastDay ? shortDay(item.lastDay, context.today) : '' }}</span>
@@ -75,7 +76,7 @@ const amount = (item: { matter: Parameters<typeof kindOf>[0]; onHand: number }) 
         </section>
         <details v-if="away.length">
           <summary>
-            Put away <span class="small">{{ away.length }}</span>
+            {{ t('shed.putAway') }} <span class="small">{{ away.length }}</span>
           </summary>
           <article v-for="item in away" :key="item.id" class="item">
             <button
@@ -86,7 +87,7 @@ const amount = (item: { matter: Parameters<typeof kindOf>[0]; onHand: number }) 
             >
               <span class="what"
                 ><b>{{ item.name }}</b
-                ><span class="small">{{ matterWords(item.matter) }}</span></span
+                ><span class="small">{{ tell(matterWords(item.matter)) }}</span></span
               >
             </button>
             <StockLine v-if="opened === item.id" :key="`${item.id} ${item.version}`" :item="item" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 definePageMeta({ layout: 'door' })
-useHead({ title: 'Sign in' })
+useHead({ title: t('door.signIn') })
 const route = useRoute()
 const context = useContextStore()
 
@@ -22,14 +22,14 @@ async function enter(): Promise<void> {
 
 <template>
   <div class="page">
-    <h1>Sign in</h1>
+    <h1>{{ t('door.signIn') }}</h1>
     <SignInForm @done="enter" />
     <p v-if="demo">
-      This server shows a demo, an invented firm: <a class="opens" href="/demo/enter">enter it without a password</a>
+      {{ t('door.thisServerShowsA') }} <a class="opens" href="/demo/enter">{{ t('door.enterItWithoutA') }}</a>
     </p>
     <p class="small">
-      Password lost? An owner of your firm makes you a link under Firm, People. A new firm?
-      <NuxtLink to="/sign-up" class="opens">Sign it up</NuxtLink>
+      {{ t('door.passwordLostAnOwner') }}
+      <NuxtLink to="/sign-up" class="opens">{{ t('door.signItUp') }}</NuxtLink>
     </p>
   </div>
 </template>

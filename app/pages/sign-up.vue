@@ -3,7 +3,7 @@ import { signUpSchema } from '#contract/firm'
 import { guessFrom } from '~/utils/browserGuess'
 
 definePageMeta({ layout: 'door' })
-useHead({ title: 'Sign up a firm' })
+useHead({ title: t('door.signUpAFirm') })
 const context = useContextStore()
 const form = reactive({
   firmName: '',
@@ -28,23 +28,29 @@ async function found(): Promise<void> {
 
 <template>
   <form class="sign-up" novalidate @submit.prevent="found">
-    <h1>Sign up a firm</h1>
-    <p class="small">You become its owner. Technicians join by a link that you make under Firm.</p>
-    <UFormField label="Name of the firm" name="firmName" :error="errors.firmName"
+    <h1>{{ t('door.signUpAFirm') }}</h1>
+    <p class="small">{{ t('door.youBecomeItsOwner') }}</p>
+    <UFormField :label="t('door.nameOfTheFirm')" name="firmName" :error="errors.firmName"
       ><UInput id="field-firmName" v-model="form.firmName" maxlength="80" autocomplete="organization"
     /></UFormField>
-    <UFormField label="Your name" name="name" :error="errors.name"
+    <UFormField :label="t('door.yourName')" name="name" :error="errors.name"
       ><UInput id="field-name" v-model="form.name" maxlength="80" autocomplete="name"
     /></UFormField>
-    <UFormField label="Your e-mail address" name="email" :error="errors.email"
+    <UFormField :label="t('door.yourEMailAddress')" name="email" :error="errors.email"
       ><UInput id="field-email" v-model="form.email" type="email" maxlength="200" autocomplete="username"
     /></UFormField>
-    <UFormField label="Password" name="password" :error="errors.password" help="At least 10 characters"
+    <UFormField
+      :label="t('door.password')"
+      name="password"
+      :error="errors.password"
+      :help="t('door.atLeast10Characters')"
       ><UInput id="field-password" v-model="form.password" type="password" maxlength="200" autocomplete="new-password"
     /></UFormField>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
-    <UButton type="submit" color="primary" :loading="busy">Sign up the firm</UButton>
-    <p class="small">Signed up already? <NuxtLink to="/sign-in" class="opens">Sign in</NuxtLink></p>
+    <UButton type="submit" color="primary" :loading="busy">{{ t('door.signUpTheFirm') }}</UButton>
+    <p class="small">
+      {{ t('door.signedUpAlready') }} <NuxtLink to="/sign-in" class="opens">{{ t('door.signIn') }}</NuxtLink>
+    </p>
   </form>
 </template>
 

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
-import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
-useHead({ title: 'Weather' })
+useHead({ title: t('weather.weather') })
 const sill = useSillStore()
 const context = useContextStore()
 const {
@@ -39,18 +38,19 @@ async function imported(): Promise<void> {
 
 <template>
   <div class="weather">
-    <h1>Weather</h1>
+    <h1>{{ t('weather.weather') }}</h1>
     <p v-if="error" class="problem" role="alert">
-      The stations could not be read. <UButton variant="outline" class="ml-3" @click="refresh()">Try again</UButton>
+      {{ t('weather.theStationsCouldNot') }}
+      <UButton variant="outline" class="ml-3" @click="refresh()">{{ t('weather.tryAgain') }}</UButton>
     </p>
     <table v-if="stations?.length" class="ledger">
       <thead>
         <tr>
-          <th scope="col">Station</th>
-          <th scope="col">Place</th>
-          <th scope="col" class="right">Days kept</th>
-          <th scope="col">From, to</th>
-          <th scope="col">How it delivers</th>
+          <th scope="col">{{ t('weather.station') }}</th>
+          <th scope="col">{{ t('weather.place') }}</th>
+          <th scope="col" class="right">{{ t('weather.daysKept') }}</th>
+          <th scope="col">{{ t('weather.fromTo') }}</th>
+          <th scope="col">{{ t('weather.howItDelivers') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -62,35 +62,36 @@ async function imported(): Promise<void> {
               :aria-expanded="opened === s.id"
               @click="opened = opened === s.id ? undefined : s.id"
             >
-              {{ s.name }}</button><span v-if="s.home" class="small"> home station</span>
+              {{ s.name }}</button><span v-if="s.home" class="small"> {{ t('weather.homeStation') }}</span>
           </td>
           <td>
             {{ s.latDeg.toFixed(2) }}, {{ s.lonDeg.toFixed(2)
-            }}<template v-if="s.heightM !== null">, {{ text(figure('distanceM', s.heightM)) }} up</template
-            ><template v-if="s.coastal">, coastal</template>
+            }}<template v-if="s.heightM !== null">{{
+              t('weather.up', { heightM: text(figure('distanceM', s.heightM)) })
+            }}</template
+            ><template v-if="s.coastal">{{ t('weather.coastal') }}</template>
           </td>
           <td class="right num">{{ s.days.toLocaleString('en-US') }}</td>
           <td>
             {{
               s.firstDay
-                ? `${shortDay(s.firstDay, context.today)} to ${shortDay(s.lastDay!, context.today)}`
-                : 'nothing yet'
+                ? t('weather.to2', {
+                    firstDay: shortDay(s.firstDay, context.today),
+                    lastDay: shortDay(s.lastDay!, context.today),
+                  })
+                : t('weather.nothingYet')
             }}
           </td>
           <td>
-            {{
-              s.kind === 'simulated'
-                ? 'simulated: days, 10-day forecast and a probe at 2 in (50 mm)'
-                : 'by hand and by file'
-            }}
+            {{ s.kind === 'simulated' ? t('weather.simulatedDays10Day') : t('weather.byHandAndBy') }}
             <button v-if="s.kind === 'imported'" type="button" class="opens" @click="chosen = s.id">
-              import a file
+              {{ t('weather.importAFile') }}
             </button>
           </td>
         </tr>
       </tbody>
     </table>
-    <p v-else-if="!error">No station yet. Add yours, then import its daily file.</p>
+    <p v-else-if="!error">{{ t('weather.noStationYetAdd') }}</p>
     <NearerLawns v-if="(stations?.length ?? 0) > 1" :stations="stations!" @moved="imported" />
     <StationPanel v-if="shown" :key="shown.id" :station="shown" @changed="imported" @removed="removed" />
     <SeasonTable />
@@ -98,10 +99,9 @@ async function imported(): Promise<void> {
       <StationAdd @added="added" />
       <ImportPanel v-if="importable.length" v-model:station="chosen" :stations="importable" @imported="imported" />
       <section v-else class="panel hint">
-        <h2>Import days</h2>
+        <h2>{{ t('weather.importDays') }}</h2>
         <p>
-          Add a station of your own first; then its daily file (date, highest, lowest, rain) goes in here. °C or °F, mm
-          or inches.
+          {{ t('weather.addAStationOf') }}
         </p>
       </section>
     </div>

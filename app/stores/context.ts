@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia'
 import { firmRecordOf, type Context } from '#contract/context'
 import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
+import { USUAL_FEED_RULES } from '#core/materials/feedRules'
 import type { Day } from '#core/measure/calendar'
+import { countIn, speak } from '~/utils/words'
 import { problemOf, type Problem } from '~/utils/api'
 import type { FirmRecord } from '#core/job/records'
 
@@ -13,6 +15,7 @@ const NOBODY: Parameters<typeof firmRecordOf>[0] = {
     currency: 'USD',
     workingDays: [0, 1, 2, 3, 4, 5, 6],
     holidays: [],
+    feedRules: { ...USUAL_FEED_RULES, blackouts: [] },
     hoursADay: 16,
   },
   today: '1970-01-01' as Day,
@@ -39,7 +42,9 @@ export const useContextStore = defineStore('context', () => {
 
   async function load(): Promise<void> {
     try {
-      context.value = await $fetch<Context>('/api/context')
+      const found = await $fetch<Context>('/api/context')
+      await speak(found.firm.language)
+      context.value = found
       problem.value = undefined
     } catch (error) {
       problem.value = problemOf(error)
@@ -57,6 +62,7 @@ export const useContextStore = defineStore('context', () => {
   const isOwner = computed(() => person.value?.role === 'owner')
   const today = computed<Day>(() => context.value?.today ?? ('1970-01-01' as Day))
   const units = computed(() => person.value?.units ?? firm.value?.units ?? 'us')
+  watch(units, countIn, { immediate: true, flush: 'sync' })
   const currency = computed(() => firm.value?.currency ?? 'USD')
   /** The firm as its jobs are planned. */
   const firmRecord = computed<FirmRecord>(() => firmRecordOf(context.value ?? NOBODY))

@@ -27,7 +27,7 @@ export const useSillStore = defineStore('sill', () => {
       const path = id ? `/api/lawns/${id}/sill` : '/api/sill'
       const by = id && tried?.of === id ? ({ method: 'POST', body: { settings: tried.settings } } as const) : {}
       const told = await $fetch<SillTold | SillLacking>(path, { query: { job }, signal, ...by })
-      lacks.value = 'lacks' in told ? told.lacks : ''
+      lacks.value = 'lacks' in told ? tell(told.lacks) : ''
       data.value = 'lacks' in told ? undefined : sillOf(told)
       lawnId.value = id
       problem.value = undefined

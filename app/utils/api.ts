@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { ApiError } from '#contract/context'
+import { heard, t, tell } from './words'
 
 /** What went wrong, in words for the screen. */
 export interface Problem {
@@ -13,19 +14,21 @@ export interface Problem {
 const isApiError = (data: unknown): data is ApiError =>
   typeof data === 'object' && data !== null && typeof (data as ApiError).error?.message === 'string'
 
+const mapValues = <A, B>(all: Readonly<Record<string, A>>, one: (value: A) => B): Record<string, B> =>
+  Object.fromEntries(Object.entries(all).map(([name, value]) => [name, one(value)]))
+
 /** Any failure as a problem that can be shown; nothing is lost on the screen meanwhile. */
 export function problemOf(error: unknown): Problem {
   const data = (error as { data?: unknown }).data
-  if (isApiError(data))
-    return {
-      code: data.error.code,
-      message: data.error.message,
-      fields: data.error.fields ?? {},
-      theirs: data.error.theirs,
-    }
+  if (isApiError(data)) {
+    const { code, message, fields = {}, said, theirs } = data.error
+    return said
+      ? { code, message: tell(said.message), fields: mapValues(said.fields, tell), theirs }
+      : { code, message, fields, theirs }
+  }
   return {
     code: 'unreachable',
-    message: 'The server does not answer. What you entered is still here. Try again in a minute.',
+    message: t('shell.theServerDoesNot'),
     fields: {},
   }
 }
@@ -33,7 +36,7 @@ export function problemOf(error: unknown): Problem {
 /** The first message of each field, by its path. */
 export function fieldsOf(error: z.ZodError): Record<string, string> {
   const fields: Record<string, string> = {}
-  for (const { path, message } of error.issues) fields[path.join('.')] ??= message
+  for (const { path, message } of error.issues) fields[path.join('.')] ??= heard(message)
   return fields
 }
 

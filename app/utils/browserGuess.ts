@@ -1,4 +1,4 @@
-import type { Language } from '#contract/firm'
+import type { Language } from '#words/message'
 import type { UnitSystem } from '#core/measure/figure'
 
 /** Currencies by region; others begin with dollars. @source ISO 4217 and ISO 3166, from memory */

@@ -1,10 +1,13 @@
 import type { Cause } from '#core/establishment/sowing'
+import type { MessageKey } from '#words/message'
 
 /** Causes of failure in the order of every table and layer: head of a column, and what is lost by it. */
-export const CAUSES: readonly { code: Cause; head: string; lost: string }[] = [
-  { code: 'washout', head: 'Washout', lost: 'washed out' },
-  { code: 'dry', head: 'Dried out', lost: 'dried out' },
-  { code: 'heat', head: 'Heat', lost: 'to heat' },
-  { code: 'frost', head: 'Winter', lost: 'to winter' },
-  { code: 'cold', head: 'Cold soil', lost: 'to cold soil' },
+export const CAUSES: readonly { code: Cause; head: MessageKey; lost: MessageKey }[] = [
+  { code: 'washout', head: 'sowingDay.washout', lost: 'sowingDay.washedOut' },
+  { code: 'dry', head: 'sowingDay.driedOut', lost: 'sowingDay.driedOut2' },
+  { code: 'weeds', head: 'sowingDay.summerWeeds', lost: 'sowingDay.toSummerWeeds' },
+  { code: 'birds', head: 'sowingDay.birds', lost: 'sowingDay.toBirds' },
+  { code: 'heat', head: 'sowingDay.heat', lost: 'sowingDay.toHeat' },
+  { code: 'frost', head: 'sowingDay.winter', lost: 'sowingDay.toWinter' },
+  { code: 'cold', head: 'sowingDay.coldSoil', lost: 'sowingDay.toColdSoil' },
 ]

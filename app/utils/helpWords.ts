@@ -1,85 +1,61 @@
+import type { MessageKey } from '#words/message'
+
 /** What each view is for and how it is worked, by the end of its path. */
-const HELP: readonly { at: RegExp; title: string; does: readonly string[] }[] = [
+const HELP: readonly { at: RegExp; title: MessageKey; does: readonly MessageKey[] }[] = [
   {
     at: /^\/set-up/,
-    title: 'Set up',
-    does: [
-      'Put in where you work, how you count and the climate of your place. A few figures are enough to begin with; weather files or monthly normals make it better.',
-      'The picture shows the soil of your year and when grass takes. If it looks wrong, a figure is wrong.',
-    ],
+    title: 'help.setUp',
+    does: ['help.putInWhereYou', 'help.thePictureShowsThe'],
   },
   {
     at: /^\/lawns\/?$/,
-    title: 'Lawns',
-    does: [
-      'All lawns of the firm with their next task. Click a column head to sort, a second time to turn the order.',
-      'Point at a row and the ledge above shows its days. Held and at risk lawns can be shown alone.',
-    ],
+    title: 'help.lawns',
+    does: ['help.allLawnsOfThe', 'help.pointAtARow'],
   },
   {
     at: /\/look$/,
-    title: 'Look',
-    does: [
-      'The survey: what grows, thatch, hardness, height, sun, levels, soil, water and what the client wants. On a phone it asks one question at a time.',
-      'Measurements are typed as you say them: 5/8 in, 14 mm, 40x16 m. They come back as you typed them.',
-      'Draw the lawn or import a drawing or GPS track; area and sun follow from it.',
-    ],
+    title: 'help.look',
+    does: ['help.theSurveyWhatGrows', 'help.measurementsAreTypedAs', 'help.drawTheLawnOr'],
   },
   {
     at: /\/decide$/,
-    title: 'Decide',
-    does: [
-      'The programmes that fit, side by side, with schedule, price, what to expect and the risks. The reason stands at each, with its source.',
-      'Below: what does not fit and why. Override with a note where you know better; the label cannot be overridden.',
-    ],
+    title: 'help.decide',
+    does: ['help.theProgrammesThatFit', 'help.belowWhatDoesNot'],
   },
   {
     at: /\/when$/,
-    title: 'When',
-    does: [
-      'How many of 100 years make a good stand for each sowing day of the next 18 months, and what spoils the rest. Drag the marker, use the arrow keys, or click a season below the chart.',
-      'The range is counting error only: it leaves out what no model knows. Differences are named only where they are more than chance.',
-    ],
+    title: 'help.when',
+    does: ['help.howManyOf100', 'help.theRangeIsCounting'],
   },
   {
     at: /\/do$/,
-    title: 'Do',
-    does: [
-      'The dated tasks, from ordering to the final inspection. Each says what it waits for and how far it can slide.',
-      'Drag a task or choose another day: what moves is shown before anything is kept. Mark work done with what was really done.',
-    ],
+    title: 'help.do',
+    does: ['help.theDatedTasksFrom', 'help.dragATaskOr'],
   },
   {
     at: /\/bring$/,
-    title: 'Bring',
-    does: [
-      'What to load: seed by lot, feed, cover, soil, machines. Change a setting and load, price and odds follow before you apply it.',
-    ],
+    title: 'help.bring',
+    does: ['help.whatToLoadSeed'],
   },
   {
     at: /\/jobs(\/[^/]+)?$/,
-    title: 'Jobs',
-    does: [
-      'The jobs of this lawn: what is open, what was closed and with what result. A closed job is kept as it was.',
-    ],
+    title: 'help.jobs',
+    does: ['help.theJobsOfThis'],
   },
   {
     at: /^\/shed/,
-    title: 'Shed',
-    does: ['What is on hand, what jobs will use, and every movement. Count a line anew when it differs.'],
+    title: 'help.shed',
+    does: ['help.whatIsOnHand'],
   },
   {
     at: /^\/weather/,
-    title: 'Weather',
-    does: [
-      'Stations with their record, forecast, soil readings and normals. Import files, or let a logger deliver by a key of its own.',
-      'A second station changes no lawn until you say so.',
-    ],
+    title: 'help.weather',
+    does: ['help.stationsWithTheirRecord', 'help.aSecondStationChanges'],
   },
   {
     at: /^\/firm/,
-    title: 'Firm',
-    does: ['How the firm works: units, days, practices, planning figures, licences and people. Owners change them.'],
+    title: 'help.firm',
+    does: ['help.howTheFirmWorks'],
   },
 ]
 

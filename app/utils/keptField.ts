@@ -1,4 +1,4 @@
-import type { Parsed } from '#core/measure/parse'
+import type { ReadTyped } from './readTyped'
 
 /**
  * A field that shows a rounded number keeps the exact one until it is typed over; saving a form twice must not drift.
@@ -8,6 +8,6 @@ import type { Parsed } from '#core/measure/parse'
 export function keptField<T>(
   exact: T,
   text: string,
-): (typed: string, parse: (typed: string) => Parsed) => Parsed | { ok: true; value: T } {
+): (typed: string, parse: (typed: string) => ReadTyped) => ReadTyped | { ok: true; value: T } {
   return (typed, parse) => (typed === text ? { ok: true, value: exact } : parse(typed))
 }

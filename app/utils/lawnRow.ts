@@ -1,13 +1,16 @@
+import { stateName } from './jobWords'
 import type { ListedLawn } from '#contract/list'
 import { grassByCode } from '#core/grass/grasses'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import type { Outline } from '#core/job/outline'
 import type { Stage } from '#core/job/stages'
-import { shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import type { Day } from '#core/measure/calendar'
+import { shortDay, shortDayWithWeekday } from './days'
 import { figure, showText, type UnitSystem } from '#core/measure/figure'
 import type { Gate } from '#core/explain/judgement'
 import { currentStep, stepsOf, type Step } from './lawnState'
 import { programmeWords } from './programmeWords'
+import { t, tell } from './words'
 
 /** What the list says of one lawn, in the reader's units. */
 export interface LawnRowView {
@@ -38,7 +41,7 @@ function bareRow(lawn: ListedLawn, today: Day): LawnRowView {
     stage: outline?.stage,
     steps: [],
     here: undefined,
-    grass: outline?.grass ? grassByCode(outline.grass).name : '',
+    grass: outline?.grass ? tell(grassByCode(outline.grass).name) : '',
     programme: programmeWords(job),
     rate: '',
     sow: job.sowOn ? shortDayWithWeekday(job.sowOn, today) : '',
@@ -52,8 +55,11 @@ function bareRow(lawn: ListedLawn, today: Day): LawnRowView {
 
 /** When seed or a dressing went down in a job that has ended. */
 function putDownWords({ programme }: ListedLawn['job'], on: Day | null, today: Day): string {
-  if (!on) return 'nothing sown'
-  return `${programme && PROGRAMMES[programme].anchor === 'dressing' ? 'topdressed' : 'sown'} ${shortDay(on, today)}`
+  if (!on) return t('lawns.nothingSown')
+  return t('lawns.topdressedSown', {
+    hasProgramme: programme && PROGRAMMES[programme].anchor === 'dressing',
+    on: shortDay(on, today),
+  })
 }
 
 function endedRow(lawn: ListedLawn, endedOn: Day, today: Day): LawnRowView {
@@ -61,13 +67,17 @@ function endedRow(lawn: ListedLawn, endedOn: Day, today: Day): LawnRowView {
   return {
     ...bareRow(lawn, today),
     sow: outline ? putDownWords(job, outline.putDownOn, today) : '',
-    next: `Job ${job.number}`,
-    what: `${job.outcome} ${shortDay(endedOn, today)}`,
+    next: t('lawns.job', { number: job.number }),
+    what: `${stateName(job.outcome!)} ${shortDay(endedOn, today)}`,
   }
 }
 
 const oddsWords = ({ odds, possibleFrom }: Outline, today: Day): string =>
-  odds ? `${odds.of100} of 100` : possibleFrom ? `next ${shortDay(possibleFrom, today)}` : ''
+  odds
+    ? t('lawns.of100', { of100: odds.of100 })
+    : possibleFrom
+      ? t('lawns.next2', { possibleFrom: shortDay(possibleFrom, today) })
+      : ''
 
 /** Everything a row of the list shows. */
 export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRowView {
@@ -82,13 +92,17 @@ export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRo
     ...bareRow(lawn, today),
     steps,
     here,
-    grass: outline.grass ? grassByCode(outline.grass).name : 'not chosen',
-    programme: !job.programme && outline.stage === 'not now' ? 'Wait' : programmeWords(job),
+    grass: outline.grass ? tell(grassByCode(outline.grass).name) : t('lawns.notChosen'),
+    programme: !job.programme && outline.stage === 'not now' ? t('lawns.wait') : programmeWords(job),
     rate,
-    sow: job.sowOn ? shortDayWithWeekday(job.sowOn, today) : 'no day yet',
+    sow: job.sowOn ? shortDayWithWeekday(job.sowOn, today) : t('lawns.noDayYet'),
     odds: oddsWords(outline, today),
-    next: next ? (next.from <= today && next.to >= today ? 'Today' : shortDayWithWeekday(next.from, today)) : here.name,
-    what: next ? next.name : outline.tasks ? 'all done' : '',
+    next: next
+      ? next.from <= today && next.to >= today
+        ? t('lawns.today')
+        : shortDayWithWeekday(next.from, today)
+      : here.name,
+    what: next ? tell(next.name) : outline.tasks ? t('lawns.allDone') : '',
     sortBy: next ? next.from : outline.missing ? '0' : LAST,
     gate: outline.gate,
   }

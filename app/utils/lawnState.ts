@@ -1,7 +1,9 @@
 import type { Outline } from '#core/job/outline'
 import type { Schedule } from '#core/job/schedule/schedule'
 import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
-import { shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import type { Day } from '#core/measure/calendar'
+import { shortDayWithWeekday } from './days'
+import { t, tell } from './words'
 
 export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring'
 export type StepState = 'empty' | 'needs' | 'settled'
@@ -30,22 +32,31 @@ const step = (code: StepCode, name: string, state: StepState, says: string): Ste
 /** The steps of a lawn in the order of the work. */
 export function stepsOf({ missing, tasks, programme, sowOn, today, area, load }: Progress): Step[] {
   return [
-    missing ? step('look', 'Look', 'needs', `${missing} to answer`) : step('look', 'Look', 'settled', area),
+    missing
+      ? step('look', t('lawns.look'), 'needs', t('lawns.toAnswer', { missing }))
+      : step('look', t('lawns.look'), 'settled', area),
     programme
-      ? step('decide', 'Decide', 'settled', PROGRAMMES[programme].name)
-      : step('decide', 'Decide', missing ? 'empty' : 'needs', missing ? 'after Look' : 'not decided'),
+      ? step('decide', t('lawns.decide'), 'settled', tell(PROGRAMMES[programme].name))
+      : step(
+          'decide',
+          t('lawns.decide'),
+          missing ? 'empty' : 'needs',
+          missing ? t('lawns.afterLook') : t('lawns.notDecided'),
+        ),
     sowOn
-      ? step('when', 'When', 'settled', shortDayWithWeekday(sowOn, today))
-      : step('when', 'When', programme ? 'needs' : 'empty', 'no day yet'),
+      ? step('when', t('lawns.when'), 'settled', shortDayWithWeekday(sowOn, today))
+      : step('when', t('lawns.when'), programme ? 'needs' : 'empty', t('lawns.noDayYet')),
     tasks
       ? step(
           'do',
-          'Do',
+          t('lawns.do'),
           tasks.done === tasks.of ? 'settled' : 'needs',
-          tasks.done ? `${tasks.done} of ${tasks.of} done` : `${tasks.of} tasks`,
+          tasks.done ? t('lawns.ofDone', { done: tasks.done, of: tasks.of }) : t('lawns.tasks', { of: tasks.of }),
         )
-      : step('do', 'Do', 'empty', 'after When'),
-    tasks ? step('bring', 'Bring', 'needs', load) : step('bring', 'Bring', 'empty', 'after When'),
+      : step('do', t('lawns.do'), 'empty', t('lawns.afterWhen')),
+    tasks
+      ? step('bring', t('lawns.bring'), 'needs', load)
+      : step('bring', t('lawns.bring'), 'empty', t('lawns.afterWhen')),
   ]
 }
 

@@ -1,93 +1,101 @@
 import { GRASSES } from '#core/grass/grasses'
 import { SWARDS } from '#core/grass/swards'
 import { TEXTURES, type Texture } from '#core/soil/soil'
+import type { MessageKey } from '#words/message'
+import { t, tell } from './words'
+
+/** A choice of the survey, its name in the language of the moment. */
+const choice = <const V>(value: V, key: MessageKey) => ({
+  value,
+  get name() {
+    return t(key)
+  },
+})
 
 /** Choices of the survey as they are read. */
-export const GRASS_ITEMS = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
-export const SWARD_ITEMS = SWARDS.map(({ code, name }) => ({ label: name, value: code }))
+export const GRASS_ITEMS = GRASSES.map(({ code, name }) => ({
+  value: code,
+  get label() {
+    return tell(name)
+  },
+}))
+export const SWARD_ITEMS = SWARDS.map(({ code, name }) => ({
+  value: code,
+  get label() {
+    return tell(name)
+  },
+}))
 export const WEAR_CHOICES = [
-  { value: 'none', name: 'hardly walked' },
-  { value: 'some', name: 'paths show' },
-  { value: 'heavy', name: 'walked bare' },
-] as const
+  choice('none', 'look.hardlyWalked'),
+  choice('some', 'look.pathsShow'),
+  choice('heavy', 'look.walkedBare'),
+]
 export const DRAINAGE_CHOICES = [
-  { value: 'free', name: 'drains freely' },
-  { value: 'slow', name: 'slowly' },
-  { value: 'standing', name: 'water stands' },
-] as const
+  choice('free', 'look.drainsFreely'),
+  choice('slow', 'look.slowly'),
+  choice('standing', 'look.waterStands'),
+]
 export const GRUB_CHOICES = [
-  { value: 'none', name: 'none seen' },
-  { value: 'few', name: 'fewer than 6 a sq ft' },
-  { value: 'many', name: '6 and more' },
-] as const
-export const GROUND_CHOICES = [
-  { value: 'turf', name: 'turf' },
-  { value: 'cut-out', name: 'a cut-out: stump, trench or bed gone' },
-] as const
-export const STONE_CHOICES = [
-  { value: 'none', name: 'none' },
-  { value: 'few', name: 'a few' },
-  { value: 'many', name: 'many' },
-] as const
-export const THATCH_CHOICES = [
-  { value: true, name: 'a finger goes through' },
-  { value: false, name: 'a tight mat' },
-] as const
+  choice('none', 'look.noneSeen'),
+  choice('few', 'look.fewerThan6A'),
+  choice('many', 'look.n6AndMore'),
+]
+export const GROUND_CHOICES = [choice('turf', 'look.turf'), choice('cut-out', 'look.aCutOutStump')]
+export const STONE_CHOICES = [choice('none', 'look.none'), choice('few', 'look.aFew'), choice('many', 'look.many')]
+export const THATCH_CHOICES = [choice(true, 'look.aFingerGoesThrough'), choice(false, 'look.aTightMat')]
 export const HOME_CHOICES = [
-  { value: 'all day', name: 'all day' },
-  { value: 'mornings and evenings', name: 'mornings and evenings' },
-  { value: 'seldom', name: 'seldom' },
-] as const
-export const LEAF_CHOICES = [
-  { value: 'none', name: 'none' },
-  { value: 'some', name: 'some' },
-  { value: 'heavy', name: 'heavy' },
-] as const
-export const UPKEEP_CHOICES = [
-  { value: 'low', name: 'low' },
-  { value: 'usual', name: 'usual' },
-  { value: 'high', name: 'high' },
-] as const
+  choice('all day', 'look.allDay'),
+  choice('mornings and evenings', 'look.morningsAndEvenings'),
+  choice('seldom', 'look.seldom'),
+]
+export const LEAF_CHOICES = [choice('none', 'look.none'), choice('some', 'look.some'), choice('heavy', 'look.heavy')]
+export const UPKEEP_CHOICES = [choice('low', 'look.low'), choice('usual', 'look.usual'), choice('high', 'look.high')]
 export const MOWER_CHOICES = [
-  { value: 'client', name: 'the client' },
-  { value: 'us', name: 'we do' },
-  { value: 'contractor', name: 'another contractor' },
-] as const
-export const SPRAY_CHOICES = [
-  { value: false, name: 'allowed' },
-  { value: true, name: 'refused' },
-] as const
+  choice('client', 'look.theClient'),
+  choice('us', 'look.weDo'),
+  choice('contractor', 'look.anotherContractor'),
+]
+export const SPRAY_CHOICES = [choice(false, 'look.allowed'), choice(true, 'look.refused')]
 export const GOAL_CHOICES = [
-  { value: 'thicker', name: 'thicker' },
-  { value: 'patches', name: 'patches mended' },
-  { value: 'species', name: 'another grass' },
-  { value: 'levels', name: 'flatter' },
-  { value: 'winter', name: 'green in winter' },
-] as const
+  choice('thicker', 'look.thicker'),
+  choice('patches', 'look.patchesMended'),
+  choice('species', 'look.anotherGrass'),
+  choice('levels', 'look.flatter'),
+  choice('winter', 'look.greenInWinter'),
+]
 export const WATER_CHOICES = [
-  { value: 'none', name: 'none' },
-  { value: 'hose', name: 'hose and tap' },
-  { value: 'sprinklers', name: 'sprinklers in the ground' },
-] as const
+  choice('none', 'look.none'),
+  choice('hose', 'look.hoseAndTap'),
+  choice('sprinklers', 'look.sprinklersInTheGround'),
+]
 export const RESTRICTION_CHOICES = [
-  { value: 'none', name: 'none' },
-  { value: 'limited', name: 'limited days' },
-  { value: 'ban', name: 'banned' },
-] as const
-export const YES_NO = [
-  { value: true, name: 'in patches' },
-  { value: false, name: 'thin all over' },
-] as const
+  choice('none', 'look.none'),
+  choice('limited', 'look.limitedDays'),
+  choice('ban', 'look.banned'),
+]
+export const YES_NO = [choice(true, 'look.inPatches'), choice(false, 'look.thinAllOver')]
 
 /**
  * Texture by feel, as it is found with a moist handful. @source the feel method of soil survey handbooks, from
  * memory, told in our words
  */
-export const TEXTURE_FEEL: Record<Texture, string> = {
-  sand: 'gritty, falls apart, leaves no stain',
-  'sandy loam': 'gritty, a ball holds until touched',
-  loam: 'smooth and a little gritty, a short ribbon',
-  'clay loam': 'sticky, a ribbon of about an inch (25 to 50 mm)',
-  clay: 'sticky and stiff, a long ribbon over 2 in (50 mm)',
+export const TEXTURE_FEEL: Record<Texture, MessageKey> = {
+  sand: 'look.grittyFallsApartLeaves',
+  'sandy loam': 'look.grittyABallHolds',
+  loam: 'look.smoothAndALittle',
+  'clay loam': 'look.stickyARibbonOf',
+  clay: 'look.stickyAndStiffA',
 }
-export const TEXTURE_ITEMS = TEXTURES.map((texture) => ({ label: texture, value: texture }))
+const TEXTURE_NAMES: Record<Texture, MessageKey> = {
+  sand: 'look.sand',
+  'sandy loam': 'look.sandyLoam',
+  loam: 'look.loam',
+  'clay loam': 'look.clayLoam',
+  clay: 'look.clay',
+}
+export const TEXTURE_ITEMS = TEXTURES.map((value) => ({
+  value,
+  get label() {
+    return t(TEXTURE_NAMES[value])
+  },
+}))

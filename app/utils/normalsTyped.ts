@@ -1,29 +1,16 @@
 import type { Normals } from '#core/weather/normals'
 import { inUnits, type Quantity, type UnitSystem } from '#core/measure/figure'
+import type { MessageKey } from '#words/message'
 import { parseQuantity } from '#core/measure/parse'
+import { readTyped } from './readTyped'
 
 /** Rows of a table of monthly means, with what each measures. */
-export const NORMAL_ROWS: readonly { key: keyof Normals; label: string; quantity: Quantity; decimals: number }[] = [
-  { key: 'tmaxC', label: 'Highest', quantity: 'tempC', decimals: 1 },
-  { key: 'tminC', label: 'Lowest', quantity: 'tempC', decimals: 1 },
-  { key: 'rainMm', label: 'Rain', quantity: 'waterMm', decimals: 2 },
-  { key: 'wetDays', label: 'Wet days', quantity: 'count', decimals: 1 },
+export const NORMAL_ROWS: readonly { key: keyof Normals; label: MessageKey; quantity: Quantity; decimals: number }[] = [
+  { key: 'tmaxC', label: 'weather.highest', quantity: 'tempC', decimals: 1 },
+  { key: 'tminC', label: 'weather.lowest', quantity: 'tempC', decimals: 1 },
+  { key: 'rainMm', label: 'weather.rain', quantity: 'waterMm', decimals: 2 },
+  { key: 'wetDays', label: 'weather.wetDays', quantity: 'count', decimals: 1 },
 ]
-export const MONTH_LETTERS = [
-  'Jan',
-  'Feb',
-  'Mar',
-  'Apr',
-  'May',
-  'Jun',
-  'Jul',
-  'Aug',
-  'Sep',
-  'Oct',
-  'Nov',
-  'Dec',
-] as const
-
 /** Twelve texts a row. */
 export type TypedNormals = Record<keyof Normals, string[]>
 
@@ -97,7 +84,7 @@ export function readNormals(
       key,
       typed[key].map((cell, m) => {
         if (before && cell === shown[key][m]) return before[key][m]!
-        const read = parseQuantity(quantity, cell, units)
+        const read = readTyped(parseQuantity(quantity, cell, units))
         if (!read.ok) wrong[`normals.${key}.${m}`] = read.message
         return read.ok ? read.value : 0
       }),

@@ -1,7 +1,9 @@
 import type { ECBasicOption } from 'echarts/types/dist/shared'
 import type { Cause } from '#core/establishment/sowing'
 import { meanAround, type DayOdds } from '#core/establishment/window'
+import type { MessageKey } from '#words/message'
 import { CAUSES } from './causeWords'
+import { t } from './words'
 
 /** Of 100 years by day, those that make a good stand and those that each cause spoils; all of a day add to 100. */
 export interface OddsStack {
@@ -40,15 +42,15 @@ const line = (
   rotation,
 })
 
-const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
+const LOOK: Record<Cause, Omit<Layer, 'years' | 'name'> & { name: MessageKey }> = {
   heat: {
-    name: 'Heat before roots',
+    name: 'sowingDay.heatBeforeRoots',
     colour: '#f2dccb',
     text: '#9a3e1b',
     decal: line(-Math.PI / 4, [1, 0], [1, 8], '#cf8f73'),
   },
   washout: {
-    name: 'Washout',
+    name: 'sowingDay.washout',
     colour: '#fbfbf5',
     text: '#172019',
     decal: {
@@ -62,9 +64,45 @@ const LOOK: Record<Cause, Omit<Layer, 'years'>> = {
       dashArrayY: [5, 0],
     },
   },
-  dry: { name: 'Dried out', colour: '#f3e7bf', text: '#735407', decal: line(Math.PI / 4, [1, 0], [1, 7], '#b8923a') },
-  frost: { name: 'Winter before roots', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 6], '#6d9ab8') },
-  cold: { name: 'Too cold to sprout', colour: '#d5e3eb', text: '#2b5f84', decal: line(0, [1, 0], [1, 3], '#6d9ab8') },
+  birds: {
+    name: 'sowingDay.birds',
+    colour: '#dfe3e8',
+    text: '#39424e',
+    decal: line(Math.PI / 2, [1, 0], [1, 6], '#8a95a3'),
+  },
+  weeds: {
+    name: 'sowingDay.summerWeeds',
+    colour: '#e3dccb',
+    text: '#5d4a1d',
+    decal: {
+      symbol: 'triangle',
+      color: '#9a8450',
+      symbolSize: 0.6,
+      dashArrayX: [
+        [6, 6],
+        [0, 6, 6, 0],
+      ],
+      dashArrayY: [6, 0],
+    },
+  },
+  dry: {
+    name: 'sowingDay.driedOut',
+    colour: '#f3e7bf',
+    text: '#735407',
+    decal: line(Math.PI / 4, [1, 0], [1, 7], '#b8923a'),
+  },
+  frost: {
+    name: 'sowingDay.winterBeforeRoots',
+    colour: '#d5e3eb',
+    text: '#2b5f84',
+    decal: line(0, [1, 0], [1, 6], '#6d9ab8'),
+  },
+  cold: {
+    name: 'sowingDay.tooColdToSprout',
+    colour: '#d5e3eb',
+    text: '#2b5f84',
+    decal: line(0, [1, 0], [1, 3], '#6d9ab8'),
+  },
 }
 
 const labelPx = (name: string): number => Math.round(name.length * 6.6) + 12
@@ -101,8 +139,8 @@ export function oddsChart(
   names: Partial<Record<Cause | 'good', string>> = {},
 ): ECBasicOption {
   const layers: Layer[] = [
-    { name: names.good ?? 'Good stand', colour: '#dce5c6', text: '#3c6326', years: good },
-    ...causes.map(({ code, values }) => ({ ...LOOK[code], name: names[code] ?? LOOK[code].name, years: values })),
+    { name: names.good ?? t('sowingDay.goodStand'), colour: '#dce5c6', text: '#3c6326', years: good },
+    ...causes.map(({ code, values }) => ({ ...LOOK[code], name: names[code] ?? t(LOOK[code].name), years: values })),
   ]
   const series = layers.map((layer, i) => {
     const place = labelPlace(layers, i, labelPx(layer.name) / 2 / grid.perDay)

@@ -1,5 +1,6 @@
 import { LONGEST_SIDE_PX, MOST_JPEG_BYTES, MOST_SMALL_BYTES, SMALL_SIDE_PX } from '#contract/photo'
 import { isDay, type Day } from '#core/measure/calendar'
+import { t } from './words'
 
 /** A photo as it is sent: made small, and with nothing in it of what the camera wrote. */
 export interface PhotoFile {
@@ -83,19 +84,19 @@ async function packed(picture: ImageBitmap, longestPx: number, mostBytes: number
 /** Reads a photo from a file, upright by what its camera wrote. */
 export async function photoFrom(file: File): Promise<PhotoRead> {
   const no = (message: string): PhotoRead => ({ ok: false, message: `${file.name}: ${message}` })
-  if (file.size === 0) return no('this file is empty.')
-  if (file.size > MOST_FILE_BYTES) return no('larger than 60 MB. Save it smaller.')
+  if (file.size === 0) return no(t('look.thisFileIsEmpty'))
+  if (file.size > MOST_FILE_BYTES) return no(t('look.largerThan60Mb'))
   const said = await sizeSaid(file)
   if (said && said.width * said.height > MOST_PIXELS)
     return no(
-      `it says it is ${said.width.toLocaleString('en')} by ${said.height.toLocaleString('en')} pixels, more than can be opened. Save it smaller.`,
+      t('look.itSaysItIs', { width: said.width.toLocaleString('en'), height: said.height.toLocaleString('en') }),
     )
-  if (!said) return no('this is no picture that can be read here. JPEG, PNG and WebP can.')
+  if (!said) return no(t('look.thisIsNoPicture'))
   let picture: ImageBitmap
   try {
     picture = await createImageBitmap(file, { imageOrientation: 'from-image' })
   } catch {
-    return no('it is damaged, or of a kind this browser does not open. Save it as JPEG.')
+    return no(t('look.itIsDamagedOr'))
   }
   try {
     const [jpeg, small, written] = [
@@ -103,7 +104,7 @@ export async function photoFrom(file: File): Promise<PhotoRead> {
       await packed(picture, SMALL_SIDE_PX, MOST_SMALL_BYTES),
       await writtenBy(file),
     ]
-    return jpeg && small ? { ok: true, photo: { jpeg, small, ...written } } : no('it could not be made small enough.')
+    return jpeg && small ? { ok: true, photo: { jpeg, small, ...written } } : no(t('look.itCouldNotBe'))
   } finally {
     picture.close()
   }

@@ -1,7 +1,8 @@
 import type { GeoFile } from '#contract/planFile'
+import { say, type Message } from '#core/explain/message'
 
 export type PlanFormat = 'geojson' | 'kml' | 'gpx'
-export type ParsedFile = { ok: true; file: unknown } | { ok: false; message: string }
+export type ParsedFile = { ok: true; file: unknown } | { ok: false; message: Message }
 
 /** The format by what is in it, since names lie. */
 function formatOf(text: string): PlanFormat | undefined {
@@ -31,19 +32,19 @@ export async function parsedFile(name: string, text: string): Promise<ParsedFile
   if (!format)
     return {
       ok: false,
-      message: /\.kmz$/i.test(name) ? 'A KMZ is packed: save it as KML.' : 'This is neither GeoJSON, KML nor GPX.',
+      message: /\.kmz$/i.test(name) ? say('plan.aKmzIsPacked') : say('plan.thisIsNeitherGeojson'),
     }
   if (format !== 'geojson' && UNFOLDS.test(text))
     return {
       ok: false,
-      message: `This ${format.toUpperCase()} declares a document type of its own, which no drawing needs. Save it anew.`,
+      message: say('plan.thisDeclaresADocument', { format: format.toUpperCase() }),
     }
   try {
     return { ok: true, file: format === 'geojson' ? JSON.parse(text) : await fromXml(format, text) }
   } catch {
     return {
       ok: false,
-      message: `This ${format === 'geojson' ? 'GeoJSON' : format.toUpperCase()} breaks off or is damaged.`,
+      message: say('plan.thisBreaksOffOr', { value: format === 'geojson' ? 'GeoJSON' : format.toUpperCase() }),
     }
   }
 }

@@ -5,6 +5,7 @@ import { centreOf } from '#core/site/shade'
 import { SUN_CLASSES, type Zone } from '#core/site/zone'
 import type { SunMap } from '#core/site/sun'
 import type { Underlay } from '#core/site/underlay'
+import { t } from './words'
 
 /** Overlays of the plan that are hatched rather than tinted, so that they print. */
 
@@ -93,5 +94,9 @@ export const pictureLayer = (
 /** Cover of a zone as words on it, for the overlay of that name. */
 export const coverWords = ({ desirableShare, weedShare, coarseShare, bareShare }: Zone): string =>
   desirableShare === null
-    ? 'not looked at'
-    : `${Math.round(desirableShare * 100)} grass, ${Math.round(((weedShare ?? 0) + (coarseShare ?? 0)) * 100)} weeds, ${Math.round((bareShare ?? 0) * 100)} bare`
+    ? t('plan.notLookedAt')
+    : t('plan.grassWeedsBare', {
+        desirableShare: Math.round(desirableShare * 100),
+        weedShare: Math.round(((weedShare ?? 0) + (coarseShare ?? 0)) * 100),
+        bareShare: Math.round((bareShare ?? 0) * 100),
+      })

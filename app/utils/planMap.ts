@@ -4,6 +4,7 @@ import { CLAY, dots, font, FROST, INK, label, LOAM, MOSS, sideLabels } from './p
 import { FEATURE_KINDS, reachOf, type Feature as Drawn } from '#core/site/sitePlan'
 import { distanceM, type PointM } from '#core/site/geometry'
 import { tapeInches } from '#core/measure/figure'
+import { t } from './words'
 
 export interface ZoneLabel {
   name: string
@@ -22,7 +23,7 @@ export interface DrawnAs {
 }
 
 const depthWords = (mm: number, units: 'us' | 'metric') =>
-  units === 'us' ? `${tapeInches(mm) ?? (mm / 25.4).toFixed(1)} in` : `${Math.round(mm)} mm`
+  units === 'us' ? t('plan.in', { mm: tapeInches(mm) ?? (mm / 25.4).toFixed(1) }) : t('plan.mm', { mm: Math.round(mm) })
 
 function areaStyles(drawn: Drawn, { selected, zone, sides, units, over }: DrawnAs): Style[] {
   const stroke = (width: number, dash?: number[], color = INK) =>
@@ -123,7 +124,7 @@ function lineStyles(drawn: Drawn, { selected, sides }: DrawnAs): Style[] {
   })
   const words =
     drawn.kind === 'buried'
-      ? `${drawn.name || 'buried line'}${drawn.located ? '' : '?'}`
+      ? `${drawn.name || t('plan.buriedLine')}${drawn.located ? '' : '?'}`
       : drawn.kind === 'fence'
         ? `${drawn.name || 'fence'}${drawn.heightM === null ? '' : ` ${sides(drawn.heightM)}`}`
         : drawn.name
@@ -231,7 +232,7 @@ function pointStyles(drawn: Drawn, { selected, sides }: DrawnAs): Style[] {
         }),
         new Style({
           image: new RegularShape({ points: 3, radius: 5, fill: new Fill({ color: LOAM }) }),
-          text: label(`tip here${drawn.name ? `: ${drawn.name}` : ''}`, 12, { offsetY: 18 }),
+          text: label(t('plan.tipHere', { hasName: Boolean(drawn.name), name: drawn.name }), 12, { offsetY: 18 }),
           zIndex: 8,
         }),
       ]

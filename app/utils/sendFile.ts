@@ -1,4 +1,5 @@
 import type { Step } from '#contract/context'
+import { t } from './words'
 
 /** How far a file is: on its way, or in the server's hands. */
 export interface FileProgress {
@@ -18,7 +19,7 @@ class Refused extends Error {
     readonly status: number,
     readonly data: unknown,
   ) {
-    super(`The server refused with ${status}.`)
+    super(t('shell.theServerRefusedWith', { status }))
   }
 }
 /** Cancelled by whoever sent it. */
@@ -52,7 +53,7 @@ export function sendFile<T>(path: string, file: Blob, { progress, signal }: How)
     request.setRequestHeader('content-type', 'text/csv')
     request.setRequestHeader('accept', 'application/x-ndjson, application/json')
     request.upload.onprogress = ({ loaded, total, lengthComputable }) => {
-      progress({ doing: 'Sending the file', share: lengthComputable ? loaded / total : null })
+      progress({ doing: t('shell.sendingTheFile'), share: lengthComputable ? loaded / total : null })
     }
     request.onprogress = () => {
       if (request.status === 200) readLines()
@@ -67,7 +68,7 @@ export function sendFile<T>(path: string, file: Blob, { progress, signal }: How)
       else failed(new Refused(end.status, end.body))
     }
     request.onerror = () => {
-      failed(new Error('The server does not answer.'))
+      failed(new Error(t('shell.theServerDoesNotAnswer')))
     }
     request.onabort = () => {
       failed(new Cancelled())

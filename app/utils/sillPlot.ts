@@ -1,7 +1,9 @@
 import type { SillData } from '#contract/context'
-import { addDays, shortDay, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
+import { shortDay } from './days'
 import { indexOf, readingOnLine } from '#core/establishment/outlook'
 import { mondays, monthTicks, type SillScale } from './sillScale'
+import { t } from './words'
 
 /** A day of the line. filled: behind today without an observation, so that the normals stand in. */
 export interface SillPoint {
@@ -102,8 +104,15 @@ export function sowingFields({ outlook }: SillData, scale: SillScale) {
     if (last < scale.from || first > scale.to) return []
     const x = scale.x(first)
     const width = Math.min(scale.x(last) + scale.perDay, scale.right) - x
-    const days = `Sow ${shortDay(from)} to ${shortDay(to)}`
-    return [{ from, x, width, words: width > 210 ? `${days}, best ${shortDay(best)}` : width > 130 ? days : '' }]
+    const days = t('shell.sowTo', { from: shortDay(from), to: shortDay(to) })
+    return [
+      {
+        from,
+        x,
+        width,
+        words: width > 210 ? t('shell.best', { days, best: shortDay(best) }) : width > 130 ? days : '',
+      },
+    ]
   })
 }
 
@@ -111,7 +120,7 @@ export function sowingFields({ outlook }: SillData, scale: SillScale) {
 export function frostDrops({ outlook }: SillData, scale: SillScale) {
   const odds = outlook.frost
   if (!odds) return []
-  const word = `${odds.kind} frost`
+  const word = t('shell.frost', { kind: odds.kind })
   const drop = (share: number, day: Day, height: number) => ({
     share,
     height,

@@ -1,4 +1,5 @@
-import { addDays, dayNumber, monthIndex, monthName, weekdayIndex, type Day } from '#core/measure/calendar'
+import { addDays, dayNumber, monthIndex, weekdayIndex, type Day } from '#core/measure/calendar'
+import { monthsShort } from './days'
 import type { SillData } from '#contract/context'
 import type { LedgeMark } from '#core/job/ledgeMarks'
 import { readingOnLine } from '#core/establishment/outlook'
@@ -55,7 +56,7 @@ export function monthTicks(scale: SillScale): { day: Day; label: string }[] {
   const ticks: { day: Day; label: string }[] = []
   for (let day = scale.from; day < scale.to; day = addDays(day, 1)) {
     if (!day.endsWith('-01')) continue
-    const name = monthName(day).slice(0, 3)
+    const name = monthsShort()[monthIndex(day)]!
     ticks.push({ day, label: monthIndex(day) === 0 ? `${name} ${day.slice(2, 4)}` : name })
   }
   return ticks

@@ -1,12 +1,9 @@
 import type { UnitSystem } from '#core/measure/figure'
+import { t } from './words'
 
 /** The two systems as a firm calls them. */
-export const UNIT_WORDS = { us: 'feet and pounds', metric: 'metres and grams' } as const satisfies Record<
-  UnitSystem,
-  string
->
+export const unitWords = (units: UnitSystem): string =>
+  units === 'us' ? t('firm.feetAndPounds') : t('firm.metresAndGrams')
 
-export const UNIT_ITEMS: { label: string; value: UnitSystem }[] = [
-  { label: UNIT_WORDS.us, value: 'us' },
-  { label: UNIT_WORDS.metric, value: 'metric' },
-]
+export const unitItems = (): { label: string; value: UnitSystem }[] =>
+  (['us', 'metric'] as const).map((value) => ({ label: unitWords(value), value }))

@@ -1,18 +1,19 @@
 import type { Phase } from '#core/job/operations/definition'
 import type { Task } from '#core/job/schedule/schedule'
+import type { MessageKey } from '#words/message'
+import { t } from './words'
 import { addDays, daysBetween, weekdayIndex, type Day } from '#core/measure/calendar'
 
-const PHASES: { phase: Phase; name: string; about: string }[] = [
-  { phase: 'before', name: 'Before the visit', about: '' },
-  { phase: 'work', name: 'On site', about: '' },
-  { phase: 'after', name: 'Follow-up', about: '' },
+const PHASES: { phase: Phase; name: MessageKey }[] = [
+  { phase: 'before', name: 'work.beforeTheVisit' },
+  { phase: 'work', name: 'work.onSite' },
+  { phase: 'after', name: 'work.followUp' },
 ]
 
 /** Tasks of a phase; those of one day are one task, torn by dots. */
 export interface WorkPhase {
   phase: Phase
   name: string
-  about: string
   cards: Task[][]
   /** What is done, by its day, each day a line. */
   done: { day: Day; tasks: Task[] }[]
@@ -43,7 +44,12 @@ export const phasesOf = (tasks: readonly Task[], folds: (task: Task) => boolean 
   PHASES.map((one) => {
     const own = tasks.filter(({ operation }) => operation.phase === one.phase)
     const folded = (task: Task) => Boolean(task.done) && folds(task)
-    return { ...one, cards: cardsOf(own.filter((task) => !folded(task))), done: doneOf(own.filter(folded)) }
+    return {
+      phase: one.phase,
+      name: t(one.name),
+      cards: cardsOf(own.filter((task) => !folded(task))),
+      done: doneOf(own.filter(folded)),
+    }
   }).filter(({ cards, done }) => cards.length || done.length)
 
 /** Days that the float rules of the work stand over. */

@@ -1,6 +1,15 @@
 import type { SeasonTold } from '#contract/context'
 import { buildSeason, type Season } from '#core/establishment/season'
-import { bedKey, oddsOf, variantsOf, watersOf, type Variant, type VariantOdds } from '#core/establishment/whatIf'
+import { yearsOfTurf } from '#core/establishment/lasting'
+import {
+  bedKey,
+  oddsOf,
+  type GoodYears,
+  variantsOf,
+  watersOf,
+  type Variant,
+  type VariantOdds,
+} from '#core/establishment/whatIf'
 
 /** A question to the worker; a later one ends an earlier, and null ends all. */
 export interface SeasonAsked {
@@ -28,14 +37,16 @@ const breathe = () =>
   })
 
 async function work(number: number, { input, seed, risk, zones }: SeasonTold): Promise<void> {
-  const variants = variantsOf(seed, input.ground, risk, zones)
+  const variants = variantsOf(seed, input.ground, risk, zones, yearsOfTurf(input))
   say({ number, kind: 'variants', variants })
   const runs = [
     { years: COARSE_YEARS, of: variants.slice(0, 1), coarse: true },
     { years: input.years, of: variants, coarse: false },
   ]
   let done = 0
+  let plan: GoodYears | undefined
   for (const { years, of, coarse } of runs) {
+    plan = undefined
     // Ground that differs wants soil of its own; the rest share one.
     const seasons = new Map<string, Season>()
     const waters = new Map<string, ReturnType<typeof watersOf>>()
@@ -49,10 +60,12 @@ async function work(number: number, { input, seed, risk, zones }: SeasonTold): P
       const season = seasons.get(key)!
       const bed = bedKey(variant)
       if (!waters.has(bed)) waters.set(bed, watersOf(variant, season))
+      const { odds, years: judged } = oddsOf(variant, season, waters.get(bed), coarse ? undefined : plan)
+      if (variant.code === 'plan') plan = judged
       say({
         number,
         kind: 'odds',
-        odds: oddsOf(variant, season, waters.get(bed)),
+        odds,
         coarse,
         done: coarse ? 0 : ++done,
         of: variants.length,

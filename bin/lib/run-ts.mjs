@@ -6,6 +6,6 @@ const here = (folder) => fileURLToPath(new URL(`../../${folder}`, import.meta.ur
 const [file, ...args] = process.argv.slice(2)
 process.argv = [process.argv[0], here(file), ...args]
 const jiti = createJiti(import.meta.url, {
-  alias: { '#core': here('core'), '#contract': here('contract'), '#server': here('server') },
+  alias: { '#core': here('core'), '#contract': here('contract'), '#server': here('server'), '#words': here('words') },
 })
 await jiti.import(here(file))

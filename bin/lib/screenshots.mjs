@@ -25,6 +25,18 @@ async function enter(as, viewport) {
   await page.goto(`${base}/demo/enter?as=${as}&to=/lawns`, { waitUntil: 'networkidle' })
   return page
 }
+/** A browser in which a firm has just signed up. */
+async function enterNew() {
+  const page = await (await browser.newContext({ viewport: wide, locale: 'en-US' })).newPage()
+  await page.goto(`${base}/sign-up`, { waitUntil: 'networkidle' })
+  await page.getByLabel('Name of the firm').fill('Larkrise Lawns')
+  await page.getByLabel('Your name').fill('Ida')
+  await page.getByLabel('Your e-mail address').fill(`ida.${Date.now()}@example.org`)
+  await page.getByLabel('Password').fill('three wet autumns')
+  await page.locator('button[type=submit]').click()
+  await page.waitForURL(/set-up/)
+  return page
+}
 const owner = await enter('owner', wide)
 const technician = await enter('technician', wide)
 const onPhone = await enter('technician', phone)
@@ -46,7 +58,7 @@ await shoot(technician, 'working', `${odell}/do`, (page) =>
   page.getByRole('button', { name: /Seed to load: open the working/ }).click(),
 )
 await shoot(technician, 'what-if', `${steps('Fen Cottage')}/when`, async (page) => {
-  await page.getByText('What if it were watered').click()
+  await page.getByText('What if: other watering').click()
   await page.locator('.what-if tr.plan .num').waitFor()
   await page.getByText(/^Working:/).waitFor({ state: 'detached' })
   await page.locator('.what-if').evaluate((element) => {
@@ -61,6 +73,18 @@ await shoot(technician, 'shed', '/shed', async (page) => {
   await page.getByLabel('Amount').waitFor()
 })
 await shoot(owner, 'firm', '/firm')
+await shoot(await enterNew(), 'set-up', '/set-up', async (page) => {
+  await page.getByLabel('Place', { exact: true }).fill('37.06, -79.38')
+  for (const [label, value] of [
+    ['Mean high of July', '87'],
+    ['Mean low of July', '67'],
+    ['Mean high of January', '46'],
+    ['Mean low of January', '27'],
+    ['Rain of a year', '43'],
+  ])
+    await page.getByLabel(label, { exact: true }).fill(value)
+  await page.getByRole('img', { name: /^Soil through the year/ }).waitFor()
+})
 await shoot(onPhone, 'phone-look', `${steps('Teasel Yard')}/look`, async (page) => {
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: /^Skip/ }).click()
   await page.getByRole('button', { name: 'More', exact: true }).click()
@@ -80,12 +104,12 @@ for (const page of [owner, technician]) {
   if ((await zone.getAttribute('aria-expanded')) === 'false') await zone.click()
 }
 await owner.getByLabel('Address').fill('verge, 43 Market Street')
-await owner.getByLabel('Mown at now').fill('2 1/4 in')
+await owner.getByLabel('Mowed at now').fill('2 1/4 in')
 await owner.getByLabel('Slope, %').fill('4')
 await owner.getByRole('button', { name: 'Save the survey' }).click()
 await owner.waitForURL(/decide/)
 await technician.getByLabel('Address').fill('verge, 41a Market Street')
-await technician.getByLabel('Mown at now').fill('2 3/4 in')
+await technician.getByLabel('Mowed at now').fill('2 3/4 in')
 await technician.getByRole('button', { name: 'Save the survey' }).click()
 await technician.getByRole('group', { name: 'Changed by two people' }).waitFor()
 await technician.screenshot({ path: `${FOLDER}/conflict.png` })

@@ -1,3 +1,4 @@
+import { told } from '#core/explain/test/told'
 import { describe, expect, test } from 'vitest'
 import { defaultSettings } from '#core/job/settings'
 import { GRASSES } from '#core/grass/grasses'
@@ -54,7 +55,7 @@ describe('the survey', () => {
   test('may be kept unanswered, and says what is missing', () => {
     const half = aLook({}, { grass: null, plugsMm: [] })
     expect(lookSchema.safeParse(half).success).toBe(true)
-    expect(missingOf(lawnOf(half))).toEqual(['thatch', 'grass wanted'])
+    expect(missingOf(lawnOf(half))).toMatchObject([{ key: 'site.thatchWords' }, { key: 'site.grassWords' }])
     expect(surveyOf(lawnOf(half), TODAY)).toBeUndefined()
   })
 
@@ -231,7 +232,7 @@ describe('a soil report from CSV', () => {
       ['pH,\u0000', 'No pH'],
     ]) {
       const read = readSoilCsv(text!, TODAY)
-      expect([text, read.ok ? 'ok' : read.message]).toEqual([text, expect.stringContaining(says!)])
+      expect([text, read.ok ? 'ok' : told(read.message)]).toEqual([text, expect.stringContaining(says!)])
     }
   })
 })

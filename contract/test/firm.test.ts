@@ -18,6 +18,7 @@ const SETTINGS = {
   planning: {},
   workingDays: [1, 2],
   holidays: [],
+  feedRules: { phosphorus: 'exemption', blackouts: [] },
   hoursADay: 16,
   licences: [],
   homeStationId: null,

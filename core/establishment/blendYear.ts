@@ -1,15 +1,10 @@
-import { errorFunction } from 'simple-statistics'
 import { countShares, standShares, type Blend } from '../seed/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
-import type { BedWater } from './moisture'
+import { emergedShare } from './germination'
+import { CAUSES } from './losses'
+import type { SeedWater } from './moisture'
 import type { SeasonYear } from './season'
-import { judgeYear, type Cause, type SeedbedRisk, type SeedYear, type YearOutlook } from './sowing'
-
-/**
- * Share of a full stand that has to come through for the stand to be good. @source own, asked of emergence;
- * of mixtures ours
- */
-const ENOUGH_OF_STAND = 0.6
+import { judgeYear, type Established, type SeedbedRisk, type SeedYear, type YearOutlook } from './sowing'
 
 /** One weather year for a mixture: each seed by itself, and all of them together. */
 export interface BlendYear {
@@ -17,15 +12,6 @@ export interface BlendYear {
   /** In the order of the mixture. */
   parts: YearOutlook[]
 }
-
-/** Standard normal distribution. */
-export const normalShare = (z: number): number => (1 + errorFunction(z * Math.SQRT1_2)) / 2
-
-/**
- * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source own
- */
-export const emergedShare = ({ thermal }: Grass, collectedCd: number): number =>
-  collectedCd > 0 ? normalShare((Math.log(collectedCd) - Math.log(thermal.medianCd)) / thermal.spread) : 0
 
 interface Counted {
   grass: Grass
@@ -59,16 +45,22 @@ function dayUp(parts: readonly Counted[], key: 'up05' | 'up50' | 'up95', share: 
   return low
 }
 
-/** Good where the seeds that come through make enough of a stand; else what takes most of the stand. */
-function together(causes: readonly (Cause | null | undefined)[], shares: readonly number[]): Cause | null {
-  const lost = new Map<Cause, number>()
-  let stands = 0
-  causes.forEach((cause, i) => {
-    if (cause) lost.set(cause, (lost.get(cause) ?? 0) + shares[i]!)
-    else stands += shares[i]!
-  })
-  if (stands >= ENOUGH_OF_STAND) return null
-  return [...lost].reduce((worst, one) => (one[1] > worst[1] ? one : worst))[0]
+/** What all parts come to by what each makes of a full stand; the worst loss is the one that takes most of the whole. */
+function together(parts: readonly Established[], stands: readonly number[]): Established {
+  const days = parts[0]!.share.length
+  const out: Established = { share: new Float32Array(days), worst: new Uint8Array(days) }
+  const lost = new Float64Array(CAUSES.length)
+  for (let i = 0; i < days; i++) {
+    lost.fill(0)
+    let share = 0
+    parts.forEach((part, k) => {
+      share += stands[k]! * part.share[i]!
+      lost[part.worst[i]!]! += stands[k]! * (1 - part.share[i]!)
+    })
+    out.share[i] = share
+    out.worst[i] = lost.indexOf(Math.max(...lost))
+  }
+  return out
 }
 
 /**
@@ -77,7 +69,7 @@ function together(causes: readonly (Cause | null | undefined)[], shares: readonl
  * @param water of the bed in this year; kept moist where left out
  * @source own
  */
-export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, water?: BedWater): BlendYear {
+export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, water?: SeedWater): BlendYear {
   const outlooks = blend.map(({ grass }) => judgeYear(year, grassByCode(grass), risk, water))
   if (outlooks.length === 1) return { whole: outlooks[0]!, parts: outlooks }
   const [counts, stands] = [countShares(blend), standShares(blend)]
@@ -86,25 +78,16 @@ export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, wa
     grass: grassByCode(blend[i]!.grass),
     count: counts[i]!,
   }))
-  const days = outlooks[0]!.cause.length
+  const days = outlooks[0]!.share.length
   const up = (key: 'up05' | 'up50' | 'up95', share: number) =>
     Float64Array.from({ length: days }, (_, sown) => dayUp(counted, key, share, sown))
   return {
     parts: outlooks,
     whole: {
-      cause: Array.from({ length: days }, (_, i) =>
-        together(
-          outlooks.map(({ cause }) => cause[i]),
-          stands,
-        ),
-      ),
-      dormant: Array.from({ length: days }, (_, i) =>
-        outlooks.some(({ dormant }) => dormant[i] === undefined)
-          ? undefined
-          : together(
-              outlooks.map(({ dormant }) => dormant[i]),
-              stands,
-            ),
+      ...together(outlooks, stands),
+      dormant: together(
+        outlooks.map(({ dormant }) => dormant),
+        stands,
       ),
       up05: up('up05', 0.05),
       up50: up('up50', 0.5),

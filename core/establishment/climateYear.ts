@@ -1,8 +1,10 @@
 import { grassByCode, type GrassCode } from '../grass/grasses'
 import { addDays, toDay, type Day } from '../measure/calendar'
+import { WEATHER_SEED } from '../weather/generator'
 import { pureSeed } from '../seed/blends'
 import { AS_TOLD } from '../water/topLayer'
-import { climateFromNormals, type Normals } from '../weather/normals'
+import { climateFromNormals } from '../weather/climate'
+import { type Normals } from '../weather/normals'
 import { soilQuantiles, summarise } from './outlook'
 import { buildSeason } from './season'
 import type { DatedWindow } from './window'
@@ -17,8 +19,7 @@ export interface ClimateYear {
   windows: DatedWindow[]
 }
 
-const YEARS = 30
-const SEED = 20260908
+const YEARS = 60
 const DAYS = 365
 /** Compost over the seed, mm. @source own */
 const COVER_MM = 5
@@ -41,7 +42,7 @@ export function climateYear(
     climate: climateFromNormals(normals),
     ground: { latDeg, coastal, texture: 'loam', cover: 'thin turf', sun: 'full' },
     years: YEARS,
-    seed: SEED,
+    seed: WEATHER_SEED,
   })
   const bed = { cover: 'compost', coverMm: COVER_MM, watering: AS_TOLD } as const
   const risk = { covering: 'covered', slopeShare: 0, bed } as const

@@ -1,5 +1,6 @@
-import { GRASS_SOURCES, type Grass } from '../grass/grasses'
-import { shortDay, type Day } from '../measure/calendar'
+import { say, shortDay } from '../explain/message'
+import { alternatingC, GRASS_SOURCES, type Grass } from '../grass/grasses'
+import type { Day } from '../measure/calendar'
 import { figure } from '../measure/figure'
 import type { Worked } from '../explain/working'
 import { thermalTimeTo } from './germination'
@@ -12,31 +13,49 @@ import type { SowingDay } from './sowingDay'
 export function emergenceWorked(grass: Grass, sowOn: Day, day: SowingDay, years: number): Worked | undefined {
   if (day.up50 === null) return undefined
   const { baseC, optimumC, ceilingC, medianCd } = grass.thermal
+  const [night, day8] = alternatingC(grass)
   const source = GRASS_SOURCES.thermal
   return {
     value: day.up50,
     working: {
-      title: `50% emerged, sown ${shortDay(sowOn)}`,
+      title: say('establishment.n50EmergedSown', { sowOn: shortDay(sowOn) }),
       result: figure('days', day.up50),
-      formula: 'Warmth at 5 mm, hour by hour, until the seed has had its sum. The soil is taken to stay moist.',
+      formula: say('establishment.warmthAt5Mm'),
       lines: [
-        { what: 'Nothing below', value: figure('tempC', baseC), source },
-        { what: 'Fastest at', value: figure('tempC', optimumC), source },
-        { what: 'Nothing above', value: figure('tempC', ceilingC), source },
-        { what: 'Sum to the first 5%', value: figure('thermalCd', thermalTimeTo(0.05, grass)), source },
-        { what: 'Sum to half', value: figure('thermalCd', medianCd), source },
-        { what: 'Sum to 95%', value: figure('thermalCd', thermalTimeTo(0.95, grass)), source },
+        { what: say('establishment.nothingBelow'), value: figure('tempC', baseC), source },
+        { what: say('establishment.fastestAt'), value: figure('tempC', optimumC), source },
+        { what: say('establishment.nothingAbove'), value: figure('tempC', ceilingC), source },
+        {
+          what: say('establishment.laboratoriesAlternate', { night: figure('tempC', night, 2) }),
+          value: figure('tempC', day8, 2),
+          source: { kind: 'std', text: say('establishment.istaTable') },
+        },
+        {
+          what: say('establishment.swingOfTheDay', { low: figure('tempC', day.seedbedSwing.lowC, 2) }),
+          value: figure('tempC', day.seedbedSwing.highC, 2),
+          source: { kind: 'computed', text: say('establishment.soilByHeatConduction') },
+        },
+        { what: say('establishment.sumToTheFirst'), value: figure('thermalCd', thermalTimeTo(0.05, grass)), source },
+        { what: say('establishment.sumToHalf'), value: figure('thermalCd', medianCd), source },
+        { what: say('establishment.sumTo95'), value: figure('thermalCd', thermalTimeTo(0.95, grass)), source },
         {
           operator: '=',
-          what: `50% emerged, middle of ${years} weather years`,
+          what: say('establishment.n50EmergedMiddleOf', { years }),
           value: figure('days', day.up50),
           subtotal: true,
-          source: { kind: 'computed', text: 'soil by heat conduction' },
+          source: { kind: 'computed', text: say('establishment.soilByHeatConduction') },
         },
-        ...(day.up50Early === null ? [] : [{ what: 'In a warm year', value: figure('days', day.up50Early) }]),
-        ...(day.up50Late === null ? [] : [{ what: 'In a cold year', value: figure('days', day.up50Late) }]),
+        ...(day.up50Early === null
+          ? []
+          : [{ what: say('establishment.inAWarmYear'), value: figure('days', day.up50Early) }]),
+        ...(day.up50Late === null
+          ? []
+          : [{ what: say('establishment.inAColdYear'), value: figure('days', day.up50Late) }]),
       ],
-      fieldCheck: 'Part the grass at the warmest, wettest spot from the first day named; sun and shade come up apart.',
+      rounding: say(
+        grass.code === 'KBG' ? 'establishment.bluegrassWantsTheSwing' : 'establishment.swingDoesItByItself',
+      ),
+      fieldCheck: say('establishment.partTheGrassAt'),
     },
   }
 }

@@ -1,3 +1,4 @@
+import { errorFunction } from 'simple-statistics'
 import type { Grass, ThermalModel } from '../grass/grasses'
 
 /**
@@ -14,6 +15,15 @@ const Z: Record<string, number> = { '0.05': -1.6448536, '0.5': 0, '0.6': 0.25334
 
 /** Shares of the stand for which the thermal time is asked. */
 export type EmergedShare = 0.05 | 0.5 | 0.6 | 0.95
+
+/** Standard normal distribution. */
+export const normalShare = (z: number): number => (1 + errorFunction(z * Math.SQRT1_2)) / 2
+
+/**
+ * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source own
+ */
+export const emergedShare = ({ thermal }: Grass, collectedCd: number): number =>
+  collectedCd > 0 ? normalShare((Math.log(collectedCd) - Math.log(thermal.medianCd)) / thermal.spread) : 0
 
 /** @returns thermal time, °C·d, by which the share of those that will emerge has emerged */
 export const thermalTimeTo = (share: EmergedShare, grass: Grass): number =>

@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '../measure/calendar'
 import type { Outlook } from './outlook'
+import type { YearsOfTurf } from './lasting'
 import type { SowingDay } from './sowingDay'
 import type { DatedWindow } from './window'
 
@@ -9,6 +10,7 @@ export interface Glance {
   windows: DatedWindow[]
   growing: DatedWindow[]
   rainShare: number | null
+  lasting?: YearsOfTurf | undefined
   band: { lowC: number; highC: number }
   /**
    * The sowing day asked for, with the ground where it is driest in the days of work before it; null when it lies
@@ -19,6 +21,8 @@ export interface Glance {
     dormant: boolean
     mow: SowingDay['mow']
     up: SowingDay['mow']
+    /** Days until the fourth mowing. */
+    fourthMow: number | null
     soilC: number
     groundLeft: number
   } | null
@@ -27,8 +31,8 @@ export interface Glance {
 /** An outlook without what only a chart shows: glances at any sowing day are made of it. A tenth of its size. */
 export interface Brief extends Omit<Glance, 'sowing'> {
   first: Day
-  /** Good years of 100, 1 for dormant, soil, water in the ground, first mowing and emergence of each day. */
-  days: [number, 0 | 1, number, number, Waits, Waits][]
+  /** Good years of 100, 1 for dormant, soil, water in the ground, first mowing, emergence and fourth mowing of each day. */
+  days: [number, 0 | 1, number, number, Waits, Waits, number | null][]
 }
 /** Days in an early, a middle and a late year. */
 type Waits = [number, number, number] | null
@@ -55,14 +59,16 @@ function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowin
         dormant: day.dormantGood !== null,
         mow: day.mow,
         up: upOf(day),
+        fourthMow: day.fourthMow,
         soilC: soilC.median[i]!,
         groundLeft: driest,
       }
     : null
 }
 
-const lasting = ({ years, windows, growing, rainShare, band }: Omit<Glance, 'sowing'>) => ({
+const whatLasts = ({ years, windows, growing, rainShare, band, lasting }: Omit<Glance, 'sowing'>) => ({
   years,
+  ...(lasting ? { lasting } : {}),
   windows,
   growing,
   rainShare,
@@ -71,26 +77,26 @@ const lasting = ({ years, windows, growing, rainShare, band }: Omit<Glance, 'sow
 
 /** @param sowOn day asked for; none where none is chosen */
 export const glanceOf = (outlook: Outlook, sowOn: Day | null): Glance => ({
-  ...lasting(outlook),
+  ...whatLasts(outlook),
   sowing: sowOn ? dayOf(outlook, daysBetween(outlook.first, sowOn)) : null,
 })
 
 export const briefOf = (outlook: Outlook): Brief => ({
-  ...lasting(outlook),
+  ...whatLasts(outlook),
   first: outlook.first,
   days: outlook.sowing.map((_, i) => {
-    const { of100, dormant, soilC, groundLeft, mow, up } = dayOf(outlook, i)!
-    return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up)]
+    const { of100, dormant, soilC, groundLeft, mow, up, fourthMow } = dayOf(outlook, i)!
+    return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow]
   }),
 })
 
 /** The same glance as of the outlook that the brief was made of. */
 export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
   const day = sowOn ? brief.days[daysBetween(brief.first, sowOn)] : undefined
-  if (!day) return { ...lasting(brief), sowing: null }
-  const [of100, dormant, soilC, groundLeft, mow, up] = day
+  if (!day) return { ...whatLasts(brief), sowing: null }
+  const [of100, dormant, soilC, groundLeft, mow, up, fourthMow = null] = day
   return {
-    ...lasting(brief),
-    sowing: { of100, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up) },
+    ...whatLasts(brief),
+    sowing: { of100, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up), fourthMow },
   }
 }

@@ -1,44 +1,51 @@
+import type { Season as GrassSeason } from '../grass/grasses'
 import { addDays } from '../measure/calendar'
 import { fiveDayMean, middleSoilC, SOWN_AHEAD, type Season } from './season'
 import { sunSeason } from './sunSeason'
 import { chanceOf, type DatedWindow } from './window'
 
 /**
- * Warm-season turf grows through a dressing from here, 5-day mean at 50 mm. @source turf handbooks: sowing and growth of
- * warm-season grass
+ * 5-day mean at 50 mm from which turf grows through a dressing, in which it goes dormant, and over which it is under stress
+ * and is not dressed. @source turf handbooks for growth; dormancy and stress own
  */
-const GROWS_C = 18
-/** Soil that sends it dormant, and the growth it wants after the last lift. @source own */
-const DORMANT_C = 15
+export const DRESSED = {
+  warm: { growsC: 18, dormantC: 15, stressC: Infinity },
+  cool: { growsC: 10, dormantC: 8, stressC: 24 },
+} as const
+/** Growth that it wants after the last lift, days. @source own */
 const AFTER_LAST_LIFT_DAYS = 21
 
-/** In how many years warm-season turf dressed on a day grows through: warm enough then, and for three weeks after. */
-export function growingYears(season: Season, days: number): number[] {
+/** In how many years turf dressed on a day grows through: growing then, and for three weeks after. */
+export function growingYears(season: Season, days: number, turf: GrassSeason): number[] {
+  const { growsC, dormantC, stressC } = DRESSED[turf]
   return Array.from(
     { length: days },
     (_, i) =>
       season.years.filter(({ soil: { probeDailyC } }) => {
-        if (fiveDayMean(probeDailyC, i) < GROWS_C) return false
+        const onTheDay = fiveDayMean(probeDailyC, i)
+        if (onTheDay < growsC || onTheDay > stressC) return false
         for (let d = i; d <= i + AFTER_LAST_LIFT_DAYS && d < probeDailyC.length; d++)
-          if (fiveDayMean(probeDailyC, d) < DORMANT_C) return false
+          if (fiveDayMean(probeDailyC, d) < dormantC) return false
         return true
       }).length,
   )
 }
 
 /**
- * Runs of days ahead on which warm-season turf can be dressed: growing in the middle year, and three weeks or more before
- * the soil falls below 15 °C.
+ * Runs of days ahead on which turf can be dressed: growing in the middle year and under no stress of heat, and three weeks or
+ * more before it goes dormant.
  */
-export function growingRuns(season: Season): DatedWindow[] {
+export function growingRuns(season: Season, turf: GrassSeason): DatedWindow[] {
+  const { growsC, dormantC, stressC } = DRESSED[turf]
   const end = Math.min(season.todayIndex + SOWN_AHEAD, season.years[0]!.soil.probeDailyC.length)
   const middle = Array.from({ length: end }, (_, i) => middleSoilC(season, i))
   const runs: DatedWindow[] = []
   for (let i = season.todayIndex; i < end; i++) {
-    if (middle[i]! < GROWS_C) continue
+    if (middle[i]! < growsC || middle[i]! > stressC) continue
     const from = i
-    while (i < end && middle[i]! >= DORMANT_C) i++
-    const to = i - AFTER_LAST_LIFT_DAYS
+    while (i < end && middle[i]! >= dormantC && middle[i]! <= stressC) i++
+    // Before heat it grows on; before dormancy it wants its time.
+    const to = i < end && middle[i]! > stressC ? i - 1 : i - AFTER_LAST_LIFT_DAYS
     if (to <= from) continue
     const best = addDays(season.first, from)
     runs.push({

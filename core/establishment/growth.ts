@@ -1,5 +1,5 @@
 import { growthBaseC, type Grass } from '../grass/grasses'
-import type { SeasonYear } from './season'
+import type { WeatherRun } from '../weather/weather'
 
 /** @returns °C·d of air from median emergence to a leaf height, mm; straight lines through 0, 25, 50 and 80 mm */
 export function thermalTimeToHeight(grass: Grass, heightMm: number): number {
@@ -18,27 +18,82 @@ export function thermalTimeToHeight(grass: Grass, heightMm: number): number {
   throw new RangeError('A growth table needs two heights at least.')
 }
 
-/** Height at which the first mowing is due, mm. @source trade */
-export const firstMowHeightMm = (keptHeightMm: number): number => Math.min(90, 1.5 * keptHeightMm)
+/**
+ * Thermal time that leaves grow by in a day of a mean air temperature: above the base up to the optimum of the grass, falling
+ * to none at its ceiling. Heat slows cool-season leaves.
+ * @returns °C·d
+ * @source own, over the cardinal temperatures of germination
+ */
+export function leafCd(grass: Grass, meanC: number): number {
+  const { optimumC, ceilingC } = grass.thermal
+  const baseC = growthBaseC(grass)
+  if (meanC <= optimumC) return Math.max(0, meanC - baseC)
+  return meanC >= ceilingC ? 0 : ((optimumC - baseC) * (ceilingC - meanC)) / (ceilingC - optimumC)
+}
+
+/** Running sum of `leafCd` to the end of each day. */
+export function leafCourse(grass: Grass, { tmaxC, tminC }: Pick<WeatherRun, 'tmaxC' | 'tminC'>): Float64Array {
+  const course = new Float64Array(tmaxC.length)
+  let sum = 0
+  for (let i = 0; i < course.length; i++) course[i] = sum += leafCd(grass, (tmaxC[i]! + tminC[i]!) / 2)
+  return course
+}
+
+/**
+ * First day on which a running sum has grown by so much since the beginning of another.
+ * @returns index, or Infinity when it stops first
+ */
+export function dayReached(course: Float64Array, from: number, amount: number): number {
+  if (!(from < course.length)) return Infinity
+  const goal = (from > 0 ? course[from - 1]! : 0) + amount
+  let [low, high] = [from, course.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (course[middle]! >= goal) high = middle
+    else low = middle + 1
+  }
+  return low < course.length ? low : Infinity
+}
+
+/** A first mowing is due no sooner than here, mm, but for lawns kept so low that half again is less. @source trade */
+const FIRST_MOW_MM = 90
+/** Least that leaves stand above the kept height at the first mowing. @source own */
+const ABOVE_KEPT = 1.25
+
+/** Height at which the first mowing is due, mm: a lawn is never cut below the height it is kept at. */
+export const firstMowHeightMm = (keptHeightMm: number): number =>
+  Math.min(1.5 * keptHeightMm, Math.max(FIRST_MOW_MM, ABOVE_KEPT * keptHeightMm))
 
 /** First cut: to the kept height or two thirds of what stands, whichever is higher, mm. */
 export const firstCutMm = (standingMm: number, keptHeightMm: number): number =>
   Math.max(keptHeightMm, (2 / 3) * standingMm)
 
+/** Later mowings come when leaves stand so far above the kept height: short intervals thicken, and less than a third comes off. @source trade */
+const LATER_MOW = 1.25
+
+/** Mowings that release weed control and the lawn. @source trade */
+export const RELEASING_MOWINGS = 4
+
 /**
- * Day on which seedlings reach a height in one weather year.
+ * Days of the first mowings in one weather year; never more than a third of what stands comes off.
+ * @param course of its leaves
  * @param emergedIndex day of median emergence
- * @returns index, or Infinity when growth stops first
+ * @param count mowings that are looked for
+ * @returns indices; Infinity from the one on that growth stops before
  */
-export function dayOfHeight(year: SeasonYear, grass: Grass, emergedIndex: number, heightMm: number): number {
-  if (!Number.isFinite(emergedIndex)) return Number.POSITIVE_INFINITY
-  const target = thermalTimeToHeight(grass, heightMm)
-  const baseC = growthBaseC(grass)
-  const { tmaxC, tminC } = year.weather
-  let sum = 0
-  for (let i = emergedIndex; i < tmaxC.length; i++) {
-    sum += Math.max(0, (tmaxC[i]! + tminC[i]!) / 2 - baseC)
-    if (sum >= target) return i
+export function mowingDays(
+  course: Float64Array,
+  grass: Grass,
+  emergedIndex: number,
+  { keptMm, count }: { keptMm: number; count: number },
+): number[] {
+  const days: number[] = []
+  let [from, standsMm, dueMm] = [emergedIndex, 0, firstMowHeightMm(keptMm)]
+  for (let k = 0; k < count; k++) {
+    const day = dayReached(course, from, thermalTimeToHeight(grass, dueMm) - thermalTimeToHeight(grass, standsMm))
+    days.push(day)
+    ;[from, standsMm] = [day + 1, firstCutMm(dueMm, keptMm)]
+    dueMm = LATER_MOW * standsMm
   }
-  return Number.POSITIVE_INFINITY
+  return days
 }

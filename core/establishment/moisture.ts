@@ -1,7 +1,6 @@
 import { AS_TOLD, followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../water/topLayer'
-import type { Ground } from '../soil/soilCourse'
-import { radiationOf } from '../weather/radiation'
-import { runLength, type WeatherRun } from '../weather/weather'
+import { SUN_WAVE, type Ground } from '../soil/soilCourse'
+import type { WeatherRun } from '../weather/weather'
 
 /** The bed that seed lies in, as far as water goes. */
 export interface SeedBed {
@@ -12,65 +11,56 @@ export interface SeedBed {
 }
 
 /** Water left under which germination slows, and at which it stands still. @source own */
-const [SLOWS_BELOW, STANDS_AT] = [0.5, 0.1]
-/** Water left under which what has begun to sprout dies. @source own */
-const DIES_BELOW = 0.05
-/** Hours it bears that; under a cover twice as long. @source own */
-export const BEARS_DRY_HOURS = { bare: 24, covered: 48 } as const
+const [SLOWS_BELOW, STANDS_AT] = [0.3, 0.05]
+/** Water left under which what has begun to sprout dies by daylight. @source own */
+const DRY_BELOW = 0.1
 
 /** Share of its speed that germination keeps. @param leftShare water of the top layer, 0-1 */
 export const moistureFactor = (leftShare: number): number =>
   Math.min(1, Math.max(0, (leftShare - STANDS_AT) / (SLOWS_BELOW - STANDS_AT)))
+
+/** What of the bed's water seed is judged by. */
+export type SeedWater = Pick<BedWater, 'factor' | 'dryHours'>
 
 /** What the bed's water does to seed in one weather year. */
 export interface BedWater {
   course: TopLayerCourse
   /** Speed of germination left to it by water, 24 values a day. */
   factor: Float32Array
-  /** 1 on days on which sprouting seed has been dry for too long. */
-  kills: Uint8Array
+  /** Hours of daylight of each day at which the layer is dry. */
+  dryHours: Uint8Array
 }
 
-/** Days by whose end the layer had been dry for longer than sprouting seed bears. */
-function killingDays(leftShare: Float32Array, bearsHours: number): Uint8Array {
+/** Hours of daylight of each day at which the layer is dry. */
+function dryDaylight(leftShare: Float32Array): Uint8Array {
   const out = new Uint8Array(leftShare.length / 24)
-  let dry = 0
-  for (let i = 0; i < leftShare.length; i++) {
-    dry = leftShare[i]! < DIES_BELOW ? dry + 1 : 0
-    if (dry > bearsHours) out[Math.floor(i / 24)] = 1
-  }
+  for (let d = 0; d < out.length; d++)
+    for (let h = 0; h < 24; h++) if (SUN_WAVE[h]! > 0 && leftShare[d * 24 + h]! < DRY_BELOW) out[d]!++
   return out
-}
-
-/**
- * The bed's water in each of some years that cover the same days.
- * @param slopeShare of the ground: water runs off before it enters
- */
-export function bedWaters(years: readonly WeatherRun[], ground: Ground, slopeShare: number, bed: SeedBed): BedWater[] {
-  const [first] = years
-  const raMJ = first ? radiationOf(ground.latDeg, first.first, runLength(first)) : undefined
-  return years.map((weather) => bedWater(weather, ground, slopeShare, bed, raMJ))
 }
 
 /** What is given to a bed, by the day. */
 export type GivenWater = Pick<TopLayerCourse, 'givenMm' | 'times'>
 
-/** What keeps a bed moist in each of some years, whoever waters it. */
+/** What keeps a bed moist in one year, whoever waters it. @param raMJ of the run's days */
 export function givenAsTold(
-  years: readonly WeatherRun[],
+  weather: WeatherRun,
   ground: Ground,
   slopeShare: number,
   { cover, coverMm }: SeedBed,
-): GivenWater[] {
+  raMJ?: Float64Array,
+): GivenWater {
   const layer = topLayer(ground.texture, cover, coverMm, slopeShare)
   // The hours of a course weigh fifty times its days: they are let go.
-  return years.map((weather) => {
-    const { givenMm, times } = followTopLayer(weather, ground, layer, AS_TOLD)
-    return { givenMm, times }
-  })
+  const { givenMm, times } = followTopLayer(weather, ground, layer, AS_TOLD, raMJ)
+  return { givenMm, times }
 }
 
-/** @param raMJ extraterrestrial radiation of the run's days */
+/**
+ * The bed's water in one year.
+ * @param slopeShare of the ground: water runs off before it enters
+ * @param raMJ extraterrestrial radiation of the run's days
+ */
 export function bedWater(
   weather: WeatherRun,
   ground: Ground,
@@ -90,7 +80,7 @@ export function bedWater(
   return {
     course,
     factor,
-    kills: killingDays(course.leftShare, bed.cover === 'none' ? BEARS_DRY_HOURS.bare : BEARS_DRY_HOURS.covered),
+    dryHours: dryDaylight(course.leftShare),
   }
 }
 
@@ -121,25 +111,39 @@ function longestRun(holds: readonly boolean[]): DryHours['between'] {
   return best ? [best.from, (best.from + best.hours) % 24] : null
 }
 
-/**
- * Too dry hours over any run of days, from the water of some years that cover the same days.
- * @returns what is told of the days from one to before another
- */
-export function dryHoursOf(waters: readonly BedWater[]): (from: number, to: number) => DryHours {
-  const hours = waters[0]?.course.leftShare.length ?? 0
+/** Counts dry hours year by year, so that no year's hours have to be kept. */
+export interface DryHoursCount {
+  /** @param course of one more year; all cover the same days */
+  add: (course: Pick<TopLayerCourse, 'leftShare'>) => void
+  /** What is told of the days from one to before another. */
+  told: (from: number, to: number) => DryHours
+}
+
+/** Too dry hours over any run of days, from the water of some years that cover the same days. */
+export function dryHoursCount(days: number): DryHoursCount {
+  const dry = new Uint16Array(days * 24)
+  let years = 0
   // Dry years at each hour of the clock, summed up over the days, so that a run of days is one difference.
-  const until = new Uint32Array(hours + 24)
-  for (let i = 0; i < hours; i++) {
-    let dry = 0
-    for (const { course } of waters) if (course.leftShare[i]! < SLOWS_BELOW) dry++
-    until[i + 24] = until[i]! + dry
+  let until: Uint32Array | undefined
+  const summed = () => {
+    const sums = new Uint32Array(dry.length + 24)
+    for (let i = 0; i < dry.length; i++) sums[i + 24] = sums[i]! + dry[i]!
+    return sums
   }
-  return (from, to) => {
-    const days = Math.max(1, to - from) * Math.max(1, waters.length)
-    const shares = Array.from({ length: 24 }, (_, h) => (until[to * 24 + h]! - until[from * 24 + h]!) / days)
-    return {
-      hoursADay: Math.round(shares.reduce((sum, share) => sum + share, 0) * 10) / 10,
-      between: longestRun(shares.map((share) => share >= 0.5)),
-    }
+  return {
+    add({ leftShare }) {
+      years++
+      until = undefined
+      for (let i = 0; i < dry.length; i++) if (leftShare[i]! < SLOWS_BELOW) dry[i]!++
+    },
+    told(from, to) {
+      const sums = (until ??= summed())
+      const all = Math.max(1, to - from) * Math.max(1, years)
+      const shares = Array.from({ length: 24 }, (_, h) => (sums[to * 24 + h]! - sums[from * 24 + h]!) / all)
+      return {
+        hoursADay: Math.round(shares.reduce((sum, share) => sum + share, 0) * 10) / 10,
+        between: longestRun(shares.map((share) => share >= 0.5)),
+      }
+    },
   }
 }

@@ -3,14 +3,24 @@ import { usualWeekRainMm, type Normals } from '../weather/normals'
 import { mainOf, type Blend } from '../seed/blends'
 import { germinationBand, grassByCode } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../measure/calendar'
-import { judgeBlend } from './blendYear'
-import type { Cause, SeedbedRisk } from './sowing'
+import { judgeBlend, type BlendYear } from './blendYear'
+import { causeOf, type Cause, type SeedbedRisk } from './sowing'
 import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
 import { growingRuns, growingYears } from './growing'
-import { bedWaters, dryHoursOf, givenAsTold } from './moisture'
+import { bedWater, dryHoursCount, givenAsTold, type GivenWater } from './moisture'
 import { candidateDays } from './candidates'
-import { bestDays, dormantRun, sowingDay, type Judged, type SeasonBest, type SowingDay } from './sowingDay'
-import type { Stand } from './stand'
+import {
+  bestDays,
+  bestWithinSpring,
+  dormantRun,
+  sowingDay,
+  type Judged,
+  type SeasonBest,
+  type SowingDay,
+} from './sowingDay'
+import type { YearsOfTurf } from './lasting'
+import { leafCourse } from './growth'
+import { soilCourseOf, type Stand } from './stand'
 import { weedsByDay } from './weeds'
 import { quantile, quantiles, SOWN_AHEAD, type Season } from './season'
 import { radiationOf } from '../weather/radiation'
@@ -44,6 +54,8 @@ export interface Outlook {
   /** Runs of days, as indices, with the median inside the band. */
   insideBand: { from: number; to: number }[]
   frost: FrostOdds | null
+  /** What the years do to turf that stands; not told where it was not asked. */
+  lasting?: YearsOfTurf
   sowing: SowingDay[]
   windows: DatedWindow[]
   best: SeasonBest[]
@@ -63,7 +75,7 @@ export interface Outlook {
   /** Water in the root zone of the turf that stands there, 0-1, by day, rain alone; the middle year ahead. */
   groundLeft: number[]
   /**
-   * One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out; for the years behind the
+   * One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out, n weeds; for the years behind the
    * counts.
    */
   grain: string[]
@@ -77,7 +89,15 @@ export interface FrostOdds {
   p90: Day
 }
 
-const GRAIN: Record<Cause, string> = { heat: 'h', washout: 'w', frost: 'f', cold: 'c', dry: 'd' }
+const GRAIN: Record<Cause, string> = {
+  heat: 'h',
+  washout: 'w',
+  frost: 'f',
+  cold: 'c',
+  dry: 'd',
+  weeds: 'n',
+  birds: 'v',
+}
 
 function insideRuns(values: readonly number[], lowC: number, highC: number): { from: number; to: number }[] {
   const runs: { from: number; to: number }[] = []
@@ -165,11 +185,32 @@ function rainShareOf(season: Season, normals: Normals): number | null {
   return observed >= LEAST_OBSERVED && usual > 0 ? Math.round((fell / usual) * 100) / 100 : null
 }
 
+/** Each year with its bed and its seed, one after the other: the hours of a bed are let go with its year. */
+function followYears({ years, ground }: Season, blend: Blend, risk: SeedbedRisk) {
+  const { bed, slopeShare } = risk
+  const [first] = years
+  const days = first ? runLength(first.weather) : 0
+  const raMJ = first && radiationOf(ground.latDeg, first.weather.first, days)
+  const dry = bed && dryHoursCount(days)
+  const asTold = bed?.watering.timesADay === 'as told' && !bed.watering.bannedUntil
+  const [judged, told]: [BlendYear[], GivenWater[]] = [[], []]
+  for (const year of years) {
+    const water = bed && bedWater(year.weather, ground, slopeShare, bed, raMJ)
+    judged.push(judgeBlend(year, blend, risk, water))
+    if (!water) continue
+    dry!.add(water.course)
+    const { givenMm, times } = water.course
+    told.push(asTold ? { givenMm, times } : givenAsTold(year.weather, ground, slopeShare, bed!, raMJ))
+  }
+  return { years: judged, told, dryHours: dry?.told }
+}
+
 /**
  * Boils a season down to what is shown of it.
  * @param blend what is sown; one grass alone is a mixture of one
  * @param keptMm height the grass will be kept at, for the first mowing
  * @param stand what stands there and what is sown, for the cover; not told where left out
+ * @param lasting of the same ground under standing turf
  */
 export function summarise(
   season: Season,
@@ -178,33 +219,35 @@ export function summarise(
   keptMm: number,
   normals: Normals,
   stand?: Stand,
+  lasting?: YearsOfTurf,
 ): Outlook {
-  const { bed } = risk
-  const weathers = season.years.map(({ weather }) => weather)
-  const watered = bed && bedWaters(weathers, season.ground, risk.slopeShare, bed)
-  const told = !bed
-    ? []
-    : bed.watering.timesADay === 'as told' && !bed.watering.bannedUntil
-      ? watered!.map(({ course }) => course)
-      : givenAsTold(weathers, season.ground, risk.slopeShare, bed)
+  const followed = followYears(season, blend, risk)
   const judged: Judged = {
     season,
     blend,
-    told,
+    ...followed,
     rooting: season.years.map(({ soil }) => rootingDays(soil.probeDailyC)),
-    dryHours: watered && dryHoursOf(watered),
     keptMm,
     stand,
+    leaves: season.years.map(({ weather }) => blend.map(({ grass }) => leafCourse(grassByCode(grass), weather))),
+    oldLeaves: stand?.old ? season.years.map(({ weather }) => leafCourse(stand.old!, weather)) : [],
+    soils: stand ? season.years.map(soilCourseOf) : [],
     weeds: weedsByDay(season, season.todayIndex + SOWN_AHEAD),
-    years: season.years.map((year, y) => judgeBlend(year, blend, risk, watered?.[y])),
   }
   const years = judged.years.map(({ whole }) => whole)
   const shown = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(years, shown)
   const soilC = soilQuantiles(season, shown)
   const band = germinationBand(grassByCode(mainOf(blend)))
+  const turf = grassByCode(mainOf(blend)).season
   const start = dayNumber(season.first)
-  const sowing = odds.map((day, i) => sowingDay(judged, day, i))
+  const good = odds.map((day) => day.good)
+  const sowing = odds.map((day, i): SowingDay => {
+    const of = sowingDay(judged, day, i)
+    const { dormantGood } = of
+    // What lies until spring is no better than the best of that spring.
+    return { ...of, dormantGood: dormantGood === null ? null : Math.min(dormantGood, bestWithinSpring(good, i)) }
+  })
   const candidate = candidateDays(season, grassByCode(mainOf(blend)).season, risk.winterColour === true, shown)
   return {
     first: season.first,
@@ -212,6 +255,7 @@ export function summarise(
     todayIndex: season.todayIndex,
     years: season.years.length,
     ownYears: season.ownYears,
+    ...(lasting ? { lasting } : {}),
     soilC,
     correctionK: Array.from(season.correctionK.subarray(0, shown), (k) => Math.round(k * 100) / 100),
     readings: season.readings.map((reading) => ({
@@ -229,15 +273,15 @@ export function summarise(
     best: bestDays(season, odds, candidate),
     dormant: dormantRun(season, sowing),
     windows: sowingWindows(odds, candidate, season.todayIndex, shown - 1).map((window) => datedWindow(window, season)),
-    growing: growingRuns(season),
-    growsThrough: growingYears(season, shown),
+    growing: growingRuns(season, turf),
+    growsThrough: growingYears(season, shown, turf),
     rainShare: rainShareOf(season, normals),
     groundLeft: groundLeftOf(season, grassByCode(mainOf(blend)).season, shown),
-    grain: years.map(({ cause }) =>
-      cause
-        .slice(0, shown)
-        .map((c) => (c ? GRAIN[c] : 'g'))
-        .join(''),
+    grain: years.map((year) =>
+      Array.from({ length: shown }, (_, i) => {
+        const cause = causeOf(year, i)
+        return cause ? GRAIN[cause] : 'g'
+      }).join(''),
     ),
   }
 }

@@ -1,8 +1,9 @@
 import { quantileSorted } from 'd3-array'
 import { addDays, daysBetween, type Day } from '../measure/calendar'
 import { correctByProbe, followProfile, type JudgedReading, type ProbeReading } from '../soil/probe'
-import { dayTable, generateWeather } from '../weather/generator'
-import { dailyNormals, type Climate } from '../weather/normals'
+import { dayTable, generateWeather, yearSeed } from '../weather/generator'
+import type { Climate } from '../weather/climate'
+import { dailyNormals } from '../weather/normals'
 import { radiationOf } from '../weather/radiation'
 import {
   branchOf,
@@ -31,8 +32,8 @@ import {
 export const DAYS_BEHIND = 120
 /** Days ahead on which sowing is judged: eighteen months, so that spring is judged in autumn and autumn in spring. */
 export const SOWN_AHEAD = 548
-/** Time that seedlings of the last of them need, days. */
-const GROWN_IN_DAYS = 120
+/** Time in which seedlings of the last of them come up and live through a summer, days. */
+const GROWN_IN_DAYS = 372
 /** Days after today. */
 export const DAYS_AHEAD = SOWN_AHEAD + GROWN_IN_DAYS
 /** Recent and forecast weather fade into the generated years over this many days. */
@@ -180,7 +181,7 @@ export function buildSeason(input: SeasonInput): Season {
   const drawn =
     input.own?.slice(0, input.years).map((own) => runOf(own, input.today)) ??
     Array.from({ length: input.years }, (_, y) =>
-      generateWeather(input.climate, input.today, DAYS_AHEAD, input.seed + 7919 * (y + 1), table),
+      generateWeather(input.climate, input.today, DAYS_AHEAD, yearSeed(input.seed, y), table),
     )
   const aheads = drawn.map((year) => fadeIn(year, input, anomalyK))
   const { correctionK, readings } = probeCorrection(input, history, aheads[0]!, DAYS_BEHIND + DAYS_AHEAD)

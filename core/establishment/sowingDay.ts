@@ -1,13 +1,21 @@
-import type { Blend } from '../seed/blends'
+import { countShares, type Blend } from '../seed/blends'
 import { grassByCode, type GrassCode } from '../grass/grasses'
 import { addDays, type Day } from '../measure/calendar'
 import { rootDepthMm } from '../water/rootZone'
 import type { BlendYear } from './blendYear'
-import type { DryHours, dryHoursOf, GivenWater } from './moisture'
-import { dayOfHeight, firstMowHeightMm } from './growth'
+import type { DryHours, DryHoursCount, GivenWater } from './moisture'
+import { mowingDays, RELEASING_MOWINGS } from './growth'
 import { quantile, SOWN_AHEAD, type Season } from './season'
-import type { SeedYear } from './sowing'
-import { COVER_AFTER_DAYS, coverOf, oldMowIndex, type Stand } from './stand'
+import { causeOf, type SeedYear } from './sowing'
+import {
+  COVER_AFTER_DAYS,
+  coverOn,
+  denseIndex,
+  oldMowIndex,
+  type ComingUp,
+  type SoilCourse50,
+  type Stand,
+} from './stand'
 import type { Weed } from './weeds'
 import { sunSeason, type SunSeason } from './sunSeason'
 import { chanceOf, type Chance, type DatedWindow, type DayOdds } from './window'
@@ -16,6 +24,8 @@ import { chanceOf, type Chance, type DatedWindow, type DayOdds } from './window'
 export interface SowingDay extends DayOdds {
   /** Mean of the day at seed depth (5 mm), middle of the years, °C. */
   seedbedC: number
+  /** Coolest and warmest hour of that day there, middle of the years, °C. */
+  seedbedSwing: { lowC: number; highC: number }
   up05: number | null
   up50: number | null
   up95: number | null
@@ -33,10 +43,12 @@ export interface SowingDay extends DayOdds {
   /** Years of all in which seed that lies here until spring makes a stand; null where the soil is too warm for that. */
   dormantGood: number | null
   /**
-   * Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing, in the middle year; null
-   * where the stand is not known.
+   * Ground covered six weeks after sowing, 0-1, and days until the old grass wants mowing and until the bed is dense, in the
+   * middle year; null where the stand is not known.
    */
-  stand: { cover: number; oldMow: number | null } | null
+  stand: { cover: number; oldMow: number | null; dense: number | null } | null
+  /** Days until the fourth mowing, which releases the lawn, in the middle year. */
+  fourthMow: number | null
   /** Depth of roots six weeks after sowing, mm, in the middle year; 0 where it is not up by then. */
   rootsMm: number
   /** Weeds that sprout in its open bed within four weeks. */
@@ -62,6 +74,16 @@ function dayMean(hourly: ArrayLike<number>, day: number): number {
   let sum = 0
   for (let h = day * 24; h < day * 24 + 24; h++) sum += hourly[h]!
   return sum / 24
+}
+
+/** Coolest and warmest hour of a day at seed depth, in the middle year. */
+function swingOn({ years }: Season, day: number): SowingDay['seedbedSwing'] {
+  const hours = years.map(({ soil }) => soil.seedbedHourlyC.subarray(day * 24, day * 24 + 24))
+  const middle = (of: (hours: Float32Array) => number) => Math.round(quantile(hours.map(of), 0.5) * 10) / 10
+  return {
+    lowC: middle((day24) => day24.reduce((a, b) => Math.min(a, b), Infinity)),
+    highC: middle((day24) => day24.reduce((a, b) => Math.max(a, b), -Infinity)),
+  }
 }
 
 /** Days of the wet phase that are looked at where seed does not come up within them. */
@@ -117,45 +139,76 @@ export interface Judged {
   /** Days of each year so far on which roots grow. */
   rooting: readonly Uint16Array[]
   /** Too dry hours as the client waters; not followed where left out. */
-  dryHours: ReturnType<typeof dryHoursOf> | undefined
+  dryHours: DryHoursCount['told'] | undefined
   keptMm: number
   weeds: readonly Weed[][]
   stand: Stand | undefined
+  /** Leaves of each part of the mixture, and of the old grass, in each year; and soil. */
+  leaves: readonly (readonly Float64Array[])[]
+  oldLeaves: readonly Float64Array[]
+  soils: readonly SoilCourse50[]
 }
 
-/** Days until the first of the mixture's seedlings want mowing in each year. */
-function mowWaits({ season, blend, years, keptMm }: Judged, i: number): number[] {
+/** Days until the first and the fourth mowing of the first of the mixture's seedlings, in each year. */
+function mowWaits({ blend, years, keptMm, leaves }: Judged, i: number): { first: number[]; fourth: number[] } {
   const seen = blend.flatMap(({ grass, massShare }, part) =>
     massShare >= MOWN_FOR_SHARE ? [{ part, grass: grassByCode(grass) }] : [],
   )
-  return years.map(
-    ({ parts }, y) =>
-      Math.min(
-        ...seen.map(({ part, grass }) =>
-          dayOfHeight(season.years[y]!, grass, parts[part]!.up50[i]!, firstMowHeightMm(keptMm)),
-        ),
-      ) - i,
-  )
+  const [first, fourth]: [number[], number[]] = [[], []]
+  years.forEach(({ parts }, y) => {
+    let days = [Infinity]
+    for (const { part, grass } of seen) {
+      const of = mowingDays(leaves[y]![part]!, grass, parts[part]!.up50[i]!, { keptMm, count: RELEASING_MOWINGS })
+      if (of[0]! < days[0]!) days = of
+    }
+    first.push(days[0]! - i)
+    fourth.push((days.at(RELEASING_MOWINGS - 1) ?? Infinity) - i)
+  })
+  return { first, fourth }
+}
+
+/** Spring begins and ends within so many days of a dormant sowing. @source own */
+const SPRING_WITHIN = 240
+
+/** The most years of one day that follows within the spring. */
+export function bestWithinSpring(good: readonly number[], i: number): number {
+  let best = 0
+  for (let k = i; k < Math.min(good.length, i + SPRING_WITHIN); k++) best = Math.max(best, good[k]!)
+  return best
 }
 
 /** Years in which seed lies until spring and stands; null where most years are too warm for it. */
 function dormantYears(years: readonly SeedYear[], i: number): number | null {
-  const lying = years.filter(({ dormant }) => dormant[i] !== undefined)
-  return lying.length * 2 >= years.length ? lying.filter(({ dormant }) => dormant[i] === null).length : null
+  const lying = years.flatMap(({ dormant }) => causeOf(dormant, i) ?? (causeOf(dormant, i) === null ? [null] : []))
+  return lying.length * 2 >= years.length ? lying.filter((cause) => cause === null).length : null
 }
 
-function standOn({ season, years, stand, keptMm }: Judged, i: number): SowingDay['stand'] {
+function standOn({ blend, years, stand, keptMm, soils, oldLeaves }: Judged, i: number): SowingDay['stand'] {
   if (!stand) return null
+  const counts = countShares(blend)
+  const coming = years.map(({ parts }): ComingUp =>
+    parts.map(({ up50 }, part) => ({
+      grass: grassByCode(blend[part]!.grass),
+      countShare: counts[part]!,
+      up50: up50[i]!,
+    })),
+  )
   const cover = quantile(
-    season.years.map((year, y) => coverOf(stand, year, i, years[y]!.whole.up50[i]!)),
+    soils.map((soil, y) => coverOn(stand, soil, coming[y]!, i + COVER_AFTER_DAYS)),
     0.5,
   )
   return {
-    cover: Math.round(cover * 100) / 100,
-    oldMow: waitQuantile(
-      season.years.map((year) => oldMowIndex(stand, year, i, keptMm) - i),
+    dense: waitQuantile(
+      soils.map((soil, y) => denseIndex(stand, soil, coming[y]!, i) - i),
       0.5,
     ),
+    cover: Math.round(cover * 100) / 100,
+    oldMow: oldLeaves.length
+      ? waitQuantile(
+          oldLeaves.map((course) => oldMowIndex(stand, course, i, keptMm) - i),
+          0.5,
+        )
+      : null,
   }
 }
 
@@ -176,7 +229,11 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
   const half = waits('up50')
   const mow = mowWaits(judged, i)
-  const [early, middle, late] = [waitQuantile(mow, 0.1), waitQuantile(mow, 0.5), waitQuantile(mow, 0.9)]
+  const [early, middle, late] = [0.1, 0.5, 0.9].map((share) => waitQuantile(mow.first, share)) as [
+    number | null,
+    number | null,
+    number | null,
+  ]
   return {
     ...odds,
     seedbedC:
@@ -186,12 +243,14 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
           0.5,
         ) * 100,
       ) / 100,
+    seedbedSwing: swingOn(season, i),
     up05: waitQuantile(waits('up05'), 0.5),
     up50: waitQuantile(half, 0.5),
     up95: waitQuantile(waits('up95'), 0.5),
     up50Early: waitQuantile(half, 0.05),
     up50Late: waitQuantile(half, 0.95),
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
+    fourthMow: waitQuantile(mow.fourth, 0.5),
     water: waterNeed(told, years, i),
     dry:
       judged.dryHours?.(
@@ -209,7 +268,7 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
             const own = judged.years.map(({ parts }) => parts[part]!)
             return {
               grass,
-              good: own.filter(({ cause }) => !cause[i]).length,
+              good: own.filter((part) => !causeOf(part, i)).length,
               up50: waitQuantile(
                 own.map(({ up50 }) => up50[i]! - i),
                 0.5,

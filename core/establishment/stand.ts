@@ -1,22 +1,37 @@
-import { growthBaseC, type Grass } from '../grass/grasses'
-import { firstMowHeightMm, thermalTimeToHeight } from './growth'
+import type { Grass, GrassCode } from '../grass/grasses'
+import { dayReached, firstMowHeightMm, thermalTimeToHeight } from './growth'
 import type { SeasonYear } from './season'
 
 /**
- * Ground that one seedling covers, cm²: at emergence, in the end, and how it gets there with thermal time of air
- * above 5 °C. @source ownown
+ * Ground that one plant covers in the end, as it tillers or spreads, cm², and thermal time of soil at 50 mm from its emergence
+ * to half of that, °C·d. @source own, agreeing with covers of the trade
  */
-const FOOTPRINT = { firstCm2: 0.05, lastCm2: 1, middleCd: 350, scaleCd: 90 } as const
-const COVER_BASE_C = 5
+const PLANTS: Readonly<Record<GrassCode, readonly [largestCm2: number, middleCd: number]>> = {
+  PRG: [2.5, 390],
+  TF: [2.5, 390],
+  ARG: [2.5, 390],
+  IRG: [2.5, 390],
+  CHF: [2, 450],
+  HF: [2, 450],
+  CRF: [3, 450],
+  KBG: [3, 900],
+  RBG: [4, 500],
+  CBG: [4, 700],
+  BER: [6, 450],
+  ZOY: [4, 900],
+}
+const SPREADS_OVER_CD = 120
 /**
  * Of live seed, how much stands up in the field: raked in and covered, on the surface, or among standing grass.
- * @source ownown
+ * @source own
  */
 export const FIELD_SHARE = { covered: 0.6, surface: 0.4, amongGrass: 0.3 } as const
 /** From this share of grass that is kept, seedlings come up among it. @source own */
 const AMONG_GRASS_FROM = 0.3
 /** Looked at so long after sowing, d. */
 export const COVER_AFTER_DAYS = 42
+/** Cover from which a sward is dense. */
+export const DENSE_SHARE = 0.9
 /** The last cut before sowing is made so many days ahead. @source own, the scalp's preferred day */
 const SCALPED_BEFORE_DAYS = 3
 
@@ -32,17 +47,26 @@ export interface Stand {
   buried: boolean
 }
 
-/** @param thermalCd °C·d of air above 5 °C since emergence @returns cm² @source own*/
-export const footprintCm2 = (thermalCd: number): number =>
-  FOOTPRINT.firstCm2 +
-  (FOOTPRINT.lastCm2 - FOOTPRINT.firstCm2) / (1 + Math.exp(-(thermalCd - FOOTPRINT.middleCd) / FOOTPRINT.scaleCd))
+/** @param thermalCd °C·d of soil at 50 mm since emergence @returns cm² that one plant covers */
+export function plantCm2(grass: GrassCode, thermalCd: number): number {
+  const [largest, middle] = PLANTS[grass]
+  return largest / (1 + Math.exp((middle - thermalCd) / SPREADS_OVER_CD))
+}
 
-/**
- * Share of the ground that seedlings and the old grass between them cover. @source own: 1 − exp(−n·a), and
- * the old sward's beside it
- */
-export const coverShare = (seedlingsPerCm2: number, thermalCd: number, oldShare = 0): number =>
-  1 - (1 - oldShare) * Math.exp(-seedlingsPerCm2 * footprintCm2(thermalCd))
+/** Plants of one grass on a square centimetre, and how far they have come. */
+export interface Plants {
+  grass: GrassCode
+  perCm2: number
+  /** °C·d of soil at 50 mm since emergence; below 0 while they are not up. */
+  thermalCd: number
+}
+
+/** Share of the ground that plants and the old grass between them cover: 1 − exp(−n·a), and the old sward's beside it. */
+export function coverShare(plants: readonly Plants[], oldShare = 0): number {
+  let covered = 0
+  for (const { grass, perCm2, thermalCd } of plants) if (thermalCd >= 0) covered += perCm2 * plantCm2(grass, thermalCd)
+  return 1 - (1 - oldShare) * Math.exp(-covered)
+}
 
 /** Seedlings to be counted on, per cm². */
 export function seedlingsPerCm2({ liveSeedsPerCm2, buried, keptShare }: Stand): number {
@@ -52,29 +76,58 @@ export function seedlingsPerCm2({ liveSeedsPerCm2, buried, keptShare }: Stand): 
   )
 }
 
-const airCd = ({ weather: { tmaxC, tminC } }: SeasonYear, day: number, baseC: number) =>
-  Math.max(0, (tmaxC[day]! + tminC[day]!) / 2 - baseC)
+/** Running sums of thermal time of soil at 50 mm in one year, over the base of each season's grasses. */
+export type SoilCourse50 = Readonly<Record<Grass['season'], Float64Array>>
 
-/** Cover of the bed six weeks after sowing in one weather year, 0-1. @param upIndex day of median emergence */
-export function coverOf(stand: Stand, year: SeasonYear, sown: number, upIndex: number): number {
-  const end = Math.min(sown + COVER_AFTER_DAYS, year.weather.tmaxC.length)
-  let thermalCd = 0
-  for (let d = upIndex; d < end; d++) thermalCd += airCd(year, d, COVER_BASE_C)
-  return upIndex < end ? coverShare(seedlingsPerCm2(stand), thermalCd, stand.keptShare) : stand.keptShare
+export function soilCourseOf({ soil: { probeDailyC } }: Pick<SeasonYear, 'soil'>): SoilCourse50 {
+  const over = (baseC: number) => {
+    const course = new Float64Array(probeDailyC.length)
+    let sum = 0
+    for (let i = 0; i < course.length; i++) course[i] = sum += Math.max(0, probeDailyC[i]! - baseC)
+    return course
+  }
+  return { cool: over(5), warm: over(10) }
+}
+
+/** What comes up of a sowing in one year: its grasses by number, with their days of median emergence. */
+export type ComingUp = readonly { grass: Grass; countShare: number; up50: number }[]
+
+/** Cover of the bed at the end of a day, 0-1. */
+export function coverOn(stand: Stand, course: SoilCourse50, coming: ComingUp, day: number): number {
+  const perCm2 = seedlingsPerCm2(stand)
+  const last = Math.min(day, course.cool.length - 1)
+  return coverShare(
+    coming.map(({ grass, countShare, up50 }) => {
+      const sums = course[grass.season]
+      return {
+        grass: grass.code,
+        perCm2: perCm2 * countShare,
+        thermalCd: up50 <= last ? sums[last]! - (up50 > 0 ? sums[up50 - 1]! : 0) : -1,
+      }
+    }),
+    stand.keptShare,
+  )
+}
+
+/** First day on which the bed is dense in one year; Infinity where it is not within the series. */
+export function denseIndex(stand: Stand, course: SoilCourse50, coming: ComingUp, sown: number): number {
+  let [low, high] = [sown, course.cool.length - 1]
+  if (coverOn(stand, course, coming, high) < DENSE_SHARE) return Infinity
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (coverOn(stand, course, coming, middle) >= DENSE_SHARE) high = middle
+    else low = middle + 1
+  }
+  return low
 }
 
 /**
  * Day on which the old grass, cut before sowing, wants mowing again in one weather year; Infinity where growth stops
  * first or nothing stands.
+ * @param course of its leaves
  */
-export function oldMowIndex({ old, scalpToMm }: Stand, year: SeasonYear, sown: number, keptMm: number): number {
+export function oldMowIndex({ old, scalpToMm }: Stand, course: Float64Array, sown: number, keptMm: number): number {
   if (!old) return Infinity
-  const target = thermalTimeToHeight(old, firstMowHeightMm(keptMm)) - thermalTimeToHeight(old, scalpToMm)
-  const baseC = growthBaseC(old)
-  let sum = 0
-  for (let d = Math.max(0, sown - SCALPED_BEFORE_DAYS); d < year.weather.tmaxC.length; d++) {
-    sum += airCd(year, d, baseC)
-    if (sum >= target) return Math.max(d, sown)
-  }
-  return Infinity
+  const wanted = thermalTimeToHeight(old, firstMowHeightMm(keptMm)) - thermalTimeToHeight(old, scalpToMm)
+  return Math.max(sown, dayReached(course, Math.max(0, sown - SCALPED_BEFORE_DAYS), wanted))
 }

@@ -1,9 +1,14 @@
+import { say, type Message } from '../explain/message'
 import { blendCode, BLENDS, blendWords, mainOf, pureSeed, type Blend } from '../seed/blends'
-import { GRASSES, grassByCode } from '../grass/grasses'
+import { GRASSES, grassByCode, type Grass } from '../grass/grasses'
+import { lastingOf, type Lasting, type YearsOfTurf } from './lasting'
 import type { Ground, Sun } from '../soil/soilCourse'
 import type { BedCover } from '../water/topLayer'
-import { bedWaters, type BedWater } from './moisture'
+import { bedWater, type SeedWater } from './moisture'
+import { radiationOf } from '../weather/radiation'
+import { runLength } from '../weather/weather'
 import { candidateDays } from './candidates'
+import { goodAround, pairedDifference } from './compare'
 import { SOWN_AHEAD, type Season } from './season'
 import { judgeBlend } from './blendYear'
 import { coveringOf, type SeedbedRisk } from './sowing'
@@ -13,49 +18,69 @@ import { datedWindow, oddsByDay, sowingWindows, type Chance, type DatedWindow } 
 export interface Variant {
   code: string
   group: 'plan' | 'zone' | 'water' | 'cover' | 'sun' | 'seed'
-  words: string
+  words: Message
   seed: Blend
   ground: Ground
   risk: SeedbedRisk
+  /** Other seed that may not live here, or will not. */
+  lasting?: Exclude<Lasting, 'lasts'>
 }
 
-const SUNS: Record<Sun, string> = { full: 'full sun', part: 'half shade', dense: 'dense shade' }
+const SUNS: Record<Sun, Message> = {
+  full: say('establishment.fullSun'),
+  part: say('establishment.halfShade'),
+  dense: say('establishment.denseShade'),
+}
 /** Covers that are compared, with the depth they are laid at, mm. */
-const COVERS: readonly { cover: BedCover; coverMm: number; words: string }[] = [
-  { cover: 'none', coverMm: 0, words: 'not covered' },
-  { cover: 'compost', coverMm: 5, words: 'compost, raked thin' },
-  { cover: 'straw', coverMm: 10, words: 'straw' },
-  { cover: 'fleece', coverMm: 1, words: 'under fleece' },
+const COVERS: readonly { cover: BedCover; coverMm: number; words: Message }[] = [
+  { cover: 'none', coverMm: 0, words: say('establishment.notCovered') },
+  { cover: 'compost', coverMm: 5, words: say('establishment.compostRakedThin') },
+  { cover: 'straw', coverMm: 10, words: say('establishment.straw') },
+  { cover: 'fleece', coverMm: 1, words: say('establishment.underFleece') },
 ]
-const WATERINGS: readonly { timesADay: number | 'as told'; words: string }[] = [
-  { timesADay: 'as told', words: 'watered whenever it wants it' },
-  { timesADay: 2, words: 'watered twice a day' },
-  { timesADay: 1, words: 'watered once a day' },
-  { timesADay: 0, words: 'rain alone' },
+const WATERINGS: readonly { timesADay: number | 'as told'; words: Message }[] = [
+  { timesADay: 'as told', words: say('establishment.wateredWheneverItWants') },
+  { timesADay: 2, words: say('establishment.wateredTwiceADay') },
+  { timesADay: 1, words: say('establishment.wateredOnceADay') },
+  { timesADay: 0, words: say('establishment.rainAlone') },
 ]
 
-/**
- * Between these latitudes neither cool- nor warm-season grass is at home, and both are sown. @source turf handbooks, drawn
- * roughly by latitude
- */
-const [TRANSITION_FROM_DEG, TRANSITION_TO_DEG] = [33, 39]
-export const inTransitionZone = (latDeg: number): boolean =>
-  Math.abs(latDeg) >= TRANSITION_FROM_DEG && Math.abs(latDeg) <= TRANSITION_TO_DEG
+/** How a place treats turf that stands, and whether it is watered through summer. */
+export interface Living {
+  years: YearsOfTurf | undefined
+  irrigated: boolean
+}
 
-/** Other seed of the season, single and mixed; in the transition zone that of the other season too. */
-function seedsBeside(seed: Blend, { latDeg }: Ground): { parts: Blend; words: string }[] {
+/** Other seed, single and mixed: of the season, and whatever else lives on at the place. */
+function seedsBeside(seed: Blend, { years, irrigated }: Living): { parts: Blend; words: Message }[] {
   const { season } = grassByCode(mainOf(seed))
-  const fits = (parts: Blend) => inTransitionZone(latDeg) || grassByCode(mainOf(parts)).season === season
+  const lives = (grass: Grass) => years !== undefined && lastingOf(grass, years, irrigated) !== 'will not last'
+  const fits = (parts: Blend) => {
+    const grass = grassByCode(mainOf(parts))
+    return grass.season === season || lives(grass)
+  }
   const own = blendCode(seed)
   return [
-    ...GRASSES.filter(({ code }) => code !== 'ARG').map(({ code, name }) => ({ parts: pureSeed(code), words: name })),
-    ...BLENDS.map(({ parts, name }) => ({ parts, words: `${name}: ${blendWords(parts)}` })),
+    ...GRASSES.filter(({ code }) => code !== 'ARG' && code !== 'IRG').map(({ code, name }) => ({
+      parts: pureSeed(code),
+      words: name,
+    })),
+    ...BLENDS.map(({ parts, name }) => ({
+      parts,
+      words: say('establishment.named', { name, blend: blendWords(parts) }),
+    })),
   ].filter(({ parts }) => fits(parts) && blendCode(parts) !== own)
+}
+
+function lastingBadly(parts: Blend, { years, irrigated }: Living): Pick<Variant, 'lasting'> {
+  const lasting = years && lastingOf(grassByCode(mainOf(parts)), years, irrigated)
+  return lasting && lasting !== 'lasts' ? { lasting } : {}
 }
 
 /**
  * What may be tried beside a plan: each differs from it in water, cover, sun or seed alone; but for the zones of the lawn,
  * which are what they are.
+ * @param years what they do to turf that stands; without them seed of the other season is not offered
  * @returns the plan itself first
  */
 export function variantsOf(
@@ -63,9 +88,18 @@ export function variantsOf(
   ground: Ground,
   risk: SeedbedRisk,
   zones: readonly { name: string; seed: Blend; ground: Ground; risk: SeedbedRisk }[] = [],
+  years?: YearsOfTurf,
 ): Variant[] {
-  const plan: Variant = { code: 'plan', group: 'plan', words: `as planned, ${blendWords(seed)}`, seed, ground, risk }
+  const plan: Variant = {
+    code: 'plan',
+    group: 'plan',
+    words: say('establishment.planWords', { seed: blendWords(seed) }),
+    seed,
+    ground,
+    risk,
+  }
   const { bed } = risk
+  const living = { years, irrigated: risk.irrigated === true }
   if (!bed) return [plan]
   return [
     plan,
@@ -73,7 +107,7 @@ export function variantsOf(
       ...rest,
       code: `zone ${i}`,
       group: 'zone',
-      words: `${name}: ${blendWords(own)}`,
+      words: say('establishment.named', { name, blend: blendWords(own) }),
       seed: own,
     })),
     ...WATERINGS.filter(({ timesADay }) => timesADay !== bed.watering.timesADay || bed.watering.bannedUntil).map(
@@ -103,8 +137,9 @@ export function variantsOf(
       })),
     ...(risk.winterColour
       ? []
-      : seedsBeside(seed, ground).map(({ parts, words }): Variant => ({
+      : seedsBeside(seed, living).map(({ parts, words }): Variant => ({
           ...plan,
+          ...lastingBadly(parts, living),
           code: `seed ${blendCode(parts)}`,
           group: 'seed',
           words,
@@ -120,33 +155,62 @@ export interface VariantOdds {
   chance: Chance[]
   years: number
   windows: DatedWindow[]
+  /** By sowing day, whether it differs from the plan by more than chance; not told of the plan itself. */
+  real?: boolean[]
 }
+
+/** Years of a variant, to compare others with: the share of good days around each day. */
+export type GoodYears = Float32Array[]
 
 /** What of a variant its bed's water follows from; those alike in it share one. */
 export const bedKey = ({ ground, risk: { slopeShare, bed } }: Variant): string =>
   JSON.stringify([ground, slopeShare, bed])
 
 /** Water of a variant's bed in each year of a season; undefined where it is kept moist. */
-export const watersOf = ({ ground, risk: { slopeShare, bed } }: Variant, season: Season): BedWater[] | undefined =>
-  bed &&
-  bedWaters(
-    season.years.map(({ weather }) => weather),
-    ground,
-    slopeShare,
-    bed,
-  )
+export function watersOf({ ground, risk: { slopeShare, bed } }: Variant, { years }: Season): SeedWater[] | undefined {
+  if (!bed) return undefined
+  const [first] = years
+  const raMJ = first && radiationOf(ground.latDeg, first.weather.first, runLength(first.weather))
+  return years.map(({ weather }) => {
+    const { factor, dryHours } = bedWater(weather, ground, slopeShare, bed, raMJ)
+    return { factor, dryHours }
+  })
+}
 
-/** @param season of the variant's own ground @param waters of its bed */
-export function oddsOf(variant: Variant, season: Season, waters = watersOf(variant, season)): VariantOdds {
+/**
+ * @param season of the variant's own ground
+ * @param waters of its bed
+ * @param plan years of the plan on the same weather, to compare it with
+ */
+export function oddsOf(
+  variant: Variant,
+  season: Season,
+  waters = watersOf(variant, season),
+  plan?: GoodYears,
+): { odds: VariantOdds; years: GoodYears } {
   const judged = season.years.map((year, y) => judgeBlend(year, variant.seed, variant.risk, waters?.[y]).whole)
   const until = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(judged, until)
   const grass = grassByCode(mainOf(variant.seed)).season
   const candidate = candidateDays(season, grass, variant.risk.winterColour === true, until)
+  const years = goodAround(judged, until)
+  const real = (i: number) =>
+    pairedDifference(
+      years.map((year) => year[i]!),
+      plan!.map((year) => year[i]!),
+    ).real
   return {
-    code: variant.code,
-    years: season.years.length,
-    chance: odds.slice(season.todayIndex).map(({ chance }) => chance),
-    windows: sowingWindows(odds, candidate, season.todayIndex, until - 1).map((window) => datedWindow(window, season)),
+    years,
+    odds: {
+      code: variant.code,
+      years: season.years.length,
+      chance: odds.slice(season.todayIndex).map(({ chance }) => chance),
+      windows: sowingWindows(odds, candidate, season.todayIndex, until - 1).map((window) =>
+        datedWindow(window, season),
+      ),
+      ...(plan
+        ? { real: Array.from({ length: until - season.todayIndex }, (_, i) => real(season.todayIndex + i)) }
+        : {}),
+    },
   }
 }

@@ -1,6 +1,7 @@
 import { addDays, type Day } from '../measure/calendar'
 import { wilsonInterval } from '../measure/proportion'
-import type { Cause, SeedYear } from './sowing'
+import { CAUSES, type Cause } from './losses'
+import { causeOf, type SeedYear } from './sowing'
 import { sunSeason, type SunSeason } from './sunSeason'
 
 /** Years of 100 that make a good stand, with the 90 % interval of their counting. */
@@ -25,6 +26,8 @@ export interface DatedWindow {
 export interface DayOdds {
   good: number
   causes: Record<Cause, number>
+  /** Mean share of a stand over all years, %. */
+  share: number
   /** Of the days around, so that the best day is not flattered. */
   chance: Chance
 }
@@ -61,14 +64,15 @@ export const chancesOf = (good: readonly number[], years: number): Chance[] =>
 
 export function oddsByDay(years: readonly SeedYear[], days: number): DayOdds[] {
   const counted = Array.from({ length: days }, (_, i) => {
-    const causes: Record<Cause, number> = { cold: 0, heat: 0, frost: 0, washout: 0, dry: 0 }
-    let good = 0
-    for (const { cause } of years) {
-      const spoilt = cause[i]
+    const causes = Object.fromEntries(CAUSES.map((cause) => [cause, 0])) as Record<Cause, number>
+    let [good, sum] = [0, 0]
+    for (const year of years) {
+      const spoilt = causeOf(year, i)
       if (spoilt) causes[spoilt]++
       else good++
+      sum += year.share[i]!
     }
-    return { good, causes }
+    return { good, causes, share: Math.round((100 * sum) / Math.max(1, years.length)) }
   })
   const chances = chancesOf(
     counted.map(({ good }) => good),

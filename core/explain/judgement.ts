@@ -1,6 +1,6 @@
 import type { Day } from '../measure/calendar'
 import type { Source } from './working'
-import type { Phrase } from './phrase'
+import type { Message } from './message'
 
 /** How a condition stands: met; not yet to be judged; costly if ignored; or stopping the work. */
 export type GateState = 'met' | 'waiting' | 'risk' | 'hold'
@@ -8,7 +8,7 @@ export type GateState = 'met' | 'waiting' | 'risk' | 'hold'
 /** One judged condition with its reason. */
 export interface Gate {
   state: GateState
-  text: Phrase
+  text: Message
   source?: Source
   /** What it judges, in a word of its own: by it a note can overrule it. */
   code?: string

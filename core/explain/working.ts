@@ -1,4 +1,6 @@
+import type { MessageKey } from '#words/message'
 import type { Figure } from '../measure/figure'
+import type { Message } from './message'
 
 /** How a value is known; shown beside it wherever the number opens its working. */
 export type SourceKind = 'std' | 'mem' | 'trade' | 'own' | 'user' | 'computed'
@@ -6,16 +8,16 @@ export type SourceKind = 'std' | 'mem' | 'trade' | 'own' | 'user' | 'computed'
 export interface Source {
   kind: SourceKind
   /** Where it is from: a standard, a label, the survey, a rule of the firm. */
-  text: string
+  text: Message
 }
 
-export const SOURCE_KIND_WORDS: Record<SourceKind, string> = {
-  std: 'published, from memory',
-  mem: 'handbook value',
-  trade: 'common practice, no source',
-  own: 'planning figure',
-  user: 'entered',
-  computed: 'computed',
+export const SOURCE_KINDS: Record<SourceKind, MessageKey> = {
+  std: 'numbers.sourceStd',
+  mem: 'numbers.sourceMem',
+  trade: 'numbers.sourceTrade',
+  own: 'numbers.sourceOwn',
+  user: 'numbers.sourceUser',
+  computed: 'numbers.sourceComputed',
 }
 
 export type Operator = '×' | '÷' | '+' | '−' | '='
@@ -23,7 +25,7 @@ export type Operator = '×' | '÷' | '+' | '−' | '='
 /** One line of the sum: what enters, how it enters, and how it is known. */
 export interface WorkingLine {
   operator?: Operator
-  what: string
+  what: Message
   value: Figure
   source?: Source
   /** A line that closes a part of the sum. */
@@ -32,15 +34,15 @@ export interface WorkingLine {
 
 /** The ledger behind one number, made where the number is made. */
 export interface Working {
-  title: string
+  title: Message
   result: Figure
   /** The formula in words. */
-  formula: string
+  formula: Message
   lines: WorkingLine[]
   /** How the result was rounded, when it was. */
-  rounding?: string
+  rounding?: Message
   /** A check that can be made on the ground. */
-  fieldCheck?: string
+  fieldCheck?: Message
 }
 
 /** A number together with the working that made it. */

@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { Gate } from '../explain/judgement'
 import { figure } from '../measure/figure'
 import type { ZoneSurvey } from '../site/zone'
@@ -16,103 +17,84 @@ export interface GrassVerdict {
 export interface GrassWishes {
   /** Family lawns take wear; low and fine ones are cut short. */
   look: 'family' | 'fine' | null
-  /** Absolute latitude, degrees: what a season can be counted on for. */
-  latDeg: number
+  /** What speaks against its lasting here, by grass; nothing where the years are not worked out. */
+  lasting: (grass: Grass) => Gate | undefined
 }
 
-/**
- * Warm-season grass north of this, cool-season south of that, is out of its region. @source turf handbooks, drawn roughly by
- * latitude
- */
-const WARM_TO_DEG = 38
-const COOL_FROM_DEG = 31
-/** Bluegrass belongs to the colder zones. @source trade: USDA hardiness zones 2-6; latitude stands in for the zone */
-const BLUEGRASS_FROM_DEG = 36
 /** Sun a grass can do with less, h, before it thins. @source own */
 const SUN_TOLERANCE_H = 0.5
+/** Against a grass that may not live here. @source own */
+const LASTING_WEIGHT = 10
 const LEAST_SUN_H = 3
 const FINE_CUT_MM = 40
 
 const WEARS_WELL = new Set<GrassCode>(['PRG', 'KBG', 'TF', 'BER', 'ZOY'])
 const FINE_LEAVED = new Set<GrassCode>(['CRF', 'CHF', 'HF', 'CBG', 'PRG', 'KBG', 'RBG', 'BER', 'ZOY'])
 
-function conflictsOf(grass: Grass, zone: ZoneSurvey, { look, latDeg }: GrassWishes): { gate: Gate; weight: number }[] {
+function conflictsOf(grass: Grass, zone: ZoneSurvey, { look, lasting }: GrassWishes): { gate: Gate; weight: number }[] {
   const found: { gate: Gate; weight: number }[] = []
-  const say = (weight: number, state: Gate['state'], text: Gate['text'], kind: 'mem' | 'trade' | 'own', from: string) =>
+  const against = (weight: number, state: Gate['state'], text: Message, kind: 'mem' | 'trade' | 'own', from: Message) =>
     found.push({ weight, gate: { state, text, source: { kind, text: from } } })
   const sun = figure('hours', zone.sunHours, 2)
-  if (zone.sunHours < LEAST_SUN_H)
-    say(20, 'hold', ['Below 3 hours of sun no turf lasts; this gets ', sun, '.'], 'mem', 'below 3 h')
+  if (zone.sunHours < LEAST_SUN_H) against(20, 'hold', say('grass.below3HoursOf', { sun }), 'mem', say('grass.below3H'))
   else if (zone.sunHours < grass.sunHours - SUN_TOLERANCE_H)
-    say(
+    against(
       8,
       'risk',
-      [`${grass.name} wants `, figure('hours', grass.sunHours, 2), ' of sun; this gets ', sun, '.'],
+      say('grass.wantsOfSunThis', { name: grass.name, sunHours: figure('hours', grass.sunHours, 2), sun }),
       'mem',
-      'sun need',
+      say('grass.sunNeed'),
     )
-  const warm = grass.season === 'warm'
-  const degrees = Math.abs(latDeg)
-  if (warm && degrees > WARM_TO_DEG)
-    say(10, 'risk', [`${grass.name} winters badly this far from the equator.`], 'mem', 'region of warm-season grass')
-  if (!warm && degrees < COOL_FROM_DEG)
-    say(
-      10,
-      'risk',
-      [`${grass.name} does not last the summers here, but for winter colour.`],
-      'mem',
-      'region of cool-season grass',
-    )
-  if (grass.code === 'KBG' && degrees < BLUEGRASS_FROM_DEG)
-    say(4, 'risk', ['Kentucky bluegrass belongs to colder regions.'], 'trade', 'USDA zones 2 to 6')
+  const gate = lasting(grass)
+  if (gate) found.push({ gate, weight: LASTING_WEIGHT })
   const kept = zone.keptMm ?? zone.mowingHeightMm
   const [low, high] = grass.mowingMm
   if (kept < low * 0.9)
-    say(
+    against(
       5,
       'risk',
-      ['Kept at ', figure('depthMm', kept), ', lower than ', figure('depthMm', low), ` that ${grass.name} bears.`],
+      say('grass.keptAtLowerThan', { kept: figure('depthMm', kept), low: figure('depthMm', low), name: grass.name }),
       'mem',
-      'mowing heights',
+      say('grass.mowingHeights'),
     )
   else if (kept > high * 1.25)
-    say(
+    against(
       2,
       'risk',
-      ['Kept at ', figure('depthMm', kept), `, higher than ${grass.name} looks well at.`],
+      say('grass.keptAtHigherThan', { kept: figure('depthMm', kept), name: grass.name }),
       'mem',
-      'mowing heights',
+      say('grass.mowingHeights'),
     )
   if (look === 'fine' && !FINE_LEAVED.has(grass.code))
-    say(4, 'risk', [`${grass.name} is too broad in the leaf for a low, fine lawn.`], 'mem', 'texture')
+    against(4, 'risk', say('grass.tooBroadInTheLeaf', { name: grass.name }), 'mem', say('grass.texture'))
   if ((zone.wear === 'some' || zone.wear === 'heavy') && !WEARS_WELL.has(grass.code))
-    say(3, 'risk', [`${grass.name} does not stand being walked on.`], 'mem', 'wear')
-  if (grass.code === 'ARG')
-    say(12, 'risk', ['Annual ryegrass is gone within the year: winter colour only.'], 'mem', 'annual')
+    against(3, 'risk', say('grass.doesNotStandWear', { name: grass.name }), 'mem', say('grass.wear'))
+  if (grass.code === 'ARG' || grass.code === 'IRG')
+    against(12, 'risk', say('grass.goneWithinTheYear'), 'mem', say('grass.annual'))
   if (grass.code === 'CBG' && kept > FINE_CUT_MM)
-    say(6, 'risk', ['Creeping bentgrass is for a very low cut.'], 'mem', 'mowing heights')
+    against(6, 'risk', say('grass.forAVeryLowCut'), 'mem', say('grass.mowingHeights'))
   if (grass.code === 'RBG' && zone.drainage === 'free')
-    say(3, 'risk', ['Rough bluegrass is for wet shade; it dries out on free ground.'], 'mem', 'cool, wet shade')
+    against(3, 'risk', say('grass.forWetShade'), 'mem', say('grass.coolWetShade'))
   const sward = zone.sward ? swardByCode(zone.sward) : undefined
   if (sward && sward.code !== grass.code && sward.code !== 'MIX') {
     const mostlyKept = zone.desirableShare >= 0.3
     if (sward.season !== grass.season)
-      say(mostlyKept ? 6 : 1, 'risk', [`Among ${sward.name} it is green at other times.`], 'mem', 'match season')
-    else if (mostlyKept && sward.coarse !== (grass.code === 'TF'))
-      say(
-        3,
+      against(
+        mostlyKept ? 6 : 1,
         'risk',
-        [`Among ${sward.name} it shows as patches: another leaf, another green.`],
+        say('grass.greenAtOtherTimes', { sward: sward.name }),
         'mem',
-        'fine and coarse do not match',
+        say('grass.matchSeason'),
       )
+    else if (mostlyKept && sward.coarse !== (grass.code === 'TF'))
+      against(3, 'risk', say('grass.showsAsPatches', { sward: sward.name }), 'mem', say('grass.fineAndCoarseDo'))
     else if (mostlyKept)
-      say(
+      against(
         1,
         'waiting',
-        [`Another species than the ${sward.name} that is there: compare the green first.`],
+        say('grass.compareTheGreen', { sward: sward.name }),
         'mem',
-        'match texture and colour',
+        say('grass.matchTextureAndColour'),
       )
   }
   return found

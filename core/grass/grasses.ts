@@ -1,6 +1,7 @@
+import { say, type Message } from '../explain/message'
 import type { Source } from '../explain/working'
 
-export type GrassCode = 'PRG' | 'TF' | 'KBG' | 'CRF' | 'CHF' | 'HF' | 'RBG' | 'CBG' | 'ARG' | 'BER' | 'ZOY'
+export type GrassCode = 'PRG' | 'TF' | 'KBG' | 'CRF' | 'CHF' | 'HF' | 'RBG' | 'CBG' | 'ARG' | 'IRG' | 'BER' | 'ZOY'
 export type Season = 'cool' | 'warm'
 
 /**
@@ -17,7 +18,7 @@ export interface ThermalModel {
 
 export interface Grass {
   code: GrassCode
-  name: string
+  name: Message
   latin: string
   season: Season
   seedsPerG: number
@@ -41,7 +42,7 @@ export interface Grass {
 // A row a grass, its columns in these groups.
 // prettier-ignore
 type Row = readonly [
-  code: GrassCode, name: string, latin: string, season: Season, seedsPerG: number, rateLow: number, rateHigh: number,
+  code: GrassCode, latin: string, season: Season, seedsPerG: number, rateLow: number, rateHigh: number,
   depthMm: number, base: number, optimum: number, ceiling: number, median: number, spread: number, rooting: number,
   grow25: number, grow50: number, grow80: number | null, mowLow: number, mowHigh: number, sun: number,
   seedsLow: number, seedsHigh: number, limitDays: number,
@@ -49,26 +50,28 @@ type Row = readonly [
 
 // prettier-ignore
 const ROWS: readonly Row[] = [
-  ['PRG', 'perennial ryegrass', 'Lolium perenne', 'cool', 500, 6, 8, 10, 3, 22, 34, 107, 0.22, 300, 60, 120, 210, 40, 65, 5, 1, 2, 28],
-  ['TF', 'tall fescue', 'Festuca arundinacea', 'cool', 500, 6, 8, 10, 4, 24, 35, 122, 0.22, 350, 65, 130, 230, 65, 100, 4, 1, 2, 28],
-  ['KBG', 'Kentucky bluegrass', 'Poa pratensis', 'cool', 4800, 2, 3, 6, 5, 23, 38, 200, 0.25, 450, 110, 220, 380, 50, 75, 6, 3, 7, 42],
-  ['CRF', 'creeping red fescue', 'Festuca rubra', 'cool', 1350, 4, 5, 6, 3.5, 21, 32, 155, 0.23, 400, 90, 180, 320, 50, 90, 3.5, 2, 3, 28],
-  ['CHF', 'Chewings fescue', 'Festuca rubra ssp. commutata', 'cool', 1350, 4, 5, 6, 3.5, 21, 32, 155, 0.23, 400, 90, 180, 320, 50, 90, 3.5, 2, 3, 28],
-  ['HF', 'hard fescue', 'Festuca brevipila', 'cool', 1250, 4, 5, 6, 3.5, 21, 32, 170, 0.23, 420, 90, 180, 320, 50, 90, 3.5, 2, 3, 28],
-  ['RBG', 'rough bluegrass', 'Poa trivialis', 'cool', 5600, 1, 2, 6, 4, 22, 32, 130, 0.23, 400, 90, 180, 320, 40, 65, 3, 3, 5, 28],
-  ['CBG', 'creeping bentgrass', 'Agrostis stolonifera', 'cool', 13500, 0.5, 1, 3, 5, 24, 34, 126, 0.22, 450, 120, 260, null, 6, 15, 6, 5, 9, 28],
-  ['ARG', 'annual ryegrass', 'Lolium multiflorum', 'cool', 500, 5, 10, 10, 2, 24, 35, 93, 0.2, 250, 25, 55, 95, 40, 65, 5, 1, 2, 28],
-  ['BER', 'bermudagrass', 'Cynodon dactylon', 'warm', 3900, 1, 2, 3, 12, 32, 42, 138, 0.25, 700, 90, 180, 300, 12, 50, 7, 3, 5, 28],
-  ['ZOY', 'zoysia', 'Zoysia japonica', 'warm', 3000, 1, 2, 3, 13, 32, 42, 192, 0.25, 900, 160, 330, 600, 25, 50, 5, 2, 4, 42],
+  ['PRG', 'Lolium perenne', 'cool', 500, 6, 8, 10, 3, 22, 34, 107, 0.22, 300, 60, 120, 210, 40, 65, 5, 1, 2, 28],
+  ['TF', 'Festuca arundinacea', 'cool', 500, 6, 8, 10, 4, 24, 35, 122, 0.22, 350, 65, 130, 230, 65, 100, 4, 1, 2, 28],
+  ['KBG', 'Poa pratensis', 'cool', 4800, 2, 3, 6, 5, 23, 38, 200, 0.25, 450, 110, 220, 380, 50, 75, 6, 3, 7, 42],
+  ['CRF', 'Festuca rubra', 'cool', 1350, 4, 5, 6, 3.5, 21, 32, 155, 0.23, 400, 90, 180, 320, 50, 90, 3.5, 2, 3, 28],
+  ['CHF', 'Festuca rubra ssp. commutata', 'cool', 1350, 4, 5, 6, 3.5, 21, 32, 155, 0.23, 400, 90, 180, 320, 50, 90, 3.5, 2, 3, 28],
+  ['HF', 'Festuca brevipila', 'cool', 1250, 4, 5, 6, 3.5, 21, 32, 170, 0.23, 420, 90, 180, 320, 50, 90, 3.5, 2, 3, 28],
+  ['RBG', 'Poa trivialis', 'cool', 5600, 1, 2, 6, 4, 22, 32, 130, 0.23, 400, 90, 180, 320, 40, 65, 3, 3, 5, 28],
+  ['CBG', 'Agrostis stolonifera', 'cool', 13500, 0.5, 1, 3, 5, 24, 34, 126, 0.22, 450, 120, 260, null, 6, 15, 6, 5, 9, 28],
+  ['ARG', 'Lolium multiflorum', 'cool', 500, 5, 10, 10, 2, 24, 35, 93, 0.2, 250, 25, 55, 95, 40, 65, 5, 1, 2, 28],
+  // Between its parents, perennial and annual ryegrass: own.
+  ['IRG', 'Lolium × hybridum', 'cool', 500, 5, 10, 10, 2.5, 23, 34.5, 100, 0.21, 275, 42, 87, 150, 40, 65, 5, 1, 2, 28],
+  ['BER', 'Cynodon dactylon', 'warm', 3900, 1, 2, 3, 12, 32, 42, 138, 0.25, 1000, 90, 180, 300, 12, 50, 7, 3, 5, 28],
+  ['ZOY', 'Zoysia japonica', 'warm', 3000, 1, 2, 3, 13, 32, 42, 192, 0.25, 1200, 160, 330, 600, 25, 50, 5, 2, 4, 42],
 ]
 
 // prettier-ignore
 export const GRASSES: readonly Grass[] = ROWS.map(
   ([
-    code, name, latin, season, seedsPerG, rateLow, rateHigh, depthLimitMm, baseC, optimumC, ceilingC, medianCd, spread,
+    code, latin, season, seedsPerG, rateLow, rateHigh, depthLimitMm, baseC, optimumC, ceilingC, medianCd, spread,
     rootingCd, grow25, grow50, grow80, mowLow, mowHigh, sunHours, seedsLow, seedsHigh, emergenceLimitDays,
   ]) => ({
-    code, name, latin, season, seedsPerG, depthLimitMm, rootingCd, sunHours, emergenceLimitDays,
+    code, name: say(`grass.${code}`), latin, season, seedsPerG, depthLimitMm, rootingCd, sunHours, emergenceLimitDays,
     newRateLbPer1000Ft2: [rateLow, rateHigh],
     thermal: { baseC, optimumC, ceilingC, medianCd, spread },
     growthCd: [grow25, grow50, grow80],
@@ -88,15 +91,22 @@ export function grassByCode(code: string): Grass {
   return grass
 }
 
+/**
+ * Night of 16 h and day of 8 h at which laboratories germinate seed of a grass, °C; for bluegrass the wider of two.
+ * @source ISTA International Rules for Seed Testing, table 5A, from memory
+ */
+export const alternatingC = ({ code, season }: Grass): readonly [nightC: number, dayC: number] =>
+  season === 'warm' ? [20, 35] : code === 'KBG' ? [15, 30] : [15, 25]
+
 /** Where each column of the table is from; shown with the value. */
 export const GRASS_SOURCES = {
-  seedsPerG: { kind: 'std', text: 'AOSA Rules for Testing Seeds, seeds per gram' },
-  newRate: { kind: 'mem', text: 'seeding rate for a new stand, pure live seed' },
-  depth: { kind: 'mem', text: 'deepest safe cover' },
-  thermal: { kind: 'own', text: 'thermal time, calibrated to trade ranges and ISTA test days' },
-  growth: { kind: 'own', text: 'thermal time to leaf height' },
-  sun: { kind: 'mem', text: 'hours of sun needed' },
-  mowing: { kind: 'mem', text: 'mowing heights' },
+  seedsPerG: { kind: 'std', text: say('grass.aosaRulesForTesting') },
+  newRate: { kind: 'mem', text: say('grass.seedingRateForA') },
+  depth: { kind: 'mem', text: say('grass.deepestSafeCover') },
+  thermal: { kind: 'own', text: say('grass.thermalTimeCalibratedTo') },
+  growth: { kind: 'own', text: say('grass.thermalTimeToLeaf') },
+  sun: { kind: 'mem', text: say('grass.hoursOfSunNeeded') },
+  mowing: { kind: 'mem', text: say('grass.mowingHeights') },
 } as const satisfies Record<string, Source>
 
 /** Soil band in which the trade sows: lowest, and best or highest. */
@@ -109,8 +119,8 @@ export interface GerminationBand {
 /** @returns the band of soil temperature, °C, that is lit across the season */
 export function germinationBand(grass: Grass): GerminationBand {
   return grass.season === 'cool'
-    ? { lowC: 10, highC: 18.3, source: { kind: 'trade', text: 'cool-season seed: at least 50 °F, best near 65 °F' } }
-    : { lowC: 18, highC: 35, source: { kind: 'mem', text: 'warm-season seed: soil from 65 °F, up to its optimum' } }
+    ? { lowC: 10, highC: 18.3, source: { kind: 'trade', text: say('grass.coolSeasonSeedAt') } }
+    : { lowC: 18, highC: 35, source: { kind: 'mem', text: say('grass.warmSeasonSeedSoil') } }
 }
 
 /** Base temperature, °C, of rooting and leaf growth. */

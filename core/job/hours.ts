@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import { figure } from '../measure/figure'
 import type { Worked, WorkingLine } from '../explain/working'
 
@@ -16,33 +17,35 @@ export const WORK_RATES_M2_PER_H = {
   level: 120,
   fork: 15,
   fleece: 400,
-  /** m³/h, not m². */
-  barrowM3PerH: 1.2,
 } as const
 
 const SET_UP_H = 0.25
 
 export interface Pass {
-  what: string
+  what: Message
   passes: number
   rateM2PerH: number
 }
 
 /** Crew hours of an operation: its passes over the area, and setting up. @returns h */
-export function crewHours(title: string, areaM2: number, passes: readonly Pass[]): Worked {
+export function crewHours(title: Message, areaM2: number, passes: readonly Pass[]): Worked {
   const lines: WorkingLine[] = []
   let value = SET_UP_H
   for (const { what, passes: count, rateM2PerH } of passes) {
     const hours = (areaM2 * count) / rateM2PerH
     value += hours
     lines.push(
-      { what: `${what}: area`, value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
-      { operator: '×', what: 'Passes', value: figure('count', count) },
+      {
+        what: say('price.area', { what }),
+        value: figure('areaM2', areaM2),
+        source: { kind: 'user', text: say('price.look') },
+      },
+      { operator: '×', what: say('price.passes'), value: figure('count', count) },
       {
         operator: '÷',
-        what: 'Work rate',
+        what: say('price.workRate'),
         value: figure('areaRateM2PerH', rateM2PerH),
-        source: { kind: 'own', text: 'a pass, one person' },
+        source: { kind: 'own', text: say('price.aPassOnePerson') },
       },
       { operator: '=', what, value: figure('hours', hours), subtotal: true },
     )
@@ -50,26 +53,32 @@ export function crewHours(title: string, areaM2: number, passes: readonly Pass[]
   lines.push(
     {
       operator: '+',
-      what: 'Set-up',
+      what: say('price.setUp'),
       value: figure('hours', SET_UP_H),
-      source: { kind: 'own', text: '15 min a machine' },
+      source: { kind: 'own', text: say('price.n15MinAMachine') },
     },
-    { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
+    { operator: '=', what: say('price.crewHours'), value: figure('hours', value), subtotal: true },
   )
   return {
     value,
-    working: { title, result: figure('hours', value), formula: 'Area × passes ÷ work rate, and set-up.', lines },
+    working: { title, result: figure('hours', value), formula: say('price.areaPassesWorkRate'), lines },
   }
 }
 
 /** Hours as somebody entered them. */
-export const hoursAsEntered = (title: string, value: number): Worked => ({
+export const hoursAsEntered = (title: Message, value: number): Worked => ({
   value,
   working: {
     title,
     result: figure('hours', value),
-    formula: 'As entered.',
-    lines: [{ what: 'Crew hours', value: figure('hours', value), source: { kind: 'user', text: 'own work' } }],
+    formula: say('price.asEntered'),
+    lines: [
+      {
+        what: say('price.crewHours'),
+        value: figure('hours', value),
+        source: { kind: 'user', text: say('price.ownWork') },
+      },
+    ],
   },
 })
 
@@ -94,46 +103,25 @@ export function pacedHours(hours: Worked, areaM2: number, pace: Pace | undefined
     working: {
       title: hours.working.title,
       result: figure('hours', value),
-      formula: 'Area ÷ the firm’s own pace.',
+      formula: say('price.areaTheFirmsOwn'),
       lines: [
-        { what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
+        {
+          what: say('price.area2'),
+          value: figure('areaM2', areaM2),
+          source: { kind: 'user', text: say('price.look') },
+        },
         {
           operator: '÷',
-          what: `Pace, the middle of ${pace.jobs} jobs`,
+          what: say('price.paceTheMiddleOf', { jobs: pace.jobs }),
           value: figure('areaRateM2PerH', pace.m2PerCrewH),
-          source: { kind: 'user', text: 'hours marked done, set-up included' },
+          source: { kind: 'user', text: say('price.hoursMarkedDoneSet') },
         },
-        { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
+        { operator: '=', what: say('price.crewHours'), value: figure('hours', value), subtotal: true },
         {
-          what: 'By our work rates it would be',
+          what: say('price.byOurWorkRates'),
           value: figure('hours', hours.value),
-          source: { kind: 'own', text: 'work rates' },
+          source: { kind: 'own', text: say('price.workRates') },
         },
-      ],
-    },
-  }
-}
-
-/** Hours with those of moving a volume by barrow added. */
-export function addedHours(hours: Worked, what: string, volumeM3: number, rateM3PerH: number): Worked {
-  const added = volumeM3 / rateM3PerH
-  const value = hours.value + added
-  const { working } = hours
-  return {
-    value,
-    working: {
-      ...working,
-      result: figure('hours', value),
-      formula: 'Area × passes ÷ work rate, set-up, and the barrow.',
-      lines: [
-        ...working.lines,
-        {
-          operator: '+',
-          what: `${what}: volume ÷ ${rateM3PerH} m³/h`,
-          value: figure('hours', added),
-          source: { kind: 'own', text: 'one barrow, short way' },
-        },
-        { operator: '=', what: 'Crew hours', value: figure('hours', value), subtotal: true },
       ],
     },
   }

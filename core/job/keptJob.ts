@@ -1,3 +1,4 @@
+import type { Message } from '../explain/message'
 import type { Day } from '../measure/calendar'
 import type { Practices } from './decision/practices'
 import type { Phase, Wanted } from './operations/definition'
@@ -9,7 +10,7 @@ import type { PlanSettings } from './settings'
 /** A task as it stood when its job ended. */
 export interface KeptTask {
   key: string
-  name: string
+  name: Message
   phase: Phase
   /** First and last day it was planned for, or done on. */
   from: Day
@@ -31,7 +32,7 @@ export interface KeptPlan {
   currency: string
   tasks: KeptTask[]
   /** What was left out, and why. */
-  leftOut: { name: string; reason: string }[]
+  leftOut: { name: Message; reason: string }[]
   /** Of the whole job; null where nothing was planned. */
   crewHours: number | null
   priceMinor: number | null

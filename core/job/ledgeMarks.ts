@@ -1,3 +1,4 @@
+import type { Message } from '../explain/message'
 import type { Day } from '../measure/calendar'
 import type { Operation } from './operations/definition'
 import { isAnchorKey } from './operations/registry'
@@ -8,15 +9,15 @@ export interface LedgeMark {
   key: string
   day: Day
   mark: Exclude<Operation['mark'], 'call'>
-  /** Said beside it where there is room; empty for none. */
-  label: string
+  /** Said beside it where there is room; null for none. */
+  label: Message | null
   done: boolean
   /** The sowing, or the first dressing: of many lawns only these hang there. */
   anchor: boolean
 }
 
-const labelOf = (key: string, { anchors, ledgeLabel, mark, name }: Operation): string =>
-  anchors && !isAnchorKey(key) ? '' : (ledgeLabel ?? (mark === 'visit' ? name : ''))
+const labelOf = (key: string, { anchors, ledgeLabel, mark, name }: Operation): Message | null =>
+  anchors && !isAnchorKey(key) ? null : (ledgeLabel ?? (mark === 'visit' ? name : null))
 
 /** A schedule as it hangs from the ledge: the anchor, and what is on other days and more than a call. */
 export function ledgeMarksOf(schedule: Schedule | undefined): LedgeMark[] {

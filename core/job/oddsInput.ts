@@ -8,10 +8,12 @@ import { seedsPerCm2 } from '../seed/liveSeed'
 import { surveyOver } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import type { Ground } from '../soil/soilCourse'
+import type { Practices } from './decision/practices'
 import { PROGRAMMES } from './decision/programmes'
-import { wateringOf, zoneSurveysOf } from './lawn'
+import { OPERATIONS } from './operations/registry'
+import { isIrrigated, wateringOf, zoneSurveysOf } from './lawn'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
-import { settingsOf, sownOn } from './seeding'
+import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
 
 /** What the odds of a sowing day are counted for: seed, the bed it lies in, and what stands there. */
@@ -35,6 +37,7 @@ interface Zones {
   zones: readonly ZoneSurvey[]
   seed: Blend
   settings: PlanSettings
+  practices: Practices
 }
 
 /** What of the old sward stays, and how much live seed comes to it. */
@@ -50,6 +53,14 @@ function standOf(lawn: LawnRecord, job: JobRecord, { zones, seed, settings }: Zo
   }
 }
 
+const PRE_EMERGENTS = OPERATIONS.filter(({ preEmergent }) => preEmergent)
+
+/** A pre-emergent that is safe on seedlings is in the plan: by the practice or put in, and not where the client refuses it. */
+const plansPreEmergent = ({ wishes }: LawnRecord, { work }: JobRecord, { practices }: Zones): boolean =>
+  wishes.noSprays !== true &&
+  (practices.preventer !== 'none' || PRE_EMERGENTS.some(({ code }) => work.added.includes(code))) &&
+  PRE_EMERGENTS.every(({ code }) => work.skipped[code] === undefined)
+
 /** @param coastal whether the station's days are of a coast */
 function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolean): OddsInput {
   const { zones, seed, settings } = over
@@ -57,9 +68,10 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
   const grass = grassByCode(mainOf(seed))
   const cover = settings.coverMm > 0 ? settings.coverMaterial : 'none'
   const [low, high] = grass.mowingMm
+  const stand = standOf(lawn, job, over)
   return {
     seed,
-    stand: standOf(lawn, job, over),
+    stand,
     ground: {
       // A tenth of a degree is 11 km: the sun does not tell them apart.
       latDeg: Math.round(lawn.latDeg * 10) / 10,
@@ -71,6 +83,9 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
     risk: {
       covering: coveringOf(cover),
       slopeShare: survey?.slopeShare ?? 0,
+      swardCover: stand?.keptShare ?? 0,
+      ...(isIrrigated(lawn) ? { irrigated: true } : {}),
+      ...(plansPreEmergent(lawn, job, over) ? { preEmergent: true } : {}),
       ...(isWinterColour(lawn, job) ? { winterColour: true } : {}),
       bed: { cover, coverMm: settings.coverMm, watering: wateringOf(lawn) },
     },
@@ -83,7 +98,7 @@ const isWinterColour = ({ wishes }: LawnRecord, { programme }: JobRecord): boole
   programme === 'winter' || (!programme && wishes.goal === 'winter')
 
 const surveyed = (lawn: LawnRecord, job: JobRecord, today: Day) => zoneSurveysOf(lawn, job.sowOn ?? today)
-type Firm = Pick<FirmRecord, 'today'> & { practices: Partial<FirmRecord['practices']> }
+type Firm = Pick<FirmRecord, 'today' | 'planning' | 'feedRules'> & { practices: Partial<FirmRecord['practices']> }
 
 /**
  * What the odds of a job are counted for. Settings that nobody has touched are what the practices begin with, so that
@@ -92,11 +107,12 @@ type Firm = Pick<FirmRecord, 'today'> & { practices: Partial<FirmRecord['practic
 export function oddsInputOf(job: JobRecord, lawn: LawnRecord, firm: Firm, coastal: boolean): OddsInput {
   const programme = isWinterColour(lawn, job) ? 'winter' : job.programme
   const decided = { ...job, programme }
-  const seed = sownOn(lawn, decided) ?? pureSeed('TF')
+  const practices = practicesOf(job, firm)
+  const seed = sownOn(lawn, decided, practices) ?? pureSeed('TF')
   return oddsOver(
     lawn,
     job,
-    { zones: surveyed(lawn, job, firm.today), seed, settings: settingsOf(lawn, decided, firm) },
+    { zones: surveyed(lawn, job, firm.today), seed, settings: settingsOf(lawn, decided, firm), practices },
     coastal,
   )
 }
@@ -110,13 +126,13 @@ export function oddsInputsByZone(
 ): { name: string; odds: OddsInput }[] {
   const zones = surveyed(lawn, job, firm.today)
   if (zones.length < 2) return []
-  const settings = settingsOf(lawn, job, firm)
+  const [settings, practices] = [settingsOf(lawn, job, firm), practicesOf(job, firm)]
   return zones.flatMap((zone) => {
     const own = job.zonePlans[zone.id]?.programme
     if (own === 'leave') return []
     const programme = isWinterColour(lawn, job) ? 'winter' : (own ?? job.programme)
-    const brought = programme ? PROGRAMMES[programme].seed : undefined
+    const brought = programme ? PROGRAMMES[programme].seed?.(practices) : undefined
     const seed = brought ? pureSeed(brought) : job.blend.length ? job.blend : pureSeed(zone.grass)
-    return [{ name: zone.name, odds: oddsOver(lawn, job, { zones: [zone], seed, settings }, coastal) }]
+    return [{ name: zone.name, odds: oddsOver(lawn, job, { zones: [zone], seed, settings, practices }, coastal) }]
   })
 }

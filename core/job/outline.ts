@@ -1,6 +1,6 @@
+import { say, withoutWorkings, type Message } from '../explain/message'
 import type { Glance } from '../establishment/glance'
 import type { Gate, GateState } from '../explain/judgement'
-import { isWorked } from '../explain/phrase'
 import type { GrassCode } from '../grass/grasses'
 import type { Day } from '../measure/calendar'
 import { seedNeed } from '../seed/liveSeed'
@@ -31,7 +31,7 @@ export interface Outline {
   possibleFrom: Day | null
   /** Tasks done, of how many; null where there is no schedule. */
   tasks: { done: number; of: number } | null
-  next: { name: string; from: Day; to: Day } | null
+  next: { name: Message; from: Day; to: Day } | null
   /** What matters most of what it waits for. */
   gate: Gate | null
   marks: LedgeMark[]
@@ -45,7 +45,7 @@ export interface Outlined {
   glance: Glance | null
   ended: boolean
   /** What the survey still lacks, in the words of the form. */
-  missing: readonly string[]
+  missing: readonly Message[]
 }
 
 const GRAVITY: Record<GateState, number> = { hold: 0, risk: 1, waiting: 2, met: 3 }
@@ -60,15 +60,16 @@ function stageOf({ missing }: Outlined, schedule: Schedule | undefined, refused:
 /** A gate with its figures, their workings left behind: those are opened on the lawn. */
 const inBrief = ({ source: _source, text, ...gate }: Gate): Gate => ({
   ...gate,
-  text: text.map((part) => (isWorked(part) ? part.working.result : part)),
+  text: withoutWorkings(text),
 })
 
 /** The gravest of what stands in the way and is not overridden: of the survey, the decision, the schedule or its next task. */
 function gateOf({ missing }: Outlined, { schedule, decision }: JobPlan, refused: boolean): Gate | null {
-  if (missing.length) return { state: 'waiting', text: [`${missing.length} answers, ${missing[0]} is next`] }
+  if (missing.length)
+    return { state: 'waiting', text: say('planned.answersIsNext', { count: missing.length, next: missing[0] }) }
   if (refused) return decision!.waiting.holds[0]!
   const [trouble] = schedule?.troubles ?? []
-  if (trouble) return { state: 'risk', text: [trouble.text] }
+  if (trouble) return { state: 'risk', text: trouble.text }
   const open = schedule?.next?.gates.filter(({ overruled }) => overruled === undefined)
   return open?.toSorted((a, b) => GRAVITY[a.state] - GRAVITY[b.state])[0] ?? null
 }

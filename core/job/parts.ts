@@ -1,4 +1,5 @@
-import { blendWords, depthLimitOf, mainOf, pureSeed, type Blend } from '../seed/blends'
+import { say } from '../explain/message'
+import { blendWords, depthLimitOf, enoughSeedsPerCm2, mainOf, pureSeed, type Blend } from '../seed/blends'
 import { grassByCode, type Grass } from '../grass/grasses'
 import { seedNeed, type SeedNeed } from '../seed/liveSeed'
 import type { Texture } from '../soil/soil'
@@ -7,7 +8,9 @@ import type { Source } from '../explain/working'
 import { figure } from '../measure/figure'
 import { surveyOver, type Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
+import { SHORT_WAY, type Way } from './carrying'
 import { planningOf, type Planning } from './planningFigures'
+import type { Standing } from './scalpHeight'
 import { beginningRate, buriedMm, shallowEnough, type PlanSettings } from './settings'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './decision/programmes'
 import type { Practices } from './decision/practices'
@@ -22,12 +25,16 @@ export interface Part {
   zones: readonly string[]
   /** The ground that is worked on: of a spot repair the bare part alone. */
   survey: Survey
+  /** What stands in each of its zones. */
+  standing: readonly Standing[]
   settings: PlanSettings
   practices: Practices
   planning: Planning
+  /** From where a truck stands to the lawn. */
+  way: Way
 }
 
-export const PLAN_RATE: Source = { kind: 'user', text: 'Bring, live seed' }
+export const PLAN_RATE: Source = { kind: 'user', text: say('planned.bringLiveSeed') }
 /** Least share of a zone that a spot repair works on. @source own: patches are opened a little beyond their edge */
 const LEAST_SPOT_SHARE = 0.02
 
@@ -46,45 +53,44 @@ export interface PlannedZone {
 }
 
 /** How the settings of the plan read for a part that has another grass or programme than most of the lawn. */
-function settingsFor(
-  main: boolean,
-  grass: Grass,
-  seed: Blend,
-  programme: Programme,
-  settings: PlanSettings,
-  practices: Practices,
-): PlanSettings {
-  if (main) return settings
+function settingsFor(seed: Blend, programme: Programme, settings: PlanSettings, practices: Practices): PlanSettings {
   return shallowEnough(
-    { ...settings, seedRateGPerM2: beginningRate({ grass, programme, practices }) },
+    { ...settings, seedRateGPerM2: beginningRate({ seed, programme, practices }) },
     depthLimitOf(seed),
   )
 }
 
 /** What is sown on a zone. */
-function seedFor({ zone, programme }: PlannedZone, blend: Blend): Blend {
-  const own = PROGRAMMES[programme].seed
+function seedFor({ zone, programme }: PlannedZone, blend: Blend, practices: Practices): Blend {
+  const own = PROGRAMMES[programme].seed?.(practices)
   return own ? pureSeed(own) : blend.length ? blend : pureSeed(zone.grass)
+}
+
+/** What is the same all over a lawn. */
+export interface PartsAround {
+  texture: Texture
+  practices: Practices
+  /** Sown in place of the zones' own grass, but for programmes that bring their own seed; none where left out. */
+  blend?: Blend
+  /** The firm's figures; ours where left out. */
+  planning?: Planning
+  /** From the truck to the lawn; a short one where left out. */
+  way?: Way
 }
 
 /**
  * Zones gathered into parts, the largest first; that one the settings are made for.
- * @param blend sown in place of the zones' own grass, but for programmes that bring their own seed; none where left out
- * @param planning the firm's figures; ours where left out
  * @throws RangeError without a zone
  */
 export function partsOf(
   zones: readonly PlannedZone[],
-  texture: Texture,
   settings: PlanSettings,
-  practices: Practices,
-  blend: Blend = [],
-  planning: Planning = planningOf(),
+  { texture, practices, blend = [], planning = planningOf(), way = SHORT_WAY }: PartsAround,
 ): Part[] {
   if (!zones.length) throw new RangeError('A plan needs one zone at least.')
   const groups = new Map<string, PlannedZone[]>()
   for (const planned of zones) {
-    const key = `${planned.programme} ${JSON.stringify(seedFor(planned, blend))}`
+    const key = `${planned.programme} ${JSON.stringify(seedFor(planned, blend, practices))}`
     groups.set(key, [...(groups.get(key) ?? []), planned])
   }
   const area = (group: readonly PlannedZone[]) => group.reduce((sum, { zone }) => sum + zone.areaM2, 0)
@@ -92,7 +98,7 @@ export function partsOf(
     .sort((a, b) => area(b) - area(a))
     .map((group, i) => {
       const programme = PROGRAMMES[group[0]!.programme]
-      const seed = seedFor(group[0]!, blend)
+      const seed = seedFor(group[0]!, blend, practices)
       const grass = grassByCode(mainOf(seed))
       return {
         programme,
@@ -100,13 +106,15 @@ export function partsOf(
         seed,
         practices,
         planning,
+        way,
         zones: group.map(({ zone }) => zone.name),
+        standing: group.map(({ zone: { sward, desirableShare } }) => ({ sward, desirableShare })),
         survey: groundOf(
           programme.code,
           group.map(({ zone }) => zone),
           texture,
         ),
-        settings: settingsFor(i === 0, grass, seed, programme, settings, practices),
+        settings: i === 0 ? settings : settingsFor(seed, programme, settings, practices),
       }
     })
 }
@@ -139,36 +147,56 @@ export const wantsRelaying = ({ survey, programme, planning }: Part): boolean =>
   survey.deepestMm > planning.hollowRelay && programme.keepsTurf
 /** Cover over all of a part, m³ loose. */
 export const coverM3 = ({ survey, settings }: Part): number => (survey.areaM2 * settings.coverMm) / 1000
-/** Slits take seed into the old sward without tearing it first. Where it is to be torn out, slits do not do it. */
+/** Slits take seed in by the practice: into the old sward without tearing it first, or after it was torn out. */
 export const slitSeeded = ({ practices, programme }: Part): boolean =>
-  practices.sowing === 'slit' && programme.dethatchPasses > 0 && programme.dethatchPasses <= 2
+  practices.sowing === 'slit' && programme.dethatchPasses > 0
+
+/** Bermuda seed dragged into a thin topdressing over cores, without tearing the turf or covering the seed. */
+export const dragsIn = ({ practices, programme }: Part): boolean =>
+  programme.code === 'warm' && practices.warmSowing === 'core and drag'
 
 /** Seed of a part; undefined where none is sown. */
 export const seedOf = ({ programme, survey, settings }: Part): SeedNeed | undefined =>
   programme.anchor === 'seeding' ? seedNeed(survey.areaM2, settings.seedRateGPerM2, settings.lot, PLAN_RATE) : undefined
+
+/** Seed finds room for itself in so much of a sward at the least. @source own */
+const LEAST_OPEN_SHARE = 0.25
+
+/**
+ * Live seeds per cm² that are enough on a part: of a full stand what the grass that stays leaves room for.
+ * @returns low and high end, and the share of the ground that is open
+ * @source own, over the counts of turf handbooks
+ */
+export function enoughHere({ seed, survey, programme }: Pick<Part, 'seed' | 'survey' | 'programme'>): {
+  seedsPerCm2: readonly [number, number]
+  openShare: number
+} {
+  const thickens = programme.keepsTurf && programme.rateShare < 1
+  const openShare = thickens ? Math.max(LEAST_OPEN_SHARE, 1 - survey.desirableShare) : 1
+  const [low, high] = enoughSeedsPerCm2(seed)
+  return { seedsPerCm2: [low * openShare, high * openShare], openShare }
+}
 
 /** Rake-in and cover together against what the seed can grow through. */
 export function depthGate({ seed, settings }: Pick<Part, 'seed' | 'settings'>): Gate {
   const limitMm = depthLimitOf(seed)
   const totalMm = settings.rakeMm + buriedMm(settings)
   const limit = figure('depthMm', limitMm)
-  const source = { kind: 'mem', text: `deepest safe cover of ${blendWords(seed)}` } as const
+  const source = { kind: 'mem', text: say('planned.deepestSafeCoverOf', { seed: blendWords(seed) }) } as const
   return totalMm > limitMm + 0.05
     ? {
         state: 'hold',
         code: 'depth',
-        text: [
-          'raked in and covered ',
-          figure('depthMm', totalMm),
-          ', deeper than ',
+        text: say('planned.depthText', {
+          totalMm: figure('depthMm', totalMm),
           limit,
-          `, the most ${seed.length > 1 ? 'the shallowest of the mixture' : blendWords(seed)} grows through`,
-        ],
+          value: seed.length > 1 ? say('planned.theShallowestOfThe') : blendWords(seed),
+        }),
         source,
       }
     : {
         state: 'met',
-        text: ['raked in and covered ', figure('depthMm', totalMm), ' of ', limit, ' at the most'],
+        text: say('planned.rakedInAndCovered', { totalMm: figure('depthMm', totalMm), limit }),
         source,
       }
 }

@@ -1,5 +1,11 @@
+import { lastingGate } from '../establishment/lasting'
+import { sunSeason } from '../establishment/sunSeason'
 import type { Glance } from '../establishment/glance'
+import type { Gate } from '../explain/judgement'
+import { grassByCode } from '../grass/grasses'
+import { mainOf } from '../seed/blends'
 import { addDays, dayOfYear, daysBetween, type Day } from '../measure/calendar'
+import { supplyOf } from '../site/soilTest'
 import type { Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import { decideZone, type ZoneDecision } from './decision/decide'
@@ -8,6 +14,7 @@ import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
 import { isIrrigated, isLocated, putOn, surveyOf, zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
+import type { Way } from './carrying'
 import { WATER_AHEAD_BELOW } from './operations/groundGates'
 import type { Extent } from './operations/definition'
 import { anchorOf } from './operations/planned'
@@ -17,7 +24,7 @@ import { estimateOf, type Estimate } from './price'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSchedule, type Schedule } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
-import { practicesOf, settingsOf } from './seeding'
+import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
 
 /** Every zone judged against every programme. */
@@ -52,6 +59,9 @@ function mostRecommended(zones: readonly ZoneDecision[]): ProgrammeCode | undefi
   return [...areas].sort((a, b) => b[1] - a[1])[0]?.[0]
 }
 
+/** From where a truck stands to the lawn, as surveyed. */
+const wayOf = ({ access }: LawnRecord): Way => ({ distanceM: access.barrowM ?? null, steps: access.steps ?? 0 })
+
 /** What a plan is made of, handed on together. */
 interface Given {
   job: JobRecord
@@ -61,12 +71,8 @@ interface Given {
 }
 
 /** Whether a programme can be begun on some zones now. */
-function waitingFor(
-  { lawn, firm, practices }: Given,
-  glance: Glance,
-  programme: ProgrammeCode,
-  zones: ZoneDecision[],
-): Waiting {
+function waitingFor(given: Given, glance: Glance, programme: ProgrammeCode, zones: ZoneDecision[]): Waiting {
+  const { lawn, firm, practices } = given
   const { water, nothingPutOn, latDeg } = lawn
   return waitOf({
     programme,
@@ -83,7 +89,14 @@ function waitingFor(
     restriction: { kind: water.restriction, until: water.restrictedUntil },
     season: practices.season,
     planning: firm.planning,
+    lasting: lastingHere(given, glance, programme),
   })
+}
+
+/** What is sown to live here, and may not. Winter color is not to. */
+function lastingHere({ job, lawn, practices }: Given, { lasting }: Glance, programme: ProgrammeCode): Gate | undefined {
+  const seed = programme === 'winter' || !lasting ? undefined : sownOn(lawn, { ...job, programme }, practices)
+  return seed && lasting && lastingGate(grassByCode(mainOf(seed)), lasting, isIrrigated(lawn))
 }
 
 function decisionOf(given: Given, glance: Glance): LawnDecision | undefined {
@@ -99,6 +112,7 @@ function decisionOf(given: Given, glance: Glance): LawnDecision | undefined {
     upkeep: lawn.wishes.upkeep ?? null,
     mownBy: lawn.wishes.mownBy ?? null,
     homeWhen: lawn.water.homeWhen ?? null,
+    texture: lawn.texture,
     winterOpen: glance.windows.some(({ from }) => from <= horizon),
   }
   const zones = zoneSurveysOf(lawn, job.sowOn ?? firm.today).map((zone) =>
@@ -141,6 +155,7 @@ function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undef
   const done = (is: (one: (typeof OPERATIONS)[number]) => unknown) =>
     OPERATIONS.some((one) => is(one) && job.done.some(({ key }) => key === one.code))
   return {
+    springSown: sunSeason(sowOn, lawn.latDeg) === 'spring',
     soilTested: lawn.soilTest !== null,
     dormant: glance?.sowing?.dormant ?? false,
     dryGround: left !== undefined && left < WATER_AHEAD_BELOW && !done(({ pastSoaking }) => pastSoaking),
@@ -168,9 +183,13 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     parts,
     applications: putOn(lawn, firm.planning),
     located: isLocated(lawn),
+    access: lawn.access,
     sowOn,
     today: firm.today,
     planning: firm.planning,
+    feedRules: firm.feedRules,
+    phosphorus: supplyOf(lawn.soilTest, 'p'),
+    ...(glance ? { windows: glance.windows } : {}),
     extent: extentOf(given, sowOn, glance),
     // Where only a glance is at hand, the ground is known of the sowing day alone.
     ...(sowing ? { groundOn: () => sowing.groundLeft } : {}),
@@ -191,6 +210,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     agreed: new Map(Object.entries(work.days)),
     ...(growing ? { growsUntil: growing.to } : {}),
     ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
+    ...(sowing && sowing.fourthMow !== null ? { fourthMow: sowing.fourthMow } : {}),
     ...(sowing?.up ? { firstGreen: sowing.up } : {}),
     ...(sowing && glance && anchorOf(parts) === 'seeding' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
@@ -210,7 +230,15 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
   const survey = surveyOf(lawn, day)
   const glance = season.glance?.(job.sowOn)
   const zones = job.programme && survey ? plannedZones(lawn, job, day, job.programme) : []
-  const parts = zones.length ? partsOf(zones, lawn.texture, settings, given.practices, job.blend, firm.planning) : []
+  const parts = zones.length
+    ? partsOf(zones, settings, {
+        texture: lawn.texture,
+        practices: given.practices,
+        blend: job.blend,
+        planning: firm.planning,
+        way: wayOf(lawn),
+      })
+    : []
   const schedule = parts.length && job.sowOn ? scheduleOf(given, parts, job.sowOn, season) : undefined
   return {
     practices: given.practices,

@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { PricedBy, Quantity } from '../measure/figure'
 import type { Source } from '../explain/working'
 import { EXPECT_FIGURES } from './decision/expectationFigures'
@@ -5,7 +6,7 @@ import { EXPECT_FIGURES } from './decision/expectationFigures'
 /** A figure that judgements and estimates lean on; a firm may put its own in its place. */
 export interface PlanningFigure {
   group: 'Limits' | 'Waits' | 'Machines' | 'Prices' | 'Expected results'
-  name: string
+  name: Message
   quantity: Quantity
   /** Money is for this much: an hour, a kilogram, a cubic metre, a square metre. */
   per?: PricedBy
@@ -15,11 +16,11 @@ export interface PlanningFigure {
   source: Source
 }
 
-const mem = (text: string): Source => ({ kind: 'mem', text })
-const own = (text: string): Source => ({ kind: 'own', text })
-const trade = (text: string): Source => ({ kind: 'trade', text })
+const mem = (text: Message): Source => ({ kind: 'mem', text })
+const own = (text: Message): Source => ({ kind: 'own', text })
+const trade = (text: Message): Source => ({ kind: 'trade', text })
 type Limit = Omit<PlanningFigure, 'group'>
-const share = (name: string, value: number, source: Source): Limit => ({
+const share = (name: Message, value: number, source: Source): Limit => ({
   name,
   quantity: 'share',
   value,
@@ -27,7 +28,7 @@ const share = (name: string, value: number, source: Source): Limit => ({
   most: 1,
   source,
 })
-const depth = (name: string, value: number, source: Source): Limit => ({
+const depth = (name: Message, value: number, source: Source): Limit => ({
   name,
   quantity: 'depthMm',
   value,
@@ -35,7 +36,7 @@ const depth = (name: string, value: number, source: Source): Limit => ({
   most: 300,
   source,
 })
-const plain = (name: string, quantity: Quantity, value: number, most: number, source: Source): Limit => ({
+const plain = (name: Message, quantity: Quantity, value: number, most: number, source: Source): Limit => ({
   name,
   quantity,
   value,
@@ -43,51 +44,52 @@ const plain = (name: string, quantity: Quantity, value: number, most: number, so
   most,
   source,
 })
-const price = (name: string, per: PlanningFigure['per'], value: number): Limit => ({
+const price = (name: Message, per: PlanningFigure['per'], value: number): Limit => ({
   name,
   quantity: 'money',
   per,
   value,
   least: 0,
   most: 10_000_000,
-  source: own('price to plan with'),
+  source: own(say('figures.priceToPlanWith')),
 })
 
 /** @source turf handbooks unless said */
 const LIMITS = {
-  overseedFrom: share('Desirable grass that is enough to overseed', 0.5, mem('desirable grass from 50%')),
-  hardFrom: share(
-    'Desirable grass under which an old sward is given up',
-    0.3,
-    mem('under 30% kill, or renovate hard by the firm’s practice'),
-  ),
-  spotFrom: share(
-    'Desirable grass that leaves only patches to repair',
-    0.9,
-    own('bare or damaged under 10% in patches, the rest dense'),
-  ),
-  spotWeeds: share('Weeds over which patches alone are not enough', 0.05, own('the rest dense')),
-  coarseSpot: share('Coarse weed grasses over which they are killed in spots first', 0.1, own('over 10%')),
-  coarseKill: share('Coarse weed grasses over which everything is killed', 0.3, own('over 30%')),
-  hollowLevel: depth('Hollow over which levels come first', 25, own('deeper than 25 mm (1 in)')),
-  hollowRelay: depth('Hollow over which turf is lifted, filled and relaid', 75, own('deeper than 75 mm (3 in)')),
-  lift: depth('Dressing over living grass in one lift', 12, trade('½ in (12 mm) at the most')),
-  topsoilLeast: depth('Loose topsoil under which new soil is brought', 50, trade('50 to 150 mm (2 to 6 in) wanted')),
-  thatch: depth('Thatch over which it is dethatched', 12, trade('limit ½ in (12 mm)')),
-  thatchDeep: depth('Thatch over which one season is not enough', 25, own('over 25 mm (1 in)')),
-  driver: depth('Screwdriver depth under which ground is hard', 75, mem('not in to 3 in (75 mm) when moist')),
-  penetrometer: plain('Penetrometer over which roots stop', 'kPa', 2000, 10_000, mem('about 300 psi (2,000 kPa)')),
-  sunLeast: plain('Sun under which no turf lasts', 'hours', 3, 24, mem('below 3 h')),
-  phLow: plain('pH under which it is corrected first', 'ph', 5.5, 14, mem('below 5.5')),
-  phHigh: plain('pH over which it is corrected first', 'ph', 7.8, 14, mem('above 7.8')),
-  waterings: plain('Waterings a day the client must manage', 'count', 2, 12, own('twice a day, or irrigation')),
-  slopeSlit: share('Slope over which seed has to be held', 0.15, own('over 15%: slit-seed, netting or fleece')),
-  slopeRefer: share('Slope over which heavy machines stay off', 0.33, own('over 33%: refer')),
-  droughtRain: share('Rain of four weeks, against usual, that is a drought', 0.25, own('under a quarter of the usual')),
-  lowCut: depth('Kept height that wants cores taken off and better levels', 25, trade('cores off below 1 in (25 mm)')),
+  overseedFrom: share(say('figures.desirableGrassThatIs'), 0.5, mem(say('figures.desirableGrassFrom50'))),
+  hardFrom: share(say('figures.desirableGrassUnderWhich'), 0.3, mem(say('figures.under30KillOr'))),
+  spotFrom: share(say('figures.desirableGrassThatLeaves'), 0.9, own(say('figures.bareOrDamagedUnder'))),
+  spotWeeds: share(say('figures.weedsOverWhichPatches'), 0.05, own(say('figures.theRestDense'))),
+  coarseSpot: share(say('figures.coarseWeedGrassesOver'), 0.1, own(say('figures.over10'))),
+  coarseKill: share(say('figures.coarseWeedGrassesOverWhich'), 0.3, own(say('figures.over30'))),
+  hollowLevel: depth(say('figures.hollowOverWhichLevels'), 25, own(say('figures.deeperThan25Mm'))),
+  hollowRelay: depth(say('figures.hollowOverWhichTurf'), 75, own(say('figures.deeperThan75Mm'))),
+  lift: depth(say('figures.dressingOverLivingGrass'), 12, trade(say('figures.in12MmAt'))),
+  topsoilLeast: depth(say('figures.looseTopsoilUnderWhich'), 50, trade(say('figures.n50To150Mm'))),
+  thatch: depth(say('figures.thatchOverWhichIt'), 12, trade(say('figures.limitIn12Mm'))),
+  thatchDeep: depth(say('figures.thatchOverWhichOne'), 25, own(say('figures.over25Mm1'))),
+  thatchSeason: depth(say('figures.thatchOfASeason'), 12, mem(say('figures.thatchOfASeasonFrom'))),
+  driver: depth(say('figures.screwdriverDepthUnderWhich'), 75, mem(say('figures.notInTo3'))),
+  penetrometer: plain(say('figures.penetrometerOverWhichRoots'), 'kPa', 2000, 10_000, mem(say('figures.about300Psi2'))),
+  sunLeast: plain(say('figures.sunUnderWhichNo'), 'hours', 3, 24, mem(say('figures.below3H'))),
+  phLow: plain(say('figures.phUnderWhichIt'), 'ph', 5.5, 14, mem(say('figures.below55'))),
+  phHigh: plain(say('figures.phOverWhichIt'), 'ph', 7.8, 14, mem(say('figures.above78'))),
+  waterings: plain(say('figures.wateringsADayThe'), 'count', 2, 12, own(say('figures.twiceADayOr'))),
+  slopeSlit: share(say('figures.slopeOverWhichSeed'), 0.15, own(say('figures.over15SlitSeed'))),
+  slopeRefer: share(say('figures.slopeOverWhichHeavy'), 0.33, own(say('figures.over33Refer'))),
+  droughtRain: share(say('figures.rainOfFourWeeks'), 0.25, own(say('figures.underAQuarterOf'))),
+  nSoluble: {
+    ...plain(say('figures.solubleNitrogen'), 'rateGPerM2', 3.418, 4.887, mem(say('figures.solubleNitrogenFrom'))),
+    least: 0.5,
+  },
+  nMost: {
+    ...plain(say('figures.allNitrogen'), 'rateGPerM2', 4.394, 4.887, mem(say('figures.allNitrogenFrom'))),
+    least: 0.5,
+  },
+  lowCut: depth(say('figures.keptHeightThatWants'), 25, trade(say('figures.coresOffBelow1'))),
 } satisfies Record<string, Limit>
 
-const days = (name: string, value: number, source: Source): Limit => ({
+const days = (name: Message, value: number, source: Source): Limit => ({
   name,
   quantity: 'days',
   value,
@@ -98,44 +100,72 @@ const days = (name: string, value: number, source: Source): Limit => ({
 
 /** @source own */
 const WAITS = {
-  locateLead: days(
-    'Locating services before a machine goes in',
-    5,
-    mem('3 working days, a weekend between; local law first'),
-  ),
-  seedLead: days('Order of seed before sowing', 7, own('on site')),
-  soilLead: days('Order of soil before its delivery', 4, own('on site')),
-  hireLead: days('Hire of machines before the scalp', 3, own('on site')),
-  testLead: days('Soil test before sowing', 12, own('laboratory and post')),
-  killAgain: days('First spray to the second', 14, own('regrowth has to be seen')),
-  labelWait: days('Last spray to the scalp', 7, own('label interval 3 to 7 days, and brown all over')),
-  scalpOpen: days('Scalped ground lies open at the most', 7, own('until seed or dressing')),
-  tornOpen: days('Torn ground lies open at the most', 5, own('until seed')),
-  coreOpen: days('Core holes stay open', 7, own('until seed or dressing')),
-  levelRest: days('Levelled to sown', 1, own('firmed and dragged again')),
-  liftGrow: days('One lift to the next', 14, trade('10 to 14 days of growth')),
-  checkFirst: days('First check, from sowing', 2, own('seed is swollen')),
-  checkLast: days('First check, at the latest', 5, own('it can still be saved')),
-  fleeceMost: days('Fleece lies at the most', 16, own('10 to 14 days is trade')),
-  weakFirst: days('Reseed thin spots, days from germination', 14, own('2 to 4 weeks')),
-  weakLast: days('Reseed thin spots, at the latest', 28, own('2 to 4 weeks')),
+  locateLead: days(say('figures.locatingServicesBeforeA'), 5, mem(say('figures.n3WorkingDaysA'))),
+  seedLead: days(say('figures.orderOfSeedBefore'), 7, own(say('figures.onSite'))),
+  soilLead: days(say('figures.orderOfSoilBefore'), 4, own(say('figures.onSite'))),
+  hireLead: days(say('figures.hireOfMachinesBefore'), 3, own(say('figures.onSite'))),
+  testLead: days(say('figures.soilTestBeforeSowing'), 12, own(say('figures.laboratoryAndPost'))),
+  killAgain: days(say('figures.firstSprayToThe'), 14, own(say('figures.regrowthHasToBe'))),
+  labelWait: days(say('figures.lastSprayToThe'), 7, own(say('figures.labelInterval3To'))),
+  coarseWait: days(say('figures.lastSprayToTheScalpCoarse'), 17, own(say('figures.coarseTakeTenDaysMore'))),
+  scalpOpen: days(say('figures.scalpedGroundLiesOpen'), 7, own(say('figures.untilSeedOrDressing'))),
+  tornOpen: days(say('figures.tornGroundLiesOpen'), 5, own(say('figures.untilSeed'))),
+  coreOpen: days(say('figures.coreHolesStayOpen'), 7, own(say('figures.untilSeedOrDressing'))),
+  levelRest: days(say('figures.levelledToSown'), 1, own(say('figures.firmedAndDraggedAgain'))),
+  liftGrow: days(say('figures.oneLiftToThe'), 14, trade(say('figures.n10To14Days'))),
+  checkFirst: days(say('figures.firstCheckFromSowing'), 2, own(say('figures.seedIsSwollen'))),
+  checkLast: days(say('figures.firstCheckAtThe'), 5, own(say('figures.itCanStillBe'))),
+  fleeceMost: days(say('figures.fleeceLiesAtThe'), 16, own(say('figures.n10To14DaysIs'))),
+  weakFirst: days(say('figures.reseedThinSpotsDays'), 14, own(say('figures.n2To4Weeks'))),
+  weakLast: days(say('figures.reseedThinSpotsAt'), 28, own(say('figures.n2To4Weeks'))),
 } satisfies Record<string, Limit>
 
-/** A walk-behind corer with its tines on a drum; every one differs a little, and hired ones more. */
+const wide = (name: Message, value: number): Limit => ({
+  name,
+  quantity: 'widthMm',
+  value,
+  least: 300,
+  most: 5000,
+  source: own(say('figures.widthOverWheels')),
+})
+const steps = (name: Message, value: number): Limit =>
+  plain(name, 'count', value, 100, own(say('figures.twoPeopleCarry')))
+
+/** Walk-behind machines; every one differs a little, and hired ones more. */
 const MACHINES = {
-  corerAcross: { ...depth('Corer: tines apart, across the machine', 100, own('a walk-behind corer')), least: 20 },
-  corerAlong: { ...depth('Corer: holes apart, along its way', 130, own('a walk-behind corer')), least: 20 },
+  mowerNotch: {
+    ...depth(say('figures.mowerLowestNotch'), 6, own(say('figures.usualOfReel'))),
+    least: 3,
+    most: 100,
+  },
+  mowerGate: wide(say('figures.mowerGate'), 660),
+  mowerSteps: steps(say('figures.mowerSteps'), 20),
+  dethatcherGate: wide(say('figures.dethatcherGate'), 760),
+  dethatcherSteps: steps(say('figures.dethatcherSteps'), 8),
+  corerGate: wide(say('figures.corerGate'), 910),
+  corerSteps: steps(say('figures.corerSteps'), 3),
+  slitSeederGate: wide(say('figures.slitSeederGate'), 910),
+  slitSeederSteps: steps(say('figures.slitSeederSteps'), 3),
+  corerAcross: { ...depth(say('figures.corerTinesApartAcross'), 100, own(say('figures.aWalkBehindCorer'))), least: 20 },
+  corerAlong: { ...depth(say('figures.corerHolesApartAlong'), 130, own(say('figures.aWalkBehindCorer'))), least: 20 },
+} satisfies Record<string, Limit>
+
+/** How much of the ground a season turns over to another species. @source own */
+const CONVERSION = {
+  convertOverseed: share(say('figures.convertOverseed'), 0.2, own(say('figures.toBeReplacedByCounts'))),
+  convertHard: share(say('figures.convertHard'), 0.45, own(say('figures.toBeReplacedByCounts'))),
+  convertKill: share(say('figures.convertKill'), 0.92, own(say('figures.toBeReplacedByCounts'))),
 } satisfies Record<string, Limit>
 
 const PRICES = {
-  crew: price('Crew', 'hours', 5800),
-  seed: price('Seed as sold', 'massKg', 900),
-  feed: price('Feed', 'massKg', 220),
-  coverSoil: price('Cover material', 'volumeM3', 6000),
-  loam: price('Screened loam or sand', 'volumeM3', 5500),
-  herbicide: price('Non-selective herbicide, each time', 'areaM2', 6),
-  additive: price('Additive, where wanted', 'areaM2', 9),
-  fleece: price('Fleece', 'areaM2', 45),
+  crew: price(say('figures.crew'), 'hours', 5800),
+  seed: price(say('figures.seedAsSold'), 'massKg', 900),
+  feed: price(say('figures.feed'), 'massKg', 220),
+  coverSoil: price(say('figures.coverMaterial'), 'volumeM3', 6000),
+  loam: price(say('figures.screenedLoamOrSand'), 'volumeM3', 5500),
+  herbicide: price(say('figures.nonSelectiveHerbicideEach'), 'areaM2', 6),
+  additive: price(say('figures.additiveWhereWanted'), 'areaM2', 9),
+  fleece: price(say('figures.fleece'), 'areaM2', 45),
 } satisfies Record<string, Limit>
 
 const grouped = <C extends string>(
@@ -153,6 +183,7 @@ export const PLANNING = {
   ...grouped('Waits', WAITS),
   ...grouped('Machines', MACHINES),
   ...grouped('Prices', PRICES),
+  ...grouped('Expected results', CONVERSION),
   ...grouped('Expected results', EXPECT_FIGURES),
 }
 export type PlanningCode = keyof typeof PLANNING
@@ -170,4 +201,6 @@ export const planningOf = (own: Partial<Planning> = {}): Planning =>
 
 /** How a figure is known: ours until the firm puts in its own. */
 export const sourceOf = (code: PlanningCode, planning: Planning): Source =>
-  planning[code] === PLANNING[code].value ? PLANNING[code].source : { kind: 'user', text: 'Firm, planning figures' }
+  planning[code] === PLANNING[code].value
+    ? PLANNING[code].source
+    : { kind: 'user', text: say('figures.firmPlanningFigures') }

@@ -1,5 +1,6 @@
+import { lowered, say } from '../explain/message'
 import { kindOf, STOCK_QUANTITY, type StockKind } from '../materials/stock'
-import { daysBetween, type Day } from '../measure/calendar'
+import { addDays, daysBetween, type Day } from '../measure/calendar'
 import { figure, type Figure } from '../measure/figure'
 import type { Worked, WorkingLine } from '../explain/working'
 import { PLANNING, sourceOf, type Planning, type PriceCode } from './planningFigures'
@@ -13,7 +14,7 @@ export interface Estimate {
   crewHours: Worked
   priceMinor: Worked
   seedKg: number
-  /** From the first work that closes the lawn to the first mowing. */
+  /** From the first work that closes the lawn to the fourth mowing, and six weeks after emergence at the soonest. */
   outOfUse: Worked
   outFrom: Day
   outTo: Day
@@ -31,7 +32,7 @@ function materialsOf(task: Task, parts: readonly Part[]): Charge[] {
   const lines = task.wanted.map(({ matter, words, amount }): Charge => {
     const kind = kindOf(matter)
     return {
-      what: `${task.operation.name}, ${words}`,
+      what: say('price.materialOf', { name: task.operation.name, words }),
       price: PRICED_BY[kind],
       amount: figure(STOCK_QUANTITY[kind], amount),
     }
@@ -42,7 +43,7 @@ function materialsOf(task: Task, parts: readonly Part[]): Charge[] {
 /** What goes on all ground of a part, whatever its tasks. */
 const additivesOf = ({ practices, survey }: Part): Charge[] =>
   practices.additive === 'priced'
-    ? [{ what: 'Additive', price: 'additive', amount: figure('areaM2', survey.areaM2) }]
+    ? [{ what: say('price.additive'), price: 'additive', amount: figure('areaM2', survey.areaM2) }]
     : []
 
 const money = (minor: number, currency: string): Figure => ({ quantity: 'money', value: Math.round(minor), currency })
@@ -51,7 +52,7 @@ function priceOf(parts: readonly Part[], { tasks, crewHours }: Schedule, plannin
   const lines: WorkingLine[] = []
   let total = 0
   for (const { what, price, amount } of [
-    { what: 'Crew', price: 'crew' as const, amount: figure('hours', crewHours) },
+    { what: say('price.crew'), price: 'crew' as const, amount: figure('hours', crewHours) },
     ...tasks.flatMap((task) => materialsOf(task, parts)),
     ...parts.flatMap(additivesOf),
   ]) {
@@ -61,26 +62,28 @@ function priceOf(parts: readonly Part[], { tasks, crewHours }: Schedule, plannin
       { ...(lines.length ? { operator: '+' as const } : {}), what, value: amount },
       {
         operator: '×',
-        what: 'Price',
+        what: say('price.price'),
         value: { quantity: 'money', value: planning[price], currency, per: PLANNING[price].per! },
         source: sourceOf(price, planning),
       },
       { operator: '=', what, value: money(minor, currency), subtotal: true },
     )
   }
-  lines.push({ operator: '=', what: 'Together', value: money(total, currency), subtotal: true })
+  lines.push({ operator: '=', what: say('price.together'), value: money(total, currency), subtotal: true })
   return {
     value: total,
     working: {
-      title: 'Price of the programme',
+      title: say('price.priceOfTheProgramme'),
       result: money(total, currency),
-      formula: 'Crew hours and materials, each at its planning price.',
+      formula: say('price.crewHoursAndMaterials'),
       lines,
-      rounding: 'To plan and compare with; bags, hire and travel come with Bring.',
+      rounding: say('price.toPlanAndCompare'),
     },
   }
 }
 
+/** From emergence until young grass bears feet. @source trade */
+const AFTER_EMERGENCE_DAYS = 42
 /** Days a dressed lawn is kept off. @source own */
 const AFTER_LIFT_DAYS = 7
 
@@ -92,52 +95,61 @@ export function estimateOf(parts: readonly Part[], schedule: Schedule, planning:
   const closing = schedule.tasks.filter(({ operation }) => operation.closesLawn)
   const first = closing.reduce((a, b) => (b.from < a.from ? b : a), closing[0]!)
   const mow = schedule.tasks.find(({ operation }) => operation.opensLawn)
+  const up = schedule.tasks.find(({ operation }) => operation.seesEmergence)
+  const mown = mow && addDays(mow.to, schedule.mowingsDays)
+  const rooted = up && addDays(up.to, AFTER_EMERGENCE_DAYS)
+  const byRoots = mown !== undefined && rooted !== undefined && rooted > mown
+  const opens = byRoots ? rooted : mown
   const anchor = schedule.tasks.find(({ key }) => isAnchorKey(key))!
-  const days = mow ? daysBetween(first.from, mow.to) : daysBetween(first.from, anchor.to) + AFTER_LIFT_DAYS
+  const days = opens ? daysBetween(first.from, opens) : daysBetween(first.from, anchor.to) + AFTER_LIFT_DAYS
   const crew = schedule.crewHours
   return {
     crewHours: {
       value: crew,
       working: {
-        title: 'Crew hours',
+        title: say('price.crewHours'),
         result: figure('hours', crew),
-        formula: 'Hours of every operation, set-up included.',
+        formula: say('price.hoursOfEveryOperation'),
         lines: [
           ...schedule.tasks.map(({ operation, hours }, i): WorkingLine => ({
             ...(i ? { operator: '+' as const } : {}),
             what: operation.name,
             value: figure('hours', hours.value),
-            source: { kind: 'own', text: 'work rates' },
+            source: { kind: 'own', text: say('price.workRates') },
           })),
-          { operator: '=', what: 'Crew hours', value: figure('hours', crew), subtotal: true },
+          { operator: '=', what: say('price.crewHours'), value: figure('hours', crew), subtotal: true },
         ],
       },
     },
     priceMinor: priceOf(parts, schedule, planning, currency),
     seedKg: parts.reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0),
     outFrom: first.from,
-    outTo: mow?.to ?? anchor.to,
+    outTo: opens ?? addDays(anchor.to, AFTER_LIFT_DAYS),
     leadDays: daysBetween(firstWork(schedule).from, anchor.to),
     outOfUse: {
       value: days,
       working: {
-        title: 'Days out of use',
+        title: say('price.daysOutOfUse'),
         result: figure('days', days),
-        formula: mow
-          ? 'From the first work on it to the first mowing.'
-          : 'From the first work on it to a week after the dressing.',
+        formula: opens ? say('price.fromTheFirstWork') : say('price.fromTheFirstWorkOn'),
         lines: [
           {
-            what: `Before the ${anchor.operation.name.toLowerCase()}`,
+            what: say('price.beforeThe', { name: lowered(anchor.operation.name) }),
             value: figure('days', daysBetween(first.from, anchor.to)),
           },
           {
             operator: '+',
-            what: mow ? 'To the first mowing, middle of the weather years' : 'Until it has grown through',
+            what: !opens
+              ? say('price.untilItHasGrown')
+              : byRoots
+                ? say('price.toSixWeeksAfter')
+                : say('price.toTheFourthMowing'),
             value: figure('days', days - daysBetween(first.from, anchor.to)),
-            source: mow ? { kind: 'computed', text: 'growth after sowing' } : { kind: 'own', text: 'a week' },
+            source: opens
+              ? { kind: 'computed', text: say('price.growthAfterSowing') }
+              : { kind: 'own', text: say('price.aWeek') },
           },
-          { operator: '=', what: 'Keep off the lawn', value: figure('days', days), subtotal: true },
+          { operator: '=', what: say('price.keepOffTheLawn'), value: figure('days', days), subtotal: true },
         ],
       },
     },

@@ -1,6 +1,8 @@
+import type { FeedRules } from '../materials/feedRules'
 import type { Matter, StockLevels } from '../materials/stock'
 import type { Day } from '../measure/calendar'
 import type { Blend } from '../seed/blends'
+import type { SoilTest } from '../site/soilTest'
 import type { Application } from '../site/survey'
 import type { Zone, ZoneMeasure } from '../site/zone'
 import type { Texture } from '../soil/soil'
@@ -29,8 +31,16 @@ export interface LawnRecord {
   nothingPutOn: boolean
   /** What is drawn, as far as it lies in the ground. */
   features: Readonly<Record<string, { kind: string; located: boolean }>>
-  access: { services: 'not asked' | 'asked' | 'located'; leaves?: 'none' | 'some' | 'heavy' | null }
-  soilTest: { ph: number | null } | null
+  access: {
+    services: 'not asked' | 'asked' | 'located'
+    leaves?: 'none' | 'some' | 'heavy' | null
+    /** Width of the narrowest gate on the way. */
+    gateM?: number | null
+    steps?: number | null
+    /** From where a load is tipped to the lawn, one way. */
+    barrowM?: number | null
+  }
+  soilTest: (Pick<SoilTest, 'ph'> & Partial<Pick<SoilTest, 'method' | 'pPpm' | 'kPpm'>>) | null
   water: {
     source: 'none' | 'hose' | 'sprinklers' | null
     /** How often a day somebody waters, honestly. */
@@ -103,6 +113,8 @@ export interface FirmRecord {
   /** 0 is Sunday. */
   workingDays: readonly number[]
   holidays: readonly Day[]
+  /** What the law of its place says to fertilizer. */
+  feedRules: FeedRules
   hoursADay: number
   /** How fast the firm really is, by operation. */
   pace: Readonly<Record<string, Pace>>

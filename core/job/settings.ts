@@ -1,10 +1,15 @@
 import type { Grass } from '../grass/grasses'
 import type { CoverMaterial } from '../materials/covers'
-import { newRateGPerM2, OVERSEED_SHARE, type SeedLot } from '../seed/liveSeed'
+import { enoughSeedsPerCm2, pureSeed, seedsPerGOf, type Blend } from '../seed/blends'
+import { newRateOf, OVERSEED_SHARE, type SeedLot } from '../seed/liveSeed'
 import { STARTER_N_G_PER_M2 } from '../materials/feed'
+import { withoutPhosphorus } from '../materials/feedRules'
+import type { Supply } from '../site/soilTest'
 import type { BagSize } from '../materials/bags'
 import { KG_PER_LB } from '../measure/units'
 import type { Programme } from './decision/programmes'
+import { MOSTLY_KEPT_SHARE } from './scalpHeight'
+import { PLANNING } from './planningFigures'
 import { DEFAULT_PRACTICES, HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS, type Practices } from './decision/practices'
 
 /** The technician's own settings of a plan; everything else is computed from them and the survey. */
@@ -15,6 +20,8 @@ export interface PlanSettings {
   starterAnalysis: string
   /** 0 for no feed. */
   starterNGPerM2: number
+  /** Of its nitrogen, the share that dissolves slowly, 0-1. */
+  starterSlowShare: number
   coverMaterial: CoverMaterial
   /** 0 for none. */
   coverMm: number
@@ -23,16 +30,28 @@ export interface PlanSettings {
 }
 
 /** Deepest a scalp goes on a lawn whose stand is mostly renewed. @source trade: the lowest notch */
-const LOWEST_NOTCH_MM = 25
+const SCALP_MM = 25
 /** Tall grasses bear a cut to here before sowing. @source own */
 const SHORTEST_SAFE_MM = 50
-/** From this share of grass to keep on, cut no lower than the grass bears. @source trade */
-const MOSTLY_KEPT_SHARE = 0.7
+/** What a scalp may go down to, mm. */
+export interface CutLimits {
+  /** Lowest mowing height of what stands. */
+  standingMm: number
+  /** What it is cut to at the least where it is to live. */
+  floorMm: number
+  /** Lowest that the firm's mower is set to. */
+  notchMm: number
+}
 
-/** Height to scalp to, mm. */
-export function defaultScalpMm(grass: Grass, desirableShare: number, practice: Practices['scalp']): number {
-  const low = Math.min(LOWEST_NOTCH_MM, grass.mowingMm[0])
-  const safe = Math.min(grass.mowingMm[0], SHORTEST_SAFE_MM)
+/** Height to scalp to, mm, by what stands there and not by what is wanted. */
+export function defaultScalpMm(
+  { standingMm, floorMm, notchMm }: CutLimits,
+  desirableShare: number,
+  practice: Practices['scalp'],
+): number {
+  const least = Math.max(notchMm, floorMm)
+  const low = Math.max(least, Math.min(SCALP_MM, standingMm))
+  const safe = Math.max(least, Math.min(standingMm, SHORTEST_SAFE_MM))
   if (practice === 'by stand') return desirableShare > MOSTLY_KEPT_SHARE ? safe : low
   return practice === 'lowest notch' ? low : safe
 }
@@ -52,28 +71,42 @@ export function shallowEnough<S extends Pick<PlanSettings, 'rakeMm' | 'coverMm'>
 
 export interface Beginning {
   grass: Grass
+  /** A mixture sown in place of that grass alone. */
+  seed?: Blend
   desirableShare: number
   programme: Pick<Programme, 'rateShare'>
   practices?: Practices
   /** Sown on rising soil. */
   inSpring?: boolean
+  /** Phosphorus is asked for and allowed; left out where nobody looked. */
+  phosphorus?: boolean
+  potassium?: Supply
+  /** What a scalp may go down to; by the grass itself where left out. */
+  cut?: Partial<CutLimits>
 }
 
-/** Pure live seed a programme begins with, g/m², by the practices. */
+/** More live seed than this many times a full stand's helps no more. @source own */
+const MOST_OF_ENOUGH = 2
+
+/**
+ * Pure live seed a programme begins with, g/m², by the practices: of a mixture the sum of each part's share of its own
+ * rate. Practices of more seed together never pass the mark beyond which more stops helping.
+ */
 export function beginningRate({
-  grass,
+  seed,
   programme,
   practices = DEFAULT_PRACTICES,
   inSpring = false,
-}: Omit<Beginning, 'desirableShare'>): number {
+}: Pick<Beginning, 'programme' | 'practices' | 'inSpring'> & { seed: Blend }): number {
   // Another grass than the programme was made for, or none sown: as for thickening.
   const share = programme.rateShare || OVERSEED_SHARE
-  return (
-    newRateGPerM2(grass) *
+  const wanted =
+    newRateOf(seed) *
     share *
     (practices.rate === 'heavy' ? HEAVY_RATE : 1) *
     (inSpring && practices.springRate === 'more' ? SPRING_RATE : 1)
-  )
+  const crowdedGPerM2 = (MOST_OF_ENOUGH * enoughSeedsPerCm2(seed)[1] * 10_000) / seedsPerGOf(seed)
+  return Math.min(wanted, crowdedGPerM2)
 }
 
 /**
@@ -82,16 +115,19 @@ export function beginningRate({
  */
 export function defaultSettings(beginning: Beginning): PlanSettings {
   const { grass, desirableShare, practices = DEFAULT_PRACTICES } = beginning
+  const limits = { standingMm: grass.mowingMm[0], floorMm: 0, notchMm: PLANNING.mowerNotch.value, ...beginning.cut }
   const half = Math.min(5, grass.depthLimitMm / 2)
+  const analysis = STARTER_ANALYSIS[practices.starter === 'none' ? 'starter' : practices.starter]
   return {
-    seedRateGPerM2: beginningRate(beginning),
+    seedRateGPerM2: beginningRate({ ...beginning, seed: beginning.seed ?? pureSeed(grass.code) }),
     lot: { purityShare: 0.98, germinationShare: 0.85, coatingShare: 0, purityOfBareSeed: false },
     bags: [50, 25, 5].map((lb) => ({ massKg: lb * KG_PER_LB, priceMinor: null })),
-    starterAnalysis: STARTER_ANALYSIS[practices.starter === 'none' ? 'starter' : practices.starter],
+    starterAnalysis: beginning.phosphorus === false ? withoutPhosphorus(beginning.potassium ?? 'not known') : analysis,
     starterNGPerM2: practices.starter === 'none' ? 0 : STARTER_N_G_PER_M2,
+    starterSlowShare: 0,
     coverMaterial: practices.coverMaterial,
     coverMm: practices.cover === 'none' ? 0 : half,
     rakeMm: half,
-    scalpToMm: defaultScalpMm(grass, desirableShare, practices.scalp),
+    scalpToMm: defaultScalpMm(limits, desirableShare, practices.scalp),
   }
 }

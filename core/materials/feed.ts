@@ -1,3 +1,4 @@
+import { say } from '../explain/message'
 import { figure } from '../measure/figure'
 import { G_PER_M2_PER_LB_PER_1000FT2, K_PER_K2O, P_PER_P2O5 } from '../measure/units'
 import type { Worked } from '../explain/working'
@@ -9,8 +10,8 @@ export interface FeedAnalysis {
   k2oShare: number
 }
 
-/** Nitrogen at sowing or first feed, g/m². @source turf handbooks: 0.5-1 lb/1,000 ft² */
-export const STARTER_N_G_PER_M2 = 0.75 * G_PER_M2_PER_LB_PER_1000FT2
+/** Nitrogen at sowing or first feed, g/m². @source turf handbooks: 0.5-1 lb/1,000 ft², of soluble no more than 0.7 */
+export const STARTER_N_G_PER_M2 = 0.7 * G_PER_M2_PER_LB_PER_1000FT2
 /** Nitrogen in one go, g/m², at the most. @source turf handbooks */
 export const MOST_N_G_PER_M2 = G_PER_M2_PER_LB_PER_1000FT2
 
@@ -32,6 +33,10 @@ export function parseAnalysis(text: string): FeedAnalysis | undefined {
   return nShare > 0 && nShare + p2o5Share + k2oShare <= 1 ? { nShare, p2o5Share, k2oShare } : undefined
 }
 
+/** "18-24-12" of shares, written alike however it was typed. */
+export const analysisText = ({ nShare, p2o5Share, k2oShare }: FeedAnalysis): string =>
+  [nShare, p2o5Share, k2oShare].map((share) => Math.round(share * 1000) / 10).join('-')
+
 /**
  * Feed by its nitrogen.
  * @throws RangeError without nitrogen in the bag, or above 1 lb N/1,000 ft² in one go
@@ -52,26 +57,31 @@ export function feedNeed(areaM2: number, targetNGPerM2: number, analysis: FeedAn
     product: {
       value: productKg,
       working: {
-        title: 'Starter to load',
+        title: say('materials.starterToLoad'),
         result: figure('massKg', productKg),
-        formula: 'Area × nitrogen wanted ÷ nitrogen in the bag.',
+        formula: say('materials.areaNitrogenWantedNitrogen'),
         lines: [
           {
-            what: 'Nitrogen wanted',
+            what: say('materials.nitrogenWanted'),
             value: figure('rateGPerM2', targetNGPerM2),
-            source: { kind: 'mem', text: '0.5 to 1 lb N/1,000 ft² at sowing' },
+            source: { kind: 'mem', text: say('materials.n05To1') },
           },
           {
             operator: '÷',
-            what: 'Nitrogen in the bag',
+            what: say('materials.nitrogenInTheBag'),
             value: figure('share', analysis.nShare),
-            source: { kind: 'user', text: 'analysis on the bag' },
+            source: { kind: 'user', text: say('materials.analysisOnTheBag') },
           },
-          { operator: '=', what: 'Product rate', value: figure('rateGPerM2', rate), subtotal: true },
-          { operator: '×', what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
-          { operator: '=', what: 'Starter to load', value: figure('massKg', productKg), subtotal: true },
+          { operator: '=', what: say('materials.productRate'), value: figure('rateGPerM2', rate), subtotal: true },
+          {
+            operator: '×',
+            what: say('materials.area'),
+            value: figure('areaM2', areaM2),
+            source: { kind: 'user', text: say('materials.look') },
+          },
+          { operator: '=', what: say('materials.starterToLoad'), value: figure('massKg', productKg), subtotal: true },
         ],
-        fieldCheck: 'Half in each direction: half should be left after the first pass.',
+        fieldCheck: say('materials.halfInEachDirection'),
       },
     },
   }

@@ -1,7 +1,8 @@
+import { say, type Message } from '../explain/message'
 import { blendCode, BLENDS, blendWords, pureSeed, type Blend } from '../seed/blends'
 import { GRASSES } from '../grass/grasses'
-import { COVER_MATERIALS, type CoverMaterial } from './covers'
-import { parseAnalysis } from './feed'
+import { COVER_MATERIALS, COVER_NAMES, type CoverMaterial } from './covers'
+import { analysisText, parseAnalysis } from './feed'
 
 export const STOCK_KINDS = ['seed', 'feed', 'cover', 'soil'] as const
 export type StockKind = (typeof STOCK_KINDS)[number]
@@ -16,9 +17,9 @@ export const STOCK_QUANTITY = {
 
 /** Soils that are brought for levelling. @source trade */
 export const SOILS = {
-  sand: 'dry, fine, stone-free sand',
-  'half organic': 'half sand, half organic matter',
-  topsoil: 'screened topsoil',
+  sand: say('materials.dryFineStoneFree'),
+  'half organic': say('materials.halfSandHalfOrganic'),
+  topsoil: say('materials.screenedTopsoil'),
 } as const
 export type Soil = keyof typeof SOILS
 
@@ -32,30 +33,30 @@ export const seedMatter = (seed: Blend): Matter => `seed ${blendCode(seed)}`
 /** Written alike however it was typed. @returns undefined for what is no analysis */
 export function feedMatter(analysis: string): Matter | undefined {
   const read = parseAnalysis(analysis)
-  return (
-    read &&
-    `feed ${[read.nShare, read.p2o5Share, read.k2oShare].map((share) => Math.round(share * 1000) / 10).join('-')}`
-  )
+  return read && `feed ${analysisText(read)}`
 }
 export const coverMatter = (material: Exclude<CoverMaterial, 'fleece'>): Matter => `cover ${material}`
 export const soilMatter = (soil: Soil): Matter => `soil ${soil}`
 
 /** Materials that can be chosen from a list, with their names; feeds are typed by their analysis. */
-export const MATTERS: Readonly<Record<Exclude<StockKind, 'feed'>, readonly { matter: Matter; name: string }[]>> = {
+export const MATTERS: Readonly<Record<Exclude<StockKind, 'feed'>, readonly { matter: Matter; name: Message }[]>> = {
   seed: [
     ...GRASSES.map(({ code, name }) => ({ matter: seedMatter(pureSeed(code)), name })),
-    ...BLENDS.map(({ name, parts }) => ({ matter: seedMatter(parts), name: `${name}: ${blendWords(parts)}` })),
+    ...BLENDS.map(({ name, parts }) => ({
+      matter: seedMatter(parts),
+      name: say('materials.namedBlend', { name, blend: blendWords(parts) }),
+    })),
   ],
-  cover: KEPT_COVERS.map((material) => ({ matter: coverMatter(material), name: material })),
+  cover: KEPT_COVERS.map((material) => ({ matter: coverMatter(material), name: COVER_NAMES[material] })),
   soil: (Object.keys(SOILS) as Soil[]).map((soil) => ({ matter: soilMatter(soil), name: SOILS[soil] })),
 }
 
 export const kindOf = (matter: Matter): StockKind => matter.slice(0, matter.indexOf(' ')) as StockKind
 /** What it is, in words. */
-export function matterWords(matter: Matter): string {
+export function matterWords(matter: Matter): Message {
   const kind = kindOf(matter)
   const listed = kind === 'feed' ? undefined : MATTERS[kind].find((one) => one.matter === matter)?.name
-  return listed ?? matter.slice(kind.length + 1)
+  return listed ?? say('materials.typedMatter', { name: matter.slice(kind.length + 1) })
 }
 
 /** Kg or m³ in the shed, by material; what nobody keeps a book of is not in it. */

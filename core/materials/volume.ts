@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import { figure } from '../measure/figure'
 import type { Source, Worked } from '../explain/working'
 
@@ -7,7 +8,7 @@ import type { Source, Worked } from '../explain/working'
  * @returns m³
  */
 export function layerVolume(
-  title: string,
+  title: Message,
   areaM2: number,
   depthMm: number,
   settlingShare: number,
@@ -17,18 +18,22 @@ export function layerVolume(
   if (!(settlingShare >= 0 && settlingShare <= 0.5)) throw new RangeError('Settling lies between 0 and 50%.')
   const value = areaM2 * (depthMm / 1000) * (1 + settlingShare)
   const lines: Worked['working']['lines'] = [
-    { what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
-    { operator: '×', what: 'Depth', value: figure('depthMm', depthMm), source: depthSource },
+    {
+      what: say('materials.area'),
+      value: figure('areaM2', areaM2),
+      source: { kind: 'user', text: say('materials.look') },
+    },
+    { operator: '×', what: say('materials.depth'), value: figure('depthMm', depthMm), source: depthSource },
   ]
   if (settlingShare > 0)
     lines.push({
       operator: '×',
-      what: 'Settling added',
+      what: say('materials.settlingAdded'),
       value: figure('share', 1 + settlingShare),
-      source: { kind: 'mem', text: 'loose material settles' },
+      source: { kind: 'mem', text: say('materials.looseMaterialSettles') },
     })
   lines.push({ operator: '=', what: title, value: figure('volumeM3', value), subtotal: true })
-  return { value, working: { title, result: figure('volumeM3', value), formula: 'Area × depth.', lines } }
+  return { value, working: { title, result: figure('volumeM3', value), formula: say('materials.areaDepth'), lines } }
 }
 
 /** Water of a depth over an area. @returns L */
@@ -38,20 +43,24 @@ export function wateringNeed(areaM2: number, waterMm: number): Worked {
   return {
     value,
     working: {
-      title: 'First watering',
+      title: say('materials.firstWatering'),
       result: figure('waterL', value),
-      formula: 'Area × depth of water.',
+      formula: say('materials.areaDepthOfWater'),
       lines: [
-        { what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
+        {
+          what: say('materials.area'),
+          value: figure('areaM2', areaM2),
+          source: { kind: 'user', text: say('materials.look') },
+        },
         {
           operator: '×',
-          what: 'Water, damp to an inch',
+          what: say('materials.waterDampToAn'),
           value: figure('waterMm', waterMm),
-          source: { kind: 'own', text: 'fills the top inch of a moist loam' },
+          source: { kind: 'own', text: say('materials.fillsTheTopInch') },
         },
-        { operator: '=', what: 'Water', value: figure('waterL', value), subtotal: true },
+        { operator: '=', what: say('materials.water'), value: figure('waterL', value), subtotal: true },
       ],
-      fieldCheck: 'Lift a plug: damp to 1 in (25 mm), no puddles.',
+      fieldCheck: say('materials.liftAPlugDamp'),
     },
   }
 }

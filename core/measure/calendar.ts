@@ -5,21 +5,6 @@
 export type Day = string & { readonly __day: unique symbol }
 
 const MS_PER_DAY = 86_400_000
-export const WEEKDAYS = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
-const MONTHS = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-] as const
 
 /** True for a date that exists, between the years 1900 and 2199. */
 export function isDay(text: string): text is Day {
@@ -65,10 +50,6 @@ export const weekdayIndex = (day: Day): number => weekdayOfNumber(dayNumber(day)
 /** The same of a day number; day 0 was a Thursday. */
 export const weekdayOfNumber = (n: number): number => (((n + 4) % 7) + 7) % 7
 
-export const weekdayName = (day: Day): string => WEEKDAYS[weekdayIndex(day)]!
-
-export const monthName = (day: Day): string => MONTHS[monthIndex(day)]!
-
 /**
  * The working day nearest to a day, the later of two as near, within a span; the day itself where there is none.
  * @param workingDays 0 on Sunday
@@ -82,16 +63,3 @@ export function nearestWorkingDay(day: Day, workingDays: readonly number[], earl
   }
   return day
 }
-
-/** "24 Sep", and the year too when it is not the year of `near`. */
-export function shortDay(day: Day, near?: Day): string {
-  const text = `${Number(day.slice(8))} ${monthName(day).slice(0, 3)}`
-  return near && near.slice(0, 4) !== day.slice(0, 4) ? `${text} ${day.slice(2, 4)}` : text
-}
-
-/** "Thu 24 Sep". */
-export const shortDayWithWeekday = (day: Day, near?: Day): string =>
-  `${weekdayName(day).slice(0, 3)} ${shortDay(day, near)}`
-
-/** "Thursday 24 September". */
-export const longDay = (day: Day): string => `${weekdayName(day)} ${Number(day.slice(8))} ${monthName(day)}`

@@ -21,6 +21,7 @@ export type Quantity =
   | 'depthMm'
   | 'waterMm'
   | 'distanceM'
+  | 'widthMm'
   | 'rateGPerM2'
   | 'massKg'
   | 'volumeM3'
@@ -31,6 +32,7 @@ export type Quantity =
   | 'share'
   | 'days'
   | 'hours'
+  | 'minutes'
   | 'count'
   | 'areaRateM2PerH'
   | 'seedsPerCm2'
@@ -81,6 +83,7 @@ const US: Partial<Record<Quantity, Scale>> = {
   areaM2: { unit: 'ft²', from: times(1 / M2_PER_FT2), digits: 3, decimals: 0 },
   depthMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2, trim: true },
   waterMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2, trim: true },
+  widthMm: { unit: 'in', from: times(1 / MM_PER_INCH), digits: 3, decimals: 0 },
   distanceM: { unit: 'ft', from: times(1 / M_PER_FOOT), digits: 3, decimals: 1 },
   rateGPerM2: { unit: 'lb/1,000 ft²', from: times(1 / G_PER_M2_PER_LB_PER_1000FT2), digits: 3, decimals: 2 },
   massKg: { unit: 'lb', from: times(1 / KG_PER_LB), digits: 3, decimals: 1 },
@@ -100,6 +103,7 @@ const METRIC: Record<Quantity, Scale> = {
   areaM2: { unit: 'm²', from: same, digits: 3, decimals: 0 },
   depthMm: { unit: 'mm', from: same, digits: 2, decimals: 1, trim: true },
   waterMm: { unit: 'mm', from: same, digits: 2, decimals: 1, trim: true },
+  widthMm: { unit: 'cm', from: times(0.1), digits: 3, decimals: 0 },
   distanceM: { unit: 'm', from: same, digits: 3, decimals: 1 },
   rateGPerM2: { unit: 'g/m²', from: same, digits: 3, decimals: 1 },
   massKg: { unit: 'kg', from: same, digits: 3, decimals: 2 },
@@ -111,6 +115,7 @@ const METRIC: Record<Quantity, Scale> = {
   share: { unit: '%', from: times(100), digits: 3, decimals: 1 },
   days: { unit: 'd', from: same, digits: 3, decimals: 0 },
   hours: { unit: 'h', from: same, digits: 2, decimals: 1 },
+  minutes: { unit: 'min', from: same, digits: 2, decimals: 1 },
   count: { unit: '', from: same, digits: 6, decimals: 0 },
   areaRateM2PerH: { unit: 'm²/h', from: same, digits: 3, decimals: 0 },
   holesPerM2: { unit: 'holes/m²', from: same, digits: 3, decimals: 0 },

@@ -1,3 +1,4 @@
+import { say } from '../explain/message'
 import type { Parsed } from './parse'
 
 /** Digits after the point of a currency: 2 for USD, 0 for JPY. @source ISO 4217, as the platform's Intl has it */
@@ -26,7 +27,9 @@ export function parseMoney(typed: string, currency: string): Parsed {
   const found = /^(\d{1,3}(?:,\d{3})+|\d+)(?:\.(\d+))?$/.exec(text)
   const example = typedMoney(16_500 * 10 ** Math.max(0, digits - 2), currency)
   if (!found || (found[2]?.length ?? 0) > digits)
-    return { ok: false, message: `A price in ${currency}, such as ${example}.` }
+    return { ok: false, message: say('measure.aPriceIn', { currency, example }) }
   const minor = Math.round(Number(`${found[1]!.replace(/,/g, '')}.${found[2] ?? 0}`) * 10 ** digits)
-  return Number.isSafeInteger(minor) ? { ok: true, value: minor } : { ok: false, message: 'That number is too large.' }
+  return Number.isSafeInteger(minor)
+    ? { ok: true, value: minor }
+    : { ok: false, message: say('measure.thatNumberIsToo') }
 }

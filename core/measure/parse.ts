@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { Quantity, UnitSystem } from './figure'
 import { unitOf } from './figure'
 import {
@@ -19,7 +20,7 @@ import {
   MM_PER_INCH,
 } from './units'
 
-export type Parsed = { ok: true; value: number } | { ok: false; message: string }
+export type Parsed = { ok: true; value: number } | { ok: false; message: Message }
 
 type Converter = (value: number) => number
 const times =
@@ -62,6 +63,7 @@ const UNITS: Partial<Record<Quantity, Record<string, Converter>>> = {
   depthMm: LENGTHS_MM,
   waterMm: LENGTHS_MM,
   distanceM: inMetres,
+  widthMm: LENGTHS_MM,
   rateGPerM2: {
     'g/m2': times(1),
     'kg/ha': times(0.1),
@@ -169,7 +171,7 @@ function readNumber(text: string): number | undefined {
 }
 
 export const finite = (value: number): Parsed =>
-  Number.isFinite(value) ? { ok: true, value } : { ok: false, message: 'That number is too large.' }
+  Number.isFinite(value) ? { ok: true, value } : { ok: false, message: say('measure.thatNumberIsToo') }
 
 /** "1 1/2 in" → 1.5 and "in"; undefined when there is no number in front. */
 export function splitUnit(text: string): { number: number; unit: string } | undefined {
@@ -181,14 +183,14 @@ export function splitUnit(text: string): { number: number; unit: string } | unde
 }
 
 function refuse(quantity: Quantity, text: string, system: UnitSystem): Parsed {
-  if (/^\d+,\d{1,2}\b/.test(text)) return { ok: false, message: 'Use a point for decimals, such as 12.5.' }
+  if (/^\d+,\d{1,2}\b/.test(text)) return { ok: false, message: say('measure.useAPointFor') }
   const units = Object.keys(UNITS[quantity] ?? {})
     .slice(0, 4)
     .join(', ')
   const example = unitOf(quantity, system)
   return {
     ok: false,
-    message: units ? `Not understood. A number and a unit, such as ${example} (${units}).` : 'Not a number.',
+    message: units ? say('measure.notUnderstoodANumber', { example, known: units }) : say('measure.notANumber'),
   }
 }
 
@@ -198,7 +200,7 @@ function refuse(quantity: Quantity, text: string, system: UnitSystem): Parsed {
  */
 export function parseQuantity(quantity: Quantity, typed: string, system: UnitSystem): Parsed {
   const text = plain(typed)
-  if (!text) return { ok: false, message: 'Nothing entered.' }
+  if (!text) return { ok: false, message: say('measure.nothingEntered') }
   const split = splitUnit(text)
   if (!split) return refuse(quantity, text, system)
   const unit = split.unit || plain(unitOf(quantity, system)).replace(/\s+|,/g, '')
@@ -215,7 +217,7 @@ export function parseList(
   quantity: Quantity,
   typed: string,
   system: UnitSystem,
-): { ok: true; values: number[] } | { ok: false; message: string } {
+): { ok: true; values: number[] } | { ok: false; message: Message } {
   const pieces = typed
     .split(/[,;](?!\d{3})/)
     .map((piece) => piece.trim())

@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { Gate } from '../explain/judgement'
 import { figure } from '../measure/figure'
 import type { Source } from '../explain/working'
@@ -20,11 +21,11 @@ export const MOST_PARTS = 6
 /** A mixture of the trade by name. */
 export interface NamedBlend {
   code: string
-  name: string
+  name: Message
   parts: Blend
 }
 
-const blend = (code: string, name: string, ...parts: [GrassCode, number][]): NamedBlend => ({
+const blend = (code: string, name: Message, ...parts: [GrassCode, number][]): NamedBlend => ({
   code,
   name,
   parts: parts.map(([grass, percent]) => ({ grass, massShare: percent / 100 })),
@@ -32,12 +33,12 @@ const blend = (code: string, name: string, ...parts: [GrassCode, number][]): Nam
 
 /** Mixtures to begin from. @source turf handbooks; shares own within what it allows */
 export const BLENDS: readonly NamedBlend[] = [
-  blend('TF 95 KBG 5', 'Tall fescue with a little bluegrass to knit', ['TF', 95], ['KBG', 5]),
-  blend('TF 90 KBG 10', 'Tall fescue with bluegrass', ['TF', 90], ['KBG', 10]),
-  blend('KBG 60 CRF 25 PRG 15', 'Sunny family lawn', ['KBG', 60], ['CRF', 25], ['PRG', 15]),
-  blend('KBG 85 PRG 15', 'Bluegrass with ryegrass to nurse it', ['KBG', 85], ['PRG', 15]),
-  blend('PRG 50 CRF 50', 'Quick cover, sun to half shade', ['PRG', 50], ['CRF', 50]),
-  blend('CRF 40 CHF 40 HF 20', 'Fine fescues for shade', ['CRF', 40], ['CHF', 40], ['HF', 20]),
+  blend('TF 95 KBG 5', say('seed.tallFescueWithA'), ['TF', 95], ['KBG', 5]),
+  blend('TF 90 KBG 10', say('seed.tallFescueWithBluegrass'), ['TF', 90], ['KBG', 10]),
+  blend('KBG 60 CRF 25 PRG 15', say('seed.sunnyFamilyLawn'), ['KBG', 60], ['CRF', 25], ['PRG', 15]),
+  blend('KBG 85 PRG 15', say('seed.bluegrassWithRyegrassTo'), ['KBG', 85], ['PRG', 15]),
+  blend('PRG 50 CRF 50', say('seed.quickCoverSunTo'), ['PRG', 50], ['CRF', 50]),
+  blend('CRF 40 CHF 40 HF 20', say('seed.fineFescuesForShade'), ['CRF', 40], ['CHF', 40], ['HF', 20]),
 ]
 
 const normalised = (weights: readonly number[]): number[] => {
@@ -95,19 +96,22 @@ export const blendCode = (parts: Blend): string =>
     .join(' ')
 
 /** The mixture in words: "90% tall fescue, 10% Kentucky bluegrass". */
-export const blendWords = (parts: Blend): string =>
+export const blendWords = (parts: Blend): Message =>
   !parts.length
-    ? 'one grass alone'
+    ? say('seed.oneGrassAlone')
     : parts.length === 1
       ? grassByCode(parts[0]!.grass).name
-      : [...parts]
-          .sort((a, b) => b.massShare - a.massShare)
-          .map(({ grass, massShare }) => `${Math.round(massShare * 100)}% ${grassByCode(grass).name}`)
-          .join(', ')
+      : say('seed.mixture', {
+          parts: [...parts]
+            .sort((a, b) => b.massShare - a.massShare)
+            .map(({ grass, massShare }) =>
+              say('seed.partOf', { percent: Math.round(massShare * 100), name: grassByCode(grass).name }),
+            ),
+        })
 
 /** Ryegrass above this crowds bluegrass out; less tall fescue than that stands in clumps. @source turf handbooks */
 const [MOST_RYEGRASS, LEAST_TALL_FESCUE] = [0.2, 0.8]
-const MIXTURES: Source = { kind: 'mem', text: 'mixtures' }
+const MIXTURES: Source = { kind: 'mem', text: say('seed.mixtures') }
 
 /** What speaks against a mixture. @source turf handbooks */
 export function blendFaults(parts: Blend): Gate[] {
@@ -118,20 +122,20 @@ export function blendFaults(parts: Blend): Gate[] {
   if (share('KBG') > 0 && share('PRG') > MOST_RYEGRASS)
     faults.push({
       state: 'risk',
-      text: ['Ryegrass above about ', figure('share', MOST_RYEGRASS, 2), ' of the mass crowds the bluegrass out.'],
+      text: say('seed.ryegrassAboveAboutOf', { MOST_RYEGRASS: figure('share', MOST_RYEGRASS, 2) }),
       source: MIXTURES,
     })
   if (share('TF') > 0 && share('TF') < LEAST_TALL_FESCUE)
     faults.push({
       state: 'risk',
-      text: ['Tall fescue below about ', figure('share', LEAST_TALL_FESCUE, 2), ' stands in coarse clumps.'],
+      text: say('seed.tallFescueBelowAbout', { LEAST_TALL_FESCUE: figure('share', LEAST_TALL_FESCUE, 2) }),
       source: MIXTURES,
     })
   if (new Set(parts.map(({ grass }) => grassByCode(grass).season)).size > 1)
     faults.push({
       state: 'risk',
-      text: ['Cool-season and warm-season seed want different seasons: no day suits both.'],
-      source: { kind: 'trade', text: 'soil temperature of each' },
+      text: say('seed.coolSeasonAndWarm'),
+      source: { kind: 'trade', text: say('seed.soilTemperatureOfEach') },
     })
   return faults
 }

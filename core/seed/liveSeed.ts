@@ -1,8 +1,9 @@
+import { say } from '../explain/message'
 import { figure } from '../measure/figure'
 import { G_PER_M2_PER_LB_PER_1000FT2 } from '../measure/units'
 import type { Source, Worked } from '../explain/working'
 import { seedsPerGOf, type Blend } from './blends'
-import { GRASS_SOURCES, type Grass } from '../grass/grasses'
+import { GRASS_SOURCES, grassByCode, type Grass } from '../grass/grasses'
 
 /** What the label of a seed lot says. Shares are 0-1. */
 export interface SeedLot {
@@ -17,7 +18,7 @@ export interface SeedLot {
 /** Share of a new stand's rate that goes into a thin one. @source turf handbooks */
 export const OVERSEED_SHARE = 0.5
 
-const LABEL: Source = { kind: 'user', text: 'label of the lot' }
+const LABEL: Source = { kind: 'user', text: say('seed.labelOfTheLot') }
 
 /**
  * Live share of the product in the bag.
@@ -37,6 +38,10 @@ export function liveShare(lot: SeedLot): number {
 export const newRateGPerM2 = ({ newRateLbPer1000Ft2: [low, high] }: Grass): number =>
   ((low + high) / 2) * G_PER_M2_PER_LB_PER_1000FT2
 
+/** Pure live seed of a new stand of a mixture: the sum of each part's share by weight of its own rate. @returns g/m² */
+export const newRateOf = (seed: Blend): number =>
+  seed.reduce((sum, { grass, massShare }) => sum + massShare * newRateGPerM2(grassByCode(grass)), 0)
+
 /** Default pure-live-seed rate of an overseeding: half of the middle of the range for a new stand. */
 export function overseedRate(grass: Grass): Worked {
   const [low, high] = grass.newRateLbPer1000Ft2.map((lb) => lb * G_PER_M2_PER_LB_PER_1000FT2) as [number, number]
@@ -44,25 +49,25 @@ export function overseedRate(grass: Grass): Worked {
   return {
     value,
     working: {
-      title: `Live seed wanted, ${grass.name}`,
+      title: say('seed.liveSeedWanted', { name: grass.name }),
       result: figure('rateGPerM2', value),
-      formula: 'Middle of the rate for a new stand, halved for a thin one.',
+      formula: say('seed.middleOfTheRate'),
       lines: [
-        { what: 'New stand, low end', value: figure('rateGPerM2', low), source: GRASS_SOURCES.newRate },
+        { what: say('seed.newStandLowEnd'), value: figure('rateGPerM2', low), source: GRASS_SOURCES.newRate },
         {
           operator: '+',
-          what: 'New stand, high end',
+          what: say('seed.newStandHighEnd'),
           value: figure('rateGPerM2', high),
           source: GRASS_SOURCES.newRate,
         },
-        { operator: '÷', what: 'Middle of the two', value: figure('count', 2) },
+        { operator: '÷', what: say('seed.middleOfTheTwo'), value: figure('count', 2) },
         {
           operator: '×',
-          what: 'Thin stand against new stand',
+          what: say('seed.thinStandAgainstNew'),
           value: figure('share', OVERSEED_SHARE),
-          source: { kind: 'mem', text: 'overseeding takes about half' },
+          source: { kind: 'mem', text: say('seed.overseedingTakesAboutHalf') },
         },
-        { operator: '=', what: 'Live seed', value: figure('rateGPerM2', value), subtotal: true },
+        { operator: '=', what: say('seed.liveSeed'), value: figure('rateGPerM2', value), subtotal: true },
       ],
     },
   }
@@ -91,56 +96,61 @@ export function seedNeed(areaM2: number, rateGPerM2: number, lot: SeedLot, rateS
   const productRate = rateGPerM2 / live
   const productKg = (productRate * areaM2) / 1000
   const lines: Worked['working']['lines'] = [
-    { what: 'Live seed wanted', value: figure('rateGPerM2', rateGPerM2), source: rateSource },
-    { operator: '÷', what: 'Purity', value: figure('share', lot.purityShare), source: LABEL },
-    { operator: '÷', what: 'Germination', value: figure('share', lot.germinationShare), source: LABEL },
+    { what: say('seed.liveSeedWanted2'), value: figure('rateGPerM2', rateGPerM2), source: rateSource },
+    { operator: '÷', what: say('seed.purity'), value: figure('share', lot.purityShare), source: LABEL },
+    { operator: '÷', what: say('seed.germination'), value: figure('share', lot.germinationShare), source: LABEL },
   ]
   if (lot.purityOfBareSeed && lot.coatingShare > 0) {
     lines.push({
       operator: '÷',
-      what: 'Seed under the coating',
+      what: say('seed.seedUnderTheCoating'),
       value: figure('share', 1 - lot.coatingShare),
       source: LABEL,
     })
   }
-  lines.push({ operator: '=', what: 'Product rate', value: figure('rateGPerM2', productRate), subtotal: true })
+  lines.push({ operator: '=', what: say('seed.productRate'), value: figure('rateGPerM2', productRate), subtotal: true })
   const loaded: Worked['working']['lines'] = [
     ...lines,
-    { operator: '×', what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
-    { operator: '=', what: 'Seed to load', value: figure('massKg', productKg), subtotal: true },
+    {
+      operator: '×',
+      what: say('seed.area'),
+      value: figure('areaM2', areaM2),
+      source: { kind: 'user', text: say('seed.look') },
+    },
+    { operator: '=', what: say('seed.seedToLoad'), value: figure('massKg', productKg), subtotal: true },
   ]
   return {
     productRate: {
       value: productRate,
       working: {
-        title: 'Product rate of the seed',
+        title: say('seed.productRateOfThe'),
         result: figure('rateGPerM2', productRate),
-        formula: 'Live seed wanted ÷ (purity × germination).',
+        formula: say('seed.liveSeedWantedPurity'),
         lines,
       },
     },
     product: {
       value: productKg,
       working: {
-        title: 'Seed to load',
+        title: say('seed.seedToLoad'),
         result: figure('massKg', productKg),
-        formula: 'Area × live seed wanted ÷ (purity × germination).',
+        formula: say('seed.areaLiveSeedWanted'),
         lines: loaded,
-        fieldCheck: 'After the first pass half of it should be left in the hopper.',
+        fieldCheck: say('seed.afterTheFirstPass'),
       },
     },
     pass: {
       value: productKg / 2,
       working: {
-        title: 'Seed for each pass',
+        title: say('seed.seedForEachPass'),
         result: figure('massKg', productKg / 2),
-        formula: 'Seed to load, half one way and half at right angles.',
+        formula: say('seed.seedToLoadHalf'),
         lines: [
           ...loaded,
-          { operator: '÷', what: 'Passes, at right angles', value: figure('count', 2) },
-          { operator: '=', what: 'Each pass', value: figure('massKg', productKg / 2), subtotal: true },
+          { operator: '÷', what: say('seed.passesAtRightAngles'), value: figure('count', 2) },
+          { operator: '=', what: say('seed.eachPass'), value: figure('massKg', productKg / 2), subtotal: true },
         ],
-        fieldCheck: 'Weigh what is left after pass 1. Off by more than 5%, move the spreader one setting.',
+        fieldCheck: say('seed.weighWhatIsLeft'),
       },
     },
   }

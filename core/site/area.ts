@@ -1,9 +1,10 @@
+import { SaidError, say } from '../explain/message'
+
 /**
  * Areas of taped shapes, all in metres. Impossible shapes throw: a wrong area spoils every quantity after it.
  */
 function positive(...lengths: number[]): void {
-  if (lengths.some((m) => !Number.isFinite(m) || m <= 0))
-    throw new RangeError('Every side has to be longer than nothing.')
+  if (lengths.some((m) => !Number.isFinite(m) || m <= 0)) throw new SaidError(say('site.sidesLongerThanNothing'))
 }
 
 /** @returns m² */
@@ -21,7 +22,7 @@ export function triangleM2(aM: number, bM: number, cM: number): number {
   positive(aM, bM, cM)
   const [x, y, z] = [aM, bM, cM].sort((p, q) => q - p) as [number, number, number]
   const product = (x + (y + z)) * (z - (x - y)) * (z + (x - y)) * (x + (y - z))
-  if (z - (x - y) <= 0) throw new RangeError('These three sides do not close to a triangle.')
+  if (z - (x - y) <= 0) throw new SaidError(say('site.noTriangle'))
   return Math.sqrt(product) / 4
 }
 
@@ -43,9 +44,8 @@ export function ellipseM2(lengthM: number, widthM: number): number {
 /** Part of a ring, as round a bed or a drive. @param angleDeg up to 360 @returns m² */
 export function ringSectorM2(outerRadiusM: number, innerRadiusM: number, angleDeg: number): number {
   positive(outerRadiusM, angleDeg)
-  if (!(innerRadiusM >= 0) || innerRadiusM >= outerRadiusM)
-    throw new RangeError('The inner radius has to be the shorter one.')
-  if (angleDeg > 360) throw new RangeError('A ring goes round by 360° at the most.')
+  if (!(innerRadiusM >= 0) || innerRadiusM >= outerRadiusM) throw new SaidError(say('site.innerRadiusShorter'))
+  if (angleDeg > 360) throw new SaidError(say('site.ringAtMost360'))
   return (angleDeg / 360) * Math.PI * (outerRadiusM ** 2 - innerRadiusM ** 2)
 }
 
@@ -65,8 +65,8 @@ export interface OffsetArea {
  */
 export function offsetM2(offsetsM: readonly number[], spacingM: number): OffsetArea {
   positive(spacingM)
-  if (offsetsM.length < 3) throw new RangeError('Three offsets at least.')
-  if (offsetsM.some((m) => !Number.isFinite(m) || m < 0)) throw new RangeError('An offset is not below zero.')
+  if (offsetsM.length < 3) throw new SaidError(say('site.threeOffsets'))
+  if (offsetsM.some((m) => !Number.isFinite(m) || m < 0)) throw new SaidError(say('site.offsetNotBelowZero'))
   const last = offsetsM.length - 1
   const inner = offsetsM.slice(1, last)
   const ends = offsetsM[0]! + offsetsM[last]!
@@ -74,6 +74,6 @@ export function offsetM2(offsetsM: readonly number[], spacingM: number): OffsetA
   const simpsonM2 =
     last % 2 === 0 ? (spacingM / 3) * (ends + inner.reduce((sum, m, i) => sum + m * (i % 2 === 0 ? 4 : 2), 0)) : null
   const bestM2 = simpsonM2 ?? trapezoidalM2
-  if (!(bestM2 > 0)) throw new RangeError('These offsets enclose nothing.')
+  if (!(bestM2 > 0)) throw new SaidError(say('site.offsetsEncloseNothing'))
   return { trapezoidalM2, simpsonM2, bestM2 }
 }

@@ -1,3 +1,4 @@
+import { SaidError, say, type Message } from '../explain/message'
 import { figure } from '../measure/figure'
 import type { Worked } from '../explain/working'
 
@@ -22,12 +23,12 @@ export interface HollowMeasure {
 export const LIFT_MM = 12
 
 /** @returns a sentence where the depths are no grid */
-export function hollowProblem({ rowsMm, widthM }: HollowSurvey): string | undefined {
+export function hollowProblem({ rowsMm, widthM }: HollowSurvey): Message | undefined {
   const length = rowsMm[0]?.length ?? 0
-  if (length < 2) return 'Two depths in a row at least.'
-  if (rowsMm.some((row) => row.length !== length)) return 'Every row needs as many depths as the first.'
-  if (rowsMm.length === 1 && !(widthM && widthM > 0)) return 'One row needs the width it stands for.'
-  if (!rowsMm.flat().some((mm) => mm > 0)) return 'No depth is above 0.'
+  if (length < 2) return say('site.twoDepthsInA')
+  if (rowsMm.some((row) => row.length !== length)) return say('site.everyRowNeedsAs')
+  if (rowsMm.length === 1 && !(widthM && widthM > 0)) return say('site.oneRowNeedsThe')
+  if (!rowsMm.flat().some((mm) => mm > 0)) return say('site.noDepthIsAbove')
   return undefined
 }
 
@@ -48,7 +49,7 @@ function meanOfCorners(rows: readonly (readonly number[])[]): number {
  */
 export function measureHollow(hollow: HollowSurvey): HollowMeasure {
   const problem = hollowProblem(hollow)
-  if (problem) throw new RangeError(problem)
+  if (problem) throw new SaidError(problem)
   const { rowsMm, spacingM, widthM } = hollow
   const string = rowsMm.length === 1
   const cells = (rowsMm[0]!.length - 1) * (string ? 1 : rowsMm.length - 1)
@@ -62,25 +63,25 @@ export function measureHollow(hollow: HollowSurvey): HollowMeasure {
     volume: {
       value,
       working: {
-        title: `Soil to fill ${hollow.name || 'the hollow'}`,
+        title: say('site.soilToFill', { name: hollow.name || say('site.theHollow') }),
         result: figure('volumeM3', value, 2),
-        formula: 'Ground under the depths × their mean, cell by cell.',
+        formula: say('site.groundUnderTheDepths'),
         lines: [
           {
-            what: string ? 'Ground the string stands for' : 'Ground under the grid',
+            what: string ? say('site.groundTheStringStands') : say('site.groundUnderTheGrid'),
             value: figure('areaM2', areaM2),
-            source: { kind: 'user', text: 'Look, hollows' },
+            source: { kind: 'user', text: say('site.lookHollows') },
           },
           {
             operator: '×',
-            what: 'Mean depth of its cells',
+            what: say('site.meanDepthOfIts'),
             value: figure('depthMm', meanMm),
-            source: { kind: 'user', text: 'Look, hollows' },
+            source: { kind: 'user', text: say('site.lookHollows') },
           },
-          { operator: '=', what: 'Volume as measured', value: figure('volumeM3', value, 2), subtotal: true },
+          { operator: '=', what: say('site.volumeAsMeasured'), value: figure('volumeM3', value, 2), subtotal: true },
         ],
-        rounding: 'Without settling; that is added where the material is ordered.',
-        fieldCheck: 'Lay a straight edge over it: the deepest gap is the deepest depth typed.',
+        rounding: say('site.withoutSettlingThatIs'),
+        fieldCheck: say('site.layAStraightEdge'),
       },
     },
   }

@@ -1,3 +1,4 @@
+import { SaidError, say } from '../explain/message'
 import { Clipper64, ClipType, FillRule, PolyTree64, type Path64, type PolyPath64 } from 'clipper2-ts'
 import { extentOf, outlineAreaM2, perimeterM, signedAreaM2, type Outline, type PointM, type Ring } from './geometry'
 
@@ -72,7 +73,7 @@ export const borderM = (outlines: readonly Outline[]): number =>
  */
 export function splitAlong(outline: Outline, from: PointM, to: PointM): { left: Outline[]; right: Outline[] } {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1])
-  if (!(length > 0)) throw new RangeError('A line needs two points.')
+  if (!(length > 0)) throw new SaidError(say('site.lineNeedsTwoPoints'))
   const [ux, uy] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
   const box = extentOf([...outline.outer, from, to])!
   const reach = 2 * Math.hypot(box.maxX - box.minX, box.maxY - box.minY) + 1
@@ -84,6 +85,6 @@ export function splitAlong(outline: Outline, from: PointM, to: PointM): { left: 
     clipped(ClipType.Intersection, [outline], [half]),
     clipped(ClipType.Difference, [outline], [half]),
   ]
-  if (!left.length || !right.length) throw new RangeError('The line does not cross this outline.')
+  if (!left.length || !right.length) throw new SaidError(say('site.lineDoesNotCross'))
   return { left, right }
 }

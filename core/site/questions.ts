@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { Features } from './sitePlan'
 import type { SoilTest } from './soilTest'
 import type { Zone, ZoneMeasure } from './zone'
@@ -17,11 +18,11 @@ export interface Asked {
 interface Question {
   code: string
   /** Name in a list of what is missing. */
-  words: string
+  words: Message
   /** The question as it is asked, standing on the lawn. */
-  asks: string
+  asks: Message
   /** What the plan does while it is left. */
-  left: string
+  left: Message
   /** The plan cannot be made without it. */
   needed: boolean
 }
@@ -36,90 +37,90 @@ interface LawnQuestion extends Question {
 export const ZONE_QUESTIONS = [
   {
     code: 'area',
-    words: 'area',
-    asks: 'How large is it?',
-    left: 'No quantity can be told.',
+    words: say('site.areaWords'),
+    asks: say('site.areaAsks'),
+    left: say('site.areaLeft'),
     needed: true,
     answered: (_, { areaM2 }) => areaM2 !== null,
   },
   {
     code: 'grows',
-    words: 'what grows now',
-    asks: 'Which grass grows there now?',
-    left: 'Taken for a cool-season lawn; colour and leaf are not matched.',
+    words: say('site.growsWords'),
+    asks: say('site.growsAsks'),
+    left: say('site.growsLeft'),
     needed: false,
     answered: ({ sward }) => sward !== null,
   },
   {
     code: 'cover',
-    words: 'cover',
-    asks: 'How much is desirable grass, weeds, bare?',
-    left: 'No programme can be told from another.',
+    words: say('site.coverWords'),
+    asks: say('site.coverAsks'),
+    left: say('site.coverLeft'),
     needed: true,
     answered: ({ desirableShare, weedShare, coarseShare, bareShare }) =>
       ![desirableShare, weedShare, coarseShare, bareShare].includes(null),
   },
   {
     code: 'thatch',
-    words: 'thatch',
-    asks: 'How deep is the thatch?',
-    left: 'Dethatching cannot be set.',
+    words: say('site.thatchWords'),
+    asks: say('site.thatchAsks'),
+    left: say('site.thatchLeft'),
     needed: true,
     answered: ({ plugsMm }) => plugsMm.length > 0,
   },
   {
     code: 'hardness',
-    words: 'screwdriver',
-    asks: 'How deep does a screwdriver go?',
-    left: 'Coring is planned as if it were hard.',
+    words: say('site.hardnessWords'),
+    asks: say('site.hardnessAsks'),
+    left: say('site.hardnessLeft'),
     needed: false,
     answered: ({ driverMm, penetrometerKPa }) => driverMm.length + penetrometerKPa.length > 0,
   },
   {
     code: 'height',
-    words: 'mowing height',
-    asks: 'How high is it mown now?',
-    left: 'The cuts of the scalp cannot be set.',
+    words: say('site.heightWords'),
+    asks: say('site.heightAsks'),
+    left: say('site.heightLeft'),
     needed: true,
     answered: ({ mowingHeightMm }) => mowingHeightMm !== null,
   },
   {
     code: 'sun',
-    words: 'sun',
-    asks: 'How many hours of sun does it get?',
-    left: 'Neither grass nor soil temperature can be told.',
+    words: say('site.sunWords'),
+    asks: say('site.sunAsks'),
+    left: say('site.sunLeft'),
     needed: true,
     answered: ({ sunHours }, { sunByMonthH }) => sunHours !== null || sunByMonthH !== null,
   },
   {
     code: 'slope',
-    words: 'slope',
-    asks: 'Does it fall?',
-    left: 'Taken for level. Over 15% it is slit-seeded or covered with fleece.',
+    words: say('site.slopeWords'),
+    asks: say('site.slopeAsks'),
+    left: say('site.slopeLeft'),
     needed: false,
     answered: ({ slopeShare }) => slopeShare !== null,
   },
   {
     code: 'levels',
-    words: 'levels',
-    asks: 'Any hollows?',
-    left: 'No levelling is planned.',
+    words: say('site.levelsWords'),
+    asks: say('site.levelsAsks'),
+    left: say('site.levelsLeft'),
     needed: false,
     answered: ({ levelsSeen, hollows }) => levelsSeen || hollows.length > 0,
   },
   {
     code: 'wear',
-    words: 'wear and drainage',
-    asks: 'Is it walked on, does water stand?',
-    left: 'Whatever thinned it may thin it again.',
+    words: say('site.wearWords'),
+    asks: say('site.wearAsks'),
+    left: say('site.wearLeft'),
     needed: false,
     answered: ({ wear, drainage }) => wear !== null && drainage !== null,
   },
   {
     code: 'grass',
-    words: 'grass wanted',
-    asks: 'Which grass is it to be?',
-    left: 'No season and no seed can be told.',
+    words: say('site.grassWords'),
+    asks: say('site.grassAsks'),
+    left: say('site.grassLeft'),
     needed: true,
     answered: ({ grass }) => grass !== null,
   },
@@ -129,17 +130,17 @@ export const ZONE_QUESTIONS = [
 export const LAWN_QUESTIONS = [
   {
     code: 'history',
-    words: 'what was put on',
-    asks: 'What was put on it this year?',
-    left: 'A barrier nobody wrote down would stop the seed.',
+    words: say('site.historyWords'),
+    asks: say('site.historyAsks'),
+    left: say('site.historyLeft'),
     needed: false,
     answered: ({ applications, nothingPutOn }) => applications.length > 0 || nothingPutOn,
   },
   {
     code: 'services',
-    words: 'buried lines',
-    asks: 'What lies in the ground?',
-    left: 'Until located, no coring or tilling near them.',
+    words: say('site.servicesWords'),
+    asks: say('site.servicesAsks'),
+    left: say('site.servicesLeft'),
     needed: false,
     answered: ({ access, features }) =>
       access.services === 'located' &&
@@ -147,33 +148,33 @@ export const LAWN_QUESTIONS = [
   },
   {
     code: 'soil',
-    words: 'soil test',
-    asks: 'What does a soil test say?',
-    left: 'No phosphorus or potassium goes on without one.',
+    words: say('site.soilWords'),
+    asks: say('site.soilAsks'),
+    left: say('site.soilLeft'),
     needed: false,
     answered: ({ soilTest }) => soilTest !== null,
   },
   {
     code: 'water',
-    words: 'watering',
-    asks: 'Who waters, and how often can they?',
-    left: 'Taken to be watered as told, two to three times a day.',
+    words: say('site.waterWords'),
+    asks: say('site.waterAsks'),
+    left: say('site.waterLeft'),
     needed: false,
     answered: ({ water }) => water.source !== null && water.timesADay !== null && water.restriction !== null,
   },
   {
     code: 'access',
-    words: 'access',
-    asks: 'How does soil get in?',
-    left: 'Barrowing is not in the hours.',
+    words: say('site.accessWords'),
+    asks: say('site.accessAsks'),
+    left: say('site.accessLeft'),
     needed: false,
     answered: ({ access }) => access.barrowM !== null,
   },
   {
     code: 'wishes',
-    words: 'what the client wants',
-    asks: 'What does the client want?',
-    left: 'Planned for a thicker lawn of the same kind.',
+    words: say('site.wishesWords'),
+    asks: say('site.wishesAsks'),
+    left: say('site.wishesLeft'),
     needed: false,
     answered: ({ wishes }) => wishes.goal !== null,
   },
@@ -204,7 +205,7 @@ export function questionsLeft(asked: Asked, measured: Readonly<Record<string, Zo
     left,
     needed,
     zoneId: zone?.[0] ?? null,
-    words: zone && zones.length > 1 ? `${words}, ${zone[1].name}` : words,
+    words: zone && zones.length > 1 ? say('site.ofZone', { words, zone: zone[1].name }) : words,
   })
   return [
     ...zones.flatMap((zone) =>

@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import { crossesItself, signedAreaM2, type Outline, type PointM, type Ring } from './geometry'
 
 /** What can be drawn, and as what. A site plan is no drawing board. */
@@ -18,19 +19,19 @@ export const FEATURE_KINDS = {
 export type FeatureKind = keyof typeof FEATURE_KINDS
 export const FEATURE_CODES = Object.keys(FEATURE_KINDS) as [FeatureKind, ...FeatureKind[]]
 
-export const KIND_WORDS: Record<FeatureKind, string> = {
-  zone: 'zone',
-  bed: 'bed or pond',
-  building: 'building',
-  hollow: 'hollow',
-  bare: 'bare patch',
-  fence: 'fence or wall',
-  path: 'path edge',
-  buried: 'buried line',
-  tree: 'tree',
-  head: 'sprinkler head',
-  tap: 'tap',
-  tip: 'tipping place',
+export const KIND_WORDS: Record<FeatureKind, Message> = {
+  zone: say('site.kindZone'),
+  bed: say('site.kindBed'),
+  building: say('site.kindBuilding'),
+  hollow: say('site.kindHollow'),
+  bare: say('site.kindBare'),
+  fence: say('site.kindFence'),
+  path: say('site.kindPath'),
+  buried: say('site.kindBuried'),
+  tree: say('site.kindTree'),
+  head: say('site.kindHead'),
+  tap: say('site.kindTap'),
+  tip: say('site.kindTip'),
 }
 
 export interface Feature {
@@ -71,16 +72,16 @@ export const outlineOf = ({ points, holes }: Feature): Outline => ({ outer: poin
 const LEAST_POINTS = { area: 3, line: 2, point: 1 } as const
 
 /** @returns a sentence where a feature cannot be what it says it is */
-export function featureProblem({ kind, points, holes }: Feature): string | undefined {
+export function featureProblem({ kind, points, holes }: Feature): Message | undefined {
   const shape = FEATURE_KINDS[kind]
   const least = LEAST_POINTS[shape]
-  if (points.length < least) return `A ${KIND_WORDS[kind]} needs ${least} points at least.`
-  if (shape === 'point' && points.length > 1) return `A ${KIND_WORDS[kind]} is one place.`
-  if (shape !== 'area') return holes.length ? `Only an area has something cut out of it.` : undefined
+  if (points.length < least) return say('site.aNeedsPointsAt', { kind: KIND_WORDS[kind], least })
+  if (shape === 'point' && points.length > 1) return say('site.aIsOnePlace', { kind: KIND_WORDS[kind] })
+  if (shape !== 'area') return holes.length ? say('site.onlyAnAreaHas') : undefined
   for (const ring of [points, ...holes]) {
-    if (ring.length < 3) return 'What is cut out needs 3 points at least.'
-    if (crossesItself(ring)) return 'Its edge crosses itself. Move a corner.'
-    if (Math.abs(signedAreaM2(ring)) < 0.01) return 'It encloses nothing.'
+    if (ring.length < 3) return say('site.whatIsCutOut')
+    if (crossesItself(ring)) return say('site.itsEdgeCrossesItself')
+    if (Math.abs(signedAreaM2(ring)) < 0.01) return say('site.itEnclosesNothing')
   }
   return undefined
 }

@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { Sun } from '../soil/soilCourse'
 import type { Texture } from '../soil/soil'
 import type { GrassCode } from '../grass/grasses'
@@ -43,11 +44,9 @@ export interface Application {
 }
 
 /** Cover shares belong together. @returns a sentence when they do not add to 100 %, within one point */
-export function coverProblem(...shares: readonly number[]): string | undefined {
+export function coverProblem(...shares: readonly number[]): Message | undefined {
   const percent = Math.round(shares.reduce((sum, share) => sum + share, 0) * 100)
-  return Math.abs(percent - 100) <= 1
-    ? undefined
-    : `Grass, weeds, coarse weed grasses and bare soil add to ${percent}%, not 100%.`
+  return Math.abs(percent - 100) <= 1 ? undefined : say('site.grassWeedsCoarseWeed', { percent })
 }
 
 /** The grass most of the ground wants. */

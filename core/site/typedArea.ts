@@ -1,3 +1,4 @@
+import { SaidError, say, type Message } from '../explain/message'
 import type { UnitSystem } from '../measure/figure'
 import { finite, inMetres, parseQuantity, plain, splitUnit, type Parsed } from '../measure/parse'
 import { circleM2, ellipseM2, offsetM2, rectangleM2, ringSectorM2, trapezoidM2, triangleM2 } from './area'
@@ -14,7 +15,7 @@ export interface TapedPart {
   areaM2: number
   cutOut: boolean
 }
-export type ReadTaped = { ok: true; parts: TapedPart[]; areaM2: number } | { ok: false; message: string }
+export type ReadTaped = { ok: true; parts: TapedPart[]; areaM2: number } | { ok: false; message: Message }
 
 /** How each shape is typed. */
 export const SHAPE_EXAMPLES = {
@@ -27,7 +28,7 @@ export const SHAPE_EXAMPLES = {
   offsets: 'offsets 3 m: 0 4 7 8 7 4 0',
 } as const satisfies Record<TapedShape['kind'], string>
 
-const EXAMPLE = 'Sides such as 40x16 m, a triangle as 10x12x8 m, several as 60x40 ft + 20x10 ft.'
+const EXAMPLE = say('site.sidesSuchAs40x16')
 const SIDES = { trapezoid: 3, circle: 1, ellipse: 2, ring: 2 } as const
 
 /** @throws RangeError where the shape cannot be */
@@ -57,7 +58,7 @@ function sidesM(text: string, system: UnitSystem): number[] {
   const lastUnit = sides.findLast((side) => side?.unit)?.unit ?? (system === 'us' ? 'ft' : 'm')
   return sides.map((side) => {
     const metres = side && inMetres[side.unit || lastUnit]?.(side.number)
-    if (metres === undefined) throw new RangeError(`Not understood. ${EXAMPLE}`)
+    if (metres === undefined) throw new SaidError(say('site.notUnderstood', { example: EXAMPLE }))
     return metres
   })
 }
@@ -65,19 +66,18 @@ function sidesM(text: string, system: UnitSystem): number[] {
 function readOffsets(text: string, system: UnitSystem): TapedShape {
   const [spacing, list, ...rest] = text.split(':')
   if (list === undefined || rest.length)
-    throw new RangeError(`Offsets such as ${SHAPE_EXAMPLES.offsets}: the spacing, then each offset.`)
+    throw new SaidError(say('site.offsetsSuchAs', { example: SHAPE_EXAMPLES.offsets }))
   const parsed = splitUnit(spacing!.trim())
   const unit = parsed?.unit || (system === 'us' ? 'ft' : 'm')
   const toMetres = inMetres[unit]
-  if (!parsed || !toMetres)
-    throw new RangeError(`The spacing of the offsets is not understood, such as ${SHAPE_EXAMPLES.offsets}.`)
+  if (!parsed || !toMetres) throw new SaidError(say('site.spacingNotUnderstood', { example: SHAPE_EXAMPLES.offsets }))
   const metres = list
     .trim()
     .split(/[\s;]+/)
     .map((one) => {
       const number = splitUnit(one)
       if (!number || (number.unit && number.unit !== unit))
-        throw new RangeError(`The offset "${one}" is not understood.`)
+        throw new SaidError(say('site.offsetNotUnderstood', { typed: one }))
       return toMetres(number.number)
     })
   return { kind: 'offsets', sidesM: metres, spacingM: toMetres(parsed.number) }
@@ -90,17 +90,17 @@ function readShape(text: string, system: UnitSystem): TapedShape {
     const found = /^(.*?)\s+(\d+(?:\.\d+)?)\s*(?:°|deg)$/.exec(rest!)
     const sides = found && sidesM(found[1]!, system)
     if (!found || sides?.length !== SIDES.ring)
-      throw new RangeError(`A part of a ring such as ${SHAPE_EXAMPLES.ring}: outer and inner radius, then the angle.`)
+      throw new SaidError(say('site.ringSuchAs', { example: SHAPE_EXAMPLES.ring }))
     return { kind: 'ring', sidesM: sides as [number, number], angleDeg: Number(found[2]) }
   }
   const sides = sidesM(rest!, system)
   if (word === undefined) {
-    if (sides.length < 2 || sides.length > 3) throw new RangeError(`Not understood. ${EXAMPLE}`)
+    if (sides.length < 2 || sides.length > 3) throw new SaidError(say('site.notUnderstood', { example: EXAMPLE }))
     return { kind: sides.length === 2 ? 'rectangle' : 'triangle', sidesM: sides }
   }
   const kind = word as 'trapezoid' | 'circle' | 'ellipse'
   if (sides.length !== SIDES[kind])
-    throw new RangeError(`Not understood. Type ${kind} such as ${SHAPE_EXAMPLES[kind]}.`)
+    throw new SaidError(say('site.typeShapeSuchAs', { kind, example: SHAPE_EXAMPLES[kind] }))
   return { kind, sidesM: sides }
 }
 
@@ -121,9 +121,10 @@ export function readTaped(typed: string, system: UnitSystem): ReadTaped | undefi
       parts.push({ shape, areaM2: shapeM2(shape), cutOut: pieces[i - 1] === '-' })
     }
     const areaM2 = parts.reduce((sum, part) => sum + (part.cutOut ? -part.areaM2 : part.areaM2), 0)
-    return areaM2 > 0 ? { ok: true, parts, areaM2 } : { ok: false, message: 'What is cut out is larger than the lawn.' }
+    return areaM2 > 0 ? { ok: true, parts, areaM2 } : { ok: false, message: say('site.whatIsCutOutIs') }
   } catch (error) {
-    return { ok: false, message: (error as RangeError).message }
+    if (error instanceof SaidError) return { ok: false, message: error.said }
+    throw error
   }
 }
 

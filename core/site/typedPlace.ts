@@ -1,9 +1,10 @@
+import { say, type Message } from '../explain/message'
 import type { Parsed } from '../measure/parse'
 
 const AXES = {
-  latitude: { signs: { n: 1, s: -1 }, example: "37.05, or 37° 3' N; south is negative" },
-  longitude: { signs: { e: 1, w: -1 }, example: "−79.4, or 79° 24' W; west is negative" },
-} as const satisfies Record<string, { signs: Record<string, 1 | -1>; example: string }>
+  latitude: { signs: { n: 1, s: -1 }, example: say('site.n3705Or37') },
+  longitude: { signs: { e: 1, w: -1 }, example: say('site.n794Or79') },
+} as const satisfies Record<string, { signs: Record<string, 1 | -1>; example: Message }>
 
 /**
  * Reads degrees as they stand on a map or a phone: "37.05", "−79.4", "79.4 W", "37° 3' N", "37 3 20 S".
@@ -11,7 +12,7 @@ const AXES = {
  */
 export function parseDegrees(axis: keyof typeof AXES, typed: string): Parsed {
   const { signs, example } = AXES[axis]
-  const refused: Parsed = { ok: false, message: `Degrees such as ${example}.` }
+  const refused: Parsed = { ok: false, message: say('site.degreesSuchAs', { example }) }
   const text = typed.trim().toLowerCase().replace(/[−–]/g, '-').replace(/[′’]/g, "'").replace(/[″”]/g, '"')
   const found =
     /^(-?)(\d{1,3}(?:\.\d+)?)\s*°?\s*(?:(\d{1,2}(?:\.\d+)?)\s*'?\s*(?:(\d{1,2}(?:\.\d+)?)\s*"?)?)?\s*([nsew])?$/.exec(

@@ -1,3 +1,4 @@
+import { SaidError, say } from '../explain/message'
 import { distanceM, type Extent, type PointM } from './geometry'
 
 /** A picture laid under the plan: an aerial photo, or a sketch. */
@@ -47,13 +48,11 @@ export function layUnder(
  */
 export function scaledBy(picture: Underlay, from: PointM, to: PointM, lengthM: number): Underlay {
   const nowM = distanceM(from, to)
-  if (nowM < LEAST_PX * picture.mPerPx)
-    throw new RangeError('The two points lie too near each other. A long side scales better.')
-  if (!(lengthM > 0)) throw new RangeError('The length is more than nothing.')
+  if (nowM < LEAST_PX * picture.mPerPx) throw new SaidError(say('site.pointsTooNear'))
+  if (!(lengthM > 0)) throw new SaidError(say('site.lengthMoreThanNothing'))
   const by = lengthM / nowM
   const mPerPx = picture.mPerPx * by
-  if (mPerPx < M_PER_PX.least || mPerPx > M_PER_PX.most)
-    throw new RangeError('That would make the picture smaller than a table or wider than a village. Check the length.')
+  if (mPerPx < M_PER_PX.least || mPerPx > M_PER_PX.most) throw new SaidError(say('site.pictureImpossible'))
   return {
     ...picture,
     mPerPx,

@@ -1,5 +1,6 @@
+import { say, shortDay } from '../explain/message'
 import { figure } from '../measure/figure'
-import { shortDay, type Day } from '../measure/calendar'
+import type { Day } from '../measure/calendar'
 import type { Working, WorkingLine } from '../explain/working'
 import type { JudgedReading } from './probe'
 
@@ -18,50 +19,53 @@ export interface SoilNow {
 /** How the soil temperature on the ledge came about. */
 export function soilWorking({ reading, correctionK, nowC, stationName, recordEnds }: SoilNow): Working {
   const modelled: WorkingLine = {
-    what: 'Modelled at 2 in (50 mm), mean of today',
+    what: say('soil.modelledAt2In'),
     value: figure('tempC', nowC - correctionK),
     source: {
       kind: 'computed',
-      text: `heat conduction from ${stationName}${recordEnds ? `, days to ${shortDay(recordEnds)}` : ', normals only'}`,
+      text: recordEnds
+        ? say('soil.heatConductionTo', { stationName, recordEnds: shortDay(recordEnds) })
+        : say('soil.heatConductionNormals', { stationName }),
     },
   }
   const read: WorkingLine[] = reading
     ? [
         {
-          what: `Probe, ${shortDay(reading.at.slice(0, 10) as Day)} ${reading.at.slice(11)}`,
+          what: say('soil.probe', { at: shortDay(reading.at.slice(0, 10) as Day), at2: reading.at.slice(11) }),
           value: figure('tempC', reading.tempC),
           source: {
             kind: 'user',
-            text: `reading at ${Math.round(reading.depthMm)} mm${reading.used ? '' : ', questioned and left out'}`,
+            text: say('soil.readingAtMmQuestioned', {
+              depthMm: Math.round(reading.depthMm),
+              hasUsed: Boolean(reading.used),
+            }),
           },
         },
         {
           operator: '−',
-          what: 'Modelled at its depth and hour',
+          what: say('soil.modelledAtItsDepth'),
           value: figure('tempC', reading.modelC),
-          source: { kind: 'computed', text: 'the same conduction, under the station' },
+          source: { kind: 'computed', text: say('soil.theSameConductionUnder') },
         },
       ]
     : []
   return {
-    title: 'Soil now',
+    title: say('soil.soilNow'),
     result: figure('tempC', nowC),
-    formula: correctionK
-      ? 'The model, moved by what probes said: a Kalman filter on an offset that fades in ten days.'
-      : `${reading ? 'The reading is left out' : 'No probe'}: heat conducted down from air and sun, hour by hour.`,
+    formula: correctionK ? say('soil.theModelMovedBy') : say('soil.theReadingIsLeft', { hasReading: Boolean(reading) }),
     lines: correctionK
       ? [
           ...read,
           modelled,
           {
             operator: '+',
-            what: 'What the readings so far move it by',
+            what: say('soil.whatTheReadingsSo'),
             value: figure('tempStepK', correctionK),
-            source: { kind: 'own', text: 'model good to 1.5 K, a reading to 0.7 K' },
+            source: { kind: 'own', text: say('soil.modelGoodTo1') },
           },
-          { operator: '=', what: 'Soil now, mean of today', value: figure('tempC', nowC), subtotal: true },
+          { operator: '=', what: say('soil.soilNowMeanOf'), value: figure('tempC', nowC), subtotal: true },
         ]
       : [...read, modelled],
-    fieldCheck: 'Push a thermometer 2 in (50 mm) into the turf between 8 and 10 in the morning and note what it reads.',
+    fieldCheck: say('soil.pushAThermometer2'),
   }
 }

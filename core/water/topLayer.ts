@@ -6,11 +6,11 @@ import type { CoverMaterial } from '../materials/covers'
 import { dayNumber, type Day } from '../measure/calendar'
 
 /**
- * Water in the top centimetre, where the seed lies: a bucket of soil and cover that sun and air empty and rain and
- * watering fill.
- * @source FAO-56, eq. 71-74 and table 19, from memory; steps of an hour instead of a day
+ * Water in the seed zone, the top 6 mm of soil where the seed lies, and in the cover over it: sun and air empty them, the
+ * cover first, and rain and watering fill them.
+ * @source FAO-56, eq. 71-74 and table 19, from memory; steps of an hour instead of a day. A quarter inch: trade
  */
-const LAYER_M = 0.01
+const ZONE_M = 0.006
 
 /** Volumetric water at field capacity and wilting point. @source FAO-56 table 19; clay loam from memory */
 export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> = {
@@ -23,13 +23,10 @@ export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> =
 /** Infiltration into level bare soil, mm/h; half of it on slopes. @source turf handbooks */
 const INFILTRATION_MM_PER_H: Record<Texture, number> = { sand: 50, 'sandy loam': 25, loam: 13, 'clay loam': 8, clay: 5 }
 const STEEP_SHARE = 0.08
-/**
- * Share of the layer's water that leaves before the surface dries. @source FAO-56 table 19, REW over TEW of its
- * middle rows
- */
-const READILY_SHARE = 0.4
-/** Evaporation of wet bare soil over the reference. @source FAO-56 eq. 72 in a temperate climate */
-const WET_SOIL_FACTOR = 1.2
+/** Share of the zone's water that leaves before the surface dries. @source own, about FAO-56 table 19, REW over TEW */
+const READILY_SHARE = 0.45
+/** Evaporation of wet bare soil over the reference. @source own, about FAO-56 eq. 72 in a temperate climate */
+const WET_SOIL_FACTOR = 1.1
 /** A part of evaporation is the air's, also in the shade. @source own */
 export const AIR_SHARE = 0.25
 
@@ -38,9 +35,9 @@ export type BedCover = CoverMaterial | 'none'
 const COVERS: Record<BedCover, { evaporation: number; holdsPerMm: number }> = {
   none: { evaporation: 1, holdsPerMm: 0 },
   straw: { evaporation: 0.6, holdsPerMm: 0 },
-  peat: { evaporation: 0.55, holdsPerMm: 0.5 },
-  compost: { evaporation: 0.55, holdsPerMm: 0.5 },
-  'screened topsoil': { evaporation: 0.75, holdsPerMm: 0.2 },
+  peat: { evaporation: 0.55, holdsPerMm: 0.15 },
+  compost: { evaporation: 0.55, holdsPerMm: 0.15 },
+  'screened topsoil': { evaporation: 0.75, holdsPerMm: 0.1 },
   fleece: { evaporation: 0.5, holdsPerMm: 0 },
 }
 
@@ -57,10 +54,11 @@ export interface TopLayer {
 export function topLayer(texture: Texture, cover: BedCover, coverMm: number, slopeShare: number): TopLayer {
   const { field, wilting } = WATER_SHARES[texture]
   const { evaporation, holdsPerMm } = COVERS[cover]
-  const capacityMm = 1000 * (field - 0.5 * wilting) * LAYER_M + holdsPerMm * coverMm
+  const [zoneMm, overMm] = [1000 * (field - 0.5 * wilting) * ZONE_M, holdsPerMm * coverMm]
   return {
-    capacityMm,
-    readilyMm: READILY_SHARE * capacityMm,
+    capacityMm: zoneMm + overMm,
+    // What the cover holds leaves first.
+    readilyMm: overMm + READILY_SHARE * zoneMm,
     evaporationFactor: WET_SOIL_FACTOR * evaporation,
     infiltrationMmPerH: INFILTRATION_MM_PER_H[texture] * (slopeShare > STEEP_SHARE ? 0.5 : 1),
   }
@@ -87,8 +85,8 @@ export interface Watering {
 }
 export const AS_TOLD: Watering = { timesADay: 'as told', bannedUntil: null }
 
-/** Somebody who waters as told waters when this much is left. @source own: seed is checked and kept dark with water */
-const TOLD_BELOW = 0.6
+/** Somebody who waters as told waters when three quarters of what bed and cover hold are gone. @source own */
+const TOLD_BELOW = 0.25
 /** Hours in which people water. @source own */
 const [FIRST_HOUR, LAST_HOUR] = [6, 18]
 

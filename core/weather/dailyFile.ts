@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import { isDay, type Day } from '../measure/calendar'
 import { readNumber, type Delimiter } from '../measure/table'
 import { celsius, KMH_PER_MPH, MM_PER_INCH } from '../measure/units'
@@ -77,7 +78,7 @@ const failedQuality = (flags: string | undefined): boolean => /^[^,]*,[^,\s]/.te
 /** A trace: rain that wetted the gauge and measures nothing. */
 const isTrace = (text: string): boolean => text === 'T'
 
-export type DailyRow = { weather: ForecastDay } | { reason: string }
+export type DailyRow = { weather: ForecastDay } | { reason: Message }
 
 /**
  * One row of a daily file as weather, °C and mm.
@@ -90,14 +91,16 @@ export function readDailyRow(cells: readonly string[], told: DailyColumns, delim
     return flags !== undefined && failedQuality(cells[flags])
   })
   const day = readDay(cell('day'))
-  if (!day) return { reason: `"${cell('day').slice(0, 30)}" is not a date` }
-  if (day > last) return { reason: `${day} has not happened yet` }
-  if (failed) return { reason: `${day}: ${cell(failed)} failed a check of its station` }
+  if (!day) return { reason: say('weatherFile.isNotADate', { day: cell('day').slice(0, 30) }) }
+  if (day > last) return { reason: say('weatherFile.hasNotHappenedYet', { day }) }
+  if (failed) return { reason: say('weatherFile.failedACheckOf', { day, failed: cell(failed) }) }
   const [high, low, measured] = (['tmax', 'tmin', 'rain'] as const).map((column) => readNumber(cell(column), delimiter))
   const wet = isTrace(cell('rain')) ? 0 : measured
-  if (high === undefined) return { reason: `highest temperature "${cell('tmax').slice(0, 20)}" is not a number` }
-  if (low === undefined) return { reason: `lowest temperature "${cell('tmin').slice(0, 20)}" is not a number` }
-  if (wet === undefined) return { reason: `rain "${cell('rain').slice(0, 20)}" is not a number` }
+  if (high === undefined)
+    return { reason: say('weatherFile.highestTemperatureIsNot', { tmax: cell('tmax').slice(0, 20) }) }
+  if (low === undefined)
+    return { reason: say('weatherFile.lowestTemperatureIsNot', { tmin: cell('tmin').slice(0, 20) }) }
+  if (wet === undefined) return { reason: say('weatherFile.rainIsNotA', { rain: cell('rain').slice(0, 20) }) }
   const toC = TO_C[told.temperature]
   const weather = {
     day,
@@ -107,10 +110,10 @@ export function readDailyRow(cells: readonly string[], told: DailyColumns, delim
     ...(told.wind ? { windKmh: readWind(cells, told, delimiter) } : {}),
   }
   const { lowestC, highestC, mostRainMm } = WEATHER_LIMITS
-  if (weather.tminC > weather.tmaxC) return { reason: `lowest ${low} is above highest ${high}` }
+  if (weather.tminC > weather.tmaxC) return { reason: say('weatherFile.lowestIsAboveHighest', { low, high }) }
   if (weather.tmaxC > highestC || weather.tminC < lowestC)
-    return { reason: `${high} / ${low} ${TEMPERATURE_WORDS[told.temperature]} cannot be air` }
+    return { reason: say('weatherFile.cannotBeAir', { high, low, temperature: TEMPERATURE_WORDS[told.temperature] }) }
   if (weather.rainMm < 0 || weather.rainMm > mostRainMm)
-    return { reason: `${wet} ${RAIN_WORDS[told.rain]} of rain cannot be a day's` }
+    return { reason: say('weatherFile.ofRainCannotBe', { wet, rain: RAIN_WORDS[told.rain] }) }
   return { weather }
 }

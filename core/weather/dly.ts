@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import { isDay, type Day } from '../measure/calendar'
 
 /**
@@ -31,14 +32,14 @@ interface Row {
 export function readDly(
   text: string,
   row: (cells: string[], line: number) => void,
-  bad: (line: number, reason: string) => void,
+  bad: (line: number, reason: Message) => void,
 ): void {
   const days = new Map<Day, Row>()
   text.split(/\r?\n/).forEach((line, i) => {
     if (!line.trim()) return
     const [, , year, month, element] = LINE.exec(line) ?? []
     if (!year || !month || !element) {
-      bad(i + 1, 'this is no line of a .dly file')
+      bad(i + 1, say('weatherFile.thisIsNoLine'))
       return
     }
     const known = ELEMENTS.find((each) => each === element)

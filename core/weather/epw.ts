@@ -1,3 +1,4 @@
+import { say, type Message } from '../explain/message'
 import type { StationPlace } from './dailyFile'
 
 /**
@@ -28,11 +29,11 @@ const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + 
 /**
  * @returns the place and its monthly means, or in words why there are none
  */
-export function readEpw(text: string): TypicalYear | { reason: string } {
+export function readEpw(text: string): TypicalYear | { reason: Message } {
   const lines = text.split(/\r?\n/)
   const place = lines[0]!.split(',')
   const [latDeg, lonDeg, heightM] = [place[6], place[7], place[9]].map((cell) => Number(cell?.trim() || Number.NaN))
-  if (![latDeg, lonDeg].every(Number.isFinite)) return { reason: 'Its first line does not say where it is.' }
+  if (![latDeg, lonDeg].every(Number.isFinite)) return { reason: say('weatherFile.itsFirstLineDoes') }
   /** Hours of each day of the year by "month-day". */
   const hours = new Map<string, { month: number; tempsC: number[] }>()
   for (const line of lines.slice(HEADER_LINES)) {
@@ -48,7 +49,7 @@ export function readEpw(text: string): TypicalYear | { reason: string } {
   }
   const whole = [...hours.values()].filter(({ tempsC }) => tempsC.length >= HOURS_A_DAY)
   const months = Array.from({ length: 12 }, (_, m) => whole.filter(({ month }) => month === m))
-  if (months.some((days) => days.length < LEAST_DAYS)) return { reason: 'It does not hold the hours of a whole year.' }
+  if (months.some((days) => days.length < LEAST_DAYS)) return { reason: say('weatherFile.itDoesNotHold') }
   return {
     station: {
       name: [place[1], place[3]]

@@ -1,5 +1,6 @@
 import { addDays, dayNumber, type Day } from '../measure/calendar'
-import { dailyNormals, type Climate } from './normals'
+import type { Climate } from './climate'
+import { dailyNormals } from './normals'
 import { emptyRun, type DailyWeather, type WeatherRun } from './weather'
 
 /**

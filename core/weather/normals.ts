@@ -1,5 +1,4 @@
 import { dayFromNumber, monthIndex, type Day } from '../measure/calendar'
-import type { DailyWeather } from './weather'
 
 /** Monthly means of a place, January first: °C, mm a month, days a month with 0.25 mm or more. */
 export interface Normals {
@@ -7,14 +6,6 @@ export interface Normals {
   tminC: readonly number[]
   rainMm: readonly number[]
   wetDays: readonly number[]
-}
-
-/** Normals and what the days do around them. */
-export interface Climate {
-  normals: Normals
-  /** Standard deviation of a day's maximum and minimum about the course of the year, by month, K. */
-  tmaxSdK: readonly number[]
-  tminSdK: readonly number[]
 }
 
 export const WET_DAY_MM = 0.25
@@ -27,12 +18,11 @@ function yearAngle(day: Day): number {
   return ((monthIndex(day) + Math.min(1, fraction)) / 12) * 2 * Math.PI
 }
 
-/**
- * Annual course through twelve monthly means by three harmonics, each raised by what averaging over a month takes from
- * it, so that the course's own monthly means return the ones given.
- */
-function annualCourse(monthly: readonly number[]): (angle: number) => number {
-  const mean = monthly.reduce((sum, value) => sum + value, 0) / 12
+type Course = (angle: number) => number
+
+/** Three harmonics through twelve monthly means, each raised by what averaging over a month takes from it. */
+function harmonicCourse(monthly: readonly number[]): Course {
+  const mean = meanOf(monthly)
   const terms = Array.from({ length: HARMONICS }, (_, i) => {
     const k = i + 1
     const flattened = Math.sin((k * Math.PI) / 12) / ((k * Math.PI) / 12)
@@ -46,6 +36,36 @@ function annualCourse(monthly: readonly number[]): (angle: number) => number {
     return { k, a: a / 6 / flattened, b: b / 6 / flattened }
   })
   return (angle) => terms.reduce((sum, { k, a, b }) => sum + a * Math.cos(k * angle) + b * Math.sin(k * angle), mean)
+}
+
+/** Rounds in which straight lines between the middles of months find the means that they are to have. */
+const ROUNDS = 30
+
+/** Straight lines between the middles of months whose monthly means are these. */
+function linesThrough(monthly: readonly number[]): Course {
+  // Mean over a month of lines through its own node and both neighbours': 3/4 of the first, 1/8 of each other.
+  const nodes = [...monthly]
+  for (let round = 0; round < ROUNDS; round++)
+    for (let m = 0; m < 12; m++) nodes[m] = (monthly[m]! - (nodes[(m + 11) % 12]! + nodes[(m + 1) % 12]!) / 8) / 0.75
+  return (angle) => {
+    const at = ((angle / (2 * Math.PI)) * 12 - 0.5 + 12) % 12
+    const m = Math.floor(at)
+    return nodes[m]! + (at - m) * (nodes[(m + 1) % 12]! - nodes[m]!)
+  }
+}
+
+const MIDDLES = Array.from({ length: 20 }, (_, i) => (i + 0.5) / 20)
+
+/**
+ * Annual course through twelve monthly means: three harmonics, and straight lines for what they smooth away, so that the
+ * course's own monthly means are the ones given.
+ */
+function annualCourse(monthly: readonly number[]): Course {
+  const smooth = harmonicCourse(monthly)
+  const left = linesThrough(
+    monthly.map((value, m) => value - meanOf(MIDDLES.map((part) => smooth(((m + part) / 12) * 2 * Math.PI)))),
+  )
+  return (angle) => smooth(angle) + left(angle)
 }
 
 const courses = new WeakMap<readonly number[], (angle: number) => number>()
@@ -73,48 +93,7 @@ export function wetDays(normals: Normals, month: number): { share: number; depth
   return { share, depthMm: normals.wetDays[month]! > 0 ? normals.rainMm[month]! / normals.wetDays[month]! : 0 }
 }
 
-/**
- * Where only monthly means are known, days spread more around cold months than warm ones.
- * @source own: a line through the spreads of mid-latitude stations, remembered; 6 K at a mean of 0 °C, 2.4 K at 30 °C
- */
-export function climateFromNormals(normals: Normals): Climate {
-  const spread = (meanC: number) => Math.min(6.5, Math.max(2, 6 - 0.12 * meanC))
-  return {
-    normals,
-    tmaxSdK: normals.tmaxC.map(spread),
-    tminSdK: normals.tminC.map((meanC) => 0.9 * Math.min(6, Math.max(2, 5 - 0.12 * meanC))),
-  }
-}
-
-const LEAST_DAYS_A_MONTH = 20
-
 export const meanOf = (values: readonly number[]) => values.reduce((sum, v) => sum + v, 0) / values.length
-
-function spreadOf(values: readonly number[]): number {
-  const mean = meanOf(values)
-  return Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / Math.max(1, values.length - 1))
-}
-
-/**
- * Climate of a station's own record.
- * @returns undefined when a month of the year has fewer than 20 days in the record
- */
-export function climateFromRecord(record: readonly DailyWeather[]): Climate | undefined {
-  const months: DailyWeather[][] = Array.from({ length: 12 }, () => [])
-  for (const weather of record) months[monthIndex(weather.day)]!.push(weather)
-  if (months.some((days) => days.length < LEAST_DAYS_A_MONTH)) return undefined
-  const perMonth = (measure: (days: DailyWeather[], month: number) => number) => months.map(measure)
-  return {
-    normals: {
-      tmaxC: perMonth((days) => meanOf(days.map((d) => d.tmaxC))),
-      tminC: perMonth((days) => meanOf(days.map((d) => d.tminC))),
-      rainMm: perMonth((days, m) => meanOf(days.map((d) => d.rainMm)) * MONTH_DAYS[m]!),
-      wetDays: perMonth((days, m) => meanOf(days.map((d) => (d.rainMm >= WET_DAY_MM ? 1 : 0))) * MONTH_DAYS[m]!),
-    },
-    tmaxSdK: perMonth((days) => spreadOf(days.map((d) => d.tmaxC))),
-    tminSdK: perMonth((days) => spreadOf(days.map((d) => d.tminC))),
-  }
-}
 
 /** The same place on the other side of the equator: months shifted by six. */
 export function mirrored(normals: Normals): Normals {

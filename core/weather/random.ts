@@ -57,3 +57,26 @@ export function seededRandom(seed: number): Random {
 
   return { uniform, normal, gamma }
 }
+
+/** A step that changes about half of all bits whatever goes in. @source lowbias32 by Chris Wellons (public domain), from memory */
+function mixed(value: number): number {
+  let h = value | 0
+  h = Math.imul(h ^ (h >>> 16), 0x21f0aaad)
+  h = Math.imul(h ^ (h >>> 15), 0x735a2d97)
+  return h ^ (h >>> 15)
+}
+
+/**
+ * Random numbers that belong to a day: what is drawn for it is the same wherever a series begins, in browser, server and
+ * tests.
+ */
+export interface RandomDay {
+  /** Uniform in (0, 1). @param which of the numbers of the day, from 0 */
+  uniform: (which: number) => number
+}
+
+/** @param seed of the series @param day any whole number, such as the number of a day */
+export function randomDay(seed: number, day: number): RandomDay {
+  const key = mixed(mixed(seed) + Math.imul(day, 0x9e3779b9))
+  return { uniform: (which) => ((mixed(key + Math.imul(which + 1, 0x85ebca6b)) >>> 0) + 0.5) / 4294967296 }
+}

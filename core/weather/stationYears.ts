@@ -1,5 +1,6 @@
 import { addDays, dayNumber, isDay, type Day } from '../measure/calendar'
-import { climateFromNormals, climateFromRecord, dailyNormals, type Climate, type Normals } from './normals'
+import { climateFromNormals, climateFromRecord, type Climate } from './climate'
+import { dailyNormals, type Normals } from './normals'
 import type { DailyWeather, WeatherRun } from './weather'
 
 /** A run as plain numbers, so that it can be sent and kept. */
@@ -113,6 +114,8 @@ export function climateOfPlace(record: readonly DailyWeather[], normals: Normals
       normals: { tmaxC: drawn('tmaxC'), tminC: drawn('tminC'), rainMm: drawn('rainMm'), wetDays: drawn('wetDays') },
       tmaxSdK: mixed(own.tmaxSdK, given.tmaxSdK, weight),
       tminSdK: mixed(own.tminSdK, given.tminSdK, weight),
+      // How days follow each other is the record's from its first year on: normals say nothing of it.
+      days: own.days,
     },
   }
 }

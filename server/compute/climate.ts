@@ -1,4 +1,6 @@
-import { climateFromNormals, type Climate, type Normals } from '#core/weather/normals'
+import { say, type Message } from '#core/explain/message'
+import { climateFromNormals, type Climate } from '#core/weather/climate'
+import { type Normals } from '#core/weather/normals'
 import {
   climateOfPlace,
   LEAST_STATION_YEARS,
@@ -27,48 +29,55 @@ interface StationTold {
   today: Day
 }
 
-const yearsWords = (years: number) => (years < 1.05 ? `${Math.round(years * 12)} months` : `${years.toFixed(1)} years`)
+const yearsWords = (years: number): Message =>
+  years < 1.05
+    ? say('server.months', { n: Math.round(years * 12) })
+    : say('server.years', { n: Math.round(years * 10) / 10 })
 
 /** How good they are is said wherever normals are told of. */
-const normalsWords = ({ name, few }: { name: string; few: boolean }) =>
-  few ? `a few figures of ${name}` : `the normals of ${name}`
+const normalsWords = ({ name, few }: { name: string; few: boolean }): Message =>
+  few ? say('server.fewFiguresOf', { name }) : say('server.normalsOf', { name })
 
 /** Climate behind the weather years, with its origin in words. */
 function climateOf(
   { lender, today, ...station }: StationTold,
   record: readonly DailyWeather[],
-): { climate: Climate; own?: PlainRun[]; from: string } | { lacks: string } {
+): { climate: Climate; own?: PlainRun[]; from: Message } | { lacks: Message } {
   const place = climateOfPlace(record, station.normals)
   const own = place && stationYears(record, today, DAYS_AHEAD, place.climate)
   if (place && own)
     return {
       climate: place.climate,
       own,
-      from: `the record of ${station.name}: ${own.length} of its years as they were`,
+      from: say('server.recordOf', { name: station.name, years: own.length }),
     }
   if (place?.from === 'both')
     return {
       climate: place.climate,
-      from: `${normalsWords(station)} and ${yearsWords(place.years)} of its record`,
+      from: say('server.bothOf', { normals: normalsWords(station), years: yearsWords(place.years) }),
     }
   if (place?.from === 'normals') return { climate: place.climate, from: normalsWords(station) }
   if (place)
     return {
       climate: place.climate,
-      from: `${yearsWords(place.years)} of ${station.name}; below ${LEAST_STATION_YEARS} years, without normals, the spread is a rough guess`,
+      from: say('server.yearsOf', {
+        years: yearsWords(place.years),
+        name: station.name,
+        least: LEAST_STATION_YEARS,
+      }),
     }
   if (lender)
     return {
       climate: climateFromNormals(lender.normals),
-      from: `${normalsWords(lender)}, since ${station.name} has not 20 days of every month`,
+      from: say('server.lentTo', { normals: normalsWords(lender), name: station.name }),
     }
   return {
-    lacks: `${station.name} has ${record.length} days and no normals. Import a year at least, every month of the year with 20 days, or type its normals.`,
+    lacks: say('server.hasDaysAndNo', { name: station.name, record: record.length }),
   }
 }
 
 /** Generated weather years behind every count on the screen. */
-const WEATHER_YEARS = 30
+const WEATHER_YEARS = 100
 
 /** What a season is computed from, as far as it is known before the station's days are read. */
 type Known = Pick<SeasonInput, 'forecast' | 'ground' | 'seed' | 'warmerK'> & {

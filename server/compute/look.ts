@@ -1,3 +1,6 @@
+import { figure } from '#core/measure/figure'
+import { asSaid } from '#contract/said'
+import { say, type Message } from '#core/explain/message'
 import type { z } from 'zod'
 import { MOST_AREA_M2 } from '#contract/fields'
 import { lookSchema, notYet } from '#contract/look'
@@ -24,13 +27,12 @@ export function judgeLook(bytes: Uint8Array, today: Day): JudgedLook {
     input: today,
   }))
   const issues = Object.entries(kept.areasM2).flatMap(([id, areaM2]) => {
-    const wrong = (message: string) => [
-      { code: 'custom' as const, path: ['zones', id, 'areaFrom'], message, input: areaM2 },
+    const wrong = (problem: Message) => [
+      { code: 'custom' as const, path: ['zones', id, 'areaFrom'], message: asSaid(problem), input: areaM2 },
     ]
     if (areaM2 !== null && areaM2 > MOST_AREA_M2)
-      return wrong(`Drawn as ${(areaM2 / 10_000).toFixed(0)} ha; a lawn has 50 acres (20 ha) at the most.`)
-    if (areaM2 !== null && areaM2 < 0.01)
-      return wrong('Beds, buildings and what is cut out of it leave nothing of this zone.')
+      return wrong(say('server.drawnAsHaA', { areaM2: figure('areaM2', areaM2) }))
+    if (areaM2 !== null && areaM2 < 0.01) return wrong(say('server.bedsBuildingsAndWhat'))
     return []
   })
   const wrong = [...early, ...issues]

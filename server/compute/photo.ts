@@ -1,3 +1,4 @@
+import { say, type Message } from '#core/explain/message'
 import { imageSize } from 'image-size'
 import { LONGEST_SIDE_PX, SMALL_SIDE_PX } from '#contract/photo'
 import { barePicture } from './jpeg'
@@ -6,9 +7,9 @@ import { barePicture } from './jpeg'
 export class BadPicture extends Error {
   constructor(
     readonly field: string,
-    message: string,
+    readonly said: Message,
   ) {
-    super(message)
+    super(said.key)
   }
 }
 
@@ -22,15 +23,15 @@ export interface KeptPicture {
 function kept(base64: string, field: string, longestPx: number): KeptPicture {
   const sent = Buffer.from(base64, 'base64')
   const bytes = barePicture(sent)
-  if (!bytes) throw new BadPicture(field, 'This is no whole JPEG.')
+  if (!bytes) throw new BadPicture(field, say('server.thisIsNoWhole'))
   let size: ReturnType<typeof imageSize>
   try {
     size = imageSize(bytes)
   } catch {
-    throw new BadPicture(field, 'This is no picture, or a damaged one.')
+    throw new BadPicture(field, say('server.thisIsNoPicture'))
   }
   if (size.width < 1 || size.height < 1 || Math.max(size.width, size.height) > longestPx)
-    throw new BadPicture(field, `A photo is kept at ${longestPx} pixels along its longer side at the most.`)
+    throw new BadPicture(field, say('server.aPhotoIsKept', { longestPx }))
   return { bytes, widthPx: size.width, heightPx: size.height }
 }
 

@@ -1,3 +1,4 @@
+import { say, type Message } from '#core/explain/message'
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { MessageChannel } from 'node:worker_threads'
@@ -47,11 +48,11 @@ const MEMORY_MB: Record<Queue, number> = { files: 72, surveys: 56, grounds: 56, 
 const IDLE_MS: Record<Queue, number> = { files: 30_000, surveys: 120_000, grounds: 30_000, plans: 30_000 }
 /** Who comes later than this many is asked to come again. */
 const MOST_WAITING = 16
-const BUSY: Record<Queue, string> = {
-  files: 'Many files are being read just now. Nothing of yours was kept; try again in a minute.',
-  surveys: 'Many surveys are being saved just now. Yours was not kept; try again in a minute.',
-  grounds: 'Many seasons are being worked out just now; try again in a minute.',
-  plans: 'Many lists are being worked out just now; try again in a minute.',
+const BUSY: Record<Queue, Message> = {
+  files: say('server.manyFilesAreBeing'),
+  surveys: say('server.manySurveysAreBeing'),
+  grounds: say('server.manySeasonsAreBeing'),
+  plans: say('server.manyListsAreBeing'),
 }
 
 const pools = new Map<Queue, Piscina>()
@@ -78,17 +79,14 @@ function poolOf(queue: Queue): Piscina {
 /** What a task that could not be finished is told as. */
 function asRefused(name: TaskName, error: unknown, cancelled: boolean): Error {
   const { code, message } = error as { code?: string; message: string }
-  if (cancelled) return new Refusal(499, 'cancelled', 'Cancelled. Nothing was kept.')
+  if (cancelled) return new Refusal(499, 'cancelled', say('server.cancelledNothingWasKept'))
   if (/queue/i.test(message) && /limit|full/i.test(message)) return new Refusal(503, 'busy', BUSY[QUEUE[name]])
   if (
     code === 'ERR_WORKER_OUT_OF_MEMORY' ||
     (error as Error).name === 'AbortError' ||
     (error as Error).name === 'TimeoutError'
   ) {
-    const words =
-      QUEUE[name] === 'files'
-        ? 'This file takes more work to read than any station or camera makes. Split it, or save it anew as plain CSV or JPEG.'
-        : 'This plan takes more work to measure than any lawn needs. Draw it with fewer corners.'
+    const words = QUEUE[name] === 'files' ? say('server.thisFileTakesMore') : say('server.thisPlanTakesMore')
     return new Refusal(422, 'too_much', words, { file: words })
   }
   return error as Error
@@ -114,7 +112,7 @@ export async function compute<N extends TaskName>(
     ? await inThread(name, input, { signal, progress })
     : (tasks[name] as (task: Input<N>) => unknown)(input)
   if (isRefused(made))
-    throw new Refusal(422, 'unreadable', made.refused.message, { [made.refused.field]: made.refused.message })
+    throw new Refusal(422, 'unreadable', made.refused.said, { [made.refused.field]: made.refused.said })
   return made as Made<N>
 }
 

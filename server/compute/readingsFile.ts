@@ -1,3 +1,5 @@
+import { saidIn } from '#contract/said'
+import { say, type Message } from '#core/explain/message'
 import type { ProbeReading } from '#core/soil/probe'
 import { readClock, readDay } from '#core/weather/dailyFile'
 import type { Day } from '#core/measure/calendar'
@@ -43,15 +45,13 @@ function readingColumns(header: readonly string[], told: ReadingsTold): ReadingC
   const clock = find(READING_PATTERNS.clock, [at])
   const depth = find(READING_PATTERNS.depth)
   const temp = find(READING_PATTERNS.temp, [at, clock, depth])
-  if (at < 0 || temp < 0)
-    throw new UnreadableFile('The first line has to name a column of date and time, and one of temperature.')
-  if (depth < 0 && told.depthMm === null)
-    throw new UnreadableFile('No column names the depth: say how deep the probe was.')
+  if (at < 0 || temp < 0) throw new UnreadableFile(say('server.theFirstLineHas'))
+  if (depth < 0 && told.depthMm === null) throw new UnreadableFile(say('server.noColumnNamesThe'))
   const tempName = header[temp]!.toLowerCase()
   const unit =
     told.temperature ??
     (/(_f\b|°f|\(f\)|fahrenheit)/.test(tempName) ? 'F' : /(_c\b|°c|\(c\)|celsius)/.test(tempName) ? 'C' : undefined)
-  if (!unit) throw new UnreadableFile('The column of temperature does not say °C or °F: choose one.')
+  if (!unit) throw new UnreadableFile(say('server.theColumnOfTemperature'))
   const depthName = depth < 0 ? '' : header[depth]!.toLowerCase()
   return {
     at,
@@ -69,18 +69,18 @@ function readReading(
   { at, clock, depth, temp, unit, mmPer }: ReadingColumns,
   told: ReadingsTold,
   delimiter: Delimiter,
-): ProbeReading | string {
+): ProbeReading | Message {
   const [, date = '', joined] = /^(\S+?)(?:[T ](.+))?$/.exec(cells[at] ?? '') ?? []
   const [day, time] = [readDay(date), readClock(clock >= 0 ? (cells[clock] ?? '') : (joined ?? ''))]
   const [value, deep] = [
     readNumber(cells[temp], delimiter),
     depth < 0 ? told.depthMm! / mmPer : readNumber(cells[depth], delimiter),
   ]
-  if (!day) return `"${(cells[at] ?? '').slice(0, 30)}" is not a date`
-  if (!time) return `${day} has no time of day`
-  if (day > told.today) return `${day} has not happened yet`
-  if (value === undefined) return `temperature "${(cells[temp] ?? '').slice(0, 20)}" is not a number`
-  if (deep === undefined) return `depth "${(cells[depth] ?? '').slice(0, 20)}" is not a number`
+  if (!day) return say('weatherFile.isNotADate', { day: (cells[at] ?? '').slice(0, 30) })
+  if (!time) return say('server.noTimeOfDay', { at: day })
+  if (day > told.today) return say('weatherFile.hasNotHappenedYet', { day })
+  if (value === undefined) return say('server.temperatureNotANumber', { typed: (cells[temp] ?? '').slice(0, 20) })
+  if (deep === undefined) return say('server.depthNotANumber', { typed: (cells[depth] ?? '').slice(0, 20) })
   const reading = readingSchema.safeParse({
     at: `${day}T${time}`,
     depthMm: deep * mmPer,
@@ -88,7 +88,7 @@ function readReading(
   })
   return reading.success
     ? reading.data
-    : `${value} °${unit} at ${deep} cannot be soil: ${reading.error.issues[0]!.message}`
+    : say('server.cannotBeSoil', { typed: value, unit, at: deep, bounds: saidIn(reading.error.issues[0]!.message) })
 }
 
 /**
@@ -111,7 +111,7 @@ export function readReadings(bytes: Uint8Array, told: ReadingsTold, progress?: (
       },
       line: (row) => {
         const read = readReading(row, found!.columns, told, found!.delimiter)
-        if (typeof read === 'string') rejected.add(row.line, read)
+        if ('key' in read) rejected.add(row.line, read)
         else readings.set(`${read.at} ${read.depthMm}`, read)
       },
     },

@@ -1,9 +1,14 @@
+import { say, type Message } from '#core/explain/message'
 import { parse } from 'csv-parse/sync'
 import { cellsIn, delimiterOf, type Delimiter } from '#core/measure/table'
 import { DLY_HEADER, isDly, readDly } from '#core/weather/dly'
 
 /** A file that is not a table at all, or a larger one than anybody's station writes. */
-export class UnreadableFile extends Error {}
+export class UnreadableFile extends Error {
+  constructor(readonly said: Message) {
+    super(said.key)
+  }
+}
 
 /** 200 years of days, or hourly readings of twenty. */
 const MOST_LINES = 200_000
@@ -22,7 +27,7 @@ export interface TableLine {
 /** What a row came to that cannot be used whole. */
 export interface BadLine {
   line: number
-  reason: string
+  reason: Message
 }
 
 export interface TableReader {
@@ -40,7 +45,7 @@ export function decoded(bytes: Uint8Array): string {
         ? 'utf-16be'
         : undefined
   const text = new TextDecoder(wide ?? 'utf-8').decode(bytes)
-  if (text.includes('\0')) throw new UnreadableFile('This is no text file. Save the table as CSV.')
+  if (text.includes('\0')) throw new UnreadableFile(say('server.thisIsNoText'))
   return text.startsWith('\ufeff') ? text.slice(1) : text
 }
 
@@ -51,21 +56,22 @@ function boundsHeld(text: string): void {
     end = text.indexOf('\n', start)
     if ((end < 0 ? text.length : end) - start > MOST_LINE_CHARACTERS)
       throw new UnreadableFile(
-        `Line ${lines + 1} is longer than ${MOST_LINE_CHARACTERS.toLocaleString('en-US')} characters; no station writes that.`,
+        say('server.lineIsLongerThan', {
+          lines: lines + 1,
+          MOST_LINE_CHARACTERS: MOST_LINE_CHARACTERS.toLocaleString('en-US'),
+        }),
       )
     if (++lines > MOST_LINES)
-      throw new UnreadableFile(`The file has more than ${MOST_LINES.toLocaleString('en-US')} lines. Split it by years.`)
+      throw new UnreadableFile(say('server.theFileHasMore', { MOST_LINES: MOST_LINES.toLocaleString('en-US') }))
     if (end < 0) break
   }
   const columns = cellsIn(text.slice(0, text.indexOf('\n') < 0 ? text.length : text.indexOf('\n')), delimiterOf(text))
   if (columns > MOST_COLUMNS)
     throw new UnreadableFile(
-      `The first line names ${columns.toLocaleString('en-US')} columns; ${MOST_COLUMNS} are read at the most.`,
+      say('server.theFirstLineNames', { columns: columns.toLocaleString('en-US'), MOST_COLUMNS }),
     )
   if (columns * lines > MOST_CELLS)
-    throw new UnreadableFile(
-      `${lines.toLocaleString('en-US')} lines of ${columns} columns are too many at once. Split the file by years, or save only the columns of date, temperature and rain.`,
-    )
+    throw new UnreadableFile(say('server.linesOfColumnsAre', { lines: lines.toLocaleString('en-US'), columns }))
 }
 
 /**
@@ -105,22 +111,24 @@ export function readTable(bytes: Uint8Array, reader: TableReader, progress?: (sh
         if (++seen % REPORT_EVERY === 0) progress?.(info.bytes / text.length)
         if (!header) {
           header = record
-          if (header.length < 2)
-            throw new UnreadableFile('The first line has to name the columns: date, highest, lowest, rain.')
+          if (header.length < 2) throw new UnreadableFile(say('server.theFirstLineHasTo'))
           reader.header(header, delimiter)
           return null
         }
         // A delimiter at the end of each line is no cell.
         while (record.length > header.length && record.at(-1) === '') record.pop()
         if (record.length > header.length)
-          reader.bad({ line: info.lines, reason: `${record.length} cells where the first line names ${header.length}` })
+          reader.bad({
+            line: info.lines,
+            reason: say('server.cellsWhereNamed', { cells: record.length, columns: header.length }),
+          })
         else reader.line({ cells: record, line: info.lines })
         return null
       },
     } as never)
   } catch (error) {
     if (error instanceof UnreadableFile) throw error
-    throw new UnreadableFile(`The file could not be read as CSV: ${(error as Error).message.slice(0, 200)}`)
+    throw new UnreadableFile(say('server.fileNotCsv', { reason: (error as Error).message.slice(0, 200) }))
   }
-  if (!header) throw new UnreadableFile('The first line has to name the columns: date, highest, lowest, rain.')
+  if (!header) throw new UnreadableFile(say('server.theFirstLineHasTo'))
 }

@@ -1,3 +1,4 @@
+import { say, type Message } from '#core/explain/message'
 import { sunByMonth } from '#core/site/sun'
 import type { PlaceDeg } from '#core/site/geodesy'
 import type { Features } from '#core/site/sitePlan'
@@ -18,7 +19,7 @@ export interface Reporter {
   postMessage: (share: number) => void
 }
 export interface Refused {
-  refused: { field: string; message: string }
+  refused: { field: string; said: Message }
 }
 export const isRefused = (made: unknown): made is Refused =>
   typeof made === 'object' && made !== null && 'refused' in made
@@ -27,8 +28,8 @@ function orRefused<T>(work: () => T): T | Refused {
   try {
     return work()
   } catch (error) {
-    if (error instanceof UnreadableFile) return { refused: { field: 'file', message: error.message } }
-    if (error instanceof BadPicture) return { refused: { field: error.field, message: error.message } }
+    if (error instanceof UnreadableFile) return { refused: { field: 'file', said: error.said } }
+    if (error instanceof BadPicture) return { refused: { field: error.field, said: error.said } }
     throw error
   }
 }
@@ -60,10 +61,7 @@ export const daysFile = (task: FileTask & { mapping: Mapping; first: Day | null;
 export const deliveredFile = (task: FileTask & { last: Day }) =>
   orRefused(() => {
     const { guess, choices } = previewDays(task.bytes)
-    if (!guess || choices.length)
-      throw new UnreadableFile(
-        'The first line has to name the columns of one station: date, tmax_c, tmin_c, precipitation_mm.',
-      )
+    if (!guess || choices.length) throw new UnreadableFile(say('server.theFirstLineHasToName'))
     const { days, ...rejected } = readDays(task.bytes, guess, task.last)
     const wanted = [...days].sort((a, b) => (a.day < b.day ? -1 : 1))
     return { pieces: inPieces(wanted), count: wanted.length, ...rejected }

@@ -1,5 +1,6 @@
+import { say } from '#core/explain/message'
 import { readDailyRow, type StationPlace } from '#core/weather/dailyFile'
-import { climateFromRecord } from '#core/weather/normals'
+import { climateFromRecord } from '#core/weather/climate'
 import type { ForecastDay } from '#core/weather/weather'
 import { addDays, type Day } from '#core/measure/calendar'
 import { readNumber, type Delimiter } from '#core/measure/table'
@@ -202,7 +203,7 @@ export interface ReadDays {
 export function readDays(bytes: Uint8Array, mapping: Mapping, last: Day, progress?: (share: number) => void): ReadDays {
   // Wind is welcome, not asked for: a file without its column is read without it.
   const indices = Object.values(mapping.columns)
-  if (new Set(indices).size < indices.length) throw new UnreadableFile('The same column is chosen twice.')
+  if (new Set(indices).size < indices.length) throw new UnreadableFile(say('server.theSameColumnIs'))
   const days = new Map<Day, ForecastDay>()
   const rejected = new Rejected()
   let delimiter: Delimiter = ','
@@ -211,8 +212,7 @@ export function readDays(bytes: Uint8Array, mapping: Mapping, last: Day, progres
     {
       header: (header, found) => {
         delimiter = found
-        if (indices.some((index) => index >= header.length))
-          throw new UnreadableFile('A chosen column is not in this file.')
+        if (indices.some((index) => index >= header.length)) throw new UnreadableFile(say('server.aChosenColumnIs'))
       },
       bad: ({ line, reason }) => {
         rejected.add(line, reason)
@@ -221,7 +221,7 @@ export function readDays(bytes: Uint8Array, mapping: Mapping, last: Day, progres
         if (mapping.only && cells[mapping.only.column] !== mapping.only.value) return
         const read = readDailyRow(cells, mapping, delimiter, last)
         if ('reason' in read) rejected.add(line, read.reason)
-        else if (days.has(read.weather.day)) rejected.add(line, `${read.weather.day} is in the file already`)
+        else if (days.has(read.weather.day)) rejected.add(line, say('server.alreadyInFile', { day: read.weather.day }))
         else days.set(read.weather.day, read.weather)
       },
     },

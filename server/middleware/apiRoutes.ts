@@ -1,3 +1,5 @@
+import { errorOf, Refusal } from '../utils/refusal'
+import { say } from '#core/explain/message'
 /// <reference path="../api-routes.d.ts" />
 import { defineEventHandler, setResponseHeader, setResponseStatus } from 'h3'
 import type { ApiError } from '#contract/context'
@@ -17,9 +19,9 @@ export default defineEventHandler((event): ApiError | undefined => {
   setResponseHeader(event, 'cache-control', 'no-store')
   setResponseStatus(event, allowed.length ? 405 : 404)
   if (allowed.length) setResponseHeader(event, 'allow', allowed.sort().join(', '))
-  return {
-    error: allowed.length
-      ? { code: 'method', message: `This address takes ${allowed.join(', ')} only.` }
-      : { code: 'not_found', message: 'There is nothing under this address.' },
-  }
+  return errorOf(
+    allowed.length
+      ? new Refusal(405, 'method', say('server.thisAddressTakesOnly', { allowed: allowed.join(', ') }))
+      : new Refusal(404, 'not_found', say('server.thereIsNothingUnder')),
+  )
 })

@@ -1,3 +1,5 @@
+import { errorOf, Refusal } from '../utils/refusal'
+import { say } from '#core/explain/message'
 import { createHash } from 'node:crypto'
 import { defineEventHandler, getCookie, setResponseHeader, setResponseStatus } from 'h3'
 import type { ApiError } from '#contract/context'
@@ -22,12 +24,7 @@ export default defineEventHandler((event): ApiError | undefined => {
     setResponseHeader(event, 'cache-control', 'no-store')
     // What else was sent on this connection is not waited for.
     setResponseHeader(event, 'connection', 'close')
-    return {
-      error: {
-        code: 'too_many',
-        message: 'Too much was asked for at once. Nothing was changed; try again in a moment.',
-      },
-    }
+    return errorOf(new Refusal(429, 'too_many', say('server.tooMuchWasAsked')))
   }
   underWay.set(who, count + 1)
   event.node.res.once('close', () => {

@@ -1,3 +1,5 @@
+import { errorOf, Refusal } from '../utils/refusal'
+import { say } from '#core/explain/message'
 import {
   defineEventHandler,
   getRequestHeader,
@@ -45,5 +47,5 @@ export default defineEventHandler((event): ApiError | undefined => {
   if (from && from === ownOrigin(event)) return undefined
   setResponseStatus(event, 403)
   setResponseHeader(event, 'cache-control', 'no-store')
-  return { error: { code: 'origin', message: 'This did not come from a page of this server, so nothing was changed.' } }
+  return errorOf(new Refusal(403, 'origin', say('server.thisDidNotCome')))
 })

@@ -9,7 +9,7 @@ import { log } from '../utils/log'
 
 type Firm = Pick<
   AtWork['firm'],
-  'id' | 'practices' | 'planning' | 'workingDays' | 'holidays' | 'hoursADay' | 'currency'
+  'id' | 'practices' | 'planning' | 'workingDays' | 'holidays' | 'feedRules' | 'hoursADay' | 'currency'
 >
 
 /** Keeps what the job in view will still use up of the shed, for the other jobs that look at it. */

@@ -1,3 +1,4 @@
+import { say, withoutWorkings } from '#core/explain/message'
 import type { Gate } from '#core/explain/judgement'
 import type { Lawn } from '#contract/lawn'
 import type { Task } from '#core/job/schedule/schedule'
@@ -25,9 +26,6 @@ async function heldTasks(lawn: Lawn, work: AtWork): Promise<{ task: Task; holds:
   }
 }
 
-/** The hold of a gate in words without its figures, which are in the reader's units. */
-const wordsOf = ({ text }: Gate): string => text.filter((part) => typeof part === 'string').join('…')
-
 /** @throws Refusal where a task that is held is marked done without a note that says why */
 export async function wantsNote(
   lawn: Lawn,
@@ -36,8 +34,8 @@ export async function wantsNote(
 ): Promise<boolean> {
   const held = (await heldTasks(lawn, work)).find((one) => one.task.key === task)
   if (held && !note.trim())
-    throw new Refusal(422, 'held', 'This is held.', {
-      note: `Held: ${held.holds.map(wordsOf).join('; ')}. A note says why it was done anyway.`,
+    throw new Refusal(422, 'held', say('server.thisIsHeld'), {
+      note: say('server.heldANoteSays', { holds: held.holds.map(({ text }) => withoutWorkings(text)) }),
     })
   return held !== undefined
 }
@@ -47,8 +45,10 @@ export async function nothingHeld(lawn: Lawn, work: AtWork): Promise<void> {
   const [first] = await heldTasks(lawn, work)
   if (!first) return
   const { task, holds } = first
-  const way = holds[0]!.binding
-    ? 'Choose another day: no note overrides label or law.'
-    : 'Override it with a note, or choose another day. Nothing was confirmed.'
-  throw new Refusal(422, 'held', `${task.name} is held: ${wordsOf(holds[0]!)}. ${way}`)
+  const way = holds[0]!.binding ? say('server.chooseAnotherDayNo') : say('server.overrideItWithA')
+  throw new Refusal(
+    422,
+    'held',
+    say('server.taskIsHeld', { task: task.name, hold: withoutWorkings(holds[0]!.text), way }),
+  )
 }

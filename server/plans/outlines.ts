@@ -3,7 +3,7 @@ import type { LawnOutline } from '#contract/list'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import type { Outline } from '#core/job/outline'
 import type { FirmRecord } from '#core/job/records'
-import { sownOn } from '#core/job/seeding'
+import { practicesOf, sownOn } from '#core/job/seeding'
 import { compute } from '../compute/pool'
 import { failureOf } from '../records/failures'
 import type { AtWork } from '../records/firms'
@@ -38,7 +38,8 @@ async function briefFor(
   told: (station: StationRecord) => Promise<StationTold>,
 ): Promise<string | null> {
   const station = stationOf(lawn, stations)
-  if (lawn.job.endedOn || !station || !sownOn(groundOf(lawn), jobOf(lawn))) return null
+  if (lawn.job.endedOn || !station || !sownOn(groundOf(lawn), jobOf(lawn), practicesOf(jobOf(lawn), work.firm)))
+    return null
   try {
     return await briefText(work, { station, told: await told(station) }, subjectOf(lawn, station, work))
   } catch (error) {

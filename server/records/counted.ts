@@ -1,3 +1,4 @@
+import { said } from '#contract/said'
 import type { LeftOut } from '#contract/context'
 import type { StockLevels } from '#core/materials/stock'
 import type { Pace } from '#core/job/hours'
@@ -65,7 +66,7 @@ export async function countedOf(firmId: string): Promise<Counted> {
     spokenFor: spoken ?? {},
     leftOut: (unsound ?? []).map(({ client: name, task, day }) => ({
       what: `${task} at ${name}, ${day}`,
-      why: 'its hours or area are out of bounds; take the mark back and mark it again',
+      why: said('server.lawnsOutOfBounds'),
     })),
   }
 }

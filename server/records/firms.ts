@@ -1,6 +1,7 @@
+import type { Language } from '#words/message'
 import type { Day } from '#core/measure/calendar'
 import type { UnitSystem } from '#core/measure/figure'
-import type { FirmSettings, Language, Licence, Role } from '#contract/firm'
+import type { FirmSettings, Licence, Role } from '#contract/firm'
 import type { Planning } from '#core/job/planningFigures'
 import type { Practices } from '#core/job/decision/practices'
 import { dayIn, daysLater } from '../weather/clock'
@@ -19,6 +20,7 @@ export interface Firm {
   planning: Partial<Planning>
   workingDays: number[]
   holidays: Day[]
+  feedRules: FirmSettings['feedRules']
   hoursADay: number
   licences: Licence[]
   homeStationId: string | null
@@ -111,7 +113,7 @@ export async function foundFirm(
 export async function saveFirm(firmId: string, settings: FirmSettings): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     const { rowCount } = await client.query(
-      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, practices = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, language = $13, grows = $14, version = version + 1
+      `update firms set name = $3, units = $4, currency = $5, time_zone = $6, practices = $7, working_days = $8, licences = $9, planning = $10, holidays = $11, hours_a_day = $12, language = $13, grows = $14, feed_rules = $15, version = version + 1
        where id = $1 and version = $2`,
       [
         firmId,
@@ -128,6 +130,7 @@ export async function saveFirm(firmId: string, settings: FirmSettings): Promise<
         settings.hoursADay,
         settings.language,
         settings.grows,
+        settings.feedRules,
       ],
     )
     if (!rowCount) return false

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import type { EndJob, NewJob } from '#contract/lawn'
 import type { KeptJob } from '#contract/keptJob'
 import type { Day } from '#core/measure/calendar'
@@ -38,7 +39,7 @@ export async function startJob(
       [firmId, lawnId, id],
     )
     if (rows[0]!.there) return true
-    if (rows[0]!.count >= MOST_JOBS) throw new NoRoom(`This lawn has ${MOST_JOBS} jobs, as many as are kept.`)
+    if (rows[0]!.count >= MOST_JOBS) throw new NoRoom(say('server.thisLawnHasJobs', { MOST_JOBS }))
     if ((await freeZones(client, firmId, lawnId, zoneIds)) < new Set(zoneIds).size) return false
     const { rowCount } = await client.query(
       `insert into jobs (firm_id, lawn_id, id, number, begun_on, updated_by)

@@ -25,6 +25,7 @@ export interface PlanRow {
   bags: PlanSettings['bags']
   analysis: string
   nitrogen: number
+  slow: number
   coverMaterial: PlanSettings['coverMaterial']
   coverMm: number
   rakeMm: number
@@ -74,6 +75,7 @@ export const planFrom = (row: PlanRow): Plan => ({
           bags: row.bags,
           starterAnalysis: row.analysis,
           starterNGPerM2: row.nitrogen,
+          starterSlowShare: row.slow,
           coverMaterial: row.coverMaterial,
           coverMm: row.coverMm,
           rakeMm: row.rakeMm,
@@ -89,7 +91,7 @@ export const JOB_COLUMNS = `
   select jobs.id, number, begun_on as "begunOn", version, programme, overrule_note as "overruleNote",
     zone_plans as "zonePlans", practices, blend, sow_on as "sowOn",
     seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
-    purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen,
+    purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen, starter_slow_share as slow,
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,
     case when version > 0 then updated_at end as "savedAt", ${nameOf('updated_by')} as "savedBy",
     confirmed_on as "confirmedOn", ${nameOf('confirmed_by')} as "confirmedBy", confirmed_version as "confirmedVersion",
@@ -119,7 +121,8 @@ export async function savePlan(
          updated_by = $19, zone_plans = $20, practices = $21, blend = $22, work = $23, version = version + 1,
          updated_at = coalesce($24::timestamptz, now()),
          confirmed_on = coalesce($25, confirmed_on), confirmed_by = case when $25::date is null then confirmed_by else $19 end,
-         confirmed_version = case when $25::date is null then confirmed_version else version + 1 end
+         confirmed_version = case when $25::date is null then confirmed_version else version + 1 end,
+         starter_slow_share = $26
        where firm_id = $1 and id = $2 and version = $3 and outcome is null`,
       [
         firmId,
@@ -147,6 +150,7 @@ export async function savePlan(
         plan.work,
         when?.at ?? null,
         confirmedOn ?? null,
+        s?.starterSlowShare ?? 0,
       ],
     )
     if (!rowCount) return false

@@ -51,17 +51,25 @@ export async function commonGrass(firmId: string): Promise<GrassCode | undefined
  * A new lawn is one zone, and stands where the firm's home station stands until its own place is entered. Asked twice
  * under one id, as by a double click or after a lost answer, it is there once.
  */
-export async function addLawn(by: Author, lawn: NewLawn): Promise<Lawn | undefined> {
+export async function addLawn(by: Author, lawn: NewLawn, { sample = false } = {}): Promise<Lawn | undefined> {
   await inFirm(by.firmId, async (client) => {
     const { rows } = await client.query(`select from lawns where id = $1`, [lawn.id])
     if (rows.length) return
     const { rowCount } = await client.query(
-      `insert into lawns (firm_id, id, updated_by, client_id, address, grows_now, lat_deg, lon_deg)
-       select $1, $2, $3, $4, $5, $6, coalesce(max(lat_deg) filter (where home), max(lat_deg), 40),
+      `insert into lawns (firm_id, id, updated_by, client_id, address, grows_now, sample, lat_deg, lon_deg)
+       select $1, $2, $3, $4, $5, $6, $7, coalesce(max(lat_deg) filter (where home), max(lat_deg), 40),
               coalesce(max(lon_deg) filter (where home), max(lon_deg), 0)
        from stations where firm_id = $1
        on conflict (id) do nothing`,
-      [by.firmId, lawn.id, by.personId, await clientNamed(client, by.firmId, lawn.client), lawn.address, lawn.growsNow],
+      [
+        by.firmId,
+        lawn.id,
+        by.personId,
+        await clientNamed(client, by.firmId, lawn.client),
+        lawn.address,
+        lawn.growsNow,
+        sample,
+      ],
     )
     if (rowCount) {
       await roomFor(client, by.firmId, 'lawns')

@@ -28,7 +28,7 @@ export async function listedLawns(firmId: string, engine: string, { first, from 
          from lawns l join clients c on c.firm_id = l.firm_id and c.id = l.client_id
          where l.firm_id = $1 order by l.lacking desc, l.sown_on, c.name, l.id limit $3 offset $4)
        select coalesce(json_agg(json_build_object('id', l.id, 'client', c.name, 'address', l.address,
-           'growsNow', l.grows_now,
+           'growsNow', l.grows_now, 'sample', l.sample,
            'areaM2', coalesce((select sum(z.area_m2) from zones z where z.firm_id = l.firm_id and z.lawn_id = l.id), 0),
            'job', json_build_object('id', j.id, 'number', j.number, 'programme', j.programme, 'sowOn', j.sow_on,
              'outcome', j.outcome, 'endedOn', j.ended_on),

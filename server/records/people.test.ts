@@ -105,6 +105,7 @@ describe('a firm', () => {
     planning: { overseedFrom: 0.6 },
     workingDays: [1, 2, 3],
     holidays: [toDay('2026-12-25')],
+    feedRules: { phosphorus: 'banned' as const, blackouts: [{ from: '11-15', to: '03-01' }] },
     hoursADay: 24,
     licences: [{ what: 'Pesticides', number: 'A 12' }],
     homeStationId: null,
@@ -133,7 +134,7 @@ describe('a firm', () => {
     }))!
     expect(await saveFirm(ours.firmId, { ...settings, homeStationId: airfield.id })).toBe(true)
     expect((await stationsOf(ours.firmId)).filter(({ home }) => home).map(({ name }) => name)).toEqual(['Airfield'])
-    const { name, currency, practices, planning, workingDays, holidays, hoursADay, licences } = settings
+    const { name, currency, practices, planning, workingDays, holidays, feedRules, hoursADay, licences } = settings
     expect((await atWork(await openSession(ours, HERE)))!.firm).toMatchObject({
       name,
       currency,
@@ -141,6 +142,7 @@ describe('a firm', () => {
       planning,
       workingDays,
       holidays,
+      feedRules,
       hoursADay,
       licences,
       version: 2,

@@ -1,5 +1,6 @@
 import type { Normals } from '#core/weather/normals'
 import { buildSeason, type Season, type SeasonInput } from '#core/establishment/season'
+import { yearsOfTurf, type YearsOfTurf } from '#core/establishment/lasting'
 import { briefOf } from '#core/establishment/glance'
 import { summarise } from '#core/establishment/outlook'
 import { tellOutlook } from '#core/establishment/outlookTold'
@@ -28,14 +29,14 @@ export interface WorkedOut {
 }
 
 /** A season weighs some megabytes; a thread is given the lawns that share one after the other. */
-let latest: { key: string; season: Season; normals: Normals } | undefined
+let latest: { key: string; season: Season; normals: Normals; lasting: YearsOfTurf } | undefined
 
 /** Works an outlook out; the season asked for last is at hand. */
 export function workOut({ key, input, seed, risk, mowingMm, stand }: SeasonWork): WorkedOut {
   if (latest?.key !== key) {
     const read = JSON.parse(input) as SeasonInput
-    latest = { key, season: buildSeason(read), normals: read.climate.normals }
+    latest = { key, season: buildSeason(read), normals: read.climate.normals, lasting: yearsOfTurf(read) }
   }
-  const outlook = summarise(latest.season, seed, risk, mowingMm, latest.normals, stand)
+  const outlook = summarise(latest.season, seed, risk, mowingMm, latest.normals, stand, latest.lasting)
   return { outlook: JSON.stringify(tellOutlook(outlook)), brief: JSON.stringify(briefOf(outlook)) }
 }

@@ -1,3 +1,5 @@
+import { say, type Message } from '#core/explain/message'
+import { said } from '#contract/said'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { addDays, toDay } from '#core/measure/calendar'
@@ -108,7 +110,7 @@ describe('a plan', () => {
     const lawn = await surveyed({ applications })
     const early = await call('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-11-03'))
     expect([early.status, early.body.error.code]).toEqual([422, 'label'])
-    expect(early.body.error.fields!.sowOn).toContain('4 Nov')
+    expect(early.body.error.fields!.sowOn).toContain('Nov 4')
     expect(
       (await call<Lawn>('PUT', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/plan`, plan(lawn, '2026-11-04'))).body.plan
         .sowOn,
@@ -148,14 +150,14 @@ describe('a plan', () => {
     const lawn = await surveyed()
     const mark = (doneOn: string, id = randomUUID()) =>
       call<Lawn>('POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, { id, task: 'scalp', doneOn })
-    expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('8 Sep')
+    expect((await mark('2026-09-09')).body.error.fields!.doneOn).toContain('Sep 8')
     expect((await mark('2020-09-01')).status).toBe(422)
     expect((await mark('not a day')).status).toBe(422)
     expect((await mark('2026-09-08')).body.done).toMatchObject([{ key: 'scalp', doneOn: '2026-09-08' }])
     const second = await mark('2026-09-08')
     expect([second.status, second.body.error.message]).toEqual([
       409,
-      'Somebody of Ours marked this done already, for 2026-09-08. Yours was not added; take theirs back first if it is wrong.',
+      'Somebody of Ours marked this done already, for Sep 8. Yours was not added; take theirs back first if it is wrong.',
     ])
     const [{ id }] = (await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.done as [Lawn['done'][number]]
     expect((await mark('2026-09-08', id as ReturnType<typeof randomUUID>)).body.done).toHaveLength(1)
@@ -166,7 +168,7 @@ describe('a plan', () => {
 
 describe('the season', () => {
   test('of a firm that has just begun says what is missing, and is no error', async () => {
-    const lacking = [200, { lacks: 'The climate of your place is not known yet.' }]
+    const lacking = [200, { lacks: { key: 'server.theClimateOfYour' } }]
     const home = await call('GET', '/api/sill')
     expect([home.status, home.body]).toEqual(lacking)
     const own = await call('GET', `/api/lawns/${(await surveyed()).id}/sill`)
@@ -186,13 +188,15 @@ describe('the season', () => {
     expect(station).toMatchObject({ home: true, fewFigures })
     // One harmonic through the two months: July and January come back as they were told.
     expect(station.normals!.tmaxC[6]).toBeCloseTo(30, 1)
-    expect((await call<SillTold>('GET', '/api/sill')).body.yearsFrom).toBe('a few figures of Yard')
+    expect((await call<SillTold>('GET', '/api/sill')).body.yearsFrom).toBe(
+      said('server.fewFiguresOf', { name: 'Yard' }),
+    )
     const typed = { ...station, fewFigures: null }
     expect((await call<Station>('PUT', `/api/stations/${station.id}`, typed)).body).toMatchObject({
       fewFigures: null,
       normals: station.normals,
     })
-    expect((await call<SillTold>('GET', '/api/sill')).body.yearsFrom).toBe('the normals of Yard')
+    expect((await call<SillTold>('GET', '/api/sill')).body.yearsFrom).toBe(said('server.normalsOf', { name: 'Yard' }))
     const turned = { ...fewFigures, hottest: { tmaxC: 5, tminC: -4 } }
     const refused = await call('POST', '/api/stations', { ...NEW_STATION, name: 'Other', fewFigures: turned })
     expect([refused.status, refused.body.error.fields?.['fewFigures.hottest.tmaxC']]).toEqual([
@@ -204,7 +208,7 @@ describe('the season', () => {
   test('of the home station and of a lawn comes with forecast and probe, and in brief for the list', async () => {
     await ridge()
     const home = sillOf((await call<SillTold>('GET', '/api/sill')).body)
-    expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: 'tall fescue' })
+    expect(home).toMatchObject({ stationName: 'Ridge', recordEnds: '2026-09-07', grassName: { key: 'grass.TF' } })
     expect(home.forecast).toHaveLength(10)
     expect(home.outlook.readings.at(-1)).toMatchObject({ at: '2026-09-08T06:40', used: true })
     // The simulated probe reads half a kelvin over the simulated ground, with noise about it.
@@ -253,7 +257,7 @@ describe('the season', () => {
     expect(await reads()).toMatchObject({
       stationName: 'Yard',
       recordEnds: null,
-      yearsFrom: 'the normals of Ridge, since Yard has not 20 days of every month',
+      yearsFrom: said('server.lentTo', { normals: say('server.normalsOf', { name: 'Ridge' }), name: 'Yard' }),
     })
   })
 
@@ -281,8 +285,8 @@ describe('the season', () => {
       station.id,
       Array.from({ length: 40 }, (_, i) => ({ day: addDays(TODAY, -40 + i), tmaxC: 25, tminC: 14, rainMm: 1 })),
     )
-    const { body } = await call<{ lacks: string }>('GET', '/api/sill')
-    expect(body.lacks).toContain('Yard has 40 days')
+    const { body } = await call<{ lacks: Message }>('GET', '/api/sill')
+    expect(body.lacks).toEqual(say('server.hasDaysAndNo', { name: 'Yard', record: 40 }))
   })
 })
 

@@ -100,7 +100,7 @@ describe('what cannot be kept', () => {
       [at, at + m],
     ]
     expect(Object.entries((await save(square(500))).body.error.fields!)).toEqual([
-      [`zones.${zoneId}.areaFrom`, expect.stringContaining('20 ha')],
+      [`zones.${zoneId}.areaFrom`, expect.stringContaining('2,150,000 ft²')],
     ])
     expect((await save(square(10), [square(20, -5)])).body.error.fields).toEqual({
       [`zones.${zoneId}.areaFrom`]: expect.stringContaining('leave nothing'),

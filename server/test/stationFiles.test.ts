@@ -1,3 +1,4 @@
+import { said } from '#contract/said'
 import { describe, expect, test } from 'vitest'
 import { addDays, toDay } from '#core/measure/calendar'
 import type { Step } from '#contract/context'
@@ -61,7 +62,7 @@ describe('a file for a station', () => {
       mapping: JSON.stringify(OPEN_FORM),
     })
     expect(kept.at(-1)).toMatchObject({ status: 200, body: { added: 6000, rejectedCount: 0 } })
-    expect(kept.slice(0, -1)).toContainEqual({ doing: 'Saving the days', share: null })
+    expect(kept.slice(0, -1)).toContainEqual({ doing: said('server.savingTheDays'), share: null })
     expect((await steps('hello', { mapping: JSON.stringify(OPEN_FORM) })).at(-1)).toMatchObject({
       status: 422,
       body: { error: { code: 'unreadable' } },

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { defineEventHandler, setResponseHeader, setResponseStatus, type H3Event } from 'h3'
 import type { ApiError } from '#contract/context'
 import type { Role } from '#contract/firm'
@@ -19,8 +20,8 @@ async function whoIsAtWork(event: H3Event): Promise<AtWork> {
   const work = claim && (await atWork(claim))
   if (work) return work
   throw demoMode()
-    ? new Refusal(401, 'enter_demo', 'Nobody is signed in. The demo lets you in without a password.')
-    : new Refusal(401, 'signed_out', 'You are signed out. Sign in again; what you entered is still here.')
+    ? new Refusal(401, 'enter_demo', say('server.nobodyIsSignedIn'))
+    : new Refusal(401, 'signed_out', say('server.youAreSignedOut'))
 }
 
 function inOneShape<T>(handle: (event: H3Event) => Promise<T>) {
@@ -43,8 +44,7 @@ export function answer<T>(handle: (event: H3Event, work: AtWork) => Promise<T>, 
     const work = await whoIsAtWork(event)
     event.context.atWork = work
     if (Date.now() - Date.parse(work.session.seenAt) > SEEN_EVERY_MS) void noteSeen(work)
-    if (only && work.person.role !== only)
-      throw new Refusal(403, 'owner_only', 'Only an owner of the firm may do this.')
+    if (only && work.person.role !== only) throw new Refusal(403, 'owner_only', say('server.onlyAnOwnerOf'))
     return handle(event, work)
   })
 }

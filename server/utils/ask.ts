@@ -1,7 +1,8 @@
+import { say } from '#core/explain/message'
 import { getQuery, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { readBounded } from './readBounded'
-import { notFound, Refusal } from './refusal'
+import { notFound, Refusal, type Asked } from './refusal'
 import { tooManyValues } from './structure'
 
 /** Nothing that people type is larger. */
@@ -21,8 +22,7 @@ export async function bodyOf<T extends z.ZodType>(
   let raw: unknown
   try {
     const json = new TextDecoder('utf-8', { fatal: true }).decode(await readBounded(event, mostBytes))
-    if (tooManyValues(json, mostValues))
-      throw new Refusal(413, 'too_many_values', 'This holds more than anybody types. Nothing was saved. Split it.')
+    if (tooManyValues(json, mostValues)) throw new Refusal(413, 'too_many_values', say('server.thisHoldsMoreThan'))
     raw = JSON.parse(json)
   } catch (error) {
     if (error instanceof Refusal) throw error
@@ -36,9 +36,10 @@ export async function bytesOf(
   type: 'application/json' | 'text/csv',
   mostBytes: number,
 ): Promise<Uint8Array> {
-  if (!isOf(event, type)) throw new Refusal(415, 'type', `This has to be sent as ${type}. Nothing was kept.`)
+  if (!isOf(event, type)) throw new Refusal(415, 'type', say('server.thisHasToBe', { type }))
   const bytes = await readBounded(event, mostBytes)
-  if (!bytes.length) throw new Refusal(422, 'empty', 'The file is empty.', { file: 'The file is empty.' })
+  if (!bytes.length)
+    throw new Refusal(422, 'empty', say('server.theFileIsEmpty'), { file: say('server.theFileIsEmpty') })
   return bytes
 }
 
@@ -46,7 +47,7 @@ export async function bytesOf(
 export const queryOf = <T extends z.ZodType>(event: H3Event, schema: T): z.output<T> => schema.parse(getQuery(event))
 
 /** A parameter of the path, judged by its contract; what cannot be one is simply not found. */
-export function paramOf<T extends z.ZodType>(event: H3Event, name: string, schema: T, what: string): z.output<T> {
+export function paramOf<T extends z.ZodType>(event: H3Event, name: string, schema: T, what: Asked): z.output<T> {
   const parsed = schema.safeParse(event.context.params?.[name])
   if (!parsed.success) throw notFound(what)
   return parsed.data

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { setResponseHeader, type H3Event } from 'h3'
 import { MOST_FILE_BYTES } from '#contract/station'
 import type { AtWork } from '../records/firms'
@@ -14,17 +15,9 @@ function take(event: H3Event, firmId: string): () => void {
   const own = held.get(firmId) ?? 0
   const full =
     own >= MOST_OF_A_FIRM
-      ? new Refusal(
-          429,
-          'too_many',
-          `${MOST_OF_A_FIRM} files of your firm are being read just now. Nothing of this one was kept; try again in a minute.`,
-        )
+      ? new Refusal(429, 'too_many', say('server.filesOfYourFirm', { MOST_OF_A_FIRM }))
       : [...held.values()].reduce((sum, n) => sum + n, 0) >= MOST_FILES
-        ? new Refusal(
-            503,
-            'busy',
-            'Other files are being read just now. Nothing of yours was kept; try again in a minute.',
-          )
+        ? new Refusal(503, 'busy', say('server.otherFilesAreBeing'))
         : undefined
   if (full) {
     // What is still on its way is not waited for.

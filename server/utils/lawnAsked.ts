@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import type { H3Event } from 'h3'
 import { idSchema } from '#contract/fields'
 import { jobAskedSchema, type Lawn } from '#contract/lawn'
@@ -33,6 +34,6 @@ export async function jobAsked(event: H3Event, work: AtWork, state?: 'open'): Pr
   const lawn = await lawnFor(event, work, paramOf(event, 'id', idSchema, 'lawn'), jobId, false)
   if (!lawn) throw notFound('job')
   if (state === 'open' && lawn.job.endedOn)
-    throw new Refusal(409, 'ended', `This job was ${lawn.job.state}. Reopen it first; nothing was saved.`)
+    throw new Refusal(409, 'ended', say('server.thisJobWasReopen', { state: lawn.job.state }))
   return lawn
 }

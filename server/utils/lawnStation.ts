@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import type { Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
 import type { StationRecord } from '../records/stations'
@@ -7,7 +8,7 @@ import { localFetch } from './localFetch'
 import { Refusal } from './refusal'
 
 /** Nothing is known of the place a firm works at. */
-export const noStation = () => new Refusal(409, 'weather', 'The climate of your place is not known yet.')
+export const noStation = () => new Refusal(409, 'weather', say('server.theClimateOfYour'))
 
 /** The station a lawn reads, with its days of today. @throws Refusal where the firm has none */
 export async function stationFor(lawn: Lawn, work: AtWork): Promise<StationRecord> {

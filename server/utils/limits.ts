@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { getRequestHeader, type H3Event } from 'h3'
 import { countTry, countWrongTry, hashed, type Limit, type TriedAt } from '../records/attempts'
 import { Refusal } from './refusal'
@@ -25,8 +26,7 @@ export const addressHashOf = (event: H3Event): string => hashed(`address ${addre
 function refuseFor(seconds: number): void {
   if (!seconds) return
   const minutes = Math.ceil(seconds / 60)
-  const wait = seconds <= 60 ? `${seconds} second${seconds === 1 ? '' : 's'}` : `${minutes} minutes`
-  throw new Refusal(429, 'too_many', `Too many tries. Wait ${wait}, then try again.`)
+  throw new Refusal(429, 'too_many', say('server.tooManyTriesWait', { minutes: seconds <= 60 ? 0 : minutes, seconds }))
 }
 
 /** Counts a try. @throws Refusal 429 with the wait in words */

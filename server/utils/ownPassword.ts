@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import type { H3Event } from 'h3'
 import { forgetTries } from '../records/attempts'
 import { authorOf, type AtWork } from '../records/firms'
@@ -11,11 +12,11 @@ import { Refusal } from './refusal'
  * tried
  */
 export async function ownPasswordGiven(event: H3Event, work: AtWork, current: string): Promise<void> {
-  if (work.firm.demo) throw new Refusal(409, 'demo', 'The people of the demo have no password.')
+  if (work.firm.demo) throw new Refusal(409, 'demo', say('server.thePeopleOfThe'))
   const at = { account: work.person.email, address: addressOf(event), known: true }
   await passwordTried(at)
   if (!(await passwordFits(await passwordHashOf(authorOf(work)), current))) {
-    throw new Refusal(422, 'wrong', 'That is not your password now.', { current: 'That is not your password now.' })
+    throw new Refusal(422, 'wrong', say('server.thatIsNotYour'), { current: say('server.thatIsNotYour') })
   }
   await forgetTries(at)
 }

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { getRequestHeader, type H3Event } from 'h3'
 import { Refusal } from './refusal'
 
@@ -12,20 +13,19 @@ const tooLarge = (most: number) =>
   new Refusal(
     413,
     'too_large',
-    `This is larger than ${most >= 1_000_000 ? `${Math.round(most / 1_000_000)} MB` : `${Math.round(most / 1024)} kB`}. Nothing was saved. Split it.`,
+    say('server.thisIsLargerThan', {
+      mostOver: String(most >= 1_000_000),
+      most: Math.round(most / 1_000_000),
+      most2: Math.round(most / 1024),
+    }),
   )
-const tooSlow = () =>
-  new Refusal(
-    408,
-    'too_slow',
-    'This came too slowly to be taken. Nothing was saved; what you entered is still here. Try again where the network is better.',
-  )
+const tooSlow = () => new Refusal(408, 'too_slow', say('server.thisCameTooSlowly'))
 
 /** Fails when whoever sent a part of a body has gone. */
 function hungUp({ node: { req } }: H3Event): Promise<never> {
   const gone = new Promise<never>((_, fail) => {
     const told = () => {
-      if (!req.complete) fail(new Refusal(499, 'cancelled', 'Cancelled. Nothing was kept.'))
+      if (!req.complete) fail(new Refusal(499, 'cancelled', say('server.cancelledNothingWasKept')))
     }
     // Gone before anybody listened, it says nothing any more.
     if (req.destroyed) told()

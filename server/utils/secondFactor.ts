@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { createCipheriv, createDecipheriv, hkdfSync, randomBytes } from 'node:crypto'
 import { Secret, TOTP } from 'otpauth'
 import { useRuntimeConfig } from '#imports'
@@ -80,12 +81,11 @@ export function newRecoveryCodes(): { codes: string[]; hashes: Buffer[] } {
 export async function secondFactorGiven(of: Author, code: string | undefined): Promise<void> {
   const { secret, on } = await secondFactorOf(of)
   if (!on || secret === null) return
-  if (code === undefined)
-    throw new Refusal(401, 'second_factor', 'Enter the six digits of your authenticator, or a recovery code.')
+  if (code === undefined) throw new Refusal(401, 'second_factor', say('server.enterTheSixDigits'))
   if (/^\d{6}$/.test(code)) {
     const step = stepOf(secret, code)
     if (step !== undefined && (await useStep(of, step))) return
   } else if ((await useRecoveryCode(of, codeHash(code))) !== undefined) return
-  const message = 'This code does not open, or was used before. Wait for the next one.'
+  const message = say('server.thisCodeDoesNot')
   throw new Refusal(401, 'wrong_code', message, { code: message })
 }

@@ -9,6 +9,6 @@ export async function sillAnswer(event: H3Event, tell: () => Promise<string>): P
     return asJson(event, await tell())
   } catch (error) {
     if (!(error instanceof Refusal && error.code === 'weather')) throw error
-    return asJson(event, JSON.stringify({ lacks: error.message } satisfies SillLacking))
+    return asJson(event, JSON.stringify({ lacks: error.said } satisfies SillLacking))
   }
 }

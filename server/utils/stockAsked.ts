@@ -8,7 +8,7 @@ import { notFound } from './refusal'
 
 /** The line of the stock book named by the path, of the firm at work. @throws Refusal 404 for any other */
 export async function stockAsked(event: H3Event, { firm }: AtWork): Promise<StockItem> {
-  const item = await stockItem(firm.id, paramOf(event, 'id', idSchema, 'line of the stock book'))
-  if (!item) throw notFound('line of the stock book')
+  const item = await stockItem(firm.id, paramOf(event, 'id', idSchema, 'line'))
+  if (!item) throw notFound('line')
   return item
 }

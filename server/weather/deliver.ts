@@ -1,3 +1,5 @@
+import { english } from '../utils/english'
+import { say } from '#core/explain/message'
 import type { DailyWeather, ForecastDay } from '#core/weather/weather'
 import type { ProbeReading } from '#core/soil/probe'
 import { addDays, type Day } from '#core/measure/calendar'
@@ -24,7 +26,7 @@ export async function deliver(
   const ahead = (day: Day) => day > today
   const wanted = days.filter(({ day }) => !ahead(day))
   const late = days.flatMap(({ day }, i) =>
-    ahead(day) ? [{ line: i + 1, reason: `${day} has not happened yet` }] : [],
+    ahead(day) ? [{ line: i + 1, reason: english(say('weatherFile.hasNotHappenedYet', { day })) }] : [],
   )
   const coming = forecast?.filter(({ day }) => day >= today && day <= addDays(today, MOST_FORECAST_DAYS))
   if (coming?.length) await keepForecast(firmId, stationId, today, coming)

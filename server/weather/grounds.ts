@@ -1,3 +1,7 @@
+import { WEATHER_SEED } from '#core/weather/generator'
+import { figure } from '#core/measure/figure'
+import { asSaid } from '#contract/said'
+import { say } from '#core/explain/message'
 import { createHash } from 'node:crypto'
 import type { Ground } from '#core/soil/soilCourse'
 import { LAPSE_K_PER_M } from '#core/weather/weather'
@@ -13,7 +17,6 @@ import { remembering } from '../utils/remembered'
 import { clockAheadH } from './clock'
 import { groundOf } from './subject'
 
-const SEED = 20260908
 const MOST_TOLD = 24
 /** What a station told last, with a season of a probe's readings. */
 const toldOf = remembering<WeatherNow>(MOST_TOLD)
@@ -65,7 +68,7 @@ export function groundsOf(
   const known = {
     forecast: now.forecast,
     ground,
-    seed: SEED,
+    seed: WEATHER_SEED,
     warmerK: warmer,
     probe: { ground: groundOf(station), clockAheadH: ahead },
   }
@@ -84,9 +87,9 @@ export function groundsOf(
       if ('lacks' in made) throw new Refusal(409, 'weather', made.lacks)
       const { from, input } = made
       return {
-        yearsFrom: warmer
-          ? `${from}, moved by ${Math.round(Math.abs(warmer) * 18) / 10} °F (${Math.abs(warmer).toFixed(1)} K) for the lawn's height`
-          : from,
+        yearsFrom: asSaid(
+          warmer ? say('server.movedBy', { from, step: figure('tempStepK', Math.abs(warmer), 2) }) : from,
+        ),
         input,
       }
     },

@@ -1,4 +1,4 @@
-import { climateFromNormals } from '#core/weather/normals'
+import { climateFromNormals } from '#core/weather/climate'
 import { generateWeather } from '#core/weather/generator'
 import { seededRandom } from '#core/weather/random'
 import { followProfile, profileC, type ProbeReading, type SoilProfile } from '#core/soil/probe'

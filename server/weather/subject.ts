@@ -1,3 +1,4 @@
+import { planningOf } from '#core/job/planningFigures'
 import { AS_TOLD } from '#core/water/topLayer'
 import { oddsInputOf, oddsInputsByZone, type OddsInput } from '#core/job/oddsInput'
 import { grassByCode, type GrassCode } from '#core/grass/grasses'
@@ -21,12 +22,22 @@ export interface Subject extends OddsInput {
 export const subjectOf = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork): Subject => ({
   place: lawn.client,
   heightM: lawn.heightM,
-  ...oddsInputOf(jobOf(lawn), groundOfJob(lawn), { today, practices: firm.practices }, coastal),
+  ...oddsInputOf(
+    jobOf(lawn),
+    groundOfJob(lawn),
+    { today, practices: firm.practices, planning: planningOf(firm.planning), feedRules: firm.feedRules },
+    coastal,
+  ),
 })
 
 /** Each zone by itself, with its own grass and exposure, where there are several. */
 export const zoneSubjects = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork) =>
-  oddsInputsByZone(jobOf(lawn), groundOfJob(lawn), { today, practices: firm.practices }, coastal)
+  oddsInputsByZone(
+    jobOf(lawn),
+    groundOfJob(lawn),
+    { today, practices: firm.practices, planning: planningOf(firm.planning), feedRules: firm.feedRules },
+    coastal,
+  )
 
 /** Ground that a station and its probe stand on. */
 export const groundOf = ({ latDeg, coastal }: StationRecord): Ground => ({

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { constants } from 'node:fs'
 import { mkdir, open, readdir, rename, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
@@ -20,8 +21,8 @@ async function readSettled(path: string): Promise<Uint8Array | undefined> {
   const file = await open(path, constants.O_RDONLY | constants.O_NOFOLLOW)
   try {
     const stat = await file.stat()
-    if (!stat.isFile()) throw new Refusal(422, 'unreadable', 'This is no plain file.')
-    if (stat.size > MOST_FILE_BYTES) throw new Refusal(413, 'too_large', 'The file is larger than 16 MB.')
+    if (!stat.isFile()) throw new Refusal(422, 'unreadable', say('server.thisIsNoPlain'))
+    if (stat.size > MOST_FILE_BYTES) throw new Refusal(413, 'too_large', say('server.theFileIsLarger'))
     if (Date.now() - stat.mtimeMs < SETTLED_MS) return undefined
     return await file.readFile()
   } finally {

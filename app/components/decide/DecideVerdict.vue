@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
 import type { Waiting } from '#core/job/decision/wait'
-import { shortDay } from '#core/measure/calendar'
 
 /** What the rules come to, in a line, with what holds it and what is clear. */
 const props = defineProps<{ waiting: Waiting; foremost: ProgrammeCode | undefined; counts: string }>()
@@ -12,19 +11,19 @@ const verdict = computed(() => {
   const { holds, next, window } = props.waiting
   if (holds.length)
     return {
-      words: 'Wait.',
-      because: next ? `Next possible day ${day(next)}.` : 'Until the cause is dealt with.',
+      words: t('decide.wait'),
+      because: next ? t('decide.nextPossibleDay', { next: day(next) }) : t('decide.untilTheCauseIs'),
     }
   if (!props.foremost)
     return {
-      words: 'Nothing here fits.',
-      because: 'See why below each programme; the survey may want another look.',
+      words: t('decide.nothingHereFits'),
+      because: t('decide.seeWhyBelowEach'),
     }
   const { name, anchor } = PROGRAMMES[props.foremost]
-  const does = anchor === 'seeding' ? 'root' : 'grow through'
+  const does = anchor === 'seeding' ? 'root' : t('decide.growThrough')
   return {
-    words: `${name}.`,
-    because: window ? `${day(window.from)} to ${day(window.to)} gives it time to ${does}.` : '',
+    words: `${tell(name)}.`,
+    because: window ? t('decide.toGivesItTime', { from: day(window.from), to: day(window.to), does }) : '',
   }
 })
 </script>
@@ -39,7 +38,7 @@ const verdict = computed(() => {
       <GateLine v-for="(gate, i) in [...waiting.holds, ...waiting.clear]" :key="i" :gate="gate" with-source />
     </div>
     <p v-if="waiting.binding" class="caution">
-      A label interval is not overridden. If the label in hand says otherwise, correct the wait in Look.
+      {{ t('decide.aLabelIntervalIs') }}
     </p>
     <div class="actions"><slot /></div>
   </section>

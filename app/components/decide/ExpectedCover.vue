@@ -14,7 +14,7 @@ const cover = ({ grass, weeds, bare }: Expectation) => ({
 
 <template>
   <div v-for="then in expect" :key="then.horizon" class="expect">
-    <span class="small">{{ then.when }}</span><CoverBar :zone="cover(then)" plain /><span class="three"
+    <span class="small">{{ tell(then.when) }}</span><CoverBar :zone="cover(then)" plain /><span class="three"
       ><WorkedNumber :worked="then.grass" :words="String(percent(then.grass.value))" /><i>{{ percent(then.weeds) }}</i
       ><i>{{ percent(then.bare) }}</i></span
     >

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import { lowered } from '#core/explain/message'
 import type { Lawn } from '#contract/lawn'
 import type { GrassCode } from '#core/grass/grasses'
 import { judgeGrasses } from '#core/grass/choice'
+import { lastingGate, type YearsOfTurf } from '#core/establishment/lasting'
+import { isIrrigated } from '#core/job/lawn'
 import type { ZoneDecision } from '#core/job/decision/decide'
 import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from '#core/job/decision/programmes'
 import { noteProblem } from '~/utils/overrule'
@@ -10,6 +13,7 @@ import { noteProblem } from '~/utils/overrule'
 const props = defineProps<{
   lawn: Lawn
   zones: readonly ZoneDecision[]
+  years: YearsOfTurf | undefined
   chosen: ProgrammeCode | null
   busy: boolean
   locked: boolean
@@ -21,7 +25,10 @@ const emit = defineEmits<{
 const { text } = useUnits()
 const rows = computed(() =>
   props.zones.map((decision) => {
-    const verdicts = judgeGrasses(decision.zone, { look: props.lawn.wishes.look, latDeg: props.lawn.latDeg })
+    const verdicts = judgeGrasses(decision.zone, {
+      look: props.lawn.wishes.look,
+      lasting: (grass) => props.years && lastingGate(grass, props.years, isIrrigated(props.lawn)),
+    })
     const own = props.lawn.plan.zonePlans[decision.zone.id]
     return {
       ...decision,
@@ -30,18 +37,22 @@ const rows = computed(() =>
       mine: verdicts.find(({ grass }) => grass.code === decision.zone.grass)!,
       items: verdicts.map(({ grass, suits, conflicts }) => ({
         value: grass.code,
-        label: suits ? grass.name : `${grass.name}, ${conflicts.length} against`,
+        label: suits ? tell(grass.name) : t('decide.against', { name: grass.name, conflicts: conflicts.length }),
       })),
       programmes: [
         {
           value: 'rest',
-          label: props.chosen ? `as the rest: ${PROGRAMMES[props.chosen].name.toLowerCase()}` : 'as the rest',
+          label: props.chosen
+            ? t('decide.asTheRest', { name: lowered(PROGRAMMES[props.chosen].name) })
+            : t('decide.asTheRest2'),
         },
         ...PROGRAMME_CODES.filter((code) => code !== props.chosen || own?.programme === code).map((code) => ({
           value: code,
-          label: decision.verdicts[code].fits ? PROGRAMMES[code].name : `${PROGRAMMES[code].name}, does not fit`,
+          label: decision.verdicts[code].fits
+            ? tell(PROGRAMMES[code].name)
+            : t('decide.doesNotFit', { name: PROGRAMMES[code].name }),
         })),
-        { value: 'leave', label: 'leave it as it is' },
+        { value: 'leave', label: t('decide.leaveItAsIt') },
       ],
     }
   }),
@@ -73,54 +84,67 @@ const against = (row: (typeof rows.value)[number], code: ProgrammeCode) =>
 
 <template>
   <section>
-    <h2>Grass by zone</h2>
+    <h2>{{ t('decide.grassByZone') }}</h2>
     <div v-for="row in rows" :key="row.zone.id" class="zone">
       <b>{{ row.zone.name }}</b>
       <USelect
         :model-value="row.zone.grass"
         :items="row.items"
         :disabled="busy || locked"
-        :aria-label="`Grass of ${row.zone.name}`"
+        :aria-label="t('decide.grassOf', { name: row.zone.name })"
         @update:model-value="(code) => code !== row.zone.grass && emit('grass', row.zone.id, code as GrassCode)"
       />
-      <span class="small"
-        >{{ text({ quantity: 'areaM2', value: row.zone.areaM2 }) }}, sun {{ row.zone.sunHours.toFixed(1) }} h</span
-      >
+      <span class="small">{{
+        t('decide.sunH', {
+          areaM2: text({ quantity: 'areaM2', value: row.zone.areaM2 }),
+          sunHours: row.zone.sunHours.toFixed(1),
+        })
+      }}</span>
       <USelect
         v-if="rows.length > 1"
         :model-value="row.own?.programme ?? 'rest'"
         :items="row.programmes"
         :disabled="busy || locked"
-        :aria-label="`Programme of ${row.zone.name}`"
+        :aria-label="t('decide.programmeOf', { name: row.zone.name })"
         @update:model-value="(value) => choose(row, String(value))"
       />
       <div
         v-if="asked?.zoneId === row.zone.id"
         class="whole overrule"
         role="group"
-        :aria-label="`Override for ${row.zone.name}`"
+        :aria-label="t('decide.overrideFor', { name: row.zone.name })"
       >
         <p>
-          <b>{{ PROGRAMMES[asked.programme].name }} for {{ row.zone.name }}.</b>
+          <b>{{ t('decide.for', { name: PROGRAMMES[asked.programme].name, name2: row.zone.name }) }}</b>
           <template v-if="row.recommended && !row.verdicts[asked.programme].refusals.length"
-            >Recommended: {{ PROGRAMMES[row.recommended.programme].name.toLowerCase() }}. </template
-          ><PhraseText v-if="against(row, asked.programme)" :phrase="against(row, asked.programme)!.text" />
+            >{{
+              t('decide.recommended', { name: lowered(PROGRAMMES[row.recommended.programme].name) })
+            }} </template><PhraseText
+            v-if="against(row, asked.programme)"
+            :phrase="against(row, asked.programme)!.text"
+          />
         </p>
-        <UFormField label="Plan it anyway, because" name="zoneNote" :error="noteError"
+        <UFormField :label="t('decide.planItAnywayBecause')" name="zoneNote" :error="noteError"
           ><UInput id="zone-note" v-model="note" maxlength="400" @keydown.enter.prevent="overrule"
         /></UFormField>
         <div class="verbs">
-          <UButton color="primary" size="sm" :loading="busy" @click="overrule">Override with this note</UButton
-          ><UButton variant="outline" size="sm" @click="asked = undefined">Leave it</UButton>
+          <UButton color="primary" size="sm" :loading="busy" @click="overrule">{{
+            t('decide.overrideWithThisNote')
+          }}</UButton><UButton variant="outline" size="sm" @click="asked = undefined">{{
+            t('decide.leaveIt')
+          }}</UButton>
         </div>
       </div>
       <div class="whole">
         <GateLine v-for="(gate, i) in row.mine.conflicts" :key="i" :gate="gate" with-source />
         <p v-if="row.best.grass.code !== row.mine.grass.code && !row.mine.suits" class="small">
-          The rules would take <b>{{ row.best.grass.name }}</b>{{ row.best.suits ? '' : ', though not gladly' }}.
+          {{ t('decide.theRulesWouldTake') }} <b>{{ tell(row.best.grass.name) }}</b>{{
+            row.best.suits ? '' : t('decide.thoughNotGladly')
+          }}.
         </p>
         <p v-if="row.recommended && chosen && !row.own && row.recommended.programme !== chosen" class="small">
-          Recommended for this zone: <b>{{ PROGRAMMES[row.recommended.programme].name.toLowerCase() }}</b>.
+          {{ t('decide.recommendedForThisZone') }}
+          <b>{{ tell(PROGRAMMES[row.recommended.programme].name).toLowerCase() }}</b>.
           <PhraseText :phrase="row.recommended.because.text" />
         </p>
         <GateLine v-for="(gate, i) in row.waits" :key="`w${i}`" :gate="gate" with-source />

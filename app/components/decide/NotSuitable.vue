@@ -8,20 +8,20 @@ const emit = defineEmits<{ insist: [code: ProgrammeCode] }>()
 
 <template>
   <section class="unfit">
-    <h2>Not suitable</h2>
+    <h2>{{ t('decide.notSuitable') }}</h2>
     <ul>
       <li v-for="{ programme, why } in refused" :key="programme.code">
-        <s>{{ programme.name }}</s>
+        <s>{{ tell(programme.name) }}</s>
         <span>
           <PhraseText :phrase="why.text" />{{ ' ' }}
           <button
             v-if="open"
             type="button"
             class="opens"
-            :aria-label="`${programme.name} anyway`"
+            :aria-label="t('decide.anyway', { name: programme.name })"
             @click="emit('insist', programme.code)"
           >
-            Plan it anyway
+            {{ t('decide.planItAnyway') }}
           </button>
         </span>
       </li>

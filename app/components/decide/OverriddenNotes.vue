@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
 import { PROGRAMMES } from '#core/job/decision/programmes'
-import { shortDay, type Day } from '#core/measure/calendar'
+import type { Day } from '#core/measure/calendar'
 
 /** What was chosen against the rules, with the notes that say why. */
 const props = defineProps<{ lawn: Lawn }>()
@@ -10,11 +10,11 @@ const context = useContextStore()
 const notes = computed(() => {
   const { plan, zones } = props.lawn
   const whole = plan.overruleNote
-    ? [{ what: plan.programme ? PROGRAMMES[plan.programme].name : 'The plan', why: plan.overruleNote }]
+    ? [{ what: plan.programme ? tell(PROGRAMMES[plan.programme].name) : t('decide.thePlan'), why: plan.overruleNote }]
     : []
   const ofZones = Object.entries(plan.zonePlans).flatMap(([zoneId, { programme, note: why }]) =>
     why && programme !== 'leave'
-      ? [{ what: `${PROGRAMMES[programme].name}, ${zones[zoneId]?.name ?? 'a zone that is gone'}`, why }]
+      ? [{ what: `${tell(PROGRAMMES[programme].name)}, ${zones[zoneId]?.name ?? t('decide.aZoneThatIs')}`, why }]
       : [],
   )
   return [...whole, ...ofZones]
@@ -29,10 +29,10 @@ const when = computed(() => {
 <template>
   <section v-if="notes.length">
     <h2>
-      Overridden <span class="small">{{ when }}</span>
+      {{ t('decide.overridden') }} <span class="small">{{ when }}</span>
     </h2>
     <p v-for="one in notes" :key="one.what">
-      <b>{{ one.what }}</b>: “{{ one.why }}”
+      <b>{{ one.what }}</b>: {{ t('decide.quoted', { why: one.why }) }}
     </p>
   </section>
 </template>

@@ -8,24 +8,26 @@ const emit = defineEmits<{ override: []; leave: [] }>()
 </script>
 
 <template>
-  <section class="panel-open ask" aria-label="Override">
+  <section class="panel-open ask" :aria-label="t('decide.override')">
     <p>
-      <b>{{ against.programme.name }}.</b>
-      {{ against.waiting.holds.length ? 'It is held: ' : 'It is not what is recommended here. ' }}
+      <b>{{ tell(against.programme.name) }}.</b>
+      {{ against.waiting.holds.length ? t('decide.itIsHeld') : t('decide.itIsNotWhat') }}
       <PhraseText v-if="against.waiting.holds[0]" :phrase="against.waiting.holds[0].text" />
     </p>
     <div class="actions">
-      <UFormField label="Plan it anyway, because" name="note" :error="error" class="note">
+      <UFormField :label="t('decide.planItAnywayBecause')" name="note" :error="error" class="note">
         <UInput
           id="field-note"
           v-model="note"
           maxlength="400"
-          placeholder="the ash gets lifted in October"
+          :placeholder="t('decide.theAshGetsLifted')"
           @keydown.enter.prevent="emit('override')"
         />
       </UFormField>
-      <UButton color="primary" :loading="busy" @click="emit('override')">Override with this note</UButton>
-      <UButton variant="outline" @click="emit('leave')">Cancel</UButton>
+      <UButton color="primary" :loading="busy" @click="emit('override')">{{
+        t('decide.overrideWithThisNote')
+      }}</UButton>
+      <UButton variant="outline" @click="emit('leave')">{{ t('decide.cancel') }}</UButton>
     </div>
   </section>
 </template>

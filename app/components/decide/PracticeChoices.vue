@@ -29,23 +29,25 @@ function change({ hours, minor, seedKg, days }: Difference['choices'][number]): 
       ),
     )
   if (Math.abs(seedKg) >= 0.05)
-    parts.push(signed(seedKg, `${text({ quantity: 'massKg', value: Math.abs(seedKg) })} of seed`))
-  if (days) parts.push(signed(days, `${Math.abs(days)} days out of use`))
+    parts.push(signed(seedKg, t('decide.ofSeed', { seedKg: text({ quantity: 'massKg', value: Math.abs(seedKg) }) })))
+  if (days) parts.push(signed(days, t('decide.daysOutOfUse', { days: Math.abs(days) })))
   return parts.join(', ')
 }
 </script>
 
 <template>
   <section>
-    <h2>Practices <span class="small">◇ the firm’s own</span></h2>
+    <h2>
+      {{ t('decide.practices') }} <span class="small">{{ t('decide.theFirmsOwn') }}</span>
+    </h2>
     <div
       v-for="one in all ? inOrder : inOrder.slice(0, SHOWN)"
       :key="one.question"
       class="one"
       role="group"
-      :aria-label="one.asks"
+      :aria-label="tell(one.asks)"
     >
-      <span class="asks">{{ one.asks }}</span>
+      <span class="asks">{{ tell(one.asks) }}</span>
       <div class="choices">
         <button
           v-for="choice in one.choices"
@@ -55,19 +57,23 @@ function change({ hours, minor, seedKg, days }: Difference['choices'][number]): 
           :disabled="locked"
           @click="!choice.own && emit('choose', one.question, choice.code)"
         >
-          {{ choice.name }}<template v-if="choice.firm"> ◇<span class="sr-only">, the firm’s own</span></template>
+          {{ tell(choice.name)
+          }}<template v-if="choice.firm">
+            ◇<span class="sr-only">{{ t('decide.theFirmsOwn2') }}</span></template
+          >
         </button>
       </div>
       <p class="small">
-        <b v-if="differs(one)">Differs. </b
-        ><template v-for="choice in one.choices.filter(({ own }) => !own)" :key="choice.code"
-          ><b>{{ choice.name }}:</b> {{ change(choice) ? `${change(choice)}. ` : ''
-          }}{{ choice.changes }}&ensp;</template
+        <b v-if="differs(one)">{{ t('decide.differs') }} </b><template
+          v-for="choice in one.choices.filter(({ own }) => !own)"
+          :key="choice.code"
+          ><b>{{ tell(choice.name) }}:</b> {{ change(choice) ? `${change(choice)}. ` : ''
+          }}{{ tell(choice.changes) }}&ensp;</template
         >
       </p>
     </div>
     <button v-if="inOrder.length > SHOWN" type="button" class="opens" @click="all = !all">
-      {{ all ? 'Fewer' : `${inOrder.length - SHOWN} more practices` }}
+      {{ all ? t('decide.fewer') : t('decide.morePractices', { inOrder: inOrder.length - SHOWN }) }}
     </button>
   </section>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { lowered } from '#core/explain/message'
 import type { Candidate } from '#core/job/decision/candidates'
 import { firstWork } from '#core/job/schedule/schedule'
-import { addDays, daysBetween, shortDay, weekdayIndex, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, weekdayIndex, type Day } from '#core/measure/calendar'
 
 /** Programmes side by side: they share every row, so that each can be compared. */
 const props = defineProps<{
@@ -30,14 +31,26 @@ const short = (day: Day) => shortDay(day, context.today)
 const money = (minor: number) =>
   text({ quantity: 'money', value: Math.round(minor / 100) * 100, currency: context.currency }).replace(/\.00$/, '')
 const state = ({ programme }: Candidate) =>
-  programme.code === props.chosen ? 'chosen' : programme.code === props.recommended ? 'recommended' : ''
+  programme.code === props.chosen
+    ? t('decide.chosen')
+    : programme.code === props.recommended
+      ? t('decide.recommendedState')
+      : ''
 const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code === props.chosen }]
 </script>
 
 <template>
-  <div class="columns" :style="{ '--n': columns.length }" role="table" aria-label="Programmes that fit" tabindex="0">
+  <div
+    class="columns"
+    :style="{ '--n': columns.length }"
+    role="table"
+    :aria-label="t('decide.programmesThatFit')"
+    tabindex="0"
+  >
     <div class="row head" role="row">
-      <span role="columnheader" class="side"><span class="sr-only">Row</span></span>
+      <span role="columnheader" class="side"
+        ><span class="sr-only">{{ t('decide.row') }}</span></span
+      >
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
@@ -45,123 +58,122 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
         :style="{ order: i }"
         :class="cell(one)"
       >
-        <h2>{{ one.programme.name }}</h2>
+        <h2>{{ tell(one.programme.name) }}</h2>
         <span class="small"
           ><template v-if="state(one)"
             ><b class="state">{{ state(one) }}</b
             >, </template
-          >{{ one.programme.about }}</span
+          >{{ tell(one.programme.about) }}</span
         >
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Why</b>
+      <b role="rowheader" class="side">{{ t('decide.why') }}</b>
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
         role="cell"
         :style="{ order: i }"
-        data-label="Why"
+        :data-label="t('decide.why')"
         :class="cell(one)"
       >
         <GateLine v-if="one.calledFor" :gate="one.why" with-source />
         <p v-else class="small"><PhraseText :phrase="one.why.text" /></p>
         <p v-for="but in one.butNot" :key="but.zone" class="small">
-          <b>Not {{ but.zone }}:</b> <PhraseText :phrase="but.why.text" />
+          <b>{{ t('decide.not', { zone: but.zone }) }}</b> <PhraseText :phrase="but.why.text" />
         </p>
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Schedule</b>
+      <b role="rowheader" class="side">{{ t('decide.schedule') }}</b>
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
         role="cell"
         :style="{ order: i }"
-        data-label="Schedule"
+        :data-label="t('decide.schedule')"
         :class="cell(one)"
       >
-        <ProgrammeStrip :schedule="one.schedule" :until="one.sowOn" :scale="scale" />
-        <span
-          >{{ short(firstWork(one.schedule).from) }},
-          <b>{{ one.programme.anchor === 'seeding' ? 'sow' : 'dress' }} {{ short(one.sowOn) }}</b></span
-        >
-        <span class="small"
-          >{{ one.estimate.leadDays }} days<template v-if="one.of100 !== undefined"
-            >, <b>{{ one.of100 }} of 100</b></template
-          ><template v-if="one.estimate.seedKg"
-            >, seed <b>{{ text({ quantity: 'massKg', value: one.estimate.seedKg }) }}</b></template
-          ></span
-        >
-        <GateLine v-for="(hold, i) in one.waiting.holds.slice(0, 1)" :key="i" :gate="hold" />
+        <ProgrammeSchedule :candidate="one" :scale="scale" />
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Crew and price</b>
+      <b role="rowheader" class="side">{{ t('decide.crewAndPrice') }}</b>
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
         role="cell"
         :style="{ order: i }"
-        data-label="Crew and price"
+        :data-label="t('decide.crewAndPrice')"
         :class="[cell(one), 'two']"
       >
         <span
-          ><span class="big"><WorkedNumber :worked="one.estimate.crewHours" bare /></span> crew h</span
+          ><span class="big"><WorkedNumber :worked="one.estimate.crewHours" bare /></span> {{ t('decide.crewH') }}</span
         ><span class="big"
           ><WorkedNumber :worked="one.estimate.priceMinor" :words="money(one.estimate.priceMinor.value)"
         /></span>
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Keep off the lawn</b>
+      <b role="rowheader" class="side">{{ t('decide.keepOffTheLawn') }}</b>
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
         role="cell"
         :style="{ order: i }"
-        data-label="Keep off the lawn"
+        :data-label="t('decide.keepOffTheLawn')"
         :class="[cell(one), 'two']"
       >
         <span
-          ><span class="big"><WorkedNumber :worked="one.estimate.outOfUse" bare /></span> days</span
-        ><span class="small">{{ short(one.estimate.outFrom) }} to {{ short(one.estimate.outTo) }}</span>
+          ><span class="big"><WorkedNumber :worked="one.estimate.outOfUse" bare /></span> {{ t('decide.days2') }}</span
+        ><span class="small">{{
+          t('decide.to', { outFrom: short(one.estimate.outFrom), outTo: short(one.estimate.outTo) })
+        }}</span>
       </div>
     </div>
     <div class="row" role="row">
       <span role="rowheader" class="side"
-        ><b>Expect, %</b><br /><span class="small">grass, weeds, bare: planning figures, ±8</span></span
+        ><b>{{ t('decide.expect') }}</b
+        ><br /><span class="small">{{ t('decide.grassWeedsBarePlanning') }}</span></span
       >
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
         role="cell"
         :style="{ order: i }"
-        data-label="Expect, %"
+        :data-label="t('decide.expect')"
         :class="cell(one)"
       >
         <ExpectedCover :expect="one.expect" />
+        <p v-if="one.conversion" class="small">
+          {{ t('decide.wantedSpeciesAfterSeasons') }}
+          <template v-for="(season, s) in one.conversion.bySeason" :key="s"
+            ><template v-if="s">, </template><WorkedNumber :worked="season" bare
+          /></template>
+        </p>
       </div>
     </div>
     <div class="row" role="row">
-      <b role="rowheader" class="side">Risk</b>
+      <b role="rowheader" class="side">{{ t('decide.risk') }}</b>
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
         role="cell"
         :style="{ order: i }"
-        data-label="Risk"
+        :data-label="t('decide.risk')"
         :class="cell(one)"
       >
         <GateLine v-for="(risk, i) in one.risks" :key="i" :gate="risk" with-source /><span
           v-if="!one.risks.length"
           class="small"
-          >None that the survey shows.</span
+          >{{ t('decide.noneThatTheSurvey') }}</span
         >
       </div>
     </div>
     <div class="row" role="row">
-      <span role="rowheader" class="side"><span class="sr-only">Choose</span></span>
+      <span role="rowheader" class="side"
+        ><span class="sr-only">{{ t('decide.choose') }}</span></span
+      >
       <div
         v-for="(one, i) in columns"
         :key="one.programme.code"
@@ -170,7 +182,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
         data-label=""
         :class="cell(one)"
       >
-        <b v-if="one.programme.code === chosen" class="state">In the plan</b>
+        <b v-if="one.programme.code === chosen" class="state">{{ t('decide.inThePlan') }}</b>
         <UButton
           v-else
           :variant="!chosen && one === columns[0] ? 'solid' : 'outline'"
@@ -179,7 +191,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
           :loading="busy"
           :disabled="locked || one.waiting.binding"
           @click="emit('plan', one)"
-          >{{ chosen ? 'Plan this instead' : one.programme.plan }}</UButton
+          >{{ chosen ? t('decide.planThisInstead') : tell(one.programme.plan) }}</UButton
         >
       </div>
     </div>
@@ -187,11 +199,11 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
   <button v-if="candidates.length > SHOWN" type="button" class="opens more" @click="all = !all">
     {{
       all
-        ? 'Fewer side by side'
-        : `${candidates.length - SHOWN} more that fit: ${candidates
-            .slice(SHOWN)
-            .map(({ programme }) => programme.name.toLowerCase())
-            .join(', ')}`
+        ? t('decide.fewerSideBySide')
+        : t('decide.moreThatFit', {
+            candidates: candidates.length - SHOWN,
+            candidates2: candidates.slice(SHOWN).map(({ programme }) => lowered(programme.name)),
+          })
     }}
   </button>
 </template>

@@ -5,7 +5,7 @@ defineProps<{ error?: string }>()
 </script>
 
 <template>
-  <UFormField label="Code" name="code" :error="error" help="Six digits from your authenticator, or a recovery code"
+  <UFormField :label="t('door.code')" name="code" :error="error" :help="t('door.sixDigitsFromYour')"
     ><UInput id="field-code" v-model="code" inputmode="text" autocomplete="one-time-code" maxlength="20" autofocus
   /></UFormField>
 </template>

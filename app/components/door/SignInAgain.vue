@@ -16,12 +16,12 @@ const enterDemo = computed(() => `/demo/enter?to=${encodeURIComponent(route.path
 <template>
   <UModal
     v-model:open="context.signInAgain"
-    title="You are signed out"
-    description="Sign in again, then save once more. What you entered is still here."
+    :title="t('door.youAreSignedOut')"
+    :description="t('door.signInAgainThen')"
   >
     <template #body>
       <p v-if="context.firm?.demo">
-        The people of the demo have no password. <a class="opens" :href="enterDemo">Enter the demo again</a>
+        {{ t('door.thePeopleOfThe') }} <a class="opens" :href="enterDemo">{{ t('door.enterTheDemoAgain') }}</a>
       </p>
       <SignInForm v-else :email="context.person?.email ?? ''" @done="goOn" />
     </template>

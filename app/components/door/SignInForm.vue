@@ -20,10 +20,10 @@ async function signIn(): Promise<void> {
 
 <template>
   <form class="sign-in" novalidate @submit.prevent="signIn">
-    <UFormField label="E-mail address" name="email"
+    <UFormField :label="t('door.eMailAddress')" name="email"
       ><UInput id="field-email" v-model="form.email" type="email" autocomplete="username" maxlength="200"
     /></UFormField>
-    <UFormField label="Password" name="password"
+    <UFormField :label="t('door.password')" name="password"
       ><UInput
         id="field-password"
         v-model="form.password"
@@ -33,7 +33,7 @@ async function signIn(): Promise<void> {
     /></UFormField>
     <SecondFactorField v-if="wantsCode" v-model="form.code" :error="errors.code" />
     <p v-if="message && problem !== 'second_factor'" class="problem" role="alert">{{ message }}</p>
-    <UButton type="submit" color="primary" :loading="busy">Sign in</UButton>
+    <UButton type="submit" color="primary" :loading="busy">{{ t('door.signIn') }}</UButton>
   </form>
 </template>
 

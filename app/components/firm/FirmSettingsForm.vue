@@ -2,8 +2,8 @@
 import { firmSettingsSchema, type FirmSettings } from '#contract/firm'
 import type { Station } from '#contract/station'
 import { PRACTICES, type Choice, type Practices } from '#core/job/decision/practices'
-import { isDay, shortDayWithWeekday, WEEKDAYS, type Day } from '#core/measure/calendar'
-import { UNIT_ITEMS } from '~/utils/unitWords'
+import { isDay, type Day } from '#core/measure/calendar'
+import { unitItems } from '~/utils/unitWords'
 
 /** How the firm works: units, days, practices, licences, home. Locked for who is no owner. */
 const props = defineProps<{ firm: FirmSettings; stations: Station[]; locked: boolean }>()
@@ -20,6 +20,7 @@ const form = reactive({
   planning: { ...props.firm.planning },
   workingDays: [...props.firm.workingDays],
   holidays: [...props.firm.holidays] as string[],
+  feedRules: JSON.parse(JSON.stringify(props.firm.feedRules)) as FirmSettings['feedRules'],
   hoursADay: String(props.firm.hoursADay),
   licences: props.firm.licences.map((licence) => ({ ...licence })),
   homeStationId: props.firm.homeStationId ?? undefined,
@@ -47,10 +48,12 @@ const home = computed(() => props.stations.find(({ id }) => id === form.homeStat
 const hemisphere = computed(
   () =>
     home.value &&
-    `${home.value.latDeg < 0 ? 'Southern' : 'Northern'} hemisphere, by its latitude of ${Math.abs(home.value.latDeg)}°${home.value.latDeg < 0 ? ' S' : ' N'}.`,
+    t('firm.southernNorthernHemisphereBy', { latDegBelow: home.value.latDeg < 0, latDeg: Math.abs(home.value.latDeg) }),
 )
-const changes = (code: keyof Practices) =>
-  (PRACTICES[code].choices as readonly Choice[]).find((choice) => choice.code === form.practices[code])?.changes
+function changes(code: keyof Practices): string {
+  const chosen = (PRACTICES[code].choices as readonly Choice[]).find((choice) => choice.code === form.practices[code])
+  return chosen ? tell(chosen.changes) : ''
+}
 
 function toggle(day: number): void {
   const at = form.workingDays.indexOf(day)
@@ -60,7 +63,7 @@ function toggle(day: number): void {
 
 async function save(): Promise<void> {
   if (unread.value) {
-    message.value = 'Nothing is saved yet: a planning figure marked below could not be read.'
+    message.value = t('firm.nothingIsSavedYet')
     return
   }
   const hours = parse('hours', form.hoursADay)
@@ -77,63 +80,63 @@ async function save(): Promise<void> {
 <template>
   <form class="settings" novalidate @submit.prevent="save">
     <fieldset :disabled="locked">
-      <h2>How the firm works</h2>
+      <h2>{{ t('firm.howTheFirmWorks') }}</h2>
       <div class="field-row three">
-        <UFormField label="Name" name="name" :error="errors.name"
+        <UFormField :label="t('firm.name')" name="name" :error="errors.name"
           ><UInput id="field-firm-name" v-model="form.name" maxlength="80"
         /></UFormField>
-        <UFormField label="Units" name="units"
+        <UFormField :label="t('firm.units')" name="units"
           ><USelect
             id="field-firm-units"
             v-model="form.units"
-            :items="UNIT_ITEMS"
+            :items="unitItems()"
             :disabled="locked"
-            aria-label="Units of the firm"
+            :aria-label="t('firm.unitsOfTheFirm')"
         /></UFormField>
-        <UFormField label="Currency" name="currency" :error="errors.currency"
+        <UFormField :label="t('firm.currency')" name="currency" :error="errors.currency"
           ><UInput id="field-firm-currency" v-model="form.currency" maxlength="3"
         /></UFormField>
-        <UFormField label="Time zone" name="timeZone" :error="errors.timeZone"
+        <UFormField :label="t('firm.timeZone')" name="timeZone" :error="errors.timeZone"
           ><UInput id="field-firm-zone" v-model="form.timeZone" maxlength="60"
         /></UFormField>
-        <UFormField label="Words" name="language"
+        <UFormField :label="t('firm.words')" name="language"
           ><USelect
             id="field-firm-language"
             v-model="form.language"
             :items="[
-              { label: 'American', value: 'en-US' },
-              { label: 'British', value: 'en-GB' },
+              { label: t('firm.american'), value: 'en-US' },
+              { label: t('firm.british'), value: 'en-GB' },
             ]"
             :disabled="locked"
-            aria-label="Words"
+            :aria-label="t('firm.words')"
         /></UFormField>
-        <UFormField label="Mostly sown" name="grows"
+        <UFormField :label="t('firm.mostlySown')" name="grows"
           ><USelect
             id="field-firm-grows"
             v-model="form.grows"
             :items="[
-              { label: 'cool-season grass', value: 'cool' },
-              { label: 'warm-season grass', value: 'warm' },
-              { label: 'both', value: 'both' },
+              { label: t('firm.coolSeasonGrass'), value: 'cool' },
+              { label: t('firm.warmSeasonGrass'), value: 'warm' },
+              { label: t('firm.both'), value: 'both' },
             ]"
             :disabled="locked"
-            aria-label="Mostly sown"
+            :aria-label="t('firm.mostlySown')"
         /></UFormField>
-        <UFormField label="Home station" name="home" :error="errors.homeStationId" :help="hemisphere"
+        <UFormField :label="t('firm.homeStation')" name="home" :error="errors.homeStationId" :help="hemisphere"
           ><USelect
             id="field-firm-home"
             v-model="form.homeStationId"
             :items="stationItems"
             :disabled="locked"
-            placeholder="none yet"
-            aria-label="Home station"
+            :placeholder="t('firm.noneYet')"
+            :aria-label="t('firm.homeStation')"
         /></UFormField>
       </div>
       <div>
-        <b>Working days</b>
-        <div class="days" role="group" aria-label="Working days">
+        <b>{{ t('firm.workingDays') }}</b>
+        <div class="days" role="group" :aria-label="t('firm.workingDays')">
           <button
-            v-for="(name, day) in WEEKDAYS"
+            v-for="(name, day) in weekdays()"
             :key="name"
             type="button"
             :aria-pressed="form.workingDays.includes(day)"
@@ -144,21 +147,21 @@ async function save(): Promise<void> {
           </button>
         </div>
         <p v-if="errors.workingDays" class="wrong">{{ errors.workingDays }}</p>
-        <p class="small">Work moves off the other days where the schedule lets it; where not, the task says so.</p>
+        <p class="small">{{ t('firm.workMovesOffThe') }}</p>
       </div>
       <div class="field-row">
         <UFormField
-          label="Crew hours a day"
+          :label="t('firm.crewHoursADay')"
           name="hoursADay"
           :error="errors.hoursADay"
-          help="People times hours; a day that asks for more says so."
+          :help="t('firm.peopleTimesHoursA')"
           ><UInput id="field-firm-hours" v-model="form.hoursADay" inputmode="decimal"
         /></UFormField>
         <UFormField
-          label="Holidays"
+          :label="t('firm.holidays')"
           name="holidays"
           :error="errors.holidays"
-          help="Work keeps off them like other days off."
+          :help="t('firm.workKeepsOffThem')"
         >
           <div class="holidays">
             <span v-for="day in form.holidays" :key="day"
@@ -167,10 +170,10 @@ async function save(): Promise<void> {
                 v-if="!locked"
                 type="button"
                 class="opens"
-                :aria-label="`Take ${day} off the holidays`"
+                :aria-label="t('firm.takeOffTheHolidays', { day })"
                 @click="form.holidays = form.holidays.filter((one) => one !== day)"
               >
-                off
+                {{ t('firm.off') }}
               </button></span
             >
             <UInput
@@ -178,24 +181,26 @@ async function save(): Promise<void> {
               id="field-firm-holiday"
               v-model="holiday"
               type="date"
-              aria-label="Another holiday"
+              :aria-label="t('firm.anotherHoliday')"
               @keydown.enter.prevent="addHoliday"
-            /><UButton v-if="!locked" variant="outline" size="sm" :disabled="!holiday" @click="addHoliday"
-              >Add it</UButton
-            >
+            /><UButton v-if="!locked" variant="outline" size="sm" :disabled="!holiday" @click="addHoliday">{{
+              t('firm.addIt')
+            }}</UButton>
           </div>
         </UFormField>
       </div>
-      <h2>Practices <span class="small">what a plan begins with; Decide changes it for one lawn</span></h2>
+      <h2>
+        {{ t('firm.practices') }} <span class="small">{{ t('firm.whatAPlanBegins') }}</span>
+      </h2>
       <div class="practices">
         <template v-for="{ code, asks, choices } in questions" :key="code">
-          <label :for="`field-practice-${code}`">{{ asks }}</label>
+          <label :for="`field-practice-${code}`">{{ tell(asks) }}</label>
           <USelect
             :id="`field-practice-${code}`"
             v-model="form.practices[code]"
-            :items="choices.map((choice) => ({ label: choice.name, value: choice.code }))"
+            :items="choices.map((choice) => ({ label: tell(choice.name), value: choice.code }))"
             :disabled="locked"
-            :aria-label="asks"
+            :aria-label="tell(asks)"
           />
           <span class="small">{{ changes(code) }}</span>
         </template>
@@ -207,14 +212,17 @@ async function save(): Promise<void> {
         :locked="locked"
         :currency="form.currency"
       />
+      <FeedRules v-model="form.feedRules" :errors="errors" :locked="locked" />
       <LicenceList v-model="form.licences" :errors="errors" :locked="locked" />
     </fieldset>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <div v-if="!locked" class="foot">
-      <UButton type="submit" color="primary" :disabled="!changed" :loading="busy">Keep the settings</UButton>
-      <span class="small" role="status">{{ changed ? 'Not kept yet.' : 'Kept.' }}</span>
+      <UButton type="submit" color="primary" :disabled="!changed" :loading="busy">{{
+        t('firm.keepTheSettings')
+      }}</UButton>
+      <span class="small" role="status">{{ changed ? t('firm.notKeptYet') : t('firm.kept') }}</span>
     </div>
-    <p v-else class="small">An owner changes these.</p>
+    <p v-else class="small">{{ t('firm.anOwnerChangesThese') }}</p>
   </form>
 </template>
 

@@ -8,35 +8,37 @@ const licences = defineModel<Licence[]>({ required: true })
 
 <template>
   <div class="list">
-    <h2>Licences <span class="small">printed on the job sheet</span></h2>
+    <h2>
+      {{ t('firm.licences') }} <span class="small">{{ t('firm.printedOnTheJob') }}</span>
+    </h2>
     <div v-for="(licence, i) in licences" :key="i" class="licence">
       <UFormField :name="`what${i}`" :error="errors[`licences.${i}.what`]"
         ><UInput
           :id="`field-licence-what${i}`"
           v-model="licence.what"
-          placeholder="what for"
+          :placeholder="t('firm.whatFor')"
           maxlength="60"
-          :aria-label="`Licence ${i + 1}, what for`"
+          :aria-label="t('firm.licenceWhatFor', { i: i + 1 })"
       /></UFormField>
       <UFormField :name="`number${i}`" :error="errors[`licences.${i}.number`]"
         ><UInput
           :id="`field-licence-number${i}`"
           v-model="licence.number"
-          placeholder="number"
+          :placeholder="t('firm.number')"
           maxlength="40"
-          :aria-label="`Licence ${i + 1}, number`"
+          :aria-label="t('firm.licenceNumber', { i: i + 1 })"
       /></UFormField>
       <UButton
         v-if="!locked"
         variant="outline"
         size="xs"
         icon="i-lucide-x"
-        :aria-label="`Take licence ${i + 1} off`"
+        :aria-label="t('firm.takeLicenceOff', { i: i + 1 })"
         @click="licences.splice(i, 1)"
       />
     </div>
     <p v-if="!licences.length" class="small">
-      None entered. Spraying weed killers for hire wants a licence nearly everywhere; local law says which.
+      {{ t('firm.noneEnteredSprayingWeed') }}
     </p>
     <UButton
       v-if="!locked && licences.length < 12"
@@ -44,7 +46,7 @@ const licences = defineModel<Licence[]>({ required: true })
       size="sm"
       class="justify-self-start"
       @click="licences.push({ what: '', number: '' })"
-      >Add a licence</UButton
+      >{{ t('firm.addALicence') }}</UButton
     >
   </div>
 </template>

@@ -2,7 +2,7 @@
 import { passwordChangeSchema } from '#contract/firm'
 import type { Context } from '#contract/context'
 import type { UnitSystem } from '#core/measure/figure'
-import { UNIT_ITEMS, UNIT_WORDS } from '~/utils/unitWords'
+import { unitItems, unitWords } from '~/utils/unitWords'
 
 /** What is one's own: units, password, sessions. */
 const props = defineProps<{ person: Context['person']; firmUnits: UnitSystem; demo: boolean }>()
@@ -11,7 +11,10 @@ const form = reactive({ current: '', password: '' })
 const { busy, message, errors, judged, send } = useSend()
 const told = ref('')
 const FIRMS = 'firm'
-const unitItems = computed(() => [{ label: `the firm’s, ${UNIT_WORDS[props.firmUnits]}`, value: FIRMS }, ...UNIT_ITEMS])
+const choices = computed(() => [
+  { label: t('firm.theFirms', { firmUnits: unitWords(props.firmUnits) }), value: FIRMS },
+  ...unitItems(),
+])
 const units = computed({
   get: () => props.person.units ?? FIRMS,
   set: (value: string) =>
@@ -26,7 +29,7 @@ async function changePassword(): Promise<void> {
   const change = judged(passwordChangeSchema, form)
   if (!change || !(await send(() => $fetch('/api/me/password', { method: 'PUT', body: change })))) return
   Object.assign(form, { current: '', password: '' })
-  told.value = 'Changed. Every other session of yours is signed out.'
+  told.value = t('firm.changedEveryOtherSession')
 }
 async function leave(everywhere: boolean): Promise<void> {
   const gone = await send(() =>
@@ -38,15 +41,15 @@ async function leave(everywhere: boolean): Promise<void> {
 
 <template>
   <section class="own">
-    <h2>You</h2>
+    <h2>{{ t('firm.you') }}</h2>
     <p>
       <b>{{ person.name }}</b>, {{ person.email }}
     </p>
-    <UFormField label="Your units" name="own-units"
-      ><USelect id="field-own-units" v-model="units" :items="unitItems" aria-label="Your units"
+    <UFormField :label="t('firm.yourUnits')" name="own-units"
+      ><USelect id="field-own-units" v-model="units" :items="choices" :aria-label="t('firm.yourUnits')"
     /></UFormField>
     <form v-if="!demo" novalidate @submit.prevent="changePassword">
-      <UFormField label="Password now" name="current" :error="errors.current"
+      <UFormField :label="t('firm.passwordNow')" name="current" :error="errors.current"
         ><UInput
           id="field-current"
           v-model="form.current"
@@ -54,7 +57,11 @@ async function leave(everywhere: boolean): Promise<void> {
           autocomplete="current-password"
           maxlength="200"
       /></UFormField>
-      <UFormField label="New password" name="password" :error="errors.password" help="At least 10 characters"
+      <UFormField
+        :label="t('firm.newPassword')"
+        name="password"
+        :error="errors.password"
+        :help="t('firm.atLeast10Characters')"
         ><UInput
           id="field-new-password"
           v-model="form.password"
@@ -62,15 +69,15 @@ async function leave(everywhere: boolean): Promise<void> {
           autocomplete="new-password"
           maxlength="200"
       /></UFormField>
-      <UButton type="submit" variant="outline" :loading="busy">Change the password</UButton>
+      <UButton type="submit" variant="outline" :loading="busy">{{ t('firm.changeThePassword') }}</UButton>
     </form>
     <p v-if="told" role="status">{{ told }}</p>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <SecondFactor v-if="!demo && (person.role === 'owner' || person.secondFactor)" :on="person.secondFactor" />
     <SignedInHere />
     <div class="out">
-      <UButton variant="outline" :loading="busy" @click="leave(false)">Sign out</UButton>
-      <UButton variant="outline" :loading="busy" @click="leave(true)">Sign out everywhere</UButton>
+      <UButton variant="outline" :loading="busy" @click="leave(false)">{{ t('firm.signOut') }}</UButton>
+      <UButton variant="outline" :loading="busy" @click="leave(true)">{{ t('firm.signOutEverywhere') }}</UButton>
     </div>
   </section>
 </template>

@@ -28,15 +28,17 @@ const link = (what: string, body: object) =>
     const { secret } = await $fetch<LinkMade>('/api/people/links', { method: 'POST', body })
     made.value = { link: `${window.location.origin}/join#${secret}`, what }
   })
-const invite = (role: Role) => link(`Lets one person join as ${role}`, { kind: 'invitation', role })
+const invite = (role: Role) => link(t('firm.letsOnePersonJoin', { role }), { kind: 'invitation', role })
 const reset = (person: PersonListed) =>
-  link(`Lets ${person.name} set a new password`, { kind: 'reset', personId: person.id })
+  link(t('firm.letsSetANew', { name: person.name }), { kind: 'reset', personId: person.id })
 const change = (person: PersonListed, role: Role, active: boolean) =>
   run(person.id, async () => {
     people.value = await $fetch<PersonListed[]>(`/api/people/${person.id}`, { method: 'PUT', body: { role, active } })
   })
 const linkWords = (one: LinkListed) =>
-  one.kind === 'invitation' ? `Invitation as ${one.role}` : `New password for ${one.forWhom}`
+  one.kind === 'invitation'
+    ? t('firm.invitationAs', { role: one.role })
+    : t('firm.newPasswordFor', { forWhom: one.forWhom })
 const revoke = (one: LinkListed) =>
   run(one.id, async () => {
     await $fetch(`/api/people/links/${one.id}`, { method: 'DELETE' })
@@ -58,63 +60,85 @@ async function copy(): Promise<void> {
 
 <template>
   <section class="people">
-    <h2>People</h2>
+    <h2>{{ t('firm.people') }}</h2>
     <ul>
       <li v-for="person in people ?? []" :key="person.id" :class="{ gone: !person.active }">
         <span class="who"
           ><b>{{ person.name }}</b
-          ><i>{{ person.email }}, {{ person.active ? person.role : 'let go' }}</i></span
+          ><i
+            >{{ person.email }},
+            {{ person.active ? t('firm.ownerOrTechnician', { role: person.role }) : t('firm.noLonger') }}</i
+          ></span
         >
         <span v-if="person.id !== props.self" class="acts">
           <template v-if="letting === person.id">
-            <span>Let {{ person.name }} go? What they recorded stays.</span>
-            <UButton size="sm" color="error" :loading="busy === person.id" @click="change(person, person.role, false)"
-              >Let go</UButton
+            <span>{{ t('firm.removeWhatThey', { name: person.name }) }}</span>
+            <UButton
+              size="sm"
+              color="error"
+              :loading="busy === person.id"
+              @click="change(person, person.role, false)"
+              >{{ t('firm.remove') }}</UButton
             >
-            <UButton size="sm" variant="outline" @click="letting = ''">Keep</UButton>
+            <UButton size="sm" variant="outline" @click="letting = ''">{{ t('firm.keep') }}</UButton>
           </template>
           <template v-else-if="person.active">
             <UButton
               size="sm"
               variant="outline"
               @click="change(person, person.role === 'owner' ? 'technician' : 'owner', true)"
-              >Make {{ person.role === 'owner' ? 'technician' : 'owner' }}</UButton
+              >{{ t('firm.makeOwnerOwner', { role: person.role }) }}</UButton
             >
-            <UButton size="sm" variant="outline" @click="reset(person)">New password</UButton>
-            <UButton size="sm" variant="outline" @click="letting = person.id">Let go</UButton>
+            <UButton size="sm" variant="outline" @click="reset(person)">{{ t('firm.newPassword') }}</UButton>
+            <UButton size="sm" variant="outline" @click="letting = person.id">{{ t('firm.remove') }}</UButton>
           </template>
-          <UButton v-else size="sm" variant="outline" @click="change(person, person.role, true)">Take back</UButton>
+          <UButton v-else size="sm" variant="outline" @click="change(person, person.role, true)">{{
+            t('firm.takeBack')
+          }}</UButton>
         </span>
-        <span v-else class="small">you</span>
+        <span v-else class="small">{{ t('firm.you2') }}</span>
       </li>
     </ul>
     <div class="acts">
-      <UButton variant="outline" @click="invite('technician')">Invite a technician</UButton>
-      <UButton variant="outline" @click="invite('owner')">Invite an owner</UButton>
+      <UButton variant="outline" @click="invite('technician')">{{ t('firm.inviteATechnician') }}</UButton>
+      <UButton variant="outline" @click="invite('owner')">{{ t('firm.inviteAnOwner') }}</UButton>
     </div>
     <div v-if="made" class="panel made" role="status">
-      <b>{{ made.what }}. Once, within 7 days.</b>
-      <input :value="made.link" readonly aria-label="The link" @focus="($event.target as HTMLInputElement).select()" />
+      <b>{{ t('firm.onceWithin7Days', { what: made.what }) }}</b>
+      <input
+        :value="made.link"
+        readonly
+        :aria-label="t('firm.theLink')"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
       <span class="acts"
-        ><UButton size="sm" color="primary" @click="copy">{{ copied ? 'Copied' : 'Copy the link' }}</UButton
-        ><span class="small">Hand it over yourself; it is not shown again.</span></span
+        ><UButton size="sm" color="primary" @click="copy">{{
+          copied ? t('firm.copied') : t('firm.copyTheLink')
+        }}</UButton
+        ><span class="small">{{ t('firm.handItOverYourself') }}</span></span
       >
     </div>
-    <div v-if="links?.length" aria-label="Open links" role="group">
-      <h3>Open links</h3>
+    <div v-if="links?.length" :aria-label="t('firm.openLinks')" role="group">
+      <h3>{{ t('firm.openLinks') }}</h3>
       <ul>
         <li v-for="one in links" :key="one.id">
           <span class="who"
             ><b>{{ linkWords(one) }}</b
-            ><i>made by {{ one.madeBy }} {{ momentWords(one.madeAt) }}, ends {{ momentWords(one.expiresAt) }}</i></span
+            ><i>{{
+              t('firm.madeByEnds', {
+                madeBy: one.madeBy,
+                madeAt: momentWords(one.madeAt),
+                expiresAt: momentWords(one.expiresAt),
+              })
+            }}</i></span
           >
           <UButton
             size="sm"
             variant="outline"
             :loading="busy === one.id"
-            :aria-label="`Revoke: ${linkWords(one)}`"
+            :aria-label="t('firm.revoke', { one: linkWords(one) })"
             @click="revoke(one)"
-            >Revoke</UButton
+            >{{ t('firm.revoke2') }}</UButton
           >
         </li>
       </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { MessageKey } from '#words/message'
 import {
   PLANNING,
   PLANNING_CODES,
@@ -6,10 +7,10 @@ import {
   type PlanningCode,
   type PlanningFigure,
 } from '#core/job/planningFigures'
-import { SOURCE_KIND_WORDS } from '#core/explain/working'
+import { SOURCE_KINDS } from '#core/explain/working'
 import { lotOf, showText } from '#core/measure/figure'
 import { parseMoney, typedMoney } from '#core/measure/money'
-import type { Parsed } from '#core/measure/parse'
+import { readTyped, type ReadTyped } from '~/utils/readTyped'
 
 /** Limits, prices and expected results that judgements lean on: ours, until the firm puts in its own. */
 const own = defineModel<Partial<Planning>>({ required: true })
@@ -21,6 +22,13 @@ const groups = [...new Set(PLANNING_CODES.map((code) => PLANNING[code].group))].
   name,
   codes: PLANNING_CODES.filter((code) => PLANNING[code].group === name),
 }))
+const GROUPS: Record<PlanningFigure['group'], MessageKey> = {
+  Limits: 'firm.limits',
+  Waits: 'firm.waits',
+  Machines: 'firm.machines',
+  Prices: 'firm.prices',
+  'Expected results': 'firm.expectedResults',
+}
 const wrong = reactive<Record<string, string>>({})
 
 watch(wrong, () => {
@@ -37,10 +45,10 @@ const typed = (code: PlanningCode, value: number): string => {
 }
 const unitOf = ({ quantity, per }: PlanningFigure): string =>
   quantity === 'money' && per ? `${props.currency} / ${lotOf(per, system.value).unit}` : quantity === 'share' ? '%' : ''
-function read(code: PlanningCode, text: string): Parsed {
+function read(code: PlanningCode, text: string): ReadTyped {
   const { quantity, per }: PlanningFigure = PLANNING[code]
   if (quantity !== 'money' || !per) return parse(quantity, text)
-  const money = parseMoney(text, props.currency)
+  const money = readTyped(parseMoney(text, props.currency))
   return money.ok ? { ok: true, value: money.value / lotOf(per, system.value).of } : money
 }
 function put(code: PlanningCode, text: string): void {
@@ -55,7 +63,7 @@ function put(code: PlanningCode, text: string): void {
       return
     }
     if (parsed.value < least || parsed.value > most) {
-      wrong[code] = `Between ${typed(code, least)} and ${typed(code, most)}.`
+      wrong[code] = t('firm.betweenAnd', { code: typed(code, least), code2: typed(code, most) })
       return
     }
     next[code] = parsed.value
@@ -66,26 +74,30 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <h2>Planning figures <span class="small">what Decide judges and prices with</span></h2>
+  <h2>
+    {{ t('firm.planningFigures') }} <span class="small">{{ t('firm.whatDecideJudgesAnd') }}</span>
+  </h2>
   <details v-for="group in groups" :key="group.name">
     <summary>
-      <b>{{ group.name }}</b>
-      <span class="small"
-        >{{ group.codes.filter((code) => own[code] !== undefined).length || 'none' }} of {{ group.codes.length }} your
-        own</span
-      >
+      <b>{{ t(GROUPS[group.name]) }}</b>{{ ' '
+      }}<span class="small">{{
+        t('firm.ofYourOwn', {
+          codes: group.codes.filter((code) => own[code] !== undefined).length || t('firm.none'),
+          codes2: group.codes.length,
+        })
+      }}</span>
     </summary>
     <table class="ledger">
       <thead>
         <tr>
-          <th scope="col">Figure</th>
-          <th scope="col">Yours</th>
-          <th scope="col">Where ours is from</th>
+          <th scope="col">{{ t('firm.figure') }}</th>
+          <th scope="col">{{ t('firm.yours') }}</th>
+          <th scope="col">{{ t('firm.whereOursIsFrom') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="code in group.codes" :key="code">
-          <td :id="`figure-${code}`">{{ PLANNING[code].name }}</td>
+          <td :id="`figure-${code}`">{{ tell(PLANNING[code].name) }}</td>
           <td>
             <input
               class="field"
@@ -102,7 +114,9 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
               {{ wrong[code] ?? errors[`planning.${code}`] }}
             </p>
           </td>
-          <td class="small">{{ PLANNING[code].source.text }} ({{ SOURCE_KIND_WORDS[PLANNING[code].source.kind] }})</td>
+          <td class="small">
+            {{ tell(PLANNING[code].source.text) }} ({{ t(SOURCE_KINDS[PLANNING[code].source.kind]) }})
+          </td>
         </tr>
       </tbody>
     </table>

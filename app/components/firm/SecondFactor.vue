@@ -49,18 +49,14 @@ async function written(): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="Second factor">
-    <h3>Code at sign-in</h3>
+  <section :aria-label="t('firm.secondFactor')">
+    <h3>{{ t('firm.codeAtSignIn') }}</h3>
     <template v-if="step === 'closed'">
       <p class="small">
-        {{
-          on
-            ? 'On: signing in asks for a code from your authenticator app besides the password.'
-            : 'Off. With it on, somebody who learns your password still cannot sign in without your phone.'
-        }}
+        {{ on ? t('firm.onSigningInAsks') : t('firm.offWithItOn') }}
       </p>
       <UButton variant="outline" size="sm" @click="begin(on ? 'off' : 'password')">{{
-        on ? 'Turn off' : 'Set up'
+        on ? t('firm.turnOff') : t('firm.setUp')
       }}</UButton>
     </template>
     <form
@@ -68,7 +64,7 @@ async function written(): Promise<void> {
       novalidate
       @submit.prevent="step === 'off' ? turnOff() : propose()"
     >
-      <UFormField label="Your password" name="second-current" :error="errors.current"
+      <UFormField :label="t('firm.yourPassword')" name="second-current" :error="errors.current"
         ><UInput
           id="field-second-current"
           v-model="form.current"
@@ -79,19 +75,19 @@ async function written(): Promise<void> {
       /></UFormField>
       <span class="acts"
         ><UButton type="submit" size="sm" color="primary" :loading="busy">{{
-          step === 'off' ? 'Turn off' : 'Show the QR code'
+          step === 'off' ? t('firm.turnOff') : t('firm.showTheQrCode')
         }}</UButton
-        ><UButton size="sm" variant="outline" @click="begin('closed')">Cancel</UButton></span
+        ><UButton size="sm" variant="outline" @click="begin('closed')">{{ t('firm.cancel') }}</UButton></span
       >
     </form>
     <form v-else-if="step === 'confirm' && proposed" novalidate @submit.prevent="confirm">
-      <p>Scan this with an authenticator app, then enter the six digits it shows.</p>
-      <img :src="picture" alt="QR code of the secret written below" width="180" height="180" />
+      <p>{{ t('firm.scanThisWithAn') }}</p>
+      <img :src="picture" :alt="t('firm.qrCodeOfThe')" width="180" height="180" />
       <p class="small">
-        Cannot scan? Type this secret into the app:
+        {{ t('firm.cannotScanTypeThis') }}
         <b class="secret">{{ proposed.secret.match(/.{1,4}/g)?.join(' ') }}</b>
       </p>
-      <UFormField label="Six digits" name="second-code" :error="errors.code"
+      <UFormField :label="t('firm.sixDigits')" name="second-code" :error="errors.code"
         ><UInput
           id="field-second-code"
           v-model="form.code"
@@ -101,19 +97,18 @@ async function written(): Promise<void> {
           autofocus
       /></UFormField>
       <span class="acts"
-        ><UButton type="submit" size="sm" color="primary" :loading="busy">Turn on</UButton
-        ><UButton size="sm" variant="outline" @click="begin('closed')">Cancel</UButton></span
+        ><UButton type="submit" size="sm" color="primary" :loading="busy">{{ t('firm.turnOn') }}</UButton
+        ><UButton size="sm" variant="outline" @click="begin('closed')">{{ t('firm.cancel') }}</UButton></span
       >
     </form>
     <div v-else-if="step === 'codes'" class="panel codes">
       <p>
-        <b>On. Write these ten recovery codes down.</b> Each signs you in once if you lose your phone. They are not
-        shown again.
+        <b>{{ t('firm.onWriteTheseTen') }}</b> {{ t('firm.eachSignsYouIn') }}
       </p>
       <ol>
         <li v-for="code in codes" :key="code">{{ code }}</li>
       </ol>
-      <UButton size="sm" color="primary" @click="written">I wrote them down</UButton>
+      <UButton size="sm" color="primary" @click="written">{{ t('firm.iWroteThemDown') }}</UButton>
     </div>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </section>

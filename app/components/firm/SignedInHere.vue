@@ -14,25 +14,28 @@ async function end(session: OpenSession): Promise<void> {
 </script>
 
 <template>
-  <section aria-label="Where you are signed in">
-    <h3>Signed in</h3>
+  <section :aria-label="t('firm.whereYouAreSigned')">
+    <h3>{{ t('firm.signedIn') }}</h3>
     <ul>
       <li v-for="session in sessions ?? []" :key="session.id">
         <span class="who"
           ><b>{{ session.device }}</b
-          ><i
-            >{{ session.here ? 'this browser' : `last used ${momentWords(session.seenAt)}` }}, since
-            {{ momentWords(session.openedAt) }}</i
-          ></span
+          ><i>{{
+            t('firm.thisBrowserLastUsed', {
+              hasHere: Boolean(session.here),
+              seenAt: momentWords(session.seenAt),
+              openedAt: momentWords(session.openedAt),
+            })
+          }}</i></span
         >
         <UButton
           v-if="!session.here"
           size="sm"
           variant="outline"
           :loading="busy"
-          :aria-label="`Sign out ${session.device}, last used ${momentWords(session.seenAt)}`"
+          :aria-label="t('firm.signOutLastUsed', { device: session.device, seenAt: momentWords(session.seenAt) })"
           @click="end(session)"
-          >Sign out there</UButton
+          >{{ t('firm.signOutThere') }}</UButton
         >
       </li>
     </ul>

@@ -12,14 +12,14 @@ const note = ref('')
 
 const ASKS: Record<Outcome, { label: string; does: string; about: string }> = {
   closed: {
-    label: 'What stands, and what to do next year',
-    does: 'Close job',
-    about: 'The survey, plan, prices and work done are kept as they are now, and its zones are free for the next job.',
+    label: t('job.whatStandsAndWhat'),
+    does: t('job.closeJob'),
+    about: t('job.theSurveyPlanPrices'),
   },
   'called off': {
-    label: 'Why',
-    does: 'Call job off',
-    about: 'What was planned and done is kept as it is now, and its zones are free for another job.',
+    label: t('job.why'),
+    does: t('job.callJobOff'),
+    about: t('job.whatWasPlannedAnd'),
   },
 }
 
@@ -38,10 +38,12 @@ async function end(): Promise<void> {
 <template>
   <div class="end">
     <span class="pair">
-      <UButton variant="outline" :aria-pressed="outcome === 'closed'" @click="outcome = 'closed'">Close job…</UButton>
-      <UButton variant="outline" :aria-pressed="outcome === 'called off'" @click="outcome = 'called off'"
-        >Call off…</UButton
-      >
+      <UButton variant="outline" :aria-pressed="outcome === 'closed'" @click="outcome = 'closed'">{{
+        t('job.closeJob2')
+      }}</UButton>
+      <UButton variant="outline" :aria-pressed="outcome === 'called off'" @click="outcome = 'called off'">{{
+        t('job.callOff')
+      }}</UButton>
     </span>
     <form v-if="outcome" class="panel form" novalidate @submit.prevent="end">
       <p class="small">{{ ASKS[outcome].about }}</p>
@@ -51,7 +53,7 @@ async function end(): Promise<void> {
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <span class="pair">
         <UButton type="submit" color="primary" :loading="busy">{{ ASKS[outcome].does }}</UButton>
-        <UButton variant="outline" @click="outcome = undefined">Keep it open</UButton>
+        <UButton variant="outline" @click="outcome = undefined">{{ t('job.keepItOpen') }}</UButton>
       </span>
     </form>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stateName } from '~/utils/jobWords'
 import type { Lawn } from '#contract/lawn'
 
 /** Which job of the lawn is in view, and the way to the others and to other lawns of the client. */
@@ -12,15 +13,16 @@ const count = computed(() => props.lawn.jobs.length)
 <template>
   <span class="line small">
     <NuxtLink :to="`/lawns/${lawn.id}/jobs`" class="opens"
-      >Job {{ lawn.job.number }}<template v-if="count > 1"> of {{ count }}</template></NuxtLink
+      >{{ t('job.job', { number: lawn.job.number })
+      }}<template v-if="count > 1"> {{ t('job.of', { count }) }}</template></NuxtLink
     >
     <span
-      >{{ lawn.job.state }}<template v-if="some">; {{ zones.join(', ') }}</template></span
+      >{{ stateName(lawn.job.state) }}<template v-if="some">; {{ zones.join(', ') }}</template></span
     >
     <template v-if="lawn.sameClient.length">
-      <span>Also of this client:</span>
+      <span>{{ t('job.alsoOfThisClient') }}</span>
       <NuxtLink v-for="other in lawn.sameClient.slice(0, 4)" :key="other.id" :to="`/lawns/${other.id}`" class="opens">{{
-        other.address || 'no address'
+        other.address || t('job.noAddress')
       }}</NuxtLink>
     </template>
   </span>

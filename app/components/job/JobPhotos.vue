@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Photo } from '#contract/photo'
-import { shortDay } from '#core/measure/calendar'
 
 /** Photos taken in a job that has ended; each opens whole. */
 const props = defineProps<{ lawnId: string; jobId: string; zones: Record<string, { name: string }> }>()
@@ -9,12 +8,12 @@ const { photos, message, pictureOf } = usePhotos(props.lawnId)
 const shown = computed(() => photos.value.filter(({ jobId }) => jobId === props.jobId))
 const says = ({ zoneId, note, takenOn }: Photo) =>
   [note, zoneId && props.zones[zoneId]?.name, takenOn && shortDay(takenOn, context.today)].filter(Boolean).join(', ') ||
-  'no words'
+  t('job.noWords')
 </script>
 
 <template>
-  <section v-if="shown.length || message" aria-label="Photos of this job">
-    <h3>Photos</h3>
+  <section v-if="shown.length || message" :aria-label="t('job.photosOfThisJob')">
+    <h3>{{ t('job.photos') }}</h3>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <ul>
       <li v-for="photo in shown" :key="photo.id">

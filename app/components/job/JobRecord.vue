@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Message } from '#core/explain/message'
 import type { EndedJob } from '#contract/keptJob'
 import { zonesOf } from '#core/job/lawn'
 import { operationOf } from '#core/job/operations/registry'
@@ -6,7 +7,6 @@ import { doneByKey } from '#core/job/marks'
 import { putDownOn } from '#core/job/states'
 import { swardByCode } from '#core/grass/swards'
 import { grassByCode } from '#core/grass/grasses'
-import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import { STOCK_QUANTITY, kindOf } from '#core/materials/stock'
@@ -27,9 +27,12 @@ const zones = computed(() =>
     areaM2: props.record.ground.measured[id]?.areaM2 ?? null,
   })),
 )
+/** Names kept before there was a catalogue of messages are words. */
+const wasSaid = (name: Message | string) => (typeof name === 'string' ? name : tell(name))
 /** A task that the plan had no longer. */
 function nameOf(key: string): string {
-  return operationOf(key)?.name ?? props.record.plan.work.own[key]?.name ?? 'Own work'
+  const operation = operationOf(key)
+  return operation ? tell(operation.name) : (props.record.plan.work.own[key]?.name ?? t('job.ownWork'))
 }
 /** Tasks as planned, each with what was marked of it; marks of tasks that the plan no longer had come last. */
 const tasks = computed(() => {
@@ -49,74 +52,74 @@ const tasks = computed(() => {
 <template>
   <article class="record">
     <header>
-      <h2>Job {{ record.job.number }}: {{ programmeWords(record.job) }}</h2>
+      <h2>{{ t('job.job2', { number: record.job.number, job: programmeWords(record.job) }) }}</h2>
       <p v-if="record.job.ended" class="verdict">
-        {{ record.job.state === 'closed' ? 'Closed' : 'Called off' }} {{ day(record.job.ended.on)
-        }}<template v-if="record.job.ended.by"> by {{ record.job.ended.by }}</template
+        {{ record.job.state === 'closed' ? t('job.closed') : t('job.calledOff') }} {{ day(record.job.ended.on)
+        }}<template v-if="record.job.ended.by"> {{ t('job.by', { by: record.job.ended.by }) }}</template
         >.
       </p>
       <p v-if="record.job.ended?.note" class="note">{{ record.job.ended.note }}</p>
     </header>
     <dl class="facts">
       <div>
-        <dt>Sowing</dt>
-        <dd>{{ down ? day(down) : 'nothing sown' }}</dd>
+        <dt>{{ t('job.sowing') }}</dt>
+        <dd>{{ down ? day(down) : t('job.nothingSown') }}</dd>
       </div>
       <div v-if="record.job.confirmed">
-        <dt>Schedule confirmed</dt>
+        <dt>{{ t('job.scheduleConfirmed') }}</dt>
         <dd>
           {{ day(record.job.confirmed.on)
           }}<template v-if="record.job.confirmed.by">, {{ record.job.confirmed.by }}</template>
         </dd>
       </div>
       <div v-if="kept.seedKg">
-        <dt>Seed</dt>
+        <dt>{{ t('job.seed') }}</dt>
         <dd>{{ text(figure('massKg', kept.seedKg)) }}</dd>
       </div>
       <div v-if="kept.crewHours">
-        <dt>Crew hours planned</dt>
+        <dt>{{ t('job.crewHoursPlanned') }}</dt>
         <dd>{{ kept.crewHours.toFixed(1) }}</dd>
       </div>
       <div v-if="kept.priceMinor">
-        <dt>Price</dt>
+        <dt>{{ t('job.price') }}</dt>
         <dd>{{ showMoney(kept.priceMinor, kept.currency) }}</dd>
       </div>
     </dl>
-    <h3>Zones as surveyed</h3>
-    <table class="ledger" aria-label="Zones as surveyed">
+    <h3>{{ t('job.zonesAsSurveyed') }}</h3>
+    <table class="ledger" :aria-label="t('job.zonesAsSurveyed')">
       <thead>
         <tr>
-          <th scope="col">Zone</th>
-          <th scope="col" class="right">Area</th>
-          <th scope="col">Stood</th>
-          <th scope="col">Wanted</th>
-          <th scope="col" class="right">Bare</th>
+          <th scope="col">{{ t('job.zone') }}</th>
+          <th scope="col" class="right">{{ t('job.area') }}</th>
+          <th scope="col">{{ t('job.stood') }}</th>
+          <th scope="col">{{ t('job.wanted') }}</th>
+          <th scope="col" class="right">{{ t('job.bare') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="{ id, zone, areaM2 } in zones" :key="id">
           <td>{{ zone.name }}</td>
           <td class="right num">{{ areaM2 === null ? '' : text(figure('areaM2', areaM2)) }}</td>
-          <td>{{ zone.sward ? swardByCode(zone.sward).name : '' }}</td>
-          <td>{{ zone.grass ? grassByCode(zone.grass).name : '' }}</td>
+          <td>{{ zone.sward ? tell(swardByCode(zone.sward).name) : '' }}</td>
+          <td>{{ zone.grass ? tell(grassByCode(zone.grass).name) : '' }}</td>
           <td class="right num">{{ zone.bareShare === null ? '' : text(figure('share', zone.bareShare)) }}</td>
         </tr>
       </tbody>
     </table>
-    <h3>Tasks</h3>
-    <table class="ledger" aria-label="Tasks">
+    <h3>{{ t('job.tasks') }}</h3>
+    <table class="ledger" :aria-label="t('job.tasks')">
       <thead>
         <tr>
-          <th scope="col">Task</th>
-          <th scope="col">Planned</th>
-          <th scope="col">Done</th>
-          <th scope="col">Material planned</th>
-          <th scope="col">Note</th>
+          <th scope="col">{{ t('job.task') }}</th>
+          <th scope="col">{{ t('job.planned') }}</th>
+          <th scope="col">{{ t('job.done') }}</th>
+          <th scope="col">{{ t('job.materialPlanned') }}</th>
+          <th scope="col">{{ t('job.note') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="task in tasks" :key="task.key + (task.to ?? task.marks[0]?.id)">
-          <td>{{ task.name }}</td>
+          <td>{{ wasSaid(task.name) }}</td>
           <td>{{ task.to ? day(task.to) : '' }}</td>
           <td>
             <template v-if="task.marks.length">
@@ -124,33 +127,33 @@ const tasks = computed(() => {
                 >{{ day(mark.doneOn)
                 }}<template v-if="mark.share < 1">, {{ text(figure('share', mark.share)) }}</template
                 ><template v-if="mark.savedBy">, {{ mark.savedBy }}</template
-                ><template v-if="mark.hours">, {{ mark.hours }} h</template
+                ><template v-if="mark.hours">{{ t('job.hoursOfWork', { hours: mark.hours }) }}</template
                 ><template v-if="mark.massKg">, {{ text(figure('massKg', mark.massKg)) }}</template
                 ><template v-if="mark.volumeM3">, {{ text(figure('volumeM3', mark.volumeM3)) }}</template></span
               >
             </template>
-            <template v-else-if="!done.has(task.key)">not done</template>
+            <template v-else-if="!done.has(task.key)">{{ t('job.notDone') }}</template>
           </td>
           <td>
             <span v-for="one in task.uses" :key="one.matter" class="mark"
-              >{{ one.words }}, {{ text(figure(STOCK_QUANTITY[kindOf(one.matter)], one.amount)) }}</span
+              >{{ wasSaid(one.words) }}, {{ text(figure(STOCK_QUANTITY[kindOf(one.matter)], one.amount)) }}</span
             >
           </td>
           <td>
             <span v-for="mark in task.marks.filter(({ note, against }) => note || against)" :key="mark.id" class="mark"
-              ><b v-if="mark.against">Done against {{ mark.against }}. </b>{{ mark.note }}</span
+              ><b v-if="mark.against">{{ t('job.doneAgainst', { against: mark.against }) }} </b>{{ mark.note }}</span
             >
           </td>
         </tr>
       </tbody>
     </table>
     <template v-if="kept.leftOut.length">
-      <h3>Left out</h3>
+      <h3>{{ t('job.leftOut') }}</h3>
       <ul>
-        <li v-for="one in kept.leftOut" :key="one.name">{{ one.name }}: {{ one.reason }}</li>
+        <li v-for="(one, i) in kept.leftOut" :key="i">{{ wasSaid(one.name) }}: {{ one.reason }}</li>
       </ul>
     </template>
-    <p class="small">Kept {{ day(kept.keptOn) }} with the prices of that day; it does not change any more.</p>
+    <p class="small">{{ t('job.keptWithThePrices', { keptOn: day(kept.keptOn) }) }}</p>
   </article>
 </template>
 

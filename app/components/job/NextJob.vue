@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { newJobSchema, type Lawn } from '#contract/lawn'
 import { zonesOf } from '#core/job/lawn'
-import { shortDay } from '#core/measure/calendar'
 
 /** Starts the next job, on zones that are in no open one. */
 const props = defineProps<{ lawn: Lawn }>()
@@ -36,15 +35,18 @@ async function start(): Promise<void> {
 
 <template>
   <section class="next panel" aria-labelledby="next-job">
-    <h2 id="next-job">Next job</h2>
+    <h2 id="next-job">{{ t('job.nextJob') }}</h2>
     <template v-if="free.length">
       <p class="small">
-        It begins with the survey of {{ lawn.surveyedOn ? shortDay(lawn.surveyedOn, context.today) : 'this lawn' }} and
-        a clean plan. Label intervals of what earlier jobs put down still count.
-        <template v-if="oldSurvey">The last job changed what stands: survey it again before you decide.</template>
+        {{
+          t('job.itBeginsWithThe', {
+            surveyedOn: lawn.surveyedOn ? shortDay(lawn.surveyedOn, context.today) : t('job.thisLawn'),
+          })
+        }}
+        <template v-if="oldSurvey">{{ t('job.theLastJobChanged') }}</template>
       </p>
       <fieldset v-if="free.length > 1" class="zones">
-        <legend>Zones</legend>
+        <legend>{{ t('job.zones') }}</legend>
         <UCheckbox
           v-for="[id, zone] in free"
           :key="id"
@@ -54,10 +56,12 @@ async function start(): Promise<void> {
         />
       </fieldset>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
-      <UButton color="primary" :loading="busy" :disabled="!chosen.length" @click="start">Start next job</UButton>
+      <UButton color="primary" :loading="busy" :disabled="!chosen.length" @click="start">{{
+        t('job.startNextJob')
+      }}</UButton>
     </template>
     <p v-else class="small">
-      Every zone is in an open job. Close that job first, or add a zone in Look: it can have a job of its own.
+      {{ t('job.everyZoneIsIn') }}
     </p>
   </section>
 </template>

@@ -29,7 +29,7 @@ const percent = (share: number) => Math.round(share * 100)
     class="cover"
     :class="{ wide }"
     role="img"
-    :aria-label="`${parts.map((p) => `${p.name} ${percent(p.share)}%`).join(', ')}; together ${total}%`"
+    :aria-label="t('lawn.together', { parts: parts.map((p) => `${p.name} ${percent(p.share)}%`).join(', '), total })"
   >
     <div class="bar">
       <div
@@ -40,8 +40,10 @@ const percent = (share: number) => Math.round(share * 100)
       />
     </div>
     <span v-if="wide" class="small"
-      ><b class="grass-word">grass</b>, <b class="weed-word">weeds</b>, <b class="weed-word">coarse</b>, bare:
-      {{ total }}%<template v-if="total !== 100"> of 100%</template></span
+      ><b class="grass-word">{{ t('lawn.grass') }}</b
+      >, <b class="weed-word">{{ t('lawn.weeds') }}</b>, <b class="weed-word">{{ t('lawn.coarse') }}</b>{{
+        t('lawn.bare', { total })
+      }}<template v-if="total !== 100"> {{ t('lawn.of100') }}</template></span
     >
     <span v-else-if="!plain" class="numbers"
       ><i>{{ percent(parts[0]!.share) }}</i

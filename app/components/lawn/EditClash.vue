@@ -11,7 +11,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ settle: [takeTheirs: Set<string>] }>()
 const takeTheirs = reactive(new Set<string>())
-const who = computed(() => props.clash.theirs.savedBy ?? 'Somebody else')
+const who = computed(() => props.clash.theirs.savedBy ?? t('lawn.somebodyElse'))
 const at = computed(() => props.clash.theirs.savedAt && clockWords(new Date(props.clash.theirs.savedAt)))
 const heading = useTemplateRef<HTMLElement>('heading')
 onMounted(() => heading.value?.focus())
@@ -23,25 +23,28 @@ function choose(path: string, theirs: boolean): void {
 </script>
 
 <template>
-  <section class="panel-open clash" role="group" aria-label="Changed by two people">
-    <h2 ref="heading" tabindex="-1">{{ who }} saved this{{ at ? ` at ${at}` : '' }}, while you had it open</h2>
+  <section class="panel-open clash" role="group" :aria-label="t('lawn.changedByTwoPeople')">
+    <h2 ref="heading" tabindex="-1">{{ t('lawn.savedThisAtWhile', { who, hasAt: Boolean(at), at }) }}</h2>
     <p>
-      Nothing is lost yet. Choose for each line, then save.<template v-if="clash.merged.taken.length">
-        Kept from them besides: {{ clash.merged.taken.map(label).join(', ') }}.</template
+      {{ t('lawn.nothingIsLostYet')
+      }}<template v-if="clash.merged.taken.length">
+        {{ t('lawn.keptFromThemBesides', { taken: clash.merged.taken.map(label).join(', ') }) }}</template
       >
     </p>
     <fieldset v-for="{ path, mine, theirs } in clash.merged.clashes" :key="path">
       <legend>{{ label(path) }}</legend>
       <label
         ><input type="radio" :name="`clash-${path}`" :checked="!takeTheirs.has(path)" @change="choose(path, false)" />
-        Yours: <b>{{ show(path, mine) }}</b></label
+        {{ t('lawn.yours') }} <b>{{ show(path, mine) }}</b></label
       >
       <label
         ><input type="radio" :name="`clash-${path}`" :checked="takeTheirs.has(path)" @change="choose(path, true)" />
-        Theirs: <b>{{ show(path, theirs) }}</b></label
+        {{ t('lawn.theirs') }} <b>{{ show(path, theirs) }}</b></label
       >
     </fieldset>
-    <UButton color="primary" :loading="busy" @click="emit('settle', new Set(takeTheirs))">Save it so</UButton>
+    <UButton color="primary" :loading="busy" @click="emit('settle', new Set(takeTheirs))">{{
+      t('lawn.saveItSo')
+    }}</UButton>
   </section>
 </template>
 

@@ -15,12 +15,12 @@ const told = computed(() => {
 <template>
   <p v-if="told" class="trial" role="status">
     <span>
-      Tried out, not saved: <b>{{ trying }}</b>.
+      {{ t('lawn.triedOutNotSaved') }} <b>{{ trying }}</b>.
     </span>
-    <UButton v-if="lawn?.plan.programme" color="primary" size="sm" :loading="busy" @click="keepTrial()"
-      >Save it</UButton
-    >
-    <UButton variant="outline" size="sm" @click="drop()">Drop it</UButton>
+    <UButton v-if="lawn?.plan.programme" color="primary" size="sm" :loading="busy" @click="keepTrial()">{{
+      t('lawn.saveIt')
+    }}</UButton>
+    <UButton variant="outline" size="sm" @click="drop()">{{ t('lawn.dropIt') }}</UButton>
   </p>
 </template>
 

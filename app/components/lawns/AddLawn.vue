@@ -8,13 +8,13 @@ async function begin(): Promise<void> {
 
 <template>
   <form class="add" novalidate @submit.prevent="begin">
-    <h3><UIcon name="i-lucide-plus" class="size-5" aria-hidden="true" /> Add a lawn</h3>
+    <h3><UIcon name="i-lucide-plus" class="size-5" aria-hidden="true" /> {{ t('lawns.addALawn') }}</h3>
     <UFormField name="client" :error="errors.client" class="grow"
       ><UInput
         id="field-client"
         v-model="form.client"
-        aria-label="Client or lawn"
-        placeholder="client or lawn"
+        :aria-label="t('lawns.clientOrLawn')"
+        :placeholder="t('lawns.clientOrLawn2')"
         maxlength="80"
         autocomplete="off"
     /></UFormField>
@@ -22,8 +22,8 @@ async function begin(): Promise<void> {
       ><UInput
         id="field-address"
         v-model="form.address"
-        aria-label="Street or place"
-        placeholder="street or place"
+        :aria-label="t('lawns.streetOrPlace')"
+        :placeholder="t('lawns.streetOrPlace2')"
         maxlength="160"
         autocomplete="off"
     /></UFormField>
@@ -31,8 +31,8 @@ async function begin(): Promise<void> {
       ><UInput
         id="field-area"
         v-model="form.area"
-        aria-label="Area"
-        placeholder="area: 6,590 sq ft, 40x16 m"
+        :aria-label="t('lawns.area')"
+        :placeholder="t('lawns.area6590Sq')"
         maxlength="80"
         autocomplete="off"
     /></UFormField>
@@ -40,14 +40,14 @@ async function begin(): Promise<void> {
       ><UInput
         id="field-growsNow"
         v-model="form.growsNow"
-        aria-label="What grows there now"
-        placeholder="what grows there now"
+        :aria-label="t('lawns.whatGrowsThereNow')"
+        :placeholder="t('lawns.whatGrowsThereNow2')"
         maxlength="120"
         autocomplete="off"
     /></UFormField>
-    <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle"
-      >Add, then survey</UButton
-    >
+    <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">{{
+      t('lawns.addThenSurvey')
+    }}</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>
 </template>

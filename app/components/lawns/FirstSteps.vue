@@ -7,10 +7,14 @@ const sown = computed(() => list.lawns.find(({ job }) => job.sowOn))
 const steps = computed(() => {
   const first = list.lawns[0]
   return [
-    { name: 'Place', done: Boolean(context.firm?.homeStationId), to: '/set-up' },
-    { name: 'Climate', done: sill.data !== undefined, to: '/set-up' },
-    { name: 'First lawn', done: first !== undefined, to: '/set-up' },
-    { name: 'First sowing day', done: sown.value !== undefined, to: first ? `/lawns/${first.id}/decide` : '/set-up' },
+    { name: t('lawns.place'), done: Boolean(context.firm?.homeStationId), to: '/set-up' },
+    { name: t('lawns.climate'), done: sill.data !== undefined, to: '/set-up' },
+    { name: t('lawns.firstLawn'), done: first !== undefined, to: '/set-up' },
+    {
+      name: t('lawns.firstSowingDay'),
+      done: sown.value !== undefined,
+      to: first ? `/lawns/${first.id}/decide` : '/set-up',
+    },
   ]
 })
 /** While something is still being read nobody knows. */
@@ -19,13 +23,13 @@ const open = computed(() => known.value && steps.value.some(({ done }) => !done)
 </script>
 
 <template>
-  <nav v-if="open" class="panel first" aria-label="First steps">
-    <b>First steps</b>
+  <nav v-if="open" class="panel first" :aria-label="t('lawns.firstSteps')">
+    <b>{{ t('lawns.firstSteps') }}</b>
     <ol>
       <li v-for="step in steps" :key="step.name" :class="{ done: step.done }">
         <template v-if="step.done"
           ><UIcon name="i-lucide-check" class="size-4" aria-hidden="true" /> {{ step.name
-          }}<span class="sr-only">, done</span></template
+          }}<span class="sr-only">{{ t('lawns.done') }}</span></template
         >
         <NuxtLink v-else :to="step.to" class="opens">{{ step.name }}</NuxtLink>
       </li>

@@ -8,8 +8,8 @@ const { errors, sound, changed, load } = provideBring(() => props.lawn)
 const { sows, coveredM2, scalps, parts, soils } = load
 
 const standing = computed(() => {
-  if (Object.keys(errors.value).length) return 'The numbers stand as last kept until the fields marked are right.'
-  return changed.value ? 'Numbers above follow what you typed; not kept yet.' : 'Kept.'
+  if (Object.keys(errors.value).length) return t('load.theNumbersStandAs')
+  return changed.value ? t('load.numbersAboveFollowWhat') : t('load.kept')
 })
 </script>
 
@@ -20,9 +20,9 @@ const standing = computed(() => {
     <LoadCover v-if="coveredM2 || scalps || !parts.length" />
     <LoadSoil v-if="soils.length" />
     <div class="foot">
-      <UButton type="submit" color="primary" :disabled="!sound || !changed" :loading="busy"
-        >Keep these settings</UButton
-      >
+      <UButton type="submit" color="primary" :disabled="!sound || !changed" :loading="busy">{{
+        t('load.keepTheseSettings')
+      }}</UButton>
       <span class="small">{{ standing }}</span>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>

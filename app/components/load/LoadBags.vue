@@ -25,45 +25,47 @@ const barWidth = (size: string) => {
 </script>
 
 <template>
-  <b>Bags</b>
+  <b>{{ t('load.bags') }}</b>
   <div v-for="(bag, i) in form.bags" :key="i" class="bag">
     <UFormField :name="`bag${i}`" :error="errors[`bags.${i}.massKg`]">
-      <UInput :id="`field-bag${i}`" v-model="bag.size" :aria-label="`Bag size ${i + 1}`" />
+      <UInput :id="`field-bag${i}`" v-model="bag.size" :aria-label="t('load.bagSize', { i: i + 1 })" />
     </UFormField>
     <UFormField :name="`price${i}`" :error="errors[`bags.${i}.priceMinor`]">
       <UInput
         :id="`field-price${i}`"
         v-model="bag.price"
-        placeholder="price"
+        :placeholder="t('load.price')"
         :readonly="!context.isOwner"
-        :aria-label="`Price of bag ${i + 1}`"
+        :aria-label="t('load.priceOfBag', { i: i + 1 })"
       />
     </UFormField>
-    <b class="num count" :aria-label="`${pick?.counts[i] ?? 0} to load`">× {{ pick?.counts[i] ?? 0 }}</b>
+    <b class="num count" :aria-label="t('load.toLoad', { counts: pick?.counts[i] ?? 0 })"
+      >× {{ pick?.counts[i] ?? 0 }}</b
+    >
     <UButton
       v-if="form.bags.length > 1"
       variant="outline"
       size="xs"
-      :aria-label="`Take bag size ${i + 1} off`"
+      :aria-label="t('load.takeBagSizeOff', { i: i + 1 })"
       icon="i-lucide-x"
       @click="form.bags.splice(i, 1)"
     />
   </div>
   <UButton v-if="form.bags.length < 4" class="justify-self-start" variant="outline" size="sm" @click="addBag">
-    Add a size
+    {{ t('load.addASize') }}
   </UButton>
-  <div v-if="pick" class="bar" role="img" :aria-label="`${needed} used, ${leftOver} left over`">
+  <div v-if="pick" class="bar" role="img" :aria-label="t('load.usedLeftOver', { needed, leftOver })">
     <template v-for="(bag, i) in form.bags" :key="i">
       <i v-for="n in Math.min(6, pick.counts[i] ?? 0)" :key="n" :style="{ flexGrow: barWidth(bag.size) }" />
     </template>
     <u :style="{ width: `${(100 * neededKg) / pick.totalKg}%` }" />
   </div>
   <span v-if="pick" class="small">
-    <b>{{ needed }}</b> used, <b>{{ leftOver }}</b> left over<b>{{ cost }}</b
-    >. {{ cost ? 'The cheapest that covers it.' : 'Least left over; with all prices, the cheapest.' }}
+    <b>{{ needed }}</b> {{ t('load.used') }} <b>{{ leftOver }}</b> {{ t('load.leftOver') }}<b>{{ cost }}</b
+    >. {{ cost ? t('load.theCheapestThatCovers') : t('load.leastLeftOverWith') }}
   </span>
   <span v-else class="text-clay-500">{{ load.bags.value.problem }}</span>
-  <span v-if="!context.isOwner" class="small">Prices are put in by an owner.</span>
+  <span v-if="!context.isOwner" class="small">{{ t('load.pricesArePutIn') }}</span>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { COVER_NAMES } from '#core/materials/covers'
 import { cubicYards, figure } from '#core/measure/figure'
 
 /** What covers the seed, how deep it is raked in, and how low the turf is cut before. */
@@ -12,45 +13,56 @@ const bulk = computed(() => {
   if (!cover.value) return ''
   const m3 = cover.value.value
   return system.value === 'us'
-    ? `${cubicYards(m3).toFixed(1)} yd³`
+    ? t('load.yd', { m3: cubicYards(m3).toFixed(1) })
     : `${Math.round(m3 * 1000).toLocaleString('en-US')} L`
 })
 const uncovered = computed(() => {
-  if (covers.value) return 'none: three to seven waterings a day, and somebody there to give them'
-  return sows.value ? 'the seed is raked in, not covered' : 'before the soil goes on'
+  if (covers.value) return t('load.noneThreeToSeven')
+  return sows.value ? t('load.theSeedIsRaked') : t('load.beforeTheSoilGoes')
 })
 </script>
 
 <template>
-  <LoadCard :title="covers ? 'Cover' : 'Cut'">
+  <LoadCard :title="covers ? t('load.cover') : t('load.cut')">
     <template #stub>
       <template v-if="cover">
         <span class="hero">
           <WorkedNumber :worked="cover" bare /> <i class="unit">{{ shown(cover.working.result).unit }}</i>
         </span>
         <span class="small">
-          {{ bulk }} loose {{ settings.coverMaterial }}<br />
-          {{ text(figure('depthMm', settings.coverMm)) }} over {{ text(figure('areaM2', coveredM2)) }}
+          {{ t('load.loose', { bulk, coverMaterial: COVER_NAMES[settings.coverMaterial] }) }}<br />
+          {{
+            t('load.over', {
+              coverMm: text(figure('depthMm', settings.coverMm)),
+              coveredM2: text(figure('areaM2', coveredM2)),
+            })
+          }}
         </span>
       </template>
       <span v-else class="small">{{ uncovered }}</span>
     </template>
-    <UFormField v-if="covers" label="Cover with" name="material">
-      <USelect id="field-material" v-model="form.material" :items="materials" aria-label="Cover with" />
+    <UFormField v-if="covers" :label="t('load.coverWith')" name="material">
+      <USelect id="field-material" v-model="form.material" :items="materials" :aria-label="t('load.coverWith')" />
     </UFormField>
-    <UFormField v-if="covers" label="Depth of cover" name="cover" :error="errors.cover" help="0 for none">
+    <UFormField
+      v-if="covers"
+      :label="t('load.depthOfCover')"
+      name="cover"
+      :error="errors.cover"
+      :help="t('load.n0ForNone')"
+    >
       <UInput id="field-cover" v-model="form.cover" />
     </UFormField>
-    <UFormField v-if="sowsOrNothing" label="Rake in to" name="rake" :error="errors.rake">
+    <UFormField v-if="sowsOrNothing" :label="t('load.rakeInTo')" name="rake" :error="errors.rake">
       <UInput id="field-rake" v-model="form.rake" />
     </UFormField>
-    <UFormField label="Scalp down to" name="scalp" :error="errors.scalp">
+    <UFormField :label="t('load.scalpDownTo')" name="scalp" :error="errors.scalp">
       <UInput id="field-scalp" v-model="form.scalp" />
     </UFormField>
     <template #load>
       <GateLine v-if="depth && sows" :gate="depth" with-source />
       <p v-if="coveredM2" class="caution">
-        Dust of peat and compost: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.
+        {{ t('load.dustOfPeatAnd') }}
       </p>
     </template>
   </LoadCard>

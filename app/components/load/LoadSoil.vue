@@ -5,18 +5,19 @@ import { cubicYards, figure } from '#core/measure/figure'
 const { load } = useBring()
 const { text, system } = useUnits()
 const { soils } = load
-const bulk = (m3: number) => (system.value === 'us' ? `${cubicYards(m3).toFixed(1)} yd³` : `${m3.toFixed(1)} m³`)
+const bulk = (m3: number) =>
+  system.value === 'us' ? t('load.yd', { m3: cubicYards(m3).toFixed(1) }) : `${m3.toFixed(1)} m³`
 </script>
 
 <template>
-  <LoadCard title="Soil">
+  <LoadCard :title="t('load.soil')">
     <p v-for="soil in soils" :key="soil.zones" class="wide">
-      <b class="num">{{ text(figure('volumeM3', soil.volumeM3)) }}</b> ({{ bulk(soil.volumeM3) }}) of
-      {{ soil.name }} for {{ soil.zones }}, 15% of settling in it.
+      <b class="num">{{ text(figure('volumeM3', soil.volumeM3)) }}</b>
+      {{ t('load.ofFor15Of', { volumeM3: bulk(soil.volumeM3), name: soil.name, zones: soil.zones }) }}
     </p>
     <template #load>
       <p class="caution">
-        Look before it is tipped: stones, weeds, wet. Dry sand is dusty (silica): mask, damp it down.
+        {{ t('load.lookBeforeItIs') }}
       </p>
     </template>
   </LoadCard>

@@ -34,7 +34,10 @@ const inForce = computed(() => measured.value[props.id]?.areaM2 ?? null)
 const help = computed(() => {
   const parsed = parseArea(typed.value)
   if (!typed.value.trim() || !parsed.ok) return undefined
-  return `Read as ${text({ quantity: 'areaM2', value: parsed.value })}${offsets.value.length ? `, by ${offsets.value[0]!.sidesM.length % 2 ? 'Simpson’s rule' : 'the trapezoidal rule'}` : ''}`
+  return t('look.readAs', {
+    area: text({ quantity: 'areaM2', value: parsed.value }),
+    rule: offsets.value.map(({ sidesM }) => (sidesM.length % 2 ? t('look.bySimpson') : t('look.byTrapezoids')))[0],
+  })
 })
 function example(kind: keyof typeof SHAPE_EXAMPLES): void {
   typed.value = typed.value.trim() ? `${typed.value.trim()} + ${SHAPE_EXAMPLES[kind]}` : SHAPE_EXAMPLES[kind]
@@ -44,23 +47,17 @@ const METHODS = [
   ['taped', ERROR_SHARES.tape],
   ['paced', ERROR_SHARES.paced],
   ['drawn', ERROR_SHARES.drawn],
-  ['walked with a track', ERROR_SHARES.walked],
+  [t('look.walkedWithATrack'), ERROR_SHARES.walked],
 ] as const
 </script>
 
 <template>
   <div class="area">
-    <UFormField label="Area" :name="path" :error="wrong || errors[path]" :help="help">
-      <UInput
-        v-model="typed"
-        maxlength="200"
-        placeholder="6,590 sq ft, or 40x16 m - circle 3 m"
-        @update:model-value="read"
-      />
+    <UFormField :label="t('look.area')" :name="path" :error="wrong || errors[path]" :help="help">
+      <UInput v-model="typed" maxlength="200" :placeholder="t('look.n6590SqFt')" @update:model-value="read" />
     </UFormField>
     <div class="shapes small">
-      <span>Taped as a</span
-      ><button
+      <span>{{ t('look.tapedAsA') }}</span><button
         v-for="(_, kind) in SHAPE_EXAMPLES"
         :key="kind"
         type="button"
@@ -75,22 +72,23 @@ const METHODS = [
     <div v-if="drawn" class="pick">
       <PickOne
         v-model="zone.areaFrom"
-        label="Counts"
+        :label="t('look.counts')"
         :choices="[
-          { value: 'drawn', name: 'as drawn' },
-          { value: 'taped', name: 'as taped' },
+          { value: 'drawn', name: t('look.asDrawn') },
+          { value: 'taped', name: t('look.asTaped') },
         ]"
         needed
       />
       <span class="small"
-        >In force: <b>{{ inForce === null ? 'none' : text({ quantity: 'areaM2', value: inForce }) }}</b></span
+        >{{ t('look.inForce') }}
+        <b>{{ inForce === null ? t('look.none') : text({ quantity: 'areaM2', value: inForce }) }}</b></span
       >
     </div>
     <UFormField
-      label="Measuring may be out by, %"
+      :label="t('look.measuringMayBeOut')"
       :name="`zones.${id}.errorShare`"
       :error="errors[`zones.${id}.errorShare`]"
-      :help="METHODS.map(([how, share]) => `${how} ${share * 100}%`).join(', ') + ' is usual'"
+      :help="METHODS.map(([how, share]) => `${how} ${share * 100}%`).join(', ') + t('look.isUsual')"
     >
       <UInput
         :model-value="String(Math.round(zone.errorShare * 1000) / 10)"

@@ -8,7 +8,12 @@ const { draft } = useSurveyHere()
 const zone = computed(() => draft.zones[props.id]!)
 const counting = ref(zone.value.counted.length > 0)
 const counts = reactive(COVER_KINDS.map((_, i) => zone.value.counted[i] ?? 0))
-const WORDS = ['wanted grass', 'weeds', 'coarse weed grass', 'bare'] as const
+const WORDS = [
+  t('look.wantedGrass'),
+  t('look.pointOfWeeds'),
+  t('look.coarseWeedGrass'),
+  t('look.pointOfBareGround'),
+] as const
 const counted = computed(() => (counts.some((n) => n > 0) ? countedCover(counts) : undefined))
 function point(i: number, by: 1 | -1): void {
   counts[i] = Math.max(0, Math.min(2000, counts[i]! + by))
@@ -43,39 +48,46 @@ function estimate(): void {
     <div v-if="!counting" class="field-row" @focusout="fill">
       <TypedInput
         v-model="zone.desirableShare"
-        label="Desirable grass, %"
+        :label="t('look.desirableGrass')"
         quantity="share"
         :path="`zones.${id}.desirableShare`"
       />
-      <TypedInput v-model="zone.weedShare" label="Weeds, %" quantity="share" :path="`zones.${id}.weedShare`" />
+      <TypedInput v-model="zone.weedShare" :label="t('look.weeds')" quantity="share" :path="`zones.${id}.weedShare`" />
       <TypedInput
         v-model="zone.coarseShare"
-        label="Coarse weed grasses, %"
+        :label="t('look.coarseWeedGrasses')"
         quantity="share"
         :path="`zones.${id}.coarseShare`"
-        help="survive all but killing"
+        :help="t('look.surviveAllButKilling')"
       />
-      <TypedInput v-model="zone.bareShare" label="Bare soil, %" quantity="share" :path="`zones.${id}.bareShare`" />
+      <TypedInput
+        v-model="zone.bareShare"
+        :label="t('look.bareSoil')"
+        quantity="share"
+        :path="`zones.${id}.bareShare`"
+      />
     </div>
     <div v-else class="points">
       <div v-for="(word, i) in WORDS" :key="word" class="point">
-        <button type="button" class="more" :aria-label="`One more point of ${word}`" @click="point(i, 1)">
+        <button type="button" class="more" :aria-label="t('look.oneMorePointOf', { word })" @click="point(i, 1)">
           <b class="num">{{ counts[i] }}</b> {{ word }}
         </button>
-        <button type="button" class="less" :aria-label="`One point of ${word} less`" @click="point(i, -1)">−</button>
+        <button type="button" class="less" :aria-label="t('look.onePointOfLess', { word })" @click="point(i, -1)">
+          −
+        </button>
       </div>
       <span class="small">{{
         counted
-          ? `${counted.points} points, grass good to ±${Math.round(counted.error * 100)} points of 100 nine times in ten`
-          : 'Walk across, drop a pin every step, tap what it hits.'
+          ? t('look.pointsGrassGoodTo', { points: counted.points, error: Math.round(counted.error * 100) })
+          : t('look.walkAcrossDropA')
       }}</span>
     </div>
     <CoverBar :zone="zone" wide />
     <div class="how">
       <button type="button" class="opens" @click="estimate">
-        {{ counting ? 'Estimate instead' : 'Count points instead' }}
+        {{ counting ? t('look.estimateInstead') : t('look.countPointsInstead') }}
       </button>
-      <PickOne v-model="zone.barePatchy" label="Bare and thin" :choices="YES_NO" />
+      <PickOne v-model="zone.barePatchy" :label="t('look.bareAndThin')" :choices="YES_NO" />
     </div>
   </div>
 </template>

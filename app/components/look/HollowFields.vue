@@ -18,11 +18,15 @@ function read(i: number): void {
   if (rows) {
     zone.value.hollows[i]!.rowsMm = rows.map((row) => row.map((n) => n * toMm.value))
     unread.delete(path)
-  } else unread.set(path, 'Numbers only')
+  } else unread.set(path, t('look.numbersOnly'))
+}
+function problemOf(hollow: Zone['hollows'][number]): string | undefined {
+  const problem = hollowProblem(hollow)
+  return problem && tell(problem)
 }
 function add(): void {
   zone.value.hollows.push({
-    name: `Hollow ${zone.value.hollows.length + 1}`,
+    name: t('look.hollow', { hollows: zone.value.hollows.length + 1 }),
     spacingM: system.value === 'us' ? 0.3048 * 2 : 0.5,
     widthM: null,
     rowsMm: [
@@ -48,38 +52,43 @@ const measured = computed(() =>
     <UCheckbox
       v-model="zone.levelsSeen"
       :disabled="zone.hollows.length > 0"
-      :label="`Looked along it with a straight edge${zone.hollows.length ? '' : ': no hollows'}`"
+      :label="t('look.lookedAlongItWith', { hasHollows: Boolean(zone.hollows.length) })"
     />
     <div v-for="(hollow, i) in zone.hollows" :key="i" class="one panel">
-      <UFormField label="Name"><UInput v-model="hollow.name" maxlength="40" /></UFormField>
+      <UFormField :label="t('look.name')"><UInput v-model="hollow.name" maxlength="40" /></UFormField>
       <TypedInput
         v-model="hollow.spacingM"
-        label="Depths apart"
+        :label="t('look.depthsApart')"
         quantity="distanceM"
         :path="`zones.${id}.hollows.${i}.spacingM`"
       />
       <TypedInput
         v-model="hollow.widthM"
-        label="Width, if one row"
+        :label="t('look.widthIfOneRow')"
         quantity="distanceM"
         :path="`zones.${id}.hollows.${i}.widthM`"
       />
       <UFormField
         class="rows"
-        :label="`Depths, ${system === 'us' ? 'in' : 'mm'}; a stroke / begins the next row`"
+        :label="t('look.depthsUsMmA', { system })"
         :error="
-          hollowProblem(hollow) ?? unread.get(`zones.${id}.hollows.${i}`) ?? errors[`zones.${id}.hollows.${i}.rowsMm`]
+          problemOf(hollow) ?? unread.get(`zones.${id}.hollows.${i}`) ?? errors[`zones.${id}.hollows.${i}.rowsMm`]
         "
         ><UInput v-model="typed[i]" maxlength="600" @update:model-value="read(i)"
       /></UFormField>
       <p v-if="measured[i]" class="rows small">
-        <WorkedNumber :worked="measured[i].volume" /> to fill, deepest
-        <b>{{ text({ quantity: 'depthMm', value: measured[i].deepestMm }) }}</b>: {{ liftsFor(measured[i].deepestMm) }}
-        {{ liftsFor(measured[i].deepestMm) === 1 ? 'lift' : 'lifts' }} over living grass.
+        <WorkedNumber :worked="measured[i].volume" /> {{ t('look.toFillDeepest') }}
+        <b>{{ text({ quantity: 'depthMm', value: measured[i].deepestMm }) }}</b>{{
+          t('look.liftLiftsOverLiving', { deepestMm: liftsFor(measured[i].deepestMm) })
+        }}
       </p>
-      <UButton variant="outline" size="sm" :aria-label="`Take ${hollow.name} out`" @click="remove(i)">Remove</UButton>
+      <UButton variant="outline" size="sm" :aria-label="t('look.takeOut', { name: hollow.name })" @click="remove(i)">{{
+        t('look.remove')
+      }}</UButton>
     </div>
-    <UButton v-if="zone.hollows.length < 12" variant="outline" size="sm" class="add" @click="add">Add a hollow</UButton>
+    <UButton v-if="zone.hollows.length < 12" variant="outline" size="sm" class="add" @click="add">{{
+      t('look.addAHollow')
+    }}</UButton>
   </div>
 </template>
 

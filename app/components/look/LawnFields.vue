@@ -16,57 +16,60 @@ defineProps<{ only: LawnQuestionCode }>()
 const { draft, errors } = useSurveyHere()
 const SERVICES = [
   { value: 'not asked', name: 'not asked' },
-  { value: 'asked', name: 'asked for' },
-  { value: 'located', name: 'located and marked' },
+  { value: 'asked', name: t('look.askedFor') },
+  { value: 'located', name: t('look.locatedAndMarked') },
 ] as const
 const LOOKS = [
-  { value: 'family', name: 'family lawn' },
-  { value: 'fine', name: 'low and fine' },
+  { value: 'family', name: t('look.familyLawn') },
+  { value: 'fine', name: t('look.lowAndFine') },
 ] as const
 /** A date that is emptied is none. */
 const day = (typed: string | number) => (String(typed) || null) as typeof draft.wishes.usableBy
 function addCircuit(): void {
-  draft.water.circuits.push({ name: `Circuit ${draft.water.circuits.length + 1}`, heads: 0, flowLPerMin: null })
+  draft.water.circuits.push({
+    name: t('look.circuit', { circuits: draft.water.circuits.length + 1 }),
+    heads: 0,
+    flowLPerMin: null,
+  })
 }
 </script>
 
 <template>
   <PutOnBefore v-if="only === 'history'" />
   <div v-else-if="only === 'services'" class="fields">
-    <PickOne v-model="draft.access.services" label="Buried services" :choices="SERVICES" needed />
+    <PickOne v-model="draft.access.services" :label="t('look.buriedServices')" :choices="SERVICES" needed />
     <p class="caution">
-      Have the local service locate cables, pipes and gas before coring, tilling or digging. Draw pet fences and drains
-      on the plan; hand-dig near marks.
+      {{ t('look.haveTheLocalService') }}
     </p>
   </div>
   <SoilFields v-else-if="only === 'soil'" />
   <div v-else-if="only === 'water'" class="fields">
-    <PickOne v-model="draft.water.source" label="Water on site" :choices="WATER_CHOICES" />
+    <PickOne v-model="draft.water.source" :label="t('look.waterOnSite')" :choices="WATER_CHOICES" />
     <div class="field-row">
       <TypedInput
         v-model="draft.water.timesADay"
-        label="Waterings a day they can manage"
+        :label="t('look.wateringsADayThey')"
         quantity="count"
         path="water.timesADay"
-        help="honestly, for three weeks"
+        :help="t('look.honestlyForThreeWeeks')"
       />
-      <UFormField label="Who waters" name="byWhom" :error="errors['water.byWhom']"
+      <UFormField :label="t('look.whoWaters')" name="byWhom" :error="errors['water.byWhom']"
         ><UInput v-model="draft.water.byWhom" maxlength="80"
       /></UFormField>
       <TypedInput
         v-model="draft.water.flowLPerMin"
-        label="Flow at the tap"
+        :label="t('look.flowAtTheTap')"
         quantity="flowLPerMin"
         path="water.flowLPerMin"
-        help="bucket and watch"
+        :help="t('look.bucketAndWatch')"
       />
     </div>
-    <PickOne v-model="draft.water.homeWhen" label="At home to water" :choices="HOME_CHOICES" />
+    <PickOne v-model="draft.water.homeWhen" :label="t('look.atHomeToWater')" :choices="HOME_CHOICES" />
     <div v-for="(circuit, i) in draft.water.circuits" :key="i" class="field-row circuit">
-      <UFormField label="Irrigation zone" :error="errors[`water.circuits.${i}.name`]"
+      <UFormField :label="t('look.irrigationZone')" :error="errors[`water.circuits.${i}.name`]"
         ><UInput v-model="circuit.name" maxlength="40"
       /></UFormField>
-      <UFormField label="Heads"
+      <UFormField :label="t('look.heads')"
         ><UInput
           :model-value="String(circuit.heads)"
           inputmode="numeric"
@@ -78,24 +81,24 @@ function addCircuit(): void {
       /></UFormField>
       <TypedInput
         v-model="circuit.flowLPerMin"
-        label="Flow"
+        :label="t('look.flow')"
         quantity="flowLPerMin"
         :path="`water.circuits.${i}.flowLPerMin`"
       />
       <UButton
         variant="outline"
         size="sm"
-        :aria-label="`Take ${circuit.name} out`"
+        :aria-label="t('look.takeOut', { name: circuit.name })"
         @click="draft.water.circuits.splice(i, 1)"
-        >Remove</UButton
+        >{{ t('look.remove') }}</UButton
       >
     </div>
-    <UButton v-if="draft.water.circuits.length < 16" variant="outline" size="sm" class="add" @click="addCircuit"
-      >Add an irrigation zone</UButton
-    >
-    <PickOne v-model="draft.water.restriction" label="Watering restrictions" :choices="RESTRICTION_CHOICES" />
+    <UButton v-if="draft.water.circuits.length < 16" variant="outline" size="sm" class="add" @click="addCircuit">{{
+      t('look.addAnIrrigationZone')
+    }}</UButton>
+    <PickOne v-model="draft.water.restriction" :label="t('look.wateringRestrictions')" :choices="RESTRICTION_CHOICES" />
     <div v-if="draft.water.restriction && draft.water.restriction !== 'none'" class="field-row">
-      <UFormField label="Until, if known" name="restrictedUntil" :error="errors['water.restrictedUntil']"
+      <UFormField :label="t('look.untilIfKnown')" name="restrictedUntil" :error="errors['water.restrictedUntil']"
         ><UInput
           :model-value="String(draft.water.restrictedUntil ?? '')"
           type="date"
@@ -105,8 +108,8 @@ function addCircuit(): void {
             }
           "
       /></UFormField>
-      <UFormField label="Which" name="restrictionNote" :error="errors['water.restrictionNote']"
-        ><UInput v-model="draft.water.restrictionNote" maxlength="200" placeholder="odd days, before 9"
+      <UFormField :label="t('look.which')" name="restrictionNote" :error="errors['water.restrictionNote']"
+        ><UInput v-model="draft.water.restrictionNote" maxlength="200" :placeholder="t('look.oddDaysBefore9')"
       /></UFormField>
     </div>
   </div>
@@ -114,45 +117,45 @@ function addCircuit(): void {
     <div class="field-row">
       <TypedInput
         v-model="draft.access.gateM"
-        label="Narrowest gate"
+        :label="t('look.narrowestGate')"
         quantity="distanceM"
         path="access.gateM"
-        placeholder="3 ft"
+        :placeholder="t('look.n3Ft')"
       />
       <TypedInput
         v-model="draft.access.barrowM"
-        label="Wheelbarrow distance"
+        :label="t('look.wheelbarrowDistance')"
         quantity="distanceM"
         path="access.barrowM"
-        placeholder="60 ft"
-        help="tipping place to the middle of the lawn"
+        :placeholder="t('look.n60Ft')"
+        :help="t('look.tippingPlaceToThe')"
       />
       <TypedInput
         v-model="draft.access.steps"
-        label="Steps on it"
+        :label="t('look.stepsOnIt')"
         quantity="count"
         path="access.steps"
         placeholder="0"
       />
-      <UFormField label="Tip a load" name="tipping" :error="errors['access.tipping']"
-        ><UInput v-model="draft.access.tipping" maxlength="120" placeholder="drive, 3 yd³ at a time"
+      <UFormField :label="t('look.tipALoad')" name="tipping" :error="errors['access.tipping']"
+        ><UInput v-model="draft.access.tipping" maxlength="120" :placeholder="t('look.drive3YdAt')"
       /></UFormField>
     </div>
-    <PickOne v-model="draft.access.leaves" label="Tree leaves in fall" :choices="LEAF_CHOICES" />
-    <UFormField label="In the way" name="accessNote" :error="errors['access.note']"
-      ><UInput v-model="draft.access.note" maxlength="400" placeholder="valve box by the gate, dog"
+    <PickOne v-model="draft.access.leaves" :label="t('look.treeLeavesInFall')" :choices="LEAF_CHOICES" />
+    <UFormField :label="t('look.inTheWay')" name="accessNote" :error="errors['access.note']"
+      ><UInput v-model="draft.access.note" maxlength="400" :placeholder="t('look.valveBoxByThe')"
     /></UFormField>
-    <p class="caution">Bags over 25 kg want two people. Boards over steps; nobody pulls a full barrow backwards.</p>
+    <p class="caution">{{ t('look.bagsOver25Kg') }}</p>
   </div>
   <div v-else class="fields">
-    <PickOne v-model="draft.wishes.goal" label="The client wants it" :choices="GOAL_CHOICES" />
-    <PickOne v-model="draft.wishes.look" label="Look" :choices="LOOKS" />
-    <PickOne v-model="draft.wishes.noSprays" label="Sprays" :choices="SPRAY_CHOICES" needed />
-    <PickOne v-model="draft.wishes.upkeep" label="Upkeep the client will give" :choices="UPKEEP_CHOICES" />
-    <PickOne v-model="draft.wishes.mownBy" label="Who mows" :choices="MOWER_CHOICES" />
-    <WeekdayPick v-if="draft.wishes.mownBy" v-model="draft.wishes.mowDays" label="Mowing days" />
+    <PickOne v-model="draft.wishes.goal" :label="t('look.theClientWantsIt')" :choices="GOAL_CHOICES" />
+    <PickOne v-model="draft.wishes.look" :label="t('look.look')" :choices="LOOKS" />
+    <PickOne v-model="draft.wishes.noSprays" :label="t('look.sprays')" :choices="SPRAY_CHOICES" needed />
+    <PickOne v-model="draft.wishes.upkeep" :label="t('look.upkeepTheClientWill')" :choices="UPKEEP_CHOICES" />
+    <PickOne v-model="draft.wishes.mownBy" :label="t('look.whoMows')" :choices="MOWER_CHOICES" />
+    <WeekdayPick v-if="draft.wishes.mownBy" v-model="draft.wishes.mowDays" :label="t('look.mowingDays')" />
     <div class="field-row">
-      <UFormField label="To be usable by" name="usableBy" :error="errors['wishes.usableBy']"
+      <UFormField :label="t('look.toBeUsableBy')" name="usableBy" :error="errors['wishes.usableBy']"
         ><UInput
           :model-value="String(draft.wishes.usableBy ?? '')"
           type="date"
@@ -162,7 +165,7 @@ function addCircuit(): void {
             }
           "
       /></UFormField>
-      <UFormField label="Budget, neighbours, birds, dogs" name="wishNote" :error="errors['wishes.note']"
+      <UFormField :label="t('look.budgetNeighboursBirdsDogs')" name="wishNote" :error="errors['wishes.note']"
         ><UInput v-model="draft.wishes.note" maxlength="400"
       /></UFormField>
     </div>

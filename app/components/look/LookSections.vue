@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Station } from '#contract/station'
 import { LAWN_QUESTIONS, type LawnQuestionCode } from '#core/site/questions'
-import { addDays, shortDay } from '#core/measure/calendar'
+import { addDays } from '#core/measure/calendar'
 
 /** What is asked once of the whole lawn: a line each, that opens to its fields. */
 const open = defineModel<string | null>({ required: true })
@@ -9,13 +9,13 @@ defineProps<{ stations: Station[] }>()
 const { draft, missing } = useSurveyHere()
 const context = useContextStore()
 const TITLES: Record<LawnQuestionCode | 'place', string> = {
-  history: 'Past applications',
-  services: 'Buried lines',
-  soil: 'Soil',
-  water: 'Water',
-  access: 'Access',
-  wishes: 'What the client wants',
-  place: 'Where',
+  history: t('look.pastApplications'),
+  services: t('look.buriedLines'),
+  soil: t('look.soil'),
+  water: t('look.water'),
+  access: t('look.access'),
+  wishes: t('look.whatTheClientWants'),
+  place: t('look.where'),
 }
 const says = computed<Record<LawnQuestionCode | 'place', string>>(() => {
   const last = draft.applications
@@ -25,29 +25,33 @@ const says = computed<Record<LawnQuestionCode | 'place', string>>(() => {
   const { soilTest, water, access, wishes } = draft
   return {
     history: draft.nothingPutOn
-      ? 'nothing this year'
+      ? t('look.nothingThisYear')
       : last
         ? last > context.today
-          ? `no seed before ${shortDay(last, context.today)}`
-          : 'every wait has ended'
+          ? t('look.noSeedBefore', { last: shortDay(last, context.today) })
+          : t('look.everyWaitHasEnded')
         : '',
     services: access.services === 'not asked' ? '' : access.services,
-    soil: `${draft.texture}${soilTest ? `, pH ${soilTest.ph ?? '–'}, P ${soilTest.pPpm ?? '–'}, K ${soilTest.kPpm ?? '–'} ppm` : ''}`,
+    soil: `${draft.texture}${soilTest ? t('look.phPKPpm', { ph: soilTest.ph ?? '–', pPpm: soilTest.pPpm ?? '–', kPpm: soilTest.kPpm ?? '–' }) : ''}`,
     water: [
-      water.source && (water.source === 'none' ? 'no water' : water.source),
-      water.timesADay !== null && `${water.timesADay} a day`,
+      water.source && (water.source === 'none' ? t('look.noWater') : water.source),
+      water.timesADay !== null && t('look.aDay', { timesADay: water.timesADay }),
       water.restriction === 'ban' && 'banned',
     ]
       .filter(Boolean)
       .join(', '),
-    access: [access.barrowM !== null && 'wheelbarrow distance known', access.tipping].filter(Boolean).join(', '),
-    wishes: [wishes.goal, wishes.usableBy && `by ${shortDay(wishes.usableBy, context.today)}`]
+    access: [access.barrowM !== null && t('look.wheelbarrowDistanceKnown'), access.tipping].filter(Boolean).join(', '),
+    wishes: [wishes.goal, wishes.usableBy && t('look.by', { usableBy: shortDay(wishes.usableBy, context.today) })]
       .filter(Boolean)
       .join(', '),
     place: `${draft.latDeg.toFixed(2)}, ${draft.lonDeg.toFixed(2)}`,
   }
 })
 const codes = [...LAWN_QUESTIONS.map(({ code }) => code), 'place'] as (LawnQuestionCode | 'place')[]
+const leftOpen = (code: string) => {
+  const question = lacks(code)
+  return question ? tell(question.left) : ''
+}
 const lacks = (code: string) => missing.value.find((question) => question.code === code && question.zoneId === null)
 </script>
 
@@ -55,9 +59,7 @@ const lacks = (code: string) => missing.value.find((question) => question.code =
   <section class="sections">
     <div v-for="code in codes" :key="code" class="one" :class="{ open: open === code }">
       <button type="button" class="head" :aria-expanded="open === code" @click="open = open === code ? null : code">
-        <b>{{ TITLES[code] }}</b><span :class="{ lacks: lacks(code) }">{{
-          says[code] || lacks(code)?.left || ''
-        }}</span>
+        <b>{{ TITLES[code] }}</b><span :class="{ lacks: lacks(code) }">{{ says[code] || leftOpen(code) }}</span>
       </button>
       <div v-if="open === code" class="body">
         <PlaceFields v-if="code === 'place'" :stations="stations" /><LawnFields v-else :only="code" />

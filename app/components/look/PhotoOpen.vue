@@ -10,7 +10,7 @@ const note = ref(props.photo.note)
 const takenOn = ref<string>(props.photo.takenOn ?? '')
 const zoneId = ref(props.photo.zoneId ?? 'lawn')
 const choices = computed(() => [
-  { value: 'lawn', label: 'the whole lawn' },
+  { value: 'lawn', label: t('look.theWholeLawn') },
   ...Object.entries(props.zones).map(([value, { name }]) => ({ value, label: name })),
 ])
 const asking = ref(false)
@@ -24,13 +24,20 @@ function keep(): void {
   if (words) emit('keep', words)
 }
 const degrees = (n: number) => n.toFixed(5)
+const kept = computed(() => {
+  const { savedBy, place } = props.photo
+  const where = place
+    ? t('look.takenAt', { latDeg: degrees(place.latDeg), lonDeg: degrees(place.lonDeg) })
+    : t('look.placeNotKept')
+  return `${savedBy ? t('look.keptBy', { savedBy }) : t('look.keptByNobody')} ${where}`
+})
 </script>
 
 <template>
   <UModal
     :open="true"
-    :title="photo.note || 'A photo of the lawn'"
-    :description="`Kept${photo.savedBy ? ` by ${photo.savedBy}` : ''}${photo.place ? `, taken at ${degrees(photo.place.latDeg)}, ${degrees(photo.place.lonDeg)}` : '. Where it was taken is not kept'}.`"
+    :title="photo.note || t('look.aPhotoOfThe')"
+    :description="kept"
     :ui="{ content: 'max-w-3xl' }"
     @update:open="emit('close')"
   >
@@ -38,35 +45,35 @@ const degrees = (n: number) => n.toFixed(5)
       <img
         v-if="!missing"
         :src="src"
-        :alt="photo.note || 'Photo of the lawn'"
+        :alt="photo.note || t('look.photoOfTheLawn')"
         :width="photo.widthPx"
         :height="photo.heightPx"
         @error="missing = true"
       />
-      <p v-else class="problem" role="alert">This picture cannot be fetched just now. What is said of it is here.</p>
+      <p v-else class="problem" role="alert">{{ t('look.thisPictureCannotBe') }}</p>
       <form class="words" novalidate @submit.prevent="keep">
-        <UFormField label="What it shows" name="photoNote" :error="errors.note"
-          ><UInput v-model="note" maxlength="200" placeholder="thatch, plug by the plum"
+        <UFormField :label="t('look.whatItShows')" name="photoNote" :error="errors.note"
+          ><UInput v-model="note" maxlength="200" :placeholder="t('look.thatchPlugByThe')"
         /></UFormField>
-        <UFormField label="Taken on" name="photoTaken" :error="errors.takenOn"
+        <UFormField :label="t('look.takenOn')" name="photoTaken" :error="errors.takenOn"
           ><UInput v-model="takenOn" type="date"
         /></UFormField>
-        <UFormField label="Of" name="photoZone" :error="errors.zoneId"
+        <UFormField :label="t('look.of')" name="photoZone" :error="errors.zoneId"
           ><USelect v-model="zoneId" :items="choices"
         /></UFormField>
       </form>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     </template>
     <template #footer>
-      <UButton color="primary" @click="keep">Keep the words</UButton>
-      <UButton variant="outline" @click="emit('under')">Lay it under the plan</UButton>
+      <UButton color="primary" @click="keep">{{ t('look.keepTheWords') }}</UButton>
+      <UButton variant="outline" @click="emit('under')">{{ t('look.layItUnderThe') }}</UButton>
       <span class="end">
         <template v-if="asking"
-          ><span>Delete it for good?</span
-          ><UButton color="error" variant="outline" @click="emit('remove')">Delete the photo</UButton
-          ><UButton variant="outline" @click="asking = false">Keep it</UButton></template
+          ><span>{{ t('look.deleteItForGood') }}</span
+          ><UButton color="error" variant="outline" @click="emit('remove')">{{ t('look.deleteThePhoto') }}</UButton
+          ><UButton variant="outline" @click="asking = false">{{ t('look.keepIt') }}</UButton></template
         >
-        <UButton v-else variant="outline" @click="asking = true">Delete</UButton>
+        <UButton v-else variant="outline" @click="asking = true">{{ t('look.delete') }}</UButton>
       </span>
     </template>
   </UModal>

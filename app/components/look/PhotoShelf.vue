@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Photo, PhotoWords } from '#contract/photo'
 import { MOST_PHOTOS } from '#contract/photo'
-import { shortDay } from '#core/measure/calendar'
 
 /**
  * Photos of the lawn as a row of prints; taken at a question, they are of its zone and say what they were taken for.
@@ -27,7 +26,7 @@ const says = ({ zoneId, note, takenOn }: Photo) =>
     takenOn && shortDay(takenOn, context.today),
   ]
     .filter(Boolean)
-    .join(', ') || 'no words yet'
+    .join(', ') || t('look.noWordsYet')
 
 async function read(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -52,33 +51,34 @@ function lay(): void {
 </script>
 
 <template>
-  <section class="shelf" aria-label="Photos">
+  <section class="shelf" :aria-label="t('look.photos')">
     <header>
       <h2 v-if="!about">
-        Photos <span class="small">{{ photos.length ? `${photos.length} kept` : 'none yet' }}</span>
+        {{ t('look.photos') }}
+        <span class="small">{{ photos.length ? t('look.kept', { photos: photos.length }) : t('look.noneYet') }}</span>
       </h2>
       <label class="take" :class="{ reading: busy }"
-        ><UIcon name="i-lucide-camera" />{{ busy || (about ? 'Take a photo of it' : 'Add photos')
+        ><UIcon name="i-lucide-camera" />{{ busy || (about ? t('look.takeAPhotoOf') : t('look.addPhotos'))
         }}<input
           type="file"
           accept="image/*"
           multiple
-          :aria-label="about ? 'Take a photo of it' : 'Photos of the lawn'"
+          :aria-label="about ? t('look.takeAPhotoOf') : t('look.photosOfTheLawn')"
           :disabled="!!busy"
           @change="read"
       /></label>
-      <UCheckbox v-if="!about" v-model="keepPlace" class="place" label="keep where each was taken" />
+      <UCheckbox v-if="!about" v-model="keepPlace" class="place" :label="t('look.keepWhereEachWas')" />
     </header>
     <ul v-if="shown.length">
       <li v-for="photo in shown" :key="photo.id">
-        <button type="button" :aria-label="`Open the photo: ${says(photo)}`" @click="open = photo">
+        <button type="button" :aria-label="t('look.openThePhoto', { photo: says(photo) })" @click="open = photo">
           <PhotoPrint :photo="photo" :src="pictureOf(photo.id, 'small')" :says="says(photo)" />
         </button>
       </li>
     </ul>
     <p v-if="waiting.length && !busy" class="problem" role="alert">
-      {{ waiting.length === 1 ? 'A photo is' : `${waiting.length} photos are` }} read but not kept yet. {{ message }}
-      <UButton size="sm" variant="outline" class="ml-2" @click="again">Try again</UButton>
+      {{ t('look.aPhotoIsPhotos', { waiting: waiting.length, message }) }}
+      <UButton size="sm" variant="outline" class="ml-2" @click="again">{{ t('look.tryAgain') }}</UButton>
     </p>
     <p v-else-if="message" class="problem" role="alert">{{ message }}</p>
     <PhotoOpen

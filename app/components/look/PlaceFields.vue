@@ -7,8 +7,8 @@ const props = defineProps<{ stations: Station[]; only?: 'place' }>()
 const { draft, errors, unread } = useSurveyHere()
 const NEAREST = 'nearest'
 const stationItems = computed(() => [
-  { label: 'the nearest', value: NEAREST },
-  ...props.stations.map(({ id, name, days }) => ({ label: `${name}, ${days} days`, value: id })),
+  { label: t('look.theNearest'), value: NEAREST },
+  ...props.stations.map(({ id, name, days }) => ({ label: t('look.days', { name, days }), value: id })),
 ])
 const station = computed({
   get: () => draft.stationId ?? NEAREST,
@@ -22,7 +22,7 @@ watch(typed, (text) => {
   if (place) {
     Object.assign(draft, place)
     unread.delete('latDeg')
-  } else unread.set('latDeg', 'Coordinates such as 37.06, -79.38, or the link of a map that holds them.')
+  } else unread.set('latDeg', t('look.coordinatesSuchAs'))
 })
 onUnmounted(() => {
   unread.delete('latDeg')
@@ -31,24 +31,24 @@ onUnmounted(() => {
 
 <template>
   <div v-if="!only" class="field-row">
-    <UFormField label="Client or lawn" name="client" :error="errors.client"
+    <UFormField :label="t('look.clientOrLawn')" name="client" :error="errors.client"
       ><UInput v-model="draft.client" maxlength="80"
     /></UFormField>
-    <UFormField label="Address" name="address" :error="errors.address"
+    <UFormField :label="t('look.address')" name="address" :error="errors.address"
       ><UInput v-model="draft.address" maxlength="160"
     /></UFormField>
-    <UFormField label="In a few words" name="growsNow" :error="errors.growsNow"
-      ><UInput v-model="draft.growsNow" maxlength="120" placeholder="thin tall fescue"
+    <UFormField :label="t('look.inAFewWords')" name="growsNow" :error="errors.growsNow"
+      ><UInput v-model="draft.growsNow" maxlength="120" :placeholder="t('look.thinTallFescue')"
     /></UFormField>
-    <UFormField label="Weather from" name="station"
-      ><USelect v-model="station" :items="stationItems" aria-label="Weather from"
+    <UFormField :label="t('look.weatherFrom')" name="station"
+      ><USelect v-model="station" :items="stationItems" :aria-label="t('look.weatherFrom')"
     /></UFormField>
     <TypedInput
       v-model="draft.heightM"
-      label="Height above the sea"
+      :label="t('look.heightAboveTheSea')"
       quantity="distanceM"
       path="heightM"
-      help="moves the station’s air to this height"
+      :help="t('look.movesTheStationsAir')"
       :digits="4"
     />
   </div>

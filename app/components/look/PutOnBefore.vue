@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { USUAL_INTERVALS, usualWaitDays } from '#core/job/decision/labelIntervals'
-import { addDays, daysBetween, isDay, shortDay, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, isDay, type Day } from '#core/measure/calendar'
 import type { Look } from '#contract/look'
 
 /** What was put down, when, at what rate, and how long its label keeps seed off. */
@@ -30,8 +30,8 @@ function until(row: Row): string {
   const end = addDays(row.appliedOn, row.waitDays)
   const left = daysBetween(context.today, end)
   return left > 0
-    ? `No seed before ${shortDay(end, context.today)}, ${left} days`
-    : `ended ${shortDay(end, context.today)}`
+    ? t('look.noSeedBeforeDays', { end: shortDay(end, context.today), left })
+    : t('look.ended', { end: shortDay(end, context.today) })
 }
 </script>
 
@@ -39,20 +39,24 @@ function until(row: Row): string {
   <div class="history">
     <div v-for="(row, i) in draft.applications" :key="i" class="line">
       <b class="whole">{{ row.ingredient }}</b>
-      <UFormField label="put on" :name="`on${i}`" :error="errors[`applications.${i}.appliedOn`]"
-        ><UInput v-model="row.appliedOn" type="date" :max="context.today" :aria-label="`${row.ingredient} was put on`"
+      <UFormField :label="t('look.putOn')" :name="`on${i}`" :error="errors[`applications.${i}.appliedOn`]"
+        ><UInput
+          v-model="row.appliedOn"
+          type="date"
+          :max="context.today"
+          :aria-label="t('look.wasPutOn', { ingredient: row.ingredient })"
       /></UFormField>
-      <UFormField label="wait by label, days" :name="`wait${i}`" :error="errors[`applications.${i}.waitDays`]"
+      <UFormField :label="t('look.waitByLabelDays')" :name="`wait${i}`" :error="errors[`applications.${i}.waitDays`]"
         ><UInput
           :model-value="Number.isNaN(row.waitDays) ? '' : String(row.waitDays)"
           inputmode="numeric"
           @update:model-value="(v) => wait(row, v)"
       /></UFormField>
-      <UFormField label="product" :name="`product${i}`" :error="errors[`applications.${i}.product`]"
+      <UFormField :label="t('look.product')" :name="`product${i}`" :error="errors[`applications.${i}.product`]"
         ><UInput v-model="row.product" maxlength="80"
       /></UFormField>
-      <UFormField label="rate" :name="`rate${i}`" :error="errors[`applications.${i}.rate`]"
-        ><UInput v-model="row.rate" maxlength="40" placeholder="0.5 oz/1,000 ft²"
+      <UFormField :label="t('look.rate')" :name="`rate${i}`" :error="errors[`applications.${i}.rate`]"
+        ><UInput v-model="row.rate" maxlength="40" :placeholder="t('look.n05Oz1')"
       /></UFormField>
       <span class="until"
         ><GateGlyph v-if="until(row)" :state="until(row).startsWith('No') ? 'hold' : 'met'" /> {{ until(row) }}</span
@@ -60,27 +64,23 @@ function until(row: Row): string {
       <UButton
         variant="outline"
         size="sm"
-        :aria-label="`Take ${row.ingredient} off the list`"
+        :aria-label="t('look.takeOffTheList', { ingredient: row.ingredient })"
         @click="draft.applications.splice(i, 1)"
-        >Remove</UButton
+        >{{ t('look.remove') }}</UButton
       >
     </div>
     <div class="add">
       <USelect
         v-model="chosen"
         :items="items"
-        placeholder="active ingredient"
-        aria-label="Active ingredient put on before"
+        :placeholder="t('look.activeIngredient')"
+        :aria-label="t('look.activeIngredientPutOn')"
       />
-      <UButton variant="outline" :disabled="!chosen" @click="add">Save</UButton>
+      <UButton variant="outline" :disabled="!chosen" @click="add">{{ t('look.save') }}</UButton>
     </div>
-    <UCheckbox
-      v-if="!draft.applications.length"
-      v-model="draft.nothingPutOn"
-      label="Asked: nothing was put on this year"
-    />
+    <UCheckbox v-if="!draft.applications.length" v-model="draft.nothingPutOn" :label="t('look.askedNothingWasPut')" />
     <p class="caution">
-      The wait is filled in at the long end of what is usual, from memory: check the label in hand, it is the law.
+      {{ t('look.theWaitIsFilled') }}
     </p>
   </div>
 </template>

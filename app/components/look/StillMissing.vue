@@ -13,21 +13,27 @@ const SHOWN = 6
 <template>
   <section v-if="missing.length">
     <h2>
-      Still missing <span class="small">{{ missing.length }} of {{ all }} answers</span>
+      {{ t('look.stillMissing') }}
+      <span class="small">{{ t('look.ofAnswers', { missing: missing.length, all }) }}</span>
     </h2>
     <ul>
       <li v-for="question in more ? inOrder : inOrder.slice(0, SHOWN)" :key="`${question.zoneId}${question.code}`">
         <GateGlyph :state="question.needed ? 'risk' : 'waiting'" />
         <span
-          ><b>{{ question.words[0]!.toUpperCase() + question.words.slice(1) }}.</b> {{ question.left }}</span
+          ><b>{{ capital(tell(question.words)) }}.</b> {{ tell(question.left) }}</span
         >
-        <button type="button" class="opens" :aria-label="`Answer: ${question.words}`" @click="emit('answer', question)">
-          Answer
+        <button
+          type="button"
+          class="opens"
+          :aria-label="t('look.answer', { words: question.words })"
+          @click="emit('answer', question)"
+        >
+          {{ t('look.answer2') }}
         </button>
       </li>
     </ul>
     <button v-if="inOrder.length > SHOWN" type="button" class="opens" @click="more = !more">
-      {{ more ? 'Fewer' : `${inOrder.length - SHOWN} more` }}
+      {{ more ? t('look.fewer') : t('look.more', { inOrder: inOrder.length - SHOWN }) }}
     </button>
   </section>
 </template>

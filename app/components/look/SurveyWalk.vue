@@ -37,8 +37,8 @@ const questions = computed<Asked[]>(() => {
         key: `${id}.${code}`,
         code,
         zoneId: id,
-        asks,
-        left,
+        asks: tell(asks),
+        left: tell(left),
         answered: !open(code, id),
       })),
     ),
@@ -46,12 +46,12 @@ const questions = computed<Asked[]>(() => {
       key: `lawn.${code}`,
       code,
       zoneId: null,
-      asks,
-      left,
+      asks: tell(asks),
+      left: tell(left),
       answered: !open(code, null),
     })),
     // The firm's own place until it is moved, so it is never missing.
-    { key: 'lawn.place', code: 'place', zoneId: null, asks: 'Where is it?', left: '', answered: true },
+    { key: 'lawn.place', code: 'place', zoneId: null, asks: t('look.whereIsIt'), left: '', answered: true },
   ]
 })
 const begin = questions.value.findIndex(({ key }) => key === props.start)
@@ -74,29 +74,32 @@ const consequence = computed(() => {
   const thatch = thatchMm(zone)
   if (now.value.code === 'thatch' && thatch !== null)
     return thatch > limits.thatchDeep
-      ? `Mean ${text({ quantity: 'depthMm', value: thatch })}: more than one season takes out.`
+      ? t('look.meanMoreThanOne', { thatch: text({ quantity: 'depthMm', value: thatch }) })
       : thatch > limits.thatch
-        ? `Mean ${text({ quantity: 'depthMm', value: thatch })}, over ${text({ quantity: 'depthMm', value: PLANNING.thatch.value })}: dethatch in two directions.`
-        : `Mean ${text({ quantity: 'depthMm', value: thatch })} is normal.`
+        ? t('look.meanOverDethatchIn', {
+            thatch: text({ quantity: 'depthMm', value: thatch }),
+            thatch2: text({ quantity: 'depthMm', value: PLANNING.thatch.value }),
+          })
+        : t('look.meanIsNormal', { thatch: text({ quantity: 'depthMm', value: thatch }) })
   if (now.value.code === 'cover' && zone.desirableShare !== null)
     return zone.desirableShare >= limits.overseedFrom
-      ? `${Math.round(zone.desirableShare * 100)}% desirable grass: enough to overseed.`
+      ? t('look.desirableGrassEnoughTo', { desirableShare: Math.round(zone.desirableShare * 100) })
       : zone.desirableShare >= limits.hardFrom
-        ? 'Under half desirable grass: a hard renovation.'
-        : 'Little desirable grass: herbicide, or a hard renovation.'
+        ? t('look.underHalfDesirableGrass')
+        : t('look.littleDesirableGrassHerbicide')
   if (now.value.code === 'sun' && zone.sunHours !== null && zone.sunHours < limits.sunLeast)
-    return 'Under 3 hours no turf lasts: open the shade first.'
+    return t('look.under3HoursNo')
   if (now.value.code === 'hardness' && zone.driverMm.length)
     return zone.driverMm.reduce((sum, mm) => sum + mm, 0) / zone.driverMm.length < limits.driver
-      ? 'Hard: it is cored.'
-      : 'Soft enough.'
+      ? t('look.hardItIsCored')
+      : t('look.softEnough')
   if (now.value.code === 'slope' && zone.slopeShare !== null && zone.slopeShare > limits.slopeSlit)
-    return 'Steep: slit-seed, netting or fleece.'
+    return t('look.steepSlitSeedNetting')
   return ''
 })
 /** What a photo taken at a question shows. */
 const PHOTO_WORDS: Record<string, string> = Object.fromEntries(
-  [...ZONE_QUESTIONS, ...LAWN_QUESTIONS].map(({ code, words }) => [code, words]),
+  [...ZONE_QUESTIONS, ...LAWN_QUESTIONS].map(({ code, words }) => [code, tell(words)]),
 )
 const last = computed(() => at.value >= questions.value.length - 1)
 function walk(by: number): void {
@@ -119,7 +122,7 @@ async function another(): Promise<void> {
 </script>
 
 <template>
-  <section class="walk" aria-label="Survey, one question at a time">
+  <section class="walk" :aria-label="t('look.surveyOneQuestionAt')">
     <EditClash
       v-if="clash"
       :clash="clash"
@@ -132,7 +135,7 @@ async function another(): Promise<void> {
       <span class="blades" aria-hidden="true"
         ><i v-for="(question, i) in questions" :key="question.key" :class="{ done: question.answered, here: i === at }"
       /></span>
-      <span>Question {{ at + 1 }} of {{ questions.length }}, {{ done }} answered</span>
+      <span>{{ t('look.questionOfAnswered', { at: at + 1, questions: questions.length, done }) }}</span>
     </div>
     <h2>{{ now.asks }}</h2>
     <p v-if="zoneNow && zones.length > 1" class="which">{{ zoneNow.name }}</p>
@@ -142,7 +145,7 @@ async function another(): Promise<void> {
     <p v-if="consequence" class="so">
       <b>{{ consequence }}</b>
     </p>
-    <p v-else-if="!now.answered" class="so">Left open: {{ now.left }}</p>
+    <p v-else-if="!now.answered" class="so">{{ t('look.leftOpen', { left: now.left }) }}</p>
     <PhotoShelf
       v-if="now.code !== 'place'"
       :key="`photo-${now.key}`"
@@ -153,18 +156,21 @@ async function another(): Promise<void> {
     <div class="bar">
       <UButton color="primary" class="grow" :loading="busy" @click="keep"
         ><span class="verb"
-          ><b>{{ dirty ? 'Keep it' : last ? 'To the whole survey' : 'Go on' }}</b
-          ><i v-if="next">then: {{ next.asks.toLowerCase() }}</i></span
+          ><b>{{ dirty ? t('look.keepIt') : last ? t('look.toTheWholeSurvey') : t('look.goOn') }}</b
+          ><i v-if="next">{{ t('look.then', { asks: next.asks.toLowerCase() }) }}</i></span
         ></UButton
       >
       <UButton v-if="!last" variant="outline" @click="walk(1)"
-        ><span class="verb"><b>Skip</b><i>ask again</i></span></UButton
+        ><span class="verb"
+          ><b>{{ t('look.skip') }}</b
+          ><i>{{ t('look.askAgain') }}</i></span
+        ></UButton
       >
     </div>
     <div class="more">
-      <UButton variant="outline" :disabled="at === 0" @click="walk(-1)">Back</UButton>
-      <UButton variant="outline" @click="another">Another zone</UButton>
-      <UButton variant="outline" @click="emit('all')">All of it, and the plan</UButton>
+      <UButton variant="outline" :disabled="at === 0" @click="walk(-1)">{{ t('look.back') }}</UButton>
+      <UButton variant="outline" @click="another">{{ t('look.anotherZone') }}</UButton>
+      <UButton variant="outline" @click="emit('all')">{{ t('look.allOfItAnd') }}</UButton>
     </div>
   </section>
 </template>

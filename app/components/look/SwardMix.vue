@@ -40,16 +40,23 @@ const total = computed(() => Math.round(zone.value.swardMix.reduce((sum, { share
 
 <template>
   <div class="mix">
-    <button v-if="!zone.swardMix.length" type="button" class="opens" @click="begin">Several grasses stand mixed</button>
+    <button v-if="!zone.swardMix.length" type="button" class="opens" @click="begin">
+      {{ t('look.severalGrassesStandMixed') }}
+    </button>
     <template v-else>
       <div v-for="(one, i) in zone.swardMix" :key="i" class="line">
-        <USelect v-model="one.sward" :items="SWARD_ITEMS" :aria-label="`Grass ${i + 1} of the mix`" class="w-52" />
+        <USelect
+          v-model="one.sward"
+          :items="SWARD_ITEMS"
+          :aria-label="t('look.grassOfTheMix', { i: i + 1 })"
+          class="w-52"
+        />
         <UInput
           :model-value="String(Math.round(one.share * 1000) / 10)"
           inputmode="decimal"
           maxlength="5"
           class="w-20"
-          :aria-label="`Share of grass ${i + 1}, %`"
+          :aria-label="t('look.shareOfGrass', { i: i + 1 })"
           @update:model-value="
             (v) => {
               if (/^\d{1,3}([.,]\d)?$/.test(String(v))) one.share = Number(String(v).replace(',', '.')) / 100
@@ -57,11 +64,15 @@ const total = computed(() => Math.round(zone.value.swardMix.reduce((sum, { share
           "
         />
         <span>%</span>
-        <UButton variant="outline" size="sm" :aria-label="`Remove grass ${i + 1}`" @click="remove(i)">Remove</UButton>
+        <UButton variant="outline" size="sm" :aria-label="t('look.removeGrass', { i: i + 1 })" @click="remove(i)">{{
+          t('look.remove')
+        }}</UButton>
       </div>
       <div class="line">
-        <UButton v-if="zone.swardMix.length < MOST" variant="outline" size="sm" @click="add">Add a grass</UButton>
-        <span class="small" :class="{ wrong: total !== 100 }">{{ total }}% of the grass</span>
+        <UButton v-if="zone.swardMix.length < MOST" variant="outline" size="sm" @click="add">{{
+          t('look.addAGrass')
+        }}</UButton>
+        <span class="small" :class="{ wrong: total !== 100 }">{{ t('look.ofTheGrass', { total }) }}</span>
       </div>
       <p v-if="errors[`zones.${id}.swardMix`]" class="problem" role="alert">{{ errors[`zones.${id}.swardMix`] }}</p>
     </template>

@@ -22,7 +22,7 @@ const figures = computed(() =>
         <path v-if="one.inner" :d="one.inner" class="inner" vector-effect="non-scaling-stroke" />
       </svg>
       <figcaption class="small">
-        {{ one.part.cutOut ? 'less' : i ? 'and' : '' }} {{ one.part.shape.kind }}, <b>{{ one.area }}</b>
+        {{ one.part.cutOut ? t('look.less') : i ? t('look.and') : '' }} {{ one.part.shape.kind }}, <b>{{ one.area }}</b>
       </figcaption>
     </figure>
   </div>

@@ -41,28 +41,28 @@ const y = computed(() => 20 + (Math.min(depth.value, SHOWN_MM) / SHOWN_MM) * 80)
     <div class="tiles">
       <button v-for="(mm, i) in plugs" :key="i" type="button" :aria-pressed="i === at" @click="choose(i)">
         <i>{{ i + 1 }}</i> <b class="num">{{ text({ quantity: 'depthMm', value: mm }) }}</b>
-        <span v-if="mm > LIMIT_MM" class="over">over</span>
+        <span v-if="mm > LIMIT_MM" class="over">{{ t('look.over') }}</span>
       </button>
       <button v-if="plugs.length < 12" type="button" :aria-pressed="at === plugs.length" @click="choose(plugs.length)">
-        <i>{{ plugs.length + 1 }}</i> next plug
+        <i>{{ plugs.length + 1 }}</i> {{ t('look.nextPlug') }}
       </button>
     </div>
     <div ref="drawing" class="drawing" aria-hidden="true" @pointerdown="drag" @pointermove="drag">
-      <span class="green">green</span>
-      <span class="brown" :style="{ height: `${y - 20}%` }">thatch, brown</span>
-      <span class="soil" :style="{ top: `${y}%` }">soil</span>
+      <span class="green">{{ t('look.green') }}</span>
+      <span class="brown" :style="{ height: `${y - 20}%` }">{{ t('look.thatchBrown') }}</span>
+      <span class="soil" :style="{ top: `${y}%` }">{{ t('look.soil2') }}</span>
       <span class="line" :style="{ top: `${y}%` }"><i /></span>
-      <span class="limit" :style="{ top: `${20 + (LIMIT_MM / SHOWN_MM) * 80}%` }"
-        >normal to {{ text({ quantity: 'depthMm', value: 12.7 }) }}</span
-      >
+      <span class="limit" :style="{ top: `${20 + (LIMIT_MM / SHOWN_MM) * 80}%` }">{{
+        t('look.normalTo', { value: text({ quantity: 'depthMm', value: 12.7 }) })
+      }}</span>
     </div>
-    <div class="stepper" role="group" aria-label="Depth of the thatch in this plug">
-      <button type="button" aria-label="Less" @click="step(-1)">−</button>
+    <div class="stepper" role="group" :aria-label="t('look.depthOfTheThatch')">
+      <button type="button" :aria-label="t('look.less2')" @click="step(-1)">−</button>
       <output
         ><b class="num">{{ text({ quantity: 'depthMm', value: depth }) }}</b
         ><span class="small">{{ other({ quantity: 'depthMm', value: depth }) }}</span></output
       >
-      <button type="button" aria-label="More" class="more" @click="step(1)">+</button>
+      <button type="button" :aria-label="t('look.more2')" class="more" @click="step(1)">+</button>
     </div>
   </div>
 </template>

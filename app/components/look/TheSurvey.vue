@@ -87,25 +87,21 @@ const label = (path: string) => fieldName(path, lookFields(props.lawn))
       <StillMissing @answer="answer" />
     </div>
     <div class="foot whole">
-      <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle"
-        >Save the survey</UButton
-      >
-      <UButton v-if="dirty" variant="outline" @click="forget">Undo what is not saved</UButton>
-      <UButton variant="outline" @click="emit('walk')">One question at a time</UButton>
+      <UButton type="submit" color="primary" :loading="busy" loading-icon="i-lucide-loader-circle">{{
+        t('look.saveTheSurvey')
+      }}</UButton>
+      <UButton v-if="dirty" variant="outline" @click="forget">{{ t('look.undoWhatIsNot') }}</UButton>
+      <UButton variant="outline" @click="emit('walk')">{{ t('look.oneQuestionAtA') }}</UButton>
       <span class="small">{{
-        dirty
-          ? 'Not saved yet; it stays here while you look elsewhere.'
-          : needed.length
-            ? 'Save what you have; the rest can wait.'
-            : 'Everything the plan needs is here.'
+        dirty ? t('look.notSavedYetIt') : needed.length ? t('look.saveWhatYouHave') : t('look.everythingThePlanNeeds')
       }}</span>
       <span class="delete">
         <template v-if="confirming">
-          <span>Delete {{ lawn.client }} with its plan and records?</span>
-          <UButton color="error" variant="outline" @click="remove">Delete the lawn</UButton>
-          <UButton variant="outline" @click="confirming = false">Keep it</UButton>
+          <span>{{ t('look.deleteWithItsPlan', { client: lawn.client }) }}</span>
+          <UButton color="error" variant="outline" @click="remove">{{ t('look.deleteTheLawn') }}</UButton>
+          <UButton variant="outline" @click="confirming = false">{{ t('look.keepIt') }}</UButton>
         </template>
-        <UButton v-else variant="outline" @click="confirming = true">Delete lawn</UButton>
+        <UButton v-else variant="outline" @click="confirming = true">{{ t('look.deleteLawn') }}</UButton>
       </span>
     </div>
     <p v-if="message" class="problem whole" role="alert">{{ message }}</p>

@@ -9,7 +9,7 @@ const { text, system } = useUnits()
 const shown = (numbers: readonly number[]) =>
   numbers.map((value) => text({ quantity: props.quantity, value, digits: 3 })).join(', ')
 const { typed, error, type } = useTyped<number[]>(props.path, values, shown, (said) => {
-  const read = parseList(props.quantity, said, system.value)
+  const read = readTyped(parseList(props.quantity, said, system.value))
   return read.ok ? { ok: true, value: read.values } : read
 })
 </script>

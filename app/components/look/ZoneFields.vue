@@ -27,9 +27,9 @@ const drawnSun = computed(() => {
 })
 const thatch = computed(() => thatchMm(zone.value))
 const SUN_GUESS = [
-  { value: '8', name: 'full, over 6 h' },
-  { value: '4.5', name: 'part, 3 to 6 h' },
-  { value: '2', name: 'dense, under 3 h' },
+  { value: '8', name: t('look.fullOver6H') },
+  { value: '4.5', name: t('look.part3To6') },
+  { value: '2', name: t('look.denseUnder3H') },
 ] as const
 const guess = computed({
   get: () => SUN_GUESS.find(({ value }) => Number(value) === zone.value.sunHours)?.value ?? null,
@@ -41,16 +41,28 @@ const guess = computed({
 
 <template>
   <div class="zone-fields">
-    <UFormField v-if="!only" label="Name of the zone" :name="path('name')" :error="errors[path('name')]"
+    <UFormField v-if="!only" :label="t('look.nameOfTheZone')" :name="path('name')" :error="errors[path('name')]"
       ><UInput v-model="zone.name" maxlength="40"
     /></UFormField>
     <AreaField v-if="asks('area')" :id="id" />
     <div v-if="asks('grows', 'grass')" class="field-row">
-      <UFormField v-if="asks('grows')" label="Grows there now" :name="path('sward')"
-        ><USelect v-model="zone.sward!" :items="SWARD_ITEMS" placeholder="choose" aria-label="Grows there now"
+      <UFormField v-if="asks('grows')" :label="t('look.growsThereNow')" :name="path('sward')"
+        ><USelect
+          v-model="zone.sward!"
+          :items="SWARD_ITEMS"
+          :placeholder="t('look.choose')"
+          :aria-label="t('look.growsThereNow')"
       /></UFormField>
-      <UFormField v-if="asks('grass')" label="Grass wanted" :name="path('grass')" :error="errors[path('grass')]"
-        ><USelect v-model="zone.grass!" :items="GRASS_ITEMS" placeholder="choose" aria-label="Grass wanted"
+      <UFormField
+        v-if="asks('grass')"
+        :label="t('look.grassWanted')"
+        :name="path('grass')"
+        :error="errors[path('grass')]"
+        ><USelect
+          v-model="zone.grass!"
+          :items="GRASS_ITEMS"
+          :placeholder="t('look.choose')"
+          :aria-label="t('look.grassWanted')"
       /></UFormField>
     </div>
     <SwardMix v-if="asks('grows')" :id="id" />
@@ -61,64 +73,69 @@ const guess = computed({
         <TypedList
           v-else
           v-model="zone.plugsMm"
-          label="Thatch"
+          :label="t('look.thatch')"
           quantity="depthMm"
           :path="path('plugsMm')"
-          placeholder="5/8, 3/4, 1/2 in"
+          :placeholder="t('look.n5834')"
           :help="
             thatch === null
-              ? 'brown layer of each plug'
-              : `mean ${text({ quantity: 'depthMm', value: thatch })} of ${zone.plugsMm.length}`
+              ? t('look.brownLayerOfEach')
+              : t('look.meanOf', { thatch: text({ quantity: 'depthMm', value: thatch }), plugsMm: zone.plugsMm.length })
           "
         />
       </div>
       <template v-if="asks('hardness')">
         <TypedList
           v-model="zone.driverMm"
-          label="Screwdriver goes in"
+          :label="t('look.screwdriverGoesIn')"
           quantity="depthMm"
           :path="path('driverMm')"
-          placeholder="2 1/2, 3 in"
-          help="when moist; hard under 3 in (75 mm)"
+          :placeholder="t('look.n2123')"
+          :help="t('look.whenMoistHardUnder')"
         />
         <TypedList
           v-model="zone.penetrometerKPa"
-          label="Or a penetrometer"
+          :label="t('look.orAPenetrometer')"
           quantity="kPa"
           :path="path('penetrometerKPa')"
-          placeholder="250 psi"
-          help="roots stop near 300 psi (2,000 kPa)"
+          :placeholder="t('look.n250Psi')"
+          :help="t('look.rootsStopNear300')"
         />
       </template>
       <template v-if="asks('height')">
         <TypedInput
           v-model="zone.mowingHeightMm"
-          label="Mown at now"
+          :label="t('look.mownAtNow')"
           quantity="depthMm"
           :path="path('mowingHeightMm')"
-          placeholder="3 in"
+          :placeholder="t('look.n3In')"
         />
         <TypedInput
           v-model="zone.keptMm"
-          label="To be kept at"
+          :label="t('look.toBeKeptAt')"
           quantity="depthMm"
           :path="path('keptMm')"
-          placeholder="as now"
+          :placeholder="t('look.asNow')"
         />
       </template>
     </div>
     <div v-if="asks('thatch', 'hardness')" class="field-row">
-      <PickOne v-if="asks('thatch')" v-model="zone.thatchSoft" label="The thatch is" :choices="THATCH_CHOICES" />
+      <PickOne
+        v-if="asks('thatch')"
+        v-model="zone.thatchSoft"
+        :label="t('look.theThatchIs')"
+        :choices="THATCH_CHOICES"
+      />
       <template v-if="asks('hardness')">
         <TypedInput
           v-model="zone.topsoilMm"
-          label="Loose topsoil"
+          :label="t('look.looseTopsoil')"
           quantity="depthMm"
           :path="path('topsoilMm')"
-          placeholder="4 in"
-          help="at a spade cut"
+          :placeholder="t('look.n4In')"
+          :help="t('look.atASpadeCut')"
         />
-        <UFormField label="Last cored" :name="path('coredOn')" :error="errors[path('coredOn')]"
+        <UFormField :label="t('look.lastCored')" :name="path('coredOn')" :error="errors[path('coredOn')]"
           ><UInput
             :model-value="String(zone.coredOn ?? '')"
             type="date"
@@ -135,30 +152,30 @@ const guess = computed({
       <div v-if="asks('sun')" class="both sun">
         <TypedInput
           v-model="zone.sunHours"
-          label="Hours of sun"
+          :label="t('look.hoursOfSun')"
           quantity="hours"
           :path="path('sunHours')"
-          :placeholder="drawnSun === null ? '8' : `${drawnSun.toFixed(1)} by the plan`"
-          :help="drawnSun === null ? 'direct sun on a clear day; the plan can tell' : 'typed hours override the plan'"
+          :placeholder="drawnSun === null ? '8' : t('look.byThePlan', { drawnSun: drawnSun.toFixed(1) })"
+          :help="drawnSun === null ? t('look.directSunOnA') : t('look.typedHoursOverrideThe')"
         />
-        <PickOne v-model="guess" label="Or by eye" :choices="SUN_GUESS" />
+        <PickOne v-model="guess" :label="t('look.orByEye')" :choices="SUN_GUESS" />
       </div>
       <TypedInput
         v-if="asks('slope')"
         v-model="zone.slopeShare"
-        label="Slope, %"
+        :label="t('look.slope')"
         quantity="share"
         :path="path('slopeShare')"
-        help="rise over run"
+        :help="t('look.riseOverRun')"
       />
     </div>
     <HollowFields v-if="asks('levels')" :id="id" />
     <div v-if="asks('wear')" class="field-row wear">
-      <PickOne v-model="zone.wear" label="Wear" :choices="WEAR_CHOICES" />
-      <PickOne v-model="zone.drainage" label="Drainage" :choices="DRAINAGE_CHOICES" />
-      <PickOne v-model="zone.grubs" label="Grubs under lifted turf" :choices="GRUB_CHOICES" />
-      <PickOne v-model="zone.stones" label="Stones" :choices="STONE_CHOICES" />
-      <PickOne v-model="zone.ground" label="Kind of ground" :choices="GROUND_CHOICES" needed />
+      <PickOne v-model="zone.wear" :label="t('look.wear')" :choices="WEAR_CHOICES" />
+      <PickOne v-model="zone.drainage" :label="t('look.drainage')" :choices="DRAINAGE_CHOICES" />
+      <PickOne v-model="zone.grubs" :label="t('look.grubsUnderLiftedTurf')" :choices="GRUB_CHOICES" />
+      <PickOne v-model="zone.stones" :label="t('look.stones')" :choices="STONE_CHOICES" />
+      <PickOne v-model="zone.ground" :label="t('look.kindOfGround')" :choices="GROUND_CHOICES" needed />
     </div>
   </div>
 </template>

@@ -32,9 +32,11 @@ function remove(id: string): void {
 <template>
   <section class="zones">
     <div class="line heads small">
-      <span>Zone</span><span>{{ unit('areaM2') }}</span
-      ><span>Sun, h</span><span>grass, weeds, bare, %</span><span>Thatch, {{ unit('depthMm') }}</span
-      ><span>Driver, {{ unit('depthMm') }}</span>
+      <span>{{ t('look.zone') }}</span><span>{{ unit('areaM2') }}</span
+      ><span>{{ t('look.sunH') }}</span
+      ><span>{{ t('look.grassWeedsBare') }}</span
+      ><span>{{ t('look.thatch2', { depthMm: unit('depthMm') }) }}</span
+      ><span>{{ t('look.driver', { depthMm: unit('depthMm') }) }}</span>
     </div>
     <div v-for="[id, zone] in zones" :key="id" class="zone" :class="{ open: chosen === id }">
       <button type="button" class="line" :aria-expanded="chosen === id" @click="toggle(id)">
@@ -42,44 +44,44 @@ function remove(id: string): void {
           ><b>{{ zone.name }}</b
           ><i class="small">{{
             zone.slopeShare
-              ? `falls ${Math.round(zone.slopeShare * 100)}%`
+              ? t('look.falls', { slopeShare: Math.round(zone.slopeShare * 100) })
               : zone.wear === 'heavy'
-                ? 'walked bare'
+                ? t('look.walkedBare')
                 : zone.drainage === 'standing'
-                  ? 'water stands'
+                  ? t('look.waterStands')
                   : ''
           }}</i></span
         >
         <span class="num">{{ show('areaM2', measured[id]?.areaM2 ?? null) }}</span>
         <span
           ><b class="num">{{ sun(id, zone)?.toFixed(1) ?? '–' }}</b
-          ><i v-if="(sun(id, zone) ?? 9) < limits.sunLeast" class="over">no turf lasts</i></span
+          ><i v-if="(sun(id, zone) ?? 9) < limits.sunLeast" class="over">{{ t('look.noTurfLasts') }}</i></span
         >
         <CoverBar v-if="zone.desirableShare !== null" :zone="zone" /><span v-else>–</span>
         <span
           ><b class="num">{{ show('depthMm', thatchMm(zone)) }}</b
-          ><i v-if="(thatchMm(zone) ?? 0) > limits.thatch" class="over"
-            >over {{ show('depthMm', PLANNING.thatch.value) }}</i
-          ></span
+          ><i v-if="(thatchMm(zone) ?? 0) > limits.thatch" class="over">{{
+            t('look.over2', { depthMm: show('depthMm', PLANNING.thatch.value) })
+          }}</i></span
         >
         <span
           ><b class="num">{{ show('depthMm', driver(zone)) }}</b
-          ><i v-if="driver(zone) !== null && driver(zone)! < limits.driver" class="over">hard</i></span
+          ><i v-if="driver(zone) !== null && driver(zone)! < limits.driver" class="over">{{ t('look.hard') }}</i></span
         >
       </button>
       <div v-if="chosen === id" class="fields">
         <ZoneFields :id="id" :key="id" />
         <div v-if="zones.length > 1" class="remove">
           <template v-if="confirming === id"
-            ><span>Take {{ zone.name }} out, with what is drawn of it?</span
-            ><UButton color="error" variant="outline" size="sm" @click="remove(id)">Take it out</UButton
-            ><UButton variant="outline" size="sm" @click="confirming = ''">Keep it</UButton></template
+            ><span>{{ t('look.takeOutWithWhat', { name: zone.name }) }}</span
+            ><UButton color="error" variant="outline" size="sm" @click="remove(id)">{{ t('look.takeItOut') }}</UButton
+            ><UButton variant="outline" size="sm" @click="confirming = ''">{{ t('look.keepIt') }}</UButton></template
           >
-          <UButton v-else variant="outline" size="sm" @click="confirming = id">Take this zone out</UButton>
+          <UButton v-else variant="outline" size="sm" @click="confirming = id">{{ t('look.takeThisZoneOut') }}</UButton>
         </div>
       </div>
     </div>
-    <button type="button" class="add" @click="add">Add a zone: other sun, other use, other water</button>
+    <button type="button" class="add" @click="add">{{ t('look.addAZoneOther') }}</button>
   </section>
 </template>
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import type { Gate } from '#core/explain/judgement'
-import { SOURCE_KIND_WORDS } from '#core/explain/working'
+import { SOURCE_KINDS } from '#core/explain/working'
 
 const props = defineProps<{ gate: Gate; withSource?: boolean }>()
 /** Beside its tick what is met needs no word; it is read aloud as one. */
-const WORDS = { met: 'OK', waiting: 'Pending', risk: 'At risk', hold: 'Hold' } as const
+const WORDS = { met: 'OK', waiting: t('numbers.pending'), risk: t('numbers.atRisk'), hold: t('numbers.hold') } as const
 const COLOURS = { met: 'text-moss-500', waiting: 'text-ink-2', risk: 'text-clay-500', hold: 'text-ink-500' } as const
 const source = computed(
-  () => props.gate.source && `${props.gate.source.text} (${SOURCE_KIND_WORDS[props.gate.source.kind]})`,
+  () => props.gate.source && `${tell(props.gate.source.text)} (${t(SOURCE_KINDS[props.gate.source.kind])})`,
 )
 </script>
 

@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { isWorked, type Phrase } from '#core/explain/phrase'
+import type { Message } from '#core/explain/message'
+import { isWorked } from '#words/teller'
 
 /** A sentence of the core with its numbers in the reader's units; worked ones open. */
-defineProps<{ phrase: Phrase }>()
+const props = defineProps<{ phrase: Message }>()
 const { text } = useUnits()
+const pieces = computed(() => piecesOf(props.phrase))
 </script>
 
 <template>
   <span
-    ><template v-for="(part, i) in phrase" :key="i"
-      ><template v-if="typeof part === 'string'">{{ part }}</template
-      ><WorkedNumber v-else-if="isWorked(part)" :worked="part" /><b v-else>{{ text(part) }}</b></template
+    ><template v-for="(piece, i) in pieces" :key="i"
+      ><template v-if="typeof piece === 'string'">{{ piece }}</template
+      ><WorkedNumber v-else-if="isWorked(piece)" :worked="piece" /><b v-else>{{ text(piece) }}</b></template
     ></span
   >
 </template>

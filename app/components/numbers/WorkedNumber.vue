@@ -15,7 +15,7 @@ const value = computed(() =>
   <button
     class="opens"
     type="button"
-    :aria-label="`${value.value} ${value.unit}, ${worked.working.title}: open the working`"
+    :aria-label="t('numbers.openTheWorking', { value: value.value, unit: value.unit, title: worked.working.title })"
     @click.stop="working.show(worked.working)"
   >
     {{ value.value }}<template v-if="!bare && value.unit">&nbsp;{{ value.unit }}</template>

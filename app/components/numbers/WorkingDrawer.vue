@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SOURCE_KIND_WORDS } from '#core/explain/working'
+import { SOURCE_KINDS } from '#core/explain/working'
 
 /** The ledger behind a number: result first, then the sum, then a check to be made on the ground. */
 const store = useWorkingStore()
@@ -15,7 +15,7 @@ const stays = (event: Event) => {
 <template>
   <USlideover
     :open="working !== undefined"
-    title="Working"
+    :title="t('numbers.working')"
     :modal="false"
     :overlay="false"
     :content="{ onInteractOutside: stays }"
@@ -32,8 +32,8 @@ const stays = (event: Event) => {
             >{{ result.value }}<span class="unit"> {{ result.unit }}</span></span
           >
           <div>
-            <h3>{{ working.title }}</h3>
-            <span class="small">{{ working.formula }}</span>
+            <h3>{{ tell(working.title) }}</h3>
+            <span class="small">{{ tell(working.formula) }}</span>
           </div>
         </div>
         <table>
@@ -41,9 +41,9 @@ const stays = (event: Event) => {
             <tr v-for="(line, i) in working.lines" :key="i" :class="{ sum: line.subtotal }">
               <td class="operator">{{ line.operator ?? '' }}</td>
               <td>
-                {{ line.what }}
+                {{ tell(line.what) }}
                 <div v-if="line.source" class="small">
-                  {{ line.source.text }} <i>({{ SOURCE_KIND_WORDS[line.source.kind] }})</i>
+                  {{ tell(line.source.text) }} <i>({{ t(SOURCE_KINDS[line.source.kind]) }})</i>
                 </div>
               </td>
               <td class="value">
@@ -54,9 +54,11 @@ const stays = (event: Event) => {
           </tbody>
         </table>
         <p v-if="other(working.result)" class="small">
-          {{ other(working.result) }}<template v-if="working.rounding">. {{ working.rounding }}</template>
+          {{ other(working.result) }}<template v-if="working.rounding">. {{ tell(working.rounding) }}</template>
         </p>
-        <p v-if="working.fieldCheck" class="check"><b>Check on the ground</b> {{ working.fieldCheck }}</p>
+        <p v-if="working.fieldCheck" class="check">
+          <b>{{ t('numbers.checkOnTheGround') }}</b> {{ tell(working.fieldCheck) }}
+        </p>
       </div>
     </template>
   </USlideover>

@@ -28,9 +28,9 @@ function lay(): void {
   wrong.value = !metres.ok
     ? metres.message
     : metres.value <= 0 || metres.value > 500
-      ? 'Between nothing and 1,600 ft (500 m).'
+      ? t('plan.betweenNothingAnd1')
       : by === undefined
-        ? 'A turn such as left 90, right 45 or straight on.'
+        ? t('plan.aTurnSuchAs')
         : ''
   if (wrong.value || !metres.ok || by === undefined) return
   // The first side is laid from north round; 0 is straight up the plan.
@@ -52,8 +52,8 @@ const choose = (code: FeatureKind) => {
 
 <template>
   <div class="strip">
-    <div class="row" role="group" aria-label="Draw a">
-      <b>Draw a</b>
+    <div class="row" role="group" :aria-label="t('plan.drawA')">
+      <b>{{ t('plan.drawA') }}</b>
       <button
         v-for="code in FEATURE_CODES"
         :key="code"
@@ -61,65 +61,71 @@ const choose = (code: FeatureKind) => {
         :aria-pressed="kind === code"
         @click="choose(code)"
       >
-        <UIcon :name="MARKS[code]" />{{ KIND_WORDS[code] }}
+        <UIcon :name="MARKS[code]" />{{ tell(KIND_WORDS[code]) }}
       </button>
     </div>
     <div v-if="kind" class="row how">
-      <b>by</b>
+      <b>{{ t('plan.by') }}</b>
       <button type="button" :aria-pressed="by === 'corners'" @click="by = 'corners'">
-        {{ shape === 'point' ? 'its place' : 'its corners' }}
+        {{ shape === 'point' ? t('plan.itsPlace') : t('plan.itsCorners') }}
       </button>
       <button v-if="shape !== 'point'" type="button" :aria-pressed="by === 'tape'" @click="by = 'tape'">
-        tape and turn
+        {{ t('plan.tapeAndTurn') }}
       </button>
       <template v-if="by === 'tape' && shape !== 'point'">
         <label
-          >along
+          >{{ t('plan.along') }}
           <input
             v-model="along"
             class="field"
             size="7"
-            placeholder="7 ft"
-            aria-label="Length of the next side"
+            :placeholder="t('plan.n7Ft')"
+            :aria-label="t('plan.lengthOfTheNext')"
             @keydown.enter.prevent="lay"
         /></label>
         <label v-if="taped.length"
-          >turn
+          >{{ t('plan.turn') }}
           <input
             v-model="turn"
             class="field"
             size="9"
             list="turns"
-            aria-label="Turn before the next side"
+            :aria-label="t('plan.turnBeforeTheNext')"
             @keydown.enter.prevent="lay"
         /></label>
         <datalist id="turns"><option v-for="one in TURNS" :key="one" :value="one" /></datalist>
-        <UButton size="sm" variant="outline" @click="lay">Lay it</UButton>
-        <UButton v-if="taped.length > 1" size="sm" variant="outline" @click="emit('drop')">Drop</UButton>
+        <UButton size="sm" variant="outline" @click="lay">{{ t('plan.layIt') }}</UButton>
+        <UButton v-if="taped.length > 1" size="sm" variant="outline" @click="emit('drop')">{{
+          t('plan.drop')
+        }}</UButton>
         <UButton v-if="taped.length >= (shape === 'area' ? 3 : 2)" size="sm" color="primary" @click="emit('close')">{{
-          shape === 'area' ? 'Close it' : 'Done'
+          shape === 'area' ? t('plan.closeIt') : t('plan.done')
         }}</UButton>
         <span class="result" role="status">{{
           wrong ||
           (closes
-            ? `Side ${taped.length}. Closes with ${text({ quantity: 'distanceM', value: closes.sideM })}, ${text({ quantity: 'areaM2', value: closes.areaM2 })}.`
+            ? t('plan.sideClosesWith', {
+                taped: taped.length,
+                sideM: text({ quantity: 'distanceM', value: closes.sideM }),
+                areaM2: text({ quantity: 'areaM2', value: closes.areaM2 }),
+              })
             : taped.length
-              ? `Side ${taped.length}.`
-              : 'The first side runs north.')
+              ? t('plan.side', { taped: taped.length })
+              : t('plan.theFirstSideRuns'))
         }}</span>
       </template>
       <span v-else class="result" role="status">{{
         sketchM === null
           ? shape === 'point'
-            ? 'Click its place.'
+            ? t('plan.clickItsPlace')
             : shape === 'area'
-              ? 'Click its corners, the last one twice.'
-              : 'Click along it, the last point twice.'
-          : `This side ${text({ quantity: 'distanceM', value: sketchM })}.`
+              ? t('plan.clickItsCornersThe')
+              : t('plan.clickAlongItThe')
+          : t('plan.thisSide', { sketchM: text({ quantity: 'distanceM', value: sketchM }) })
       }}</span>
-      <UButton v-if="by === 'corners' && shape !== 'point'" size="sm" variant="outline" @click="emit('back')"
-        >A point back</UButton
-      >
+      <UButton v-if="by === 'corners' && shape !== 'point'" size="sm" variant="outline" @click="emit('back')">{{
+        t('plan.aPointBack')
+      }}</UButton>
     </div>
   </div>
 </template>

@@ -30,7 +30,7 @@ function scale(): void {
     picture.value = scaledBy(picture.value, ...line.value, parsed.value)
     line.value = null
   } catch (error) {
-    wrong.value = (error as Error).message
+    wrong.value = saidBy(error)
   }
 }
 function turn(event: Event): void {
@@ -44,33 +44,35 @@ const across = computed(
 </script>
 
 <template>
-  <div class="under" role="group" aria-label="Picture under the plan">
-    <b>Picture under the plan</b>
-    <span v-if="missing" class="wrong">is gone or cannot be fetched.</span>
+  <div class="under" role="group" :aria-label="t('plan.pictureUnderThePlan')">
+    <b>{{ t('plan.pictureUnderThePlan') }}</b>
+    <span v-if="missing" class="wrong">{{ t('plan.isGoneOrCannot') }}</span>
     <span v-else class="small">{{ across }}</span>
     <template v-if="line">
       <label class="length"
-        >That is
+        >{{ t('plan.thatIs') }}
         <UInput
           id="known-length"
           ref="length"
           v-model="typed"
           size="sm"
           maxlength="40"
-          placeholder="40 ft"
-          aria-label="Length between the two points"
+          :placeholder="t('plan.n40Ft')"
+          :aria-label="t('plan.lengthBetweenTheTwo')"
           @keydown.enter.prevent="scale"
       /></label>
-      <UButton size="sm" color="primary" @click="scale">Scale it</UButton>
-      <UButton size="sm" variant="outline" @click="line = null">Leave it</UButton>
+      <UButton size="sm" color="primary" @click="scale">{{ t('plan.scaleIt') }}</UButton>
+      <UButton size="sm" variant="outline" @click="line = null">{{ t('plan.leaveIt') }}</UButton>
     </template>
     <template v-else>
-      <UButton size="sm" variant="outline" :aria-pressed="doing === 'scale'" @click="emit('draw', 'scale')"
-        >Scale by a known length</UButton
-      >
-      <UButton size="sm" variant="outline" :aria-pressed="doing === 'move'" @click="emit('draw', 'move')">Move</UButton>
+      <UButton size="sm" variant="outline" :aria-pressed="doing === 'scale'" @click="emit('draw', 'scale')">{{
+        t('plan.scaleByAKnown')
+      }}</UButton>
+      <UButton size="sm" variant="outline" :aria-pressed="doing === 'move'" @click="emit('draw', 'move')">{{
+        t('plan.move')
+      }}</UButton>
       <label
-        >turn
+        >{{ t('plan.turn') }}
         <input
           class="field"
           type="number"
@@ -78,14 +80,14 @@ const across = computed(
           max="180"
           step="0.5"
           :value="Math.round(picture.turnDeg * 10) / 10"
-          aria-label="Turned clockwise, degrees"
+          :aria-label="t('plan.turnedClockwiseDegrees')"
           @change="turn"
         />
         °</label
       >
     </template>
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
-    <UButton size="sm" variant="outline" class="away" @click="emit('away')">Take it away</UButton>
+    <UButton size="sm" variant="outline" class="away" @click="emit('away')">{{ t('plan.takeItAway') }}</UButton>
   </div>
 </template>
 

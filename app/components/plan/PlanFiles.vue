@@ -16,7 +16,7 @@ async function read(event: Event): Promise<void> {
   input.value = ''
   if (!file) return
   if (file.size > MOST_BYTES) {
-    message.value = 'This file is larger than 4 MB. Save the lawn by itself.'
+    message.value = t('plan.thisFileIsLarger')
     return
   }
   const place = { latDeg: draft.latDeg, lonDeg: draft.lonDeg }
@@ -30,15 +30,21 @@ async function read(event: Event): Promise<void> {
     near: place,
   })
   if (!plan.ok) {
-    message.value = plan.message
+    message.value = tell(plan.message)
     return
   }
   if (empty && (plan.place.latDeg !== place.latDeg || plan.place.lonDeg !== place.lonDeg))
     Object.assign(draft, plan.place)
   emit('things', plan.things)
-  const kinds = plan.things.map(({ feature }) => KIND_WORDS[feature.kind])
+  const kinds = plan.things.map(({ feature }) => tell(KIND_WORDS[feature.kind]))
   const counts = [...new Set(kinds)].map((kind) => `${kinds.filter((one) => one === kind).length} ${kind}`)
-  message.value = `Read from ${file.name}: ${counts.join(', ')}.${plan.left.length ? ` Left out: ${plan.left.slice(0, 3).join('; ')}${plan.left.length > 3 ? ` and ${plan.left.length - 3} more` : ''}.` : ''}`
+  message.value = t('plan.readFromLeftOut', {
+    name: file.name,
+    counts: counts.join(', '),
+    count: plan.left.length,
+    left: plan.left.slice(0, 3),
+    more: Math.max(0, plan.left.length - 3),
+  })
 }
 async function save(format: PlanFormat): Promise<void> {
   const names = Object.fromEntries(Object.entries(draft.zones).map(([id, { name }]) => [id, name]))
@@ -54,11 +60,11 @@ async function save(format: PlanFormat): Promise<void> {
 <template>
   <div class="files small">
     <label
-      >Import a drawing or GPS track
-      <input type="file" accept=".geojson,.json,.kml,.gpx" aria-label="Drawing as GeoJSON, KML or GPX" @change="read"
+      >{{ t('plan.importADrawingOr') }}
+      <input type="file" accept=".geojson,.json,.kml,.gpx" :aria-label="t('plan.drawingAsGeojsonKml')" @change="read"
     /></label>
     <span v-if="Object.keys(draft.features).length"
-      >Take out as
+      >{{ t('plan.takeOutAs') }}
       <button
         v-for="format in ['geojson', 'kml', 'gpx'] as const"
         :key="format"
@@ -70,7 +76,8 @@ async function save(format: PlanFormat): Promise<void> {
       </button></span
     >
     <span v-if="busy" role="status"
-      >Reading the file <button type="button" class="opens" @click="cancel">Cancel</button></span
+      >{{ t('plan.readingTheFile') }}
+      <button type="button" class="opens" @click="cancel">{{ t('plan.cancel') }}</button></span
     >
     <p v-if="message" role="status">{{ message }}</p>
   </div>

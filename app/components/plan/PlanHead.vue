@@ -10,22 +10,22 @@ const sunOver = defineModel<'day' | 'year'>('sunOver', { required: true })
 
 <template>
   <header>
-    <h2>Site plan</h2>
-    <label v-if="overlay === 'Sun' && drawn" class="small day">
-      Sun on
-      <input v-model="sunDay" type="date" aria-label="Day whose sun is shown" :disabled="sunOver === 'year'" />
+    <h2>{{ t('plan.sitePlan') }}</h2>
+    <label v-if="overlay === 'sun' && drawn" class="small day">
+      {{ t('plan.sunOn') }}
+      <input v-model="sunDay" type="date" :aria-label="t('plan.dayWhoseSunIs')" :disabled="sunOver === 'year'" />
       <button
         type="button"
         class="opens"
         :aria-pressed="sunOver === 'year'"
         @click="sunOver = sunOver === 'year' ? 'day' : 'year'"
       >
-        {{ sunOver === 'year' ? 'mean of the year' : 'or its year' }}
+        {{ sunOver === 'year' ? t('plan.meanOfTheYear') : t('plan.orItsYear') }}
       </button>
-      <span><i class="hatch dense" /> under 3 h <i class="hatch open" /> 3 to 6 h</span>
+      <span><i class="hatch dense" /> {{ t('plan.under3H') }} <i class="hatch open" /> {{ t('plan.n3To6H') }}</span>
     </label>
-    <span class="overlays" role="group" aria-label="Show on the plan">
-      <span class="small">Show</span>
+    <span class="overlays" role="group" :aria-label="t('plan.showOnThePlan')">
+      <span class="small">{{ t('plan.show') }}</span>
       <button
         v-for="one in PLAN_OVERLAYS"
         :key="one"
@@ -33,7 +33,7 @@ const sunOver = defineModel<'day' | 'year'>('sunOver', { required: true })
         :aria-pressed="overlay === one"
         @click="overlay = overlay === one ? null : one"
       >
-        {{ one }}
+        {{ t(`plan.${one}`) }}
       </button>
     </span>
   </header>

@@ -3,9 +3,9 @@
 defineProps<{ undoes: boolean }>()
 const emit = defineEmits<{ zoom: [times: number]; fit: []; undo: [] }>()
 const BUTTONS = [
-  { icon: 'i-lucide-plus', label: 'Closer', act: () => emit('zoom', 1 / 1.5) },
-  { icon: 'i-lucide-minus', label: 'Farther', act: () => emit('zoom', 1.5) },
-  { icon: 'i-lucide-maximize', label: 'All of it', act: () => emit('fit') },
+  { icon: 'i-lucide-plus', label: t('plan.closer'), act: () => emit('zoom', 1 / 1.5) },
+  { icon: 'i-lucide-minus', label: t('plan.farther'), act: () => emit('zoom', 1.5) },
+  { icon: 'i-lucide-maximize', label: t('plan.allOfIt'), act: () => emit('fit') },
 ]
 </script>
 
@@ -24,7 +24,7 @@ const BUTTONS = [
       size="xs"
       variant="outline"
       icon="i-lucide-undo-2"
-      aria-label="Undo the last change of the plan"
+      :aria-label="t('plan.undoTheLastChange')"
       :disabled="!undoes"
       @click="emit('undo')"
     />

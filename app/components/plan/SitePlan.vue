@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import 'ol/ol.css'
 import type { ReadThing } from '#contract/planFile'
-import { shortDay, type Day } from '#core/measure/calendar'
+import type { Day } from '#core/measure/calendar'
 import { handSownBorderM } from '#core/site/drawn'
 import type { FeatureKind } from '#core/site/sitePlan'
 import { bringIn } from '~/utils/thingsBroughtIn'
@@ -13,7 +13,7 @@ const context = useContextStore()
 const { text } = useUnits()
 const edit = usePlanEdit(zone)
 const { selected, message, past, taped } = edit
-const overlay = ref<PlanOverlay | null>('Sun')
+const overlay = ref<PlanOverlay | null>('sun')
 const kind = ref<FeatureKind | null>(null)
 const by = ref<'corners' | 'tape'>('corners')
 const between = ref<BetweenPoints | null>(null)
@@ -22,7 +22,7 @@ const target = useTemplateRef<HTMLElement>('target')
 const sunDay = ref<Day>(useLawnsStore().byId(String(useRoute().params.id))?.plan.sowOn ?? context.today)
 const sunOver = ref<'day' | 'year'>('day')
 const sun = useSunMap(
-  computed(() => overlay.value === 'Sun'),
+  computed(() => overlay.value === 'sun'),
   sunDay,
   sunOver,
 )
@@ -54,24 +54,25 @@ function drawOnPicture(what: BetweenPoints): void {
   between.value = between.value === what ? null : what
 }
 const BETWEEN = {
-  cut: 'Click two points; the outline is cut along the line through them.',
-  scale: 'Click the two ends of a length that you know on the picture: a side of the house, a path, a car.',
-  move: 'Click a point of the picture, then where it belongs.',
+  cut: t('plan.clickTwoPointsThe'),
+  scale: t('plan.clickTheTwoEnds'),
+  move: t('plan.clickAPointOf'),
 } as const
 
 const empty = computed(() => !Object.keys(draft.features).length)
 const border = computed(() => text({ quantity: 'distanceM', value: handSownBorderM(draft.features), digits: 3 }))
 const sunWords = computed(() => {
   const shown = sun.map.value
-  if (overlay.value !== 'Sun' || !shown) return ''
+  if (overlay.value !== 'sun' || !shown) return ''
   const dry = shown.zones.flatMap(({ neverShadedShare }, i) =>
     neverShadedShare > 0.05
       ? [`${draft.zones[sun.zoneIds.value[i]!]?.name ?? ''} ${Math.round(neverShadedShare * 100)}%`]
       : [],
   )
-  const over = sunOver.value === 'year' ? 'a day over the year' : `on ${shortDay(sunDay.value, context.today)}`
-  const driest = dry.length ? ` Never shaded, so first to dry: ${dry.join(', ')}.` : ''
-  return `Open ground gets ${shown.openHours.toFixed(1)} h ${over}.${driest}`
+  const over =
+    sunOver.value === 'year' ? t('plan.aDayOverThe') : t('plan.on', { sunDay: shortDay(sunDay.value, context.today) })
+  const driest = dry.length ? t('plan.neverShadedSoFirst', { dry: dry.join(', ') }) : ''
+  return t('plan.openGroundGetsH', { openHours: shown.openHours.toFixed(1), over, driest })
 })
 
 function keys(event: KeyboardEvent): void {
@@ -87,27 +88,20 @@ function keys(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <section class="plan" aria-label="Site plan" @keydown="keys">
+  <section class="plan" :aria-label="t('plan.sitePlan')" @keydown="keys">
     <PlanHead v-model:overlay="overlay" v-model:sun-day="sunDay" v-model:sun-over="sunOver" :drawn="!empty" />
     <div class="frame">
-      <div
-        ref="target"
-        class="map"
-        tabindex="0"
-        role="application"
-        aria-label="Plan of the lawn; what is on it is listed and edited below it and in the ledger"
-      />
+      <div ref="target" class="map" tabindex="0" role="application" :aria-label="t('plan.planOfTheLawn')" />
       <span class="north" aria-hidden="true">
         <svg width="12" height="34">
           <path d="M6 34V4M6 2L2 10M6 2L10 10" stroke="#172019" stroke-width="1.6" fill="none" />
         </svg>
-        N
+        {{ t('plan.north') }}
       </span>
       <PlanZoom :undoes="past.length > 0" @zoom="plan.zoom" @fit="plan.fit" @undo="edit.undo()" />
-      <span v-if="sun.working.value" class="small working" role="status">working out the sun</span>
+      <span v-if="sun.working.value" class="small working" role="status">{{ t('plan.workingOutTheSun') }}</span>
       <p v-if="empty && !kind" class="empty">
-        Nothing is drawn yet. Choose zone below and click its corners, lay it out by tape and turn, or import a track.
-        An area typed in the ledger does as well.
+        {{ t('plan.nothingIsDrawnYet') }}
       </p>
     </div>
     <TapeScale v-bind="view" />
@@ -141,7 +135,8 @@ function keys(event: KeyboardEvent): void {
     />
     <p v-if="message || between" class="small said" role="status">{{ between ? BETWEEN[between] : message }}</p>
     <p v-if="!empty" class="small said">
-      Edges sown by hand: <b>{{ border }}</b> all round. {{ sunWords }} {{ sun.failed.value }}
+      {{ t('plan.edgesSownByHand') }} <b>{{ border }}</b>
+      {{ t('plan.allRound', { sunWords, failed: sun.failed.value }) }}
     </p>
     <PlanFiles @things="fileRead" />
   </section>

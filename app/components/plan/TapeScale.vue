@@ -38,7 +38,7 @@ const ticks = computed(() => {
         :stroke-width="tick.labelled ? 2 : 1"
       />
       <text v-if="tick.labelled" :x="tick.x" y="21" text-anchor="middle">
-        {{ tick.value }}{{ tick.value === 0 ? (system === 'us' ? ' ft' : ' m') : '' }}
+        {{ tick.value }}{{ tick.value === 0 ? (system === 'us' ? t('plan.ft') : ' m') : '' }}
       </text>
     </template>
   </svg>

@@ -25,7 +25,7 @@ function setSide(i: number, typed: string): void {
   wrong.value = parsed.ok
     ? parsed.value > 0 && parsed.value < 500
       ? ''
-      : 'Between nothing and 1,600 ft (500 m).'
+      : t('plan.betweenNothingAnd1')
     : parsed.message
   if (!wrong.value && parsed.ok && Math.abs(parsed.value - sides.value[i]!) > 0.005) emit('side', i, parsed.value)
 }
@@ -33,59 +33,64 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <div class="thing" role="group" :aria-label="`The ${KIND_WORDS[thing.kind]} that is chosen`">
-    <b>{{ KIND_WORDS[thing.kind][0]!.toUpperCase() + KIND_WORDS[thing.kind].slice(1) }}</b>
+  <div class="thing" role="group" :aria-label="t('plan.theThatIsChosen', { kind: KIND_WORDS[thing.kind] })">
+    <b>{{ capital(tell(KIND_WORDS[thing.kind])) }}</b>
     <label v-if="thing.kind !== 'zone'"
-      >called <input v-model="thing.name" class="field" size="10" maxlength="40" aria-label="Name of it"
+      >{{ t('plan.called') }}
+      <input v-model="thing.name" class="field" size="10" maxlength="40" :aria-label="t('plan.nameOfIt')"
     /></label>
     <span v-else class="zone-name">{{ thing.zoneId ? draft.zones[thing.zoneId]?.name : '' }}</span>
     <span v-if="tall" class="measure"
       ><TypedInput
         v-model="thing.heightM"
-        label="Height"
+        :label="t('plan.height')"
         quantity="distanceM"
         :path="`features.${id}.heightM`"
-        placeholder="guessed"
+        :placeholder="t('plan.guessed')"
     /></span>
     <span v-if="wide" class="measure"
       ><TypedInput
         v-model="thing.radiusM"
-        :label="thing.kind === 'tree' ? 'Crown, half across' : 'Throw'"
+        :label="thing.kind === 'tree' ? t('plan.crownHalfAcross') : t('plan.throw')"
         quantity="distanceM"
         :path="`features.${id}.radiusM`"
-        placeholder="guessed"
+        :placeholder="t('plan.guessed')"
     /></span>
     <span v-if="thing.kind === 'hollow'" class="measure"
-      ><TypedInput v-model="thing.depthMm" label="Deepest" quantity="depthMm" :path="`features.${id}.depthMm`"
+      ><TypedInput
+        v-model="thing.depthMm"
+        :label="t('plan.deepest')"
+        quantity="depthMm"
+        :path="`features.${id}.depthMm`"
     /></span>
-    <UCheckbox v-if="thing.kind === 'buried'" v-model="thing.located" label="located and marked" />
+    <UCheckbox v-if="thing.kind === 'buried'" v-model="thing.located" :label="t('plan.locatedAndMarked')" />
     <span v-if="sides.length" class="sides"
-      ><span class="small">Sides</span
+      ><span class="small">{{ t('plan.sides') }}</span
       ><input
         v-for="(metres, i) in sides"
         :key="`${i}-${metres.toFixed(3)}`"
         class="field"
         size="6"
         :value="text({ quantity: 'distanceM', value: metres })"
-        :aria-label="`Length of side ${i + 1}`"
+        :aria-label="t('plan.lengthOfSide', { i: i + 1 })"
         @change="setSide(i, value($event))"
         @keydown.enter.prevent="setSide(i, value($event))"
     /></span>
     <span v-if="wrong" class="wrong" role="alert">{{ wrong }}</span>
     <span class="verbs">
-      <UButton v-if="thing.kind === 'zone'" size="sm" variant="outline" @click="emit('split')"
-        >Split along a line</UButton
-      >
+      <UButton v-if="thing.kind === 'zone'" size="sm" variant="outline" @click="emit('split')">{{
+        t('plan.splitAlongALine')
+      }}</UButton>
       <USelect
         v-if="thing.kind === 'zone' && others.length"
         :model-value="undefined"
         :items="others"
         size="sm"
-        placeholder="join with"
-        aria-label="Join with another zone"
+        :placeholder="t('plan.joinWith')"
+        :aria-label="t('plan.joinWithAnotherZone')"
         @update:model-value="(other) => emit('join', String(other))"
       />
-      <UButton size="sm" variant="outline" @click="emit('remove')">Take it out</UButton>
+      <UButton size="sm" variant="outline" @click="emit('remove')">{{ t('plan.takeItOut') }}</UButton>
     </span>
   </div>
 </template>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { shortDay } from '#core/measure/calendar'
 import type { DroppedFile } from '~/composables/useWeatherFiles'
 
 /** Weather files, dropped or chosen: what each is, what of it is read, and its bad rows by line. */
@@ -12,22 +11,26 @@ function landed(event: DragEvent): void {
   over.value = false
   void drop([...(event.dataTransfer?.files ?? [])])
 }
-const FORMS = { table: 'Table of days', dly: 'GHCN-Daily, fixed width', epw: 'Typical year (EPW)' } as const
+const FORMS = {
+  table: t('setUp.tableOfDays'),
+  dly: t('setUp.ghcnDailyFixedWidth'),
+  epw: t('setUp.typicalYearEpw'),
+} as const
 function placeWords({ told }: DroppedFile): string {
   const at = told?.station
   return at
     ? `${at.name ? `${at.name}, ` : ''}${at.latDeg.toFixed(2)}, ${at.lonDeg.toFixed(2)}`
-    : 'no place in the file'
+    : t('setUp.noPlaceInThe')
 }
 function countWords({ told, kept }: DroppedFile): string {
-  if (kept === 'normals') return 'Saved as normals.'
-  if (kept) return `Saved: ${kept.added.toLocaleString('en-US')} days.`
+  if (kept === 'normals') return t('setUp.savedAsNormals')
+  if (kept) return t('setUp.savedDays', { added: kept.added })
   const counted = told?.counted
   if (!counted) return ''
   const span = counted.first
-    ? `, ${shortDay(counted.first)} ${counted.first.slice(0, 4)} to ${shortDay(counted.last!)} ${counted.last!.slice(0, 4)}`
+    ? t('setUp.to', { first: dayWithYear(counted.first), last: dayWithYear(counted.last!) })
     : ''
-  return `${counted.days.toLocaleString('en-US')} good days${span}.`
+  return t('setUp.goodDays', { days: counted.days.toLocaleString('en-US'), span })
 }
 /** Columns have to be chosen where they cannot be guessed, or the file holds several places. */
 const asks = ({ told }: DroppedFile) => told !== undefined && !told.climate && !told.counted
@@ -42,16 +45,14 @@ const asks = ({ told }: DroppedFile) => told !== undefined && !told.climate && !
       @dragleave="over = false"
       @drop.prevent="landed"
     >
-      <b>Drop weather files here, or choose them</b>
-      <span class="small"
-        >CSV with date, high, low and rain; GHCN-Daily as CSV or .dly; EPW for normals. Several at once are fine.</span
-      >
+      <b>{{ t('setUp.dropWeatherFilesHere') }}</b>
+      <span class="small">{{ t('setUp.csvWithDateHigh') }}</span>
       <input
         id="field-weather-files"
         type="file"
         multiple
         accept=".csv,.txt,.dly,.epw,text/csv"
-        aria-label="Weather files"
+        :aria-label="t('setUp.weatherFiles')"
         @change="(event) => drop(chosen(event))"
       />
     </label>
@@ -61,20 +62,24 @@ const asks = ({ told }: DroppedFile) => told !== undefined && !told.climate && !
         <div class="line">
           <b>{{ one.file.name }}</b>
           <span v-if="one.told" class="small">{{ FORMS[one.told.form] }}; {{ placeWords(one) }}</span>
-          <button v-if="!one.kept" type="button" class="opens" @click="remove(one.id)">Remove</button>
+          <button v-if="!one.kept" type="button" class="opens" @click="remove(one.id)">{{ t('setUp.remove') }}</button>
         </div>
         <p v-if="countWords(one)">{{ countWords(one) }}</p>
         <template v-if="one.told?.climate && !one.kept">
-          <p class="small">Typical hours, no record of days: its monthly means become normals. It has no rain.</p>
-          <UFormField :label="`Rain of a year, ${unit('waterMm')}`" :name="`rain-${one.id}`">
+          <p class="small">{{ t('setUp.typicalHoursNoRecord') }}</p>
+          <UFormField :label="t('setUp.rainOfAYear', { waterMm: unit('waterMm') })" :name="`rain-${one.id}`">
             <UInput :id="`field-rain-${one.id}`" v-model="one.rain" inputmode="decimal" maxlength="12" class="w-32" />
           </UFormField>
         </template>
         <DailyMapping v-if="asks(one) && !one.kept" :mapping="one.mapping" />
         <details v-if="one.told?.counted?.rejectedCount && !one.kept">
-          <summary>Rows left out: {{ one.told.counted.rejectedCount.toLocaleString('en-US') }}</summary>
+          <summary>
+            {{ t('setUp.rowsLeftOut', { rejectedCount: one.told.counted.rejectedCount.toLocaleString('en-US') }) }}
+          </summary>
           <ol>
-            <li v-for="bad in one.told.counted.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li>
+            <li v-for="bad in one.told.counted.rejected" :key="bad.line">
+              {{ t('setUp.line', { line: bad.line, reason: bad.reason }) }}
+            </li>
           </ol>
         </details>
         <p v-if="one.problem" class="problem" role="alert">{{ one.problem }}</p>

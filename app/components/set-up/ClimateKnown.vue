@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { monthName, toDay } from '#core/measure/calendar'
+import { toDay } from '#core/measure/calendar'
 
 /** The climate as somebody who lives there knows it: two months, rain, frosts. */
 type Form = Record<'hotHigh' | 'hotLow' | 'coldHigh' | 'coldLow' | 'rain' | 'lastFrost' | 'firstFrost', string>
@@ -8,8 +8,8 @@ const props = defineProps<{ errors: Record<string, string>; south: boolean }>()
 const { unit } = useUnits()
 const month = (hot: boolean) => monthName(toDay(hot === props.south ? '2026-01-01' : '2026-07-01'))
 const MONTHS = [
-  { label: 'Hottest month', hot: true, path: 'hottest', high: 'hotHigh', low: 'hotLow' },
-  { label: 'Coldest month', hot: false, path: 'coldest', high: 'coldHigh', low: 'coldLow' },
+  { label: t('setUp.hottestMonth'), hot: true, path: 'hottest', high: 'hotHigh', low: 'hotLow' },
+  { label: t('setUp.coldestMonth'), hot: false, path: 'coldest', high: 'coldHigh', low: 'coldLow' },
 ] as const
 const faults = computed(() =>
   Object.entries(props.errors).flatMap(([path, words]) => (path.startsWith('fewFigures') ? [words] : [])),
@@ -21,8 +21,8 @@ const faults = computed(() =>
     <thead>
       <tr>
         <td />
-        <th scope="col">Mean high, {{ unit('tempC') }}</th>
-        <th scope="col">Mean low, {{ unit('tempC') }}</th>
+        <th scope="col">{{ t('setUp.meanHigh', { tempC: unit('tempC') }) }}</th>
+        <th scope="col">{{ t('setUp.meanLow', { tempC: unit('tempC') }) }}</th>
       </tr>
     </thead>
     <tbody>
@@ -34,7 +34,7 @@ const faults = computed(() =>
             v-model="form[of.high]"
             inputmode="decimal"
             maxlength="12"
-            :aria-label="`Mean high of ${month(of.hot)}`"
+            :aria-label="t('setUp.meanHighOf', { hot: month(of.hot) })"
             :aria-invalid="Boolean(errors[`fewFigures.${of.path}.tmaxC`])"
           />
         </td>
@@ -44,25 +44,31 @@ const faults = computed(() =>
             v-model="form[of.low]"
             inputmode="decimal"
             maxlength="12"
-            :aria-label="`Mean low of ${month(of.hot)}`"
+            :aria-label="t('setUp.meanLowOf', { hot: month(of.hot) })"
             :aria-invalid="Boolean(errors[`fewFigures.${of.path}.tminC`])"
           />
         </td>
       </tr>
       <tr>
-        <th scope="row">Rain of a year, {{ unit('waterMm') }}</th>
+        <th scope="row">{{ t('setUp.rainOfAYear', { waterMm: unit('waterMm') }) }}</th>
         <td>
-          <UInput id="field-rain" v-model="form.rain" inputmode="decimal" maxlength="12" aria-label="Rain of a year" />
+          <UInput
+            id="field-rain"
+            v-model="form.rain"
+            inputmode="decimal"
+            maxlength="12"
+            :aria-label="t('setUp.rainOfAYear2')"
+          />
         </td>
         <td />
       </tr>
     </tbody>
   </table>
   <div class="frosts">
-    <UFormField label="Last frost, usually" name="lastFrost" help="if you know it; any year">
+    <UFormField :label="t('setUp.lastFrostUsually')" name="lastFrost" :help="t('setUp.ifYouKnowIt')">
       <UInput id="field-lastFrost" v-model="form.lastFrost" type="date" />
     </UFormField>
-    <UFormField label="First frost, usually" name="firstFrost">
+    <UFormField :label="t('setUp.firstFrostUsually')" name="firstFrost">
       <UInput id="field-firstFrost" v-model="form.firstFrost" type="date" />
     </UFormField>
   </div>

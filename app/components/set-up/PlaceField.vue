@@ -9,11 +9,16 @@ const { unit } = useUnits()
 
 <template>
   <PlacePick v-model="typed" :error>
-    <UFormField :label="`Height, ${unit('distanceM')}`" name="height" :error="heightError" class="height">
+    <UFormField
+      :label="t('setUp.height', { distanceM: unit('distanceM') })"
+      name="height"
+      :error="heightError"
+      class="height"
+    >
       <UInput id="field-height" v-model="height" inputmode="decimal" maxlength="12" autocomplete="off" />
     </UFormField>
   </PlacePick>
-  <UCheckbox v-model="coastal" label="Near a coast: more sun for the same range of temperature" />
+  <UCheckbox v-model="coastal" :label="t('setUp.nearACoastMore')" />
 </template>
 
 <style scoped>

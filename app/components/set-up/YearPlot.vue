@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import type { ClimateYear } from '#core/establishment/climateYear'
-import { addDays, daysBetween, monthName, shortDay, toDay, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, monthIndex, toDay, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
 /** The soil of a year in one place, with the windows in which a grass takes. */
@@ -29,7 +29,7 @@ const spread = computed(() => {
 const months = computed(() =>
   Array.from({ length: 12 }, (_, m) => {
     const day = toDay(`${props.year.first.slice(0, 4)}-${String(m + 1).padStart(2, '0')}-01`)
-    return { name: monthName(day).slice(0, 3), x: x(daysBetween(props.year.first, day) + 15) }
+    return { name: monthsShort()[monthIndex(day)]!, x: x(daysBetween(props.year.first, day) + 15) }
   }),
 )
 const at = (day: Day) => Math.min(days.value - 1, Math.max(0, daysBetween(props.year.first, day)))
@@ -39,14 +39,23 @@ const windows = computed(() => {
     from,
     x: x(at(from)),
     width: Math.max(3, x(at(to)) - x(at(from))),
-    words: `${shortDay(from)} to ${shortDay(to)}${chance.of100 === best && props.year.windows.length > 1 ? ', the better' : ''}`,
+    words: t('setUp.toTheBetter', {
+      from: shortDay(from),
+      to: shortDay(to),
+      hasOf100: chance.of100 === best && props.year.windows.length > 1,
+    }),
   }))
 })
 const spoken = computed(() => {
   const { median } = props.year.soilC
   const warmest = addDays(props.year.first, median.indexOf(Math.max(...median)))
-  const takes = windows.value.map(({ words }) => words).join('; ') || 'no window in the year'
-  return `Soil of the year at ${text(figure('depthMm', 50))}, warmest about ${shortDay(warmest)}. ${props.grassName} takes: ${takes}.`
+  const takes = windows.value.map(({ words }) => words).join('; ') || t('setUp.noWindowInThe')
+  return t('setUp.soilOfTheYear', {
+    value: text(figure('depthMm', 50)),
+    warmest: shortDay(warmest),
+    grassName: props.grassName,
+    takes,
+  })
 })
 </script>
 

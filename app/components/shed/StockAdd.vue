@@ -5,10 +5,10 @@ import { orZero } from '~/composables/useSend'
 
 /** Something the shed holds and nobody has written down yet. */
 const KINDS: { value: StockKind; name: string }[] = [
-  { value: 'seed', name: 'Seed' },
-  { value: 'feed', name: 'Feed' },
-  { value: 'cover', name: 'Cover' },
-  { value: 'soil', name: 'Soil, sand' },
+  { value: 'seed', name: t('shed.seed') },
+  { value: 'feed', name: t('shed.feed') },
+  { value: 'cover', name: t('shed.cover') },
+  { value: 'soil', name: t('shed.soilSand') },
 ]
 const context = useContextStore()
 const stock = useStockStore()
@@ -21,7 +21,7 @@ const quantity = computed(() => STOCK_QUANTITY[kind.value ?? 'seed'])
 const choices = computed(() =>
   kind.value === 'feed' || !kind.value
     ? []
-    : MATTERS[kind.value].map(({ matter, name }) => ({ label: name, value: matter })),
+    : MATTERS[kind.value].map(({ matter, name }) => ({ label: tell(name), value: matter })),
 )
 watch(kind, () => {
   if (choices.value.length) listed.value = choices.value[0]!.value
@@ -48,26 +48,26 @@ async function add(): Promise<void> {
 </script>
 
 <template>
-  <form class="panel add" novalidate aria-label="Add to the stock book" @submit.prevent="add">
-    <h2>Add to the book</h2>
-    <PickOne v-model="kind" label="Kind" :choices="KINDS" needed />
-    <UFormField v-if="kind === 'feed'" label="Analysis" :error="errors.matter ?? false"
+  <form class="panel add" novalidate :aria-label="t('shed.addToTheStock')" @submit.prevent="add">
+    <h2>{{ t('shed.addToTheBook') }}</h2>
+    <PickOne v-model="kind" :label="t('shed.kind')" :choices="KINDS" needed />
+    <UFormField v-if="kind === 'feed'" :label="t('shed.analysis')" :error="errors.matter ?? false"
       ><UInput v-model="form.analysis" placeholder="18-24-12" maxlength="20" class="w-full"
     /></UFormField>
-    <UFormField v-else label="What it is" :error="errors.matter ?? false"
-      ><USelect v-model="listed" :items="choices" aria-label="What it is" class="w-full"
+    <UFormField v-else :label="t('shed.whatItIs')" :error="errors.matter ?? false"
+      ><USelect v-model="listed" :items="choices" :aria-label="t('shed.whatItIs')" class="w-full"
     /></UFormField>
-    <UFormField label="Name, lot or bag" :error="errors.name ?? false"
-      ><UInput v-model="form.name" placeholder="lot 26-114" maxlength="80" class="w-full"
+    <UFormField :label="t('shed.nameLotOrBag')" :error="errors.name ?? false"
+      ><UInput v-model="form.name" :placeholder="t('shed.lot26114')" maxlength="80" class="w-full"
     /></UFormField>
-    <UFormField :label="`On hand, ${unit(quantity)}`" :error="errors.amount ?? false"
+    <UFormField :label="t('shed.onHand', { quantity: unit(quantity) })" :error="errors.amount ?? false"
       ><UInput
         v-model="form.amount"
-        :placeholder="quantity === 'massKg' ? '50 lb' : '2 yd3'"
+        :placeholder="quantity === 'massKg' ? t('shed.n50Lb') : t('shed.n2Yd3')"
         maxlength="20"
         class="w-full"
     /></UFormField>
-    <UButton type="submit" color="primary" :loading="busy">Save</UButton>
+    <UButton type="submit" color="primary" :loading="busy">{{ t('shed.save') }}</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>
 </template>

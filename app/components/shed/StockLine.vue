@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { stockMoveSchema, type StockItem, type StockMove } from '#contract/stock'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
-import { isDay, shortDay } from '#core/measure/calendar'
+import { isDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { orZero } from '~/composables/useSend'
 
@@ -20,7 +20,7 @@ const {
   error,
   refresh,
 } = useAsyncData(`stock-${props.item.id}`, () => $fetch<StockMove[]>(`/api/stock/${props.item.id}/moves`))
-const WHY = { came: 'came in', counted: 'counted', used: 'used' } as const
+const WHY = { came: t('shed.cameIn'), counted: 'counted', used: 'used' } as const
 
 async function write(why: 'came' | 'counted'): Promise<void> {
   const amount = parse(quantity.value, form.amount)
@@ -36,36 +36,41 @@ const save = (putAway: boolean) =>
 
 <template>
   <div class="line">
-    <form class="row" novalidate :aria-label="`Write down of ${item.name}`" @submit.prevent="write('came')">
+    <form
+      class="row"
+      novalidate
+      :aria-label="t('shed.writeDownOf', { name: item.name })"
+      @submit.prevent="write('came')"
+    >
       <label
-        >Amount
+        >{{ t('shed.amount') }}
         <input
           v-model="form.amount"
           maxlength="20"
           class="short"
-          :placeholder="quantity === 'massKg' ? '50 lb' : '2 yd3'"
+          :placeholder="quantity === 'massKg' ? t('shed.n50Lb') : t('shed.n2Yd3')"
       /></label>
-      <label>Day <input v-model="form.day" type="date" :max="context.today" /></label>
+      <label>{{ t('shed.day') }} <input v-model="form.day" type="date" :max="context.today" /></label>
       <label class="wide"
-        >Note <input v-model="form.note" maxlength="200" placeholder="delivery note, bag torn"
+        >{{ t('shed.note') }} <input v-model="form.note" maxlength="200" :placeholder="t('shed.deliveryNoteBagTorn')"
       /></label>
-      <UButton type="submit" variant="outline" size="sm" :loading="busy" :disabled="!isDay(form.day)"
-        >So much came in</UButton
-      >
-      <UButton variant="outline" size="sm" :loading="busy" :disabled="!isDay(form.day)" @click="write('counted')"
-        >Record count</UButton
-      >
+      <UButton type="submit" variant="outline" size="sm" :loading="busy" :disabled="!isDay(form.day)">{{
+        t('shed.soMuchCameIn')
+      }}</UButton>
+      <UButton variant="outline" size="sm" :loading="busy" :disabled="!isDay(form.day)" @click="write('counted')">{{
+        t('shed.recordCount')
+      }}</UButton>
     </form>
     <p v-for="(words, field) in errors" :key="field" class="bad" role="alert">{{ words }}</p>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <table v-if="moves?.length" class="ledger">
       <thead>
         <tr>
-          <th scope="col">Day</th>
-          <th scope="col">What</th>
-          <th scope="col" class="right">By</th>
-          <th scope="col">Where, why</th>
-          <th scope="col">Written by</th>
+          <th scope="col">{{ t('shed.day') }}</th>
+          <th scope="col">{{ t('shed.what') }}</th>
+          <th scope="col" class="right">{{ t('shed.by') }}</th>
+          <th scope="col">{{ t('shed.whereWhy') }}</th>
+          <th scope="col">{{ t('shed.writtenBy') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -78,28 +83,34 @@ const save = (putAway: boolean) =>
           <td>
             <NuxtLink v-if="move.lawnId" :to="`/lawns/${move.lawnId}/do`" class="opens">{{
               move.client
-            }}</NuxtLink><template v-else-if="move.why === 'used'">a lawn that is deleted</template> {{ move.note }}
+            }}</NuxtLink><template v-else-if="move.why === 'used'">{{ t('shed.aLawnThatIs') }}</template>
+            {{ move.note }}
           </td>
           <td>{{ move.savedBy }}</td>
         </tr>
       </tbody>
     </table>
     <p v-else-if="error" class="problem" role="alert">
-      What was written of it could not be read.
-      <button type="button" class="opens" @click="refresh()">Try again</button>
+      {{ t('shed.whatWasWrittenOf') }}
+      <button type="button" class="opens" @click="refresh()">{{ t('shed.tryAgain') }}</button>
     </p>
-    <form class="row" novalidate :aria-label="`Name of ${item.name}`" @submit.prevent="save(item.putAway)">
-      <label>Name <input v-model="name" maxlength="80" /></label>
+    <form
+      class="row"
+      novalidate
+      :aria-label="t('shed.nameOf', { name: item.name })"
+      @submit.prevent="save(item.putAway)"
+    >
+      <label>{{ t('shed.name') }} <input v-model="name" maxlength="80" /></label>
       <UButton
         type="submit"
         variant="outline"
         size="sm"
         :loading="busy"
         :disabled="!name.trim() || name.trim() === item.name"
-        >Rename it</UButton
+        >{{ t('shed.renameIt') }}</UButton
       >
       <UButton variant="outline" size="sm" :loading="busy" @click="save(!item.putAway)">{{
-        item.putAway ? 'Take it up again' : 'Put it away: no plan counts on it'
+        item.putAway ? t('shed.takeItUpAgain') : t('shed.putItAwayNo')
       }}</UButton>
     </form>
   </div>

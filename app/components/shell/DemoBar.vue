@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { longDay } from '#core/measure/calendar'
 import { saving } from '~/utils/api'
 
 /** Says that this is the demo, for whom it is entered, and steps its clock; the views that are open follow. */
@@ -24,18 +23,20 @@ async function step(days: number): Promise<void> {
 <template>
   <footer v-if="context.firm?.demo" class="demo">
     <span
-      ><b>Demo.</b> You are {{ context.person?.name }}, {{ context.person?.role }} of {{ context.firm.name }}, an
-      invented firm with a simulated station.
-      <a class="opens" :href="`/demo/enter?as=${other}&to=${route.path}`">Work as its {{ other }}</a></span
+      ><b>{{ t('shell.demo') }}</b>
+      {{ t('shell.youAreOfAn', { name: context.person?.name, role: context.person?.role, name2: context.firm.name }) }}
+      <a class="opens" :href="`/demo/enter?as=${other}&to=${route.path}`">{{
+        t('shell.workAsIts', { other })
+      }}</a></span
     >
     <span class="clock">
-      Clock: <b class="num">{{ longDay(context.today) }}</b>
-      <UButton size="sm" variant="outline" :loading="busy === 1" :disabled="busy !== 0" @click="step(1)"
-        >+1 day</UButton
-      >
-      <UButton size="sm" variant="outline" :loading="busy === 7" :disabled="busy !== 0" @click="step(7)"
-        >+1 week</UButton
-      >
+      {{ t('shell.clock') }} <b class="num">{{ longDay(context.today) }}</b>
+      <UButton size="sm" variant="outline" :loading="busy === 1" :disabled="busy !== 0" @click="step(1)">{{
+        t('shell.n1Day')
+      }}</UButton>
+      <UButton size="sm" variant="outline" :loading="busy === 7" :disabled="busy !== 0" @click="step(7)">{{
+        t('shell.n1Week')
+      }}</UButton>
     </span>
     <span v-if="message" class="problem" role="alert">{{ message }}</span>
   </footer>

@@ -7,24 +7,24 @@ const open = defineModel<boolean>({ required: true })
 const route = useRoute()
 const help = computed(() => helpOf(route.path))
 const KEYS = [
-  ...PLACES.map(({ key, name }) => [key, name]),
-  ['[  ]', 'the step before and after, in a lawn'],
-  ['/', 'find a lawn'],
-  ['a', 'add a lawn, in Lawns'],
-  ['l', 'the ledge in one line, or whole'],
-  ['n', 'note a soil reading'],
-  ['w', 'open the working of the focused number'],
-  ['← →', 'read a day on the ledge, or move the sowing day in When'],
-  ['Esc', 'close what is open'],
-  ['?', 'this help'],
+  ...PLACES.map(({ key, name }) => [key, t(name)]),
+  ['[  ]', t('shell.theStepBeforeAnd')],
+  ['/', t('shell.findALawn')],
+  ['a', t('shell.addALawnIn')],
+  ['l', t('shell.theLedgeInOne')],
+  ['n', t('shell.noteASoilReading')],
+  ['w', t('shell.openTheWorkingOf')],
+  ['← →', t('shell.readADayOn')],
+  ['Esc', t('shell.closeWhatIsOpen')],
+  ['?', t('shell.thisHelp')],
 ]
 </script>
 
 <template>
-  <UModal v-model:open="open" :title="help?.title ?? 'Keys'" description="What it does, and its keys.">
+  <UModal v-model:open="open" :title="t(help?.title ?? 'shell.keys')" :description="t('shell.whatItDoesAnd')">
     <template #body>
-      <p v-for="line in help?.does ?? []" :key="line" class="line">{{ line }}</p>
-      <h3>Keys, while nothing is being typed</h3>
+      <p v-for="line in help?.does ?? []" :key="line" class="line">{{ t(line) }}</p>
+      <h3>{{ t('shell.keysWhileNothingIs') }}</h3>
       <table class="ledger">
         <tbody>
           <tr v-for="[key, does] in KEYS" :key="key">
@@ -36,8 +36,9 @@ const KEYS = [
         </tbody>
       </table>
       <p class="line">
-        <NuxtLink to="/about" class="opens" @click="open = false">About Upper Sill</NuxtLink>: version, licence,
-        sources.
+        <NuxtLink to="/about" class="opens" @click="open = false">{{ t('shell.aboutUpperSill') }}</NuxtLink>{{
+          t('shell.versionLicenceSources')
+        }}
       </p>
     </template>
   </UModal>

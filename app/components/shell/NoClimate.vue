@@ -6,9 +6,9 @@ const sill = useSillStore()
 
 <template>
   <section class="panel ask">
-    <p class="verdict">{{ what }} needs your climate.</p>
-    <p>{{ sill.lacks }} A few figures are enough to begin with.</p>
-    <UButton color="primary" to="/set-up">Set up the climate</UButton>
+    <p class="verdict">{{ t('shell.needsYourClimate', { what }) }}</p>
+    <p>{{ t('shell.aFewFiguresAre', { lacks: sill.lacks }) }}</p>
+    <UButton color="primary" to="/set-up">{{ t('shell.setUpTheClimate') }}</UButton>
   </section>
 </template>
 

@@ -51,30 +51,33 @@ async function note(): Promise<void> {
     open.value = false
     return
   }
-  doubt.value = `Kept, and left out of the line: it is ${text(figure('tempStepK', Math.abs(shownAs.surpriseK), 2))} ${shownAs.surpriseK > 0 ? 'over' : 'under'} what the model and the readings before say. Read again; three that agree are believed.`
+  doubt.value = t('shell.keptAndLeftOut', {
+    surpriseK: text(figure('tempStepK', Math.abs(shownAs.surpriseK), 2)),
+    surpriseKOver: shownAs.surpriseK > 0,
+  })
 }
 </script>
 
 <template>
   <UModal
     v-model:open="open"
-    title="Note a soil reading"
-    :description="`For ${sill.data?.stationName ?? 'the station'}. Push the probe in out of the sun, wait until it stands still.`"
+    :title="t('shell.noteASoilReading2')"
+    :description="t('shell.forPushTheProbe', { stationName: sill.data?.stationName ?? t('shell.theStation') })"
   >
     <template #body>
       <form class="note" novalidate @submit.prevent="note">
-        <UFormField :label="`Soil temperature, ${unit('tempC')}`" name="temp" :error="errors.tempC"
+        <UFormField :label="t('shell.soilTemperature', { tempC: unit('tempC') })" name="temp" :error="errors.tempC"
           ><UInput id="field-reading-temp" v-model="form.temp" inputmode="decimal" autofocus
         /></UFormField>
-        <UFormField label="Depth" name="depth" :error="errors.depthMm"
+        <UFormField :label="t('shell.depth')" name="depth" :error="errors.depthMm"
           ><UInput id="field-reading-depth" v-model="form.depth"
         /></UFormField>
-        <UFormField label="When" name="at" :error="errors.at"
+        <UFormField :label="t('shell.when')" name="at" :error="errors.at"
           ><UInput id="field-reading-at" v-model="form.at" type="datetime-local" :max="`${context.today}T23:59`"
         /></UFormField>
         <p v-if="message" class="problem" role="alert">{{ message }}</p>
         <p v-if="doubt" class="problem" role="status">{{ doubt }}</p>
-        <UButton type="submit" color="primary" :loading="busy">Note the reading</UButton>
+        <UButton type="submit" color="primary" :loading="busy">{{ t('shell.noteTheReading') }}</UButton>
       </form>
     </template>
   </UModal>

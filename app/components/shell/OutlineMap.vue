@@ -57,14 +57,14 @@ function pick(event: MouseEvent): void {
 
 <template>
   <div class="map">
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="Outline map: click where you work" @click="pick">
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" :aria-label="t('shell.outlineMapClickWhere')" @click="pick">
       <path v-if="world" :d="path(world.land) ?? ''" class="land" />
       <path v-if="world" :d="path(world.borders) ?? ''" class="borders" />
       <circle v-if="at" :cx="at[0]" :cy="at[1]" r="5" />
     </svg>
     <div class="near">
-      <UButton size="sm" variant="outline" aria-label="Look closer" @click="look(true)">+</UButton>
-      <UButton size="sm" variant="outline" aria-label="See more of the map" @click="look(false)">−</UButton>
+      <UButton size="sm" variant="outline" :aria-label="t('shell.lookCloser')" @click="look(true)">+</UButton>
+      <UButton size="sm" variant="outline" :aria-label="t('shell.seeMoreOfThe')" @click="look(false)">−</UButton>
     </div>
   </div>
 </template>

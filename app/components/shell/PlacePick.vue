@@ -16,7 +16,7 @@ const place = computed<Place | undefined>({
 function fromDevice(): void {
   refused.value = ''
   if (!('geolocation' in navigator)) {
-    refused.value = 'This device does not tell its position.'
+    refused.value = t('shell.thisDeviceDoesNot')
     return
   }
   asking.value = true
@@ -27,22 +27,29 @@ function fromDevice(): void {
     },
     () => {
       asking.value = false
-      refused.value = 'The device did not tell its position. Type it, or paste the link of a map.'
+      refused.value = t('shell.theDeviceDidNot')
     },
     { timeout: 10_000, maximumAge: 600_000, enableHighAccuracy: true },
   )
 }
 const words = ({ latDeg, lonDeg }: Place) =>
-  `${Math.abs(latDeg).toFixed(2)}° ${latDeg < 0 ? 'south' : 'north'}, ${Math.abs(lonDeg).toFixed(2)}° ${lonDeg < 0 ? 'west' : 'east'}`
+  t('shell.southNorthWestEast', {
+    latDeg: Math.abs(latDeg).toFixed(2),
+    latDegBelow: latDeg < 0,
+    lonDeg: Math.abs(lonDeg).toFixed(2),
+    lonDegBelow: lonDeg < 0,
+  })
 </script>
 
 <template>
   <div class="place">
-    <UFormField label="Place" name="place" :error="error" help="typed, or a pasted map link" class="grow">
+    <UFormField :label="t('shell.place')" name="place" :error="error" :help="t('shell.typedOrAPasted')" class="grow">
       <UInput id="field-place" v-model="typed" placeholder="37.06, -79.38" maxlength="500" autocomplete="off" />
     </UFormField>
     <slot />
-    <UButton class="mt-6" variant="outline" :loading="asking" @click="fromDevice">Use this device</UButton>
+    <UButton class="mt-6" variant="outline" :loading="asking" @click="fromDevice">{{
+      t('shell.useThisDevice')
+    }}</UButton>
   </div>
   <OutlineMap v-model="place" />
   <p v-if="place" class="small" role="status">

@@ -6,7 +6,7 @@ const route = useRoute()
 </script>
 
 <template>
-  <nav class="rail" aria-label="Places">
+  <nav class="rail" :aria-label="t('shell.places')">
     <NuxtLink
       v-for="place in PLACES"
       :key="place.to"
@@ -17,14 +17,14 @@ const route = useRoute()
       :aria-keyshortcuts="place.key"
     >
       <UIcon :name="place.icon" class="icon" aria-hidden="true" />
-      {{ place.name }}
+      {{ t(place.name) }}
     </NuxtLink>
     <span class="space" />
     <button type="button" class="place" aria-keyshortcuts="n" @click="emit('note')">
-      <UIcon name="i-lucide-thermometer" class="icon" aria-hidden="true" />Reading
+      <UIcon name="i-lucide-thermometer" class="icon" aria-hidden="true" />{{ t('shell.reading') }}
     </button>
     <button type="button" class="place keys" aria-keyshortcuts="?" @click="emit('keys')">
-      <UIcon name="i-lucide-circle-question-mark" class="icon" aria-hidden="true" />Help
+      <UIcon name="i-lucide-circle-question-mark" class="icon" aria-hidden="true" />{{ t('shell.help') }}
     </button>
   </nav>
 </template>

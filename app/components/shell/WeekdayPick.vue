@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import { WEEKDAYS } from '#core/measure/calendar'
-
 /** Days of the week, 0 for Sunday, each pressed or not. */
 const days = defineModel<number[]>({ required: true })
 defineProps<{ label: string }>()
@@ -12,7 +10,7 @@ function toggle(day: number): void {
 <template>
   <div class="days" role="group" :aria-label="label">
     <UButton
-      v-for="(name, day) in WEEKDAYS"
+      v-for="(name, day) in weekdays()"
       :key="name"
       size="sm"
       :variant="days.includes(day) ? 'solid' : 'outline'"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { indexOf } from '#core/establishment/outlook'
-import { addDays, shortDay } from '#core/measure/calendar'
+import { addDays } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { mondays, sillScale } from '~/utils/sillScale'
 
@@ -37,19 +37,25 @@ const frost = computed(() => data.value?.outlook.frost)
 
 <template>
   <details v-if="data" class="season">
-    <summary>Show as a table</summary>
+    <summary>{{ t('sill.showAsATable') }}</summary>
     <p v-if="frost" class="small">
-      {{ frost.kind === 'first' ? 'First' : 'Last' }} frost: by {{ shortDay(frost.p10) }} in 10% of years,
-      {{ shortDay(frost.p50) }} in half, {{ shortDay(frost.p90) }} in 90%.
+      {{
+        t('sill.firstLastFrostBy', {
+          kind: frost.kind,
+          p10: shortDay(frost.p10),
+          p50: shortDay(frost.p50),
+          p90: shortDay(frost.p90),
+        })
+      }}
     </p>
     <table class="ledger">
       <thead>
         <tr>
-          <th scope="col">Week from</th>
-          <th scope="col" class="right">Soil at 2 in (50 mm)</th>
-          <th scope="col" class="right">In 9 of 10 years</th>
-          <th scope="col" class="right">Days {{ data.grassName }} sprouts</th>
-          <th scope="col" class="right">Rain</th>
+          <th scope="col">{{ t('sill.weekFrom') }}</th>
+          <th scope="col" class="right">{{ t('sill.soilAt2In') }}</th>
+          <th scope="col" class="right">{{ t('sill.in9Of10') }}</th>
+          <th scope="col" class="right">{{ t('sill.daysSprouts', { grassName: data.grassName }) }}</th>
+          <th scope="col" class="right">{{ t('sill.rain') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -59,14 +65,14 @@ const frost = computed(() => data.value?.outlook.frost)
           <td class="right">
             {{
               week.ahead
-                ? `${text(figure('tempC', week.low, 2))} to ${text(figure('tempC', week.high, 2))}`
+                ? t('sill.to', { low: text(figure('tempC', week.low, 2)), high: text(figure('tempC', week.high, 2)) })
                 : week.filled
-                  ? `${week.filled} days from normals`
-                  : 'modelled'
+                  ? t('sill.daysFromNormals', { filled: week.filled })
+                  : t('sill.modelled')
             }}
           </td>
           <td class="right">{{ week.inBand }}</td>
-          <td class="right">{{ text(figure('waterMm', week.rainMm)) }}{{ week.usual ? ' usually' : '' }}</td>
+          <td class="right">{{ text(figure('waterMm', week.rainMm)) }}{{ week.usual ? t('sill.usually') : '' }}</td>
         </tr>
       </tbody>
     </table>

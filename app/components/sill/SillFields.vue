@@ -12,9 +12,13 @@ const band = computed(() => {
   return [highC, lowC].map((tempC) => ({ y: props.scale.y(tempC), degrees: Math.round(number('tempC', tempC)) }))
 })
 const sprouts = computed(() => {
-  const name = props.data.grassName
   const [high, low] = band.value
-  return `${name.charAt(0).toUpperCase()}${name.slice(1)} sprouts ${low!.degrees} to ${high!.degrees} ${unit('tempC')}`
+  return t('sill.sproutsTo', {
+    grass: capital(tell(props.data.grassName)),
+    degrees: low!.degrees,
+    degrees2: high!.degrees,
+    tempC: unit('tempC'),
+  })
 })
 const TOP = 22
 </script>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { shortDay } from '#core/measure/calendar'
 import { labelled, type Hanger, type SillScale } from '~/utils/sillScale'
 
 /** Operations on threads under the lip; only what has room is named. */
@@ -13,7 +12,7 @@ const spoken = computed(() => visible.value.map(({ label, day }) => `${label} ${
   <div
     class="hangers"
     role="img"
-    :aria-label="visible.length ? `Hanging under the season: ${spoken}` : 'Nothing hangs under the season yet'"
+    :aria-label="visible.length ? t('sill.hangingUnderTheSeason', { spoken }) : t('sill.nothingHangsUnderThe')"
   >
     <div
       v-for="h in visible"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { figure } from '#core/measure/figure'
-import { addDays, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import { indexOf } from '#core/establishment/outlook'
 import { mondays, sillScale, type Hanger } from '~/utils/sillScale'
 import { frostDrops, monthsBeside, pointsOf, rainOf, sowingFields } from '~/utils/sillPlot'
@@ -54,9 +54,13 @@ const reading = computed(() => {
   if (!p) return undefined
   const rainMm = outlook.rainMm[indexOf(outlook, p.day)] ?? forecast.find(({ day }) => day === p.day)?.rainMm
   return [
-    `${shortDayWithWeekday(p.day, outlook.today)}: ${text(figure('tempC', p.median, 3))}${p.filled ? ', no record' : ''}`,
-    p.day > outlook.today ? `${degrees(p.p05)} to ${degrees(p.p95)}` : '',
-    rainMm ? `rain ${text(figure('waterMm', rainMm))}` : '',
+    t('sill.noRecord', {
+      day: shortDayWithWeekday(p.day, outlook.today),
+      median: text(figure('tempC', p.median, 3)),
+      hasFilled: Boolean(p.filled),
+    }),
+    p.day > outlook.today ? t('sill.to2', { p05: degrees(p.p05), p95: degrees(p.p95) }) : '',
+    rainMm ? t('sill.rain2', { rainMm: text(figure('waterMm', rainMm)) }) : '',
   ]
     .filter(Boolean)
     .join(', ')
@@ -84,7 +88,7 @@ function step(days: number): void {
       :height="lipY + 7"
       role="img"
       tabindex="0"
-      :aria-label="`Season of ${data.place}: soil temperature, sowing windows, rain and frost. Arrow keys read a day. ${reading ?? ''}`"
+      :aria-label="t('sill.seasonOfSoilTemperature', { place: data.place, reading: reading ?? '' })"
       @pointermove="point"
       @pointerdown="point"
       @pointerleave="read = undefined"
@@ -163,10 +167,10 @@ function step(days: number): void {
     </svg>
     <div v-else class="waiting">
       <template v-if="sill.lacks">
-        {{ sill.lacks }} The soil of your year stands here as soon as it is.
-        <NuxtLink v-if="route.path !== '/set-up'" to="/set-up">Set up the climate</NuxtLink>
+        {{ t('sill.theSoilOfYour', { lacks: sill.lacks }) }}
+        <NuxtLink v-if="route.path !== '/set-up'" to="/set-up">{{ t('sill.setUpTheClimate') }}</NuxtLink>
       </template>
-      <template v-else>{{ sill.problem?.message ?? 'Working out the season' }}</template>
+      <template v-else>{{ sill.problem?.message ?? t('sill.workingOutTheSeason') }}</template>
     </div>
     <div
       v-if="data && scale"

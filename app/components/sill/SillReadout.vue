@@ -25,8 +25,8 @@ const weekAhead = computed(() => {
   if (!sill.data || nowC.value === undefined) return ''
   const { outlook } = sill.data
   const change = outlook.soilC.median[indexOf(outlook, addDays(outlook.today, 7))]! - nowC.value
-  if (Math.abs(change) < 0.3) return 'steady for a week'
-  return `${change > 0 ? 'rises' : 'falls'} ${text(figure('tempStepK', Math.abs(change), 2))} in a week`
+  if (Math.abs(change) < 0.3) return t('sill.steadyForAWeek')
+  return t('sill.risesFallsInA', { changeOver: change > 0, change: text(figure('tempStepK', Math.abs(change), 2)) })
 })
 
 function openWorking(): void {
@@ -45,26 +45,26 @@ function openWorking(): void {
 const depth = computed(() => text(figure('depthMm', PROBE_DEPTH_M * 1000)))
 const note = computed(() =>
   !latest.value
-    ? `${depth.value} deep, modelled`
+    ? t('sill.deepModelled', { depth: depth.value })
     : latest.value.used
-      ? `probe ${latest.value.at.slice(11)}: ${text(figure('tempC', latest.value.tempC))}`
-      : `probe ${latest.value.at.slice(11)} left out`,
+      ? t('sill.probe', { at: latest.value.at.slice(11), tempC: text(figure('tempC', latest.value.tempC)) })
+      : t('sill.probeLeftOut', { at: latest.value.at.slice(11) }),
 )
 /** Older than this, days, and today's soil is a guess. @source own */
 const OLD_DAYS = 7
 const age = computed(() => {
   const of = sill.data
   if (!of) return undefined
-  if (!of.recordEnds) return { words: 'no record yet', old: true }
+  if (!of.recordEnds) return { words: t('sill.noRecordYet'), old: true }
   const days = daysBetween(of.recordEnds, of.outlook.today)
-  if (days <= 1) return { words: 'record up to yesterday', old: false }
-  return { words: `record ends ${days} days ago`, old: days > OLD_DAYS }
+  if (days <= 1) return { words: t('sill.recordUpToYesterday'), old: false }
+  return { words: t('sill.recordEndsDaysAgo', { days }), old: days > OLD_DAYS }
 })
 </script>
 
 <template>
   <div class="readout">
-    <NuxtLink to="/lawns" class="mark" aria-label="Upper Sill, lawns">
+    <NuxtLink to="/lawns" class="mark" :aria-label="t('sill.upperSillLawns')">
       <svg width="42" height="44" viewBox="0 0 42 44" aria-hidden="true">
         <g stroke="#b4cc72" stroke-width="2.4" stroke-linecap="round">
           <path d="M8 24V17M14 24V11M20 24V7M26 24V12M32 24V9M37 24V18" />
@@ -72,14 +72,14 @@ const age = computed(() => {
         <path d="M2 25.5H40" stroke="#e9e0ce" stroke-width="3" />
         <g stroke="#8c7c64" stroke-width="2" stroke-linecap="round"><path d="M12 31v5M21 31v10M30 31v6" /></g>
       </svg>
-      <span>Upper <br />Sill</span>
+      <span>{{ t('sill.upper') }} <br />{{ t('sill.sill') }}</span>
     </NuxtLink>
     <div v-if="sill.data && nowC !== undefined" class="soil">
-      <div class="place">Soil now, {{ sill.data.place }}</div>
+      <div class="place">{{ t('sill.soilNow', { place: sill.data.place }) }}</div>
       <NuxtLink v-if="age?.old" to="/weather" class="age old on-phone">{{ age.words }}</NuxtLink>
       <button
         class="now num"
-        :aria-label="`Soil now ${text(figure('tempC', nowC))}, open the working`"
+        :aria-label="t('sill.soilNowOpenThe', { nowC: text(figure('tempC', nowC)) })"
         @click="openWorking"
       >
         {{ shown(figure('tempC', nowC)).value }}<span class="deg">{{ shown(figure('tempC', nowC)).unit }}</span>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { shortDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import type { Hanger } from '~/utils/sillScale'
 
@@ -13,13 +12,15 @@ const narrow = useMediaQuery('(max-width: 700px)')
 /** Soil of now, the week to come and the next window, for the ledge in one line. */
 const oneLine = computed(() => {
   const of = sill.data
-  if (!of) return sill.lacks ?? sill.problem?.message ?? 'Working out the season'
+  if (!of) return sill.lacks ?? sill.problem?.message ?? t('sill.workingOutTheSeason')
   const { outlook } = of
   const now = outlook.soilC.median[outlook.todayIndex]!
   const [next] = outlook.windows
   return [
-    `Soil now, ${of.place}: ${text(figure('tempC', now, 3))}`,
-    ...(next ? [`sow ${shortDay(next.from, outlook.today)} to ${shortDay(next.to, outlook.today)}`] : []),
+    t('sill.soilNow2', { place: of.place, now: text(figure('tempC', now, 3)) }),
+    ...(next
+      ? [t('sill.sowTo', { from: shortDay(next.from, outlook.today), to: shortDay(next.to, outlook.today) })]
+      : []),
   ].join('; ')
 })
 </script>
@@ -30,7 +31,7 @@ const oneLine = computed(() => {
       type="button"
       class="fold"
       :aria-expanded="!slim"
-      :aria-label="slim ? 'Show the whole ledge' : 'Ledge in one line'"
+      :aria-label="slim ? t('sill.showTheWholeLedge') : t('sill.ledgeInOneLine')"
       aria-keyshortcuts="l"
       @click="emit('slim', !slim)"
     >

@@ -3,7 +3,7 @@ import type { DryHours } from '#core/establishment/moisture'
 import { emergenceWorked } from '#core/establishment/emergenceWorking'
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 import type { Grass } from '#core/grass/grasses'
-import { addDays, shortDay, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
 /** What sowing on a day leads to: soil, emergence, water, mowing, cover. */
@@ -17,13 +17,14 @@ const half = computed(() =>
     : undefined,
 )
 
-const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(props.day, days)))
-const between = (early: number, late: number) => `${on(early)} to ${on(late)}`
+const on = (days: number | null) => (days === null ? t('sowingDay.notThisSeason') : shortDay(addDays(props.day, days)))
+const between = (early: number, late: number) => t('sowingDay.to', { early: on(early), late: on(late) })
 const hour = (h: number) => `${String(h).padStart(2, '0')}:00`
 function dryWords({ hoursADay, between: hours }: DryHours): string {
-  if (hoursADay < 0.1) return 'hardly ever'
-  const mostly = hours && hoursADay < 23 ? `, mostly ${hour(hours[0])} to ${hour(hours[1])}` : ''
-  return `${hoursADay.toFixed(1)} h a day${mostly}`
+  if (hoursADay < 0.1) return t('sowingDay.hardlyEver')
+  const mostly =
+    hours && hoursADay < 23 ? t('sowingDay.mostlyTo', { hours: hour(hours[0]), hours2: hour(hours[1]) }) : ''
+  return t('sowingDay.hADay', { hoursADay: hoursADay.toFixed(1), mostly })
 }
 const halfWords = computed(() => {
   const { up50, up50Early, up50Late } = chosen.value ?? { up50: null, up50Early: null, up50Late: null }
@@ -32,18 +33,24 @@ const halfWords = computed(() => {
 const facts = computed<[string, string][]>(() => {
   const of = chosen.value
   if (!of) return []
-  const { mow, stand, rootsMm, water, dry } = of
+  const { mow, fourthMow, stand, rootsMm, water, dry } = of
   const told: [string, string | null][] = [
-    ['95% emerged', on(of.up95)],
+    [t('sowingDay.n95Emerged'), on(of.up95)],
     [
-      'Water until up, a day',
-      water && `${text(figure('depthMm', water.mmADay, 2))}, ${water.timesADay.toFixed(1)} times`,
+      t('sowingDay.waterUntilUpA'),
+      water &&
+        t('sowingDay.times', {
+          mmADay: text(figure('depthMm', water.mmADay, 2)),
+          timesADay: water.timesADay.toFixed(1),
+        }),
     ],
-    ['Seedbed dry, with the watering planned', dry && dryWords(dry)],
-    ['Existing grass needs mowing again', stand?.oldMow ? on(stand.oldMow) : null],
-    ['First mow', mow ? between(mow.early, mow.late) : 'not this season'],
-    ['Roots after six weeks, about', rootsMm ? text(figure('depthMm', rootsMm, 2)) : null],
-    ['Ground covered after six weeks', stand ? text(figure('share', stand.cover, 2)) : null],
+    [t('sowingDay.seedbedDryWithThe'), dry && dryWords(dry)],
+    [t('sowingDay.existingGrassNeedsMowing'), stand?.oldMow ? on(stand.oldMow) : null],
+    [t('sowingDay.firstMow'), mow ? between(mow.early, mow.late) : t('sowingDay.notThisSeason')],
+    [t('sowingDay.fourthMow'), fourthMow === null ? null : on(fourthMow)],
+    [t('sowingDay.rootsAfterSixWeeks'), rootsMm ? text(figure('depthMm', rootsMm, 2)) : null],
+    [t('sowingDay.groundCoveredAfterSix'), stand ? text(figure('share', stand.cover, 2)) : null],
+    [t('sowingDay.denseBy'), stand ? (stand.dense === null ? t('sowingDay.notThisSeason') : on(stand.dense)) : null],
   ]
   return told.flatMap(([what, says]) => (says ? [[what, says] as [string, string]] : []))
 })
@@ -58,16 +65,17 @@ const soil = computed(() => {
   <table class="ledger facts">
     <tbody>
       <tr v-if="soil">
-        <td>Soil at the seed, at {{ text(figure('depthMm', 50)) }}</td>
+        <td>{{ t('sowingDay.soilAtTheSeed', { value: text(figure('depthMm', 50)) }) }}</td>
         <td class="right num">{{ soil }}</td>
       </tr>
       <tr>
-        <td>First seedlings</td>
+        <td>{{ t('sowingDay.firstSeedlings') }}</td>
         <td class="right num">{{ on(chosen?.up05 ?? null) }}</td>
       </tr>
       <tr>
         <td>
-          50% emerged<template v-if="half">, <WorkedNumber :worked="half" /> after sowing</template>
+          {{ t('sowingDay.n50Emerged')
+          }}<template v-if="half">, <WorkedNumber :worked="half" /> {{ t('sowingDay.afterSowing') }}</template>
         </td>
         <td class="right num">{{ halfWords }}</td>
       </tr>

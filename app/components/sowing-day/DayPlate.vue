@@ -20,7 +20,7 @@ function key(event: KeyboardEvent): void {
 
 <template>
   <div class="plate" :class="{ locked }">
-    <button v-if="!locked" type="button" aria-label="A day sooner" @click="emit('move', -1)">
+    <button v-if="!locked" type="button" :aria-label="t('sowingDay.aDaySooner')" @click="emit('move', -1)">
       <UIcon name="i-lucide-chevron-left" class="size-5" />
     </button>
     <div
@@ -36,7 +36,7 @@ function key(event: KeyboardEvent): void {
     >
       {{ words }}
     </div>
-    <button v-if="!locked" type="button" aria-label="A day later" @click="emit('move', 1)">
+    <button v-if="!locked" type="button" :aria-label="t('sowingDay.aDayLater')" @click="emit('move', 1)">
       <UIcon name="i-lucide-chevron-right" class="size-5" />
     </button>
   </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { grassByCode } from '#core/grass/grasses'
 import { indexOf, type Outlook } from '#core/establishment/outlook'
-import { addDays, shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import { CAUSES } from '~/utils/causeWords'
 
 /** The weeks around a day beside it, and each grass of a mixture by itself. */
@@ -19,21 +19,21 @@ const compared = computed(() =>
 )
 /** Causes that take a year on any of these days; the others would be columns of noughts. */
 const causes = computed(() => CAUSES.filter(({ code }) => compared.value.some((row) => row.causes[code] > 0)))
-const on = (days: number | null) => (days === null ? 'not this season' : shortDay(addDays(day.value, days)))
+const on = (days: number | null) => (days === null ? t('sowingDay.notThisSeason') : shortDay(addDays(day.value, days)))
 </script>
 
 <template>
   <table v-if="parts.length" class="ledger">
     <thead>
       <tr>
-        <th scope="col">Of the mixture</th>
-        <th scope="col" class="right">50% emerged</th>
-        <th scope="col" class="right">Of 100</th>
+        <th scope="col">{{ t('sowingDay.ofTheMixture') }}</th>
+        <th scope="col" class="right">{{ t('sowingDay.n50Emerged') }}</th>
+        <th scope="col" class="right">{{ t('sowingDay.of100') }}</th>
       </tr>
     </thead>
     <tbody>
       <tr v-for="part in parts" :key="part.grass">
-        <td>{{ grassByCode(part.grass).name }}</td>
+        <td>{{ tell(grassByCode(part.grass).name) }}</td>
         <td class="right num">{{ on(part.up50) }}</td>
         <td class="right">
           <b class="num">{{ Math.round((part.good / outlook.years) * 100) }}</b>
@@ -45,9 +45,9 @@ const on = (days: number | null) => (days === null ? 'not this season' : shortDa
     <table class="ledger">
       <thead>
         <tr>
-          <th scope="col">If you sow</th>
-          <th scope="col" class="right">Of 100</th>
-          <th v-for="{ code, head } in causes" :key="code" scope="col" class="right">{{ head }}</th>
+          <th scope="col">{{ t('sowingDay.ifYouSow') }}</th>
+          <th scope="col" class="right">{{ t('sowingDay.of100') }}</th>
+          <th v-for="{ code, head } in causes" :key="code" scope="col" class="right">{{ t(head) }}</th>
         </tr>
       </thead>
       <tbody>

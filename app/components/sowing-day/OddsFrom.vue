@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { daysBetween, shortDay } from '#core/measure/calendar'
+import { daysBetween } from '#core/measure/calendar'
 import { wateringOf } from '#core/job/lawn'
 import type { Lawn } from '#contract/lawn'
 
@@ -8,16 +8,22 @@ const props = defineProps<{ lawn: Lawn; sown: boolean }>()
 const sill = useSillStore()
 const context = useContextStore()
 
-const TIMES = ['nobody waters, so rain alone counts', 'the client waters once', 'the client waters twice']
+const TIMES = [
+  t('sowingDay.nobodyWatersSoRain'),
+  t('sowingDay.theClientWatersOnce'),
+  t('sowingDay.theClientWatersTwice'),
+]
 const watered = computed(() => {
   const { timesADay, bannedUntil } = wateringOf(props.lawn)
   const words =
     timesADay === 'as told'
-      ? 'the client is taken to water as told'
+      ? t('sowingDay.theClientIsTaken')
       : timesADay === 0
         ? TIMES[0]
-        : `${TIMES[timesADay] ?? `the client waters ${timesADay} times`} a day, as Look says`
-  return bannedUntil ? `${words}, not before ${shortDay(bannedUntil, context.today)}` : words
+        : t('sowingDay.aDayAsLook', {
+            timesADay: TIMES[timesADay] ?? t('sowingDay.theClientWatersTimes', { timesADay }),
+          })
+  return bannedUntil ? t('sowingDay.notBefore', { words, bannedUntil: shortDay(bannedUntil, context.today) }) : words
 })
 const recordEnds = computed(() => sill.data?.recordEnds)
 const old = computed(() => recordEnds.value && daysBetween(recordEnds.value, context.today) > 1)
@@ -25,16 +31,17 @@ const old = computed(() => recordEnds.value && daysBetween(recordEnds.value, con
 
 <template>
   <p class="small">
-    Weather years from {{ sill.data?.yearsFrom }}.
-    <template v-if="sown">Constants of germination, rooting and drying are planning figures; {{ watered }}. </template>
+    {{ t('sowingDay.weatherYearsFrom', { yearsFrom: heard(sill.data?.yearsFrom ?? '') }) }}
+    <template v-if="sown">{{ t('sowingDay.constantsOfGerminationRooting', { watered }) }} </template>
     <template v-if="sill.data && !recordEnds">
-      <b>{{ sill.data.stationName }} has no days yet</b>, so the soil of today is a guess.
-      <NuxtLink to="/weather" class="opens">Import its days</NuxtLink>
+      <b>{{ t('sowingDay.hasNoDaysYet', { stationName: sill.data.stationName }) }}</b>{{ t('sowingDay.soTheSoilOf') }}
+      <NuxtLink to="/weather" class="opens">{{ t('sowingDay.importItsDays') }}</NuxtLink>
     </template>
     <template v-else-if="old">
-      <b>The record ends {{ shortDay(recordEnds!, context.today) }}</b
-      >: from there to today the normals fill in, so the soil of today is a guess.
-      <NuxtLink to="/weather" class="opens">Import later days</NuxtLink>
+      <b>{{ t('sowingDay.theRecordEnds', { recordEnds: shortDay(recordEnds!, context.today) }) }}</b>{{
+        t('sowingDay.fromThereToToday')
+      }}
+      <NuxtLink to="/weather" class="opens">{{ t('sowingDay.importLaterDays') }}</NuxtLink>
     </template>
   </p>
 </template>

@@ -2,7 +2,7 @@
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 import { SOWN_AHEAD } from '#core/establishment/season'
 import { CAUSES } from '~/utils/causeWords'
-import { addDays, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 
 /** The odds of the chart as a table: a row a week for eighteen months. */
 const props = defineProps<{ outlook: Outlook }>()
@@ -17,13 +17,13 @@ const rows = computed(() =>
 
 <template>
   <details>
-    <summary>The chart as a table</summary>
+    <summary>{{ t('sowingDay.theChartAsA') }}</summary>
     <table class="ledger">
       <thead>
         <tr>
-          <th scope="col">If you sow</th>
-          <th scope="col" class="right">Good stand, of 100</th>
-          <th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ head }}</th>
+          <th scope="col">{{ t('sowingDay.ifYouSow') }}</th>
+          <th scope="col" class="right">{{ t('sowingDay.goodStandOf100') }}</th>
+          <th v-for="{ code, head } in CAUSES" :key="code" scope="col" class="right">{{ t(head) }}</th>
         </tr>
       </thead>
       <tbody>
@@ -34,7 +34,8 @@ const rows = computed(() =>
             </button>
           </td>
           <td class="right">
-            <b class="num">{{ row.chance.of100 }}</b> ({{ row.chance.low }} to {{ row.chance.high }})
+            <b class="num">{{ row.chance.of100 }}</b>
+            {{ t('sowingDay.to2', { low: row.chance.low, high: row.chance.high }) }}
           </td>
           <td v-for="{ code } in CAUSES" :key="code" class="right">
             {{ Math.round((row.causes[code] / outlook.years) * 100) }}

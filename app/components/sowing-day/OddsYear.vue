@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { addDays, daysBetween, monthIndex, monthName, shortDay, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, monthIndex, type Day } from '#core/measure/calendar'
 import { windowName, of100Words } from '~/utils/seasonWords'
 import type { DatedWindow } from '#core/establishment/window'
 
@@ -34,7 +34,7 @@ const months = computed(() => {
   ahead.value.forEach((_, i) => {
     const of = addDays(props.today, i)
     if (!of.endsWith('-01') || monthIndex(of) % every) return
-    const name = monthName(of).slice(0, 3)
+    const name = monthsShort()[monthIndex(of)]!
     out.push({ x: LEFT + i * perDay.value, name: monthIndex(of) === 0 ? `${name} ${of.slice(2, 4)}` : name })
   })
   return out
@@ -61,7 +61,7 @@ function pick(event: MouseEvent): void {
 
 <template>
   <div ref="frame" class="year">
-    <b class="head">18 months</b>
+    <b class="head">{{ t('sowingDay.n18Months') }}</b>
     <div class="names">
       <component
         :is="locked ? 'span' : 'button'"
@@ -71,7 +71,13 @@ function pick(event: MouseEvent): void {
         :type="locked ? undefined : 'button'"
         class="name"
         :style="{ left: `${window.left}px` }"
-        :title="`${shortDay(window.from, today)} to ${shortDay(window.to, today)}, best ${shortDay(window.best, today)}`"
+        :title="
+          t('sowingDay.toBest', {
+            from: shortDay(window.from, today),
+            to: shortDay(window.to, today),
+            best: shortDay(window.best, today),
+          })
+        "
         @click="locked || (day = window.best)"
       >
         {{ window.words }}

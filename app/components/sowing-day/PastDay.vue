@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { daysBetween, shortDay, type Day } from '#core/measure/calendar'
+import { daysBetween, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 
@@ -16,32 +16,32 @@ const happened = computed(() => {
   const since = daysBetween(day, outlook.today)
   const up50 = outlook.sowing[at]?.up50
   return [
-    ['Soil that day', text(figure('tempC', soilC, 2))],
+    [t('sowingDay.soilThatDay'), text(figure('tempC', soilC, 2))],
     [
-      'Rain since',
+      t('sowingDay.rainSince'),
       known.length
         ? `${text(
             figure(
               'depthMm',
               known.reduce((sum, mm) => sum + mm, 0),
             ),
-          )}${known.length < rain.length ? `, ${rain.length - known.length} days not recorded` : ''}`
-        : 'not recorded',
+          )}${known.length < rain.length ? t('sowingDay.daysNotRecorded', { rain: rain.length - known.length }) : ''}`
+        : t('sowingDay.notRecorded'),
     ],
     [
-      'Seed sown then',
+      t('sowingDay.seedSownThen'),
       up50 === null || up50 === undefined
-        ? 'would not be up'
+        ? t('sowingDay.wouldNotBeUp')
         : up50 <= since
-          ? `50% emerged ${since - up50} days ago`
-          : `50% emerged in ${up50 - since} days`,
+          ? t('sowingDay.n50EmergedDaysAgo', { since: since - up50 })
+          : t('sowingDay.n50EmergedInDays', { up50: up50 - since }),
     ],
   ]
 })
 </script>
 
 <template>
-  <p class="verdict">{{ shortDay(day, outlook.today) }} has passed and nothing was sown.</p>
+  <p class="verdict">{{ t('sowingDay.hasPassedAndNothing', { day: shortDay(day, outlook.today) }) }}</p>
   <table v-if="happened.length" class="ledger">
     <tbody>
       <tr v-for="[what, says] in happened" :key="what">
@@ -50,7 +50,7 @@ const happened = computed(() => {
       </tr>
     </tbody>
   </table>
-  <p v-else class="small">The record shown here begins {{ shortDay(outlook.first, outlook.today) }}.</p>
+  <p v-else class="small">{{ t('sowingDay.theRecordShownHere', { first: shortDay(outlook.first, outlook.today) }) }}</p>
 </template>
 
 <style scoped>

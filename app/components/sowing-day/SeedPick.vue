@@ -11,9 +11,12 @@ const { text, parse } = useUnits()
 const [ALONE, OWN] = ['alone', 'own']
 const open = ref(false)
 const items = computed(() => [
-  { label: `${grassByCode(props.single).name} alone, as the zones have it`, value: ALONE! },
-  ...BLENDS.map(({ code, name, parts }) => ({ label: `${name}: ${blendWords(parts)}`, value: code })),
-  { label: 'A mixture of my own', value: OWN! },
+  { label: t('sowingDay.aloneAsTheZones', { name: grassByCode(props.single).name }), value: ALONE! },
+  ...BLENDS.map(({ code, name, parts }) => ({
+    label: t('sowingDay.namedBlend', { name, blend: blendWords(parts) }),
+    value: code,
+  })),
+  { label: t('sowingDay.aMixtureOfMy'), value: OWN! },
 ])
 const known = computed(() => BLENDS.find(({ parts }) => JSON.stringify(parts) === JSON.stringify(props.blend))?.code)
 const which = ref(ALONE!)
@@ -26,7 +29,7 @@ function begin(): void {
 }
 // By what it says: the same mixture read again does not take away what is typed.
 watch(() => JSON.stringify([props.blend, open.value]), begin, { immediate: true })
-const grassItems = GRASSES.map(({ code, name }) => ({ label: name, value: code }))
+const grassItems = GRASSES.map(({ code, name }) => ({ label: tell(name), value: code }))
 const read = computed(() => rows.value.map(({ grass, typed }) => ({ grass, share: parse('share', typed) })))
 const total = computed(() => read.value.reduce((sum, { share }) => sum + (share.ok ? share.value : 0), 0))
 const chosen = computed<Blend>(() =>
@@ -39,9 +42,9 @@ const chosen = computed<Blend>(() =>
 const wrong = computed(() => {
   if (which.value !== OWN) return ''
   const misread = read.value.find(({ share }) => !share.ok)
-  if (misread && !misread.share.ok) return `${grassByCode(misread.grass).name}: ${misread.share.message}`
+  if (misread && !misread.share.ok) return `${tell(grassByCode(misread.grass).name)}: ${misread.share.message}`
   const judged = planSchema.shape.blend.safeParse(chosen.value)
-  return judged.success ? '' : judged.error.issues[0]!.message
+  return judged.success ? '' : heard(judged.error.issues[0]!.message)
 })
 const faults = computed(() => (wrong.value ? [] : blendFaults(chosen.value)))
 const same = computed(() => JSON.stringify(chosen.value) === JSON.stringify(props.blend))
@@ -53,46 +56,53 @@ function add(): void {
 
 <template>
   <details class="seed" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>Seed: {{ blend.length ? blendWords(blend) : grassByCode(single).name }}</summary>
+    <summary>{{ t('sowingDay.seed', { blend: blend.length ? blendWords(blend) : grassByCode(single).name }) }}</summary>
     <div class="inside">
-      <UFormField label="What is sown" name="seed"
+      <UFormField :label="t('sowingDay.whatIsSown')" name="seed"
         ><USelect
           id="field-seed"
           v-model="which"
           :items="items"
           :disabled="locked"
-          aria-label="What is sown"
+          :aria-label="t('sowingDay.whatIsSown')"
           class="w-full"
       /></UFormField>
       <template v-if="which === OWN">
         <div v-for="(row, i) in rows" :key="i" class="part">
-          <USelect :id="`field-part-${i}`" v-model="row.grass" :items="grassItems" :aria-label="`Grass ${i + 1}`" />
+          <USelect
+            :id="`field-part-${i}`"
+            v-model="row.grass"
+            :items="grassItems"
+            :aria-label="t('sowingDay.grass', { i: i + 1 })"
+          />
           <UInput
             :id="`field-share-${i}`"
             v-model="row.typed"
             maxlength="12"
             inputmode="decimal"
-            :aria-label="`Share by weight of grass ${i + 1}, %`"
+            :aria-label="t('sowingDay.shareByWeightOf', { i: i + 1 })"
           />
           <button
             type="button"
             class="opens"
-            :aria-label="`Take ${grassByCode(row.grass).name} out`"
+            :aria-label="t('sowingDay.takeOut', { name: grassByCode(row.grass).name })"
             :disabled="rows.length <= 2"
             @click="rows.splice(i, 1)"
           >
-            out
+            {{ t('sowingDay.out') }}
           </button>
         </div>
         <p class="small">
-          <button v-if="rows.length < MOST_PARTS" type="button" class="opens" @click="add">Add a grass</button> Shares
-          of the weight of pure seed, together <b class="num">{{ text(figure('share', total)) }}</b>.
+          <button v-if="rows.length < MOST_PARTS" type="button" class="opens" @click="add">
+            {{ t('sowingDay.addAGrass') }}
+          </button>
+          {{ t('sowingDay.sharesOfTheWeight') }} <b class="num">{{ text(figure('share', total)) }}</b>.
         </p>
       </template>
       <p v-if="wrong" class="problem">{{ wrong }}</p>
       <GateLine v-for="(fault, i) in faults" :key="i" :gate="fault" with-source />
       <p v-if="chosen.length && !wrong" class="small">
-        Nothing over it deeper than {{ text(figure('depthMm', depthLimitOf(chosen))) }}: the shallowest of them.
+        {{ t('sowingDay.nothingOverItDeeper', { chosen: text(figure('depthMm', depthLimitOf(chosen))) }) }}
       </p>
       <UButton
         v-if="!same"
@@ -101,7 +111,7 @@ function add(): void {
         :disabled="Boolean(wrong) || locked"
         :loading="busy"
         @click="emit('choose', chosen)"
-        >Sow this</UButton
+        >{{ t('sowingDay.sowThis') }}</UButton
       >
     </div>
   </details>

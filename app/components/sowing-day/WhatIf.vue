@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { daysBetween, shortDay, type Day } from '#core/measure/calendar'
+import { daysBetween, type Day } from '#core/measure/calendar'
 import type { Variant } from '#core/establishment/whatIf'
 
 /**
  * Other seedbeds beside the plan: what more water, another cover, sun or seed would give on the day chosen. Nothing
  * of the plan changes.
  */
-const props = defineProps<{ lawnId: string; day: Day }>()
+const props = defineProps<{ lawnId: string; day: Day; late: boolean }>()
 const context = useContextStore()
 const { variants, odds, coarse, progress, message, ask, stop } = useWhatIf(props.lawnId)
 const open = ref(false)
@@ -14,13 +14,22 @@ watch(open, (now) => {
   if (now && !Object.keys(odds.value).length) void ask()
 })
 
+// A day that mostly fails is asked at once what would change it.
+watch(
+  () => props.late,
+  (late) => {
+    if (late) open.value = true
+  },
+  { immediate: true },
+)
+
 const GROUPS: Record<Variant['group'], string> = {
-  plan: 'The plan',
-  zone: 'The zones, each by itself',
-  water: 'Other watering',
-  cover: 'Another cover',
-  sun: 'Other sun',
-  seed: 'Other seed',
+  plan: t('sowingDay.thePlan'),
+  zone: t('sowingDay.theZonesEachBy'),
+  water: t('sowingDay.otherWatering'),
+  cover: t('sowingDay.anotherCover'),
+  sun: t('sowingDay.otherSun'),
+  seed: t('sowingDay.otherSeed'),
 }
 const ahead = computed(() => daysBetween(context.today, props.day))
 /** Stopped on the way: what is not worked out yet can be. */
@@ -32,6 +41,7 @@ const unfinished = computed(
     (!variants.value.length || variants.value.some(({ code }) => !odds.value[code])),
 )
 const planned = computed(() => odds.value.plan?.chance[ahead.value]?.of100)
+const LASTING = { doubtful: 'sowingDay.doubtfulHere', 'will not last': 'sowingDay.willNotLiveHere' } as const
 const rows = computed(() =>
   variants.value.map((variant, i) => {
     const found = odds.value[variant.code]
@@ -41,31 +51,51 @@ const rows = computed(() =>
       heads: i === 0 || variants.value[i - 1]!.group !== variant.group,
       good,
       window: found?.windows.find(({ to }) => to >= props.day) ?? found?.windows[0],
+      real: found?.real?.[ahead.value] === true,
       by: good === undefined || planned.value === undefined ? undefined : good - planned.value,
     }
+  }),
+)
+/** Of covers and of seeds the one that makes most of the day, where it is more than chance. */
+const changes = computed(() =>
+  (['cover', 'seed'] as const).flatMap((group) => {
+    const better = rows.value.filter(({ variant, by, real }) => variant.group === group && real && (by ?? 0) > 0)
+    return better.toSorted((a, b) => b.good! - a.good!).slice(0, 1)
   }),
 )
 </script>
 
 <template>
   <details class="what-if" :open="open" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>What if it were watered, covered, lit or sown otherwise?</summary>
-    <p v-if="ahead < 0" class="small">For days to come only.</p>
+    <summary>{{ t('sowingDay.whatIfItWere') }}</summary>
+    <p v-if="ahead < 0" class="small">{{ t('sowingDay.forDaysToCome') }}</p>
     <p v-if="progress" class="small" role="status">
-      Working: {{ progress.done }} of {{ progress.of }}{{ coarse ? ', six years so far' : '' }}.
-      <button type="button" class="opens" @click="stop">Stop</button>
+      {{ t('sowingDay.workingOfSixYears', { done: progress.done, of: progress.of, hasCoarse: Boolean(coarse) }) }}
+      <button type="button" class="opens" @click="stop">{{ t('sowingDay.stop') }}</button>
     </p>
-    <p v-if="unfinished" class="small"><button type="button" class="opens" @click="ask">Work out the rest</button></p>
+    <p v-if="unfinished" class="small">
+      <button type="button" class="opens" @click="ask">{{ t('sowingDay.workOutTheRest') }}</button>
+    </p>
     <p v-if="message" class="problem" role="alert">
-      {{ message }} <UButton size="sm" variant="outline" @click="ask">Try again</UButton>
+      {{ message }} <UButton size="sm" variant="outline" @click="ask">{{ t('sowingDay.tryAgain') }}</UButton>
+    </p>
+    <p v-if="late && changes.length" class="small">
+      {{ t('sowingDay.whatWouldChangeIt') }}
+      <template v-for="(row, i) in changes" :key="row.variant.code"
+        ><template v-if="i">; </template>{{ tell(row.variant.words) }}, <b>{{ row.good }}</b>
+        {{ t('sowingDay.of1002') }}</template
+      >
+    </p>
+    <p v-else-if="late && !unfinished && !progress && rows.length" class="small">
+      {{ t('sowingDay.nothingChangesIt') }}
     </p>
     <table v-if="rows.length && ahead >= 0" class="ledger">
       <thead>
         <tr>
-          <th scope="col">Sown on {{ shortDay(day, context.today) }}</th>
-          <th scope="col">Good stand, years of 100</th>
-          <th scope="col" class="right">Against the plan</th>
-          <th scope="col">Best window</th>
+          <th scope="col">{{ t('sowingDay.sownOn', { day: shortDay(day, context.today) }) }}</th>
+          <th scope="col">{{ t('sowingDay.goodStandYearsOf') }}</th>
+          <th scope="col" class="right">{{ t('sowingDay.againstThePlan') }}</th>
+          <th scope="col">{{ t('sowingDay.bestWindow') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -74,22 +104,27 @@ const rows = computed(() =>
             <th colspan="4" scope="colgroup">{{ GROUPS[row.variant.group] }}</th>
           </tr>
           <tr :class="{ plan: row.variant.group === 'plan' }">
-            <td>{{ row.variant.words }}</td>
+            <td>
+              {{ tell(row.variant.words)
+              }}<template v-if="row.variant.lasting"
+                >, <i>{{ t(LASTING[row.variant.lasting]) }}</i></template
+              >
+            </td>
             <td class="bar">
               <template v-if="row.good !== undefined"
-                ><i aria-hidden="true"><u :style="{ width: `${row.good}%` }" /></i><b class="num">{{ row.good }}</b> of
-                100</template
+                ><i aria-hidden="true"><u :style="{ width: `${row.good}%` }" /></i><b class="num">{{ row.good }}</b>
+                {{ t('sowingDay.of1002') }}</template
               >
             </td>
             <td class="right">
               {{
                 row.by === undefined || row.variant.group === 'plan' || coarse
                   ? ''
-                  : row.by === 0
-                    ? 'the same'
+                  : !row.real
+                    ? t('sowingDay.noRealDifference2')
                     : row.by > 0
-                      ? `${row.by} more`
-                      : `${-row.by} fewer`
+                      ? t('sowingDay.more', { by: row.by })
+                      : t('sowingDay.fewer', { by: -row.by })
               }}
             </td>
             <td class="window">
@@ -97,8 +132,11 @@ const rows = computed(() =>
                 row.good === undefined
                   ? ''
                   : row.window
-                    ? `${shortDay(row.window.from, context.today)} to ${shortDay(row.window.to, context.today)}`
-                    : 'none in sight'
+                    ? t('sowingDay.to3', {
+                        from: shortDay(row.window.from, context.today),
+                        to: shortDay(row.window.to, context.today),
+                      })
+                    : t('sowingDay.noneInSight')
               }}
             </td>
           </tr>
@@ -106,7 +144,7 @@ const rows = computed(() =>
       </tbody>
     </table>
     <p v-if="rows.length && ahead >= 0" class="small">
-      Shade counts here as colder soil that dries more slowly. Whether a grass lasts in it is judged under Decide.
+      {{ t('sowingDay.shadeCountsHereAs') }}
     </p>
   </details>
 </template>
@@ -126,8 +164,14 @@ const rows = computed(() =>
   background: var(--straw-tint);
   font-weight: 600;
 }
-.bar {
+.bar,
+td.right {
   white-space: nowrap;
+}
+@media (max-width: 700px) {
+  td.right {
+    white-space: normal;
+  }
 }
 .bar i {
   display: inline-block;

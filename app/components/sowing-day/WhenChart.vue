@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { addDays, daysBetween, shortDay, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, type Day } from '#core/measure/calendar'
 import type { Outlook } from '#core/establishment/outlook'
 import { oddsChart } from '~/utils/oddsChart'
 import { windowName } from '~/utils/seasonWords'
@@ -21,15 +21,15 @@ const { narrow, span, shows, last, within, labels, perDay, x, chanceOn, shown, i
   odds
 const words = computed(() =>
   props.lifted
-    ? { what: 'Turf grows through, of 100 years', slider: 'Day of the first topdressing' }
-    : { what: 'Good stands in 100 years, by sowing day', slider: 'Sowing day' },
+    ? { what: t('sowingDay.turfGrowsThroughOf'), slider: t('sowingDay.dayOfTheFirst') }
+    : { what: t('sowingDay.goodStandsIn100'), slider: t('sowingDay.sowingDay') },
 )
 const option = computed(() =>
   oddsChart(
     shown.value,
     labels.value,
     { left: CHART_LEFT, right: CHART_RIGHT, perDay: perDay.value },
-    props.lifted ? { good: 'Grows through', cold: 'Too cold to grow' } : {},
+    props.lifted ? { good: t('sowingDay.growsThrough'), cold: t('sowingDay.tooColdToGrow') } : {},
   ),
 )
 const edged = (of: Day) => Math.min(Math.max(x(of), CHART_LEFT), width.value - CHART_RIGHT)
@@ -47,11 +47,15 @@ const plate = computed(() => {
   const edge = narrow.value ? 112 : 120
   const named = shortDayWithWeekday(day.value, props.outlook.today)
   const chance = chanceOn(day.value)
-  const says = past.value ? 'past' : chance ? `${chance.of100} of 100` : 'not worked out'
+  const says = past.value
+    ? 'past'
+    : chance
+      ? t('sowingDay.of1003', { of100: chance.of100 })
+      : t('sowingDay.notWorkedOut')
   return {
     x: Math.min(Math.max(x(within(day.value)), edge), width.value - edge),
     words: `${named}, ${says}`,
-    said: past.value || !chance ? `${named}, ${says}` : `${named}, a good stand in ${chance.of100} of 100 years`,
+    said: past.value || !chance ? `${named}, ${says}` : t('sowingDay.aGoodStandIn', { named, of100: chance.of100 }),
   }
 })
 
@@ -79,10 +83,13 @@ function grab(event: PointerEvent): void {
   <div ref="frame" class="when-chart">
     <div class="titles">
       <b>{{ words.what }}</b>
-      <span v-if="near" class="best"
-        >{{ windowName(near, outlook.today) }}: {{ shortDay(near.from, outlook.today) }} to
-        {{ shortDay(near.to, outlook.today) }}</span
-      >
+      <span v-if="near" class="best">{{
+        t('sowingDay.to4', {
+          near: windowName(near, outlook.today),
+          from: shortDay(near.from, outlook.today),
+          to: shortDay(near.to, outlook.today),
+        })
+      }}</span>
     </div>
     <div
       class="area"
@@ -100,10 +107,10 @@ function grab(event: PointerEvent): void {
         :style="{ left: `${CHART_LEFT}px`, width: `${x(outlook.today) - CHART_LEFT}px` }"
       />
       <div v-if="shows(outlook.today)" class="today" :style="{ left: `${x(outlook.today)}px` }">
-        <span>Today</span>
+        <span>{{ t('sowingDay.today') }}</span>
       </div>
       <div class="soils">
-        <span class="word">Soil {{ unit('tempC') }}</span>
+        <span class="word">{{ t('sowingDay.soil', { tempC: unit('tempC') }) }}</span>
         <span v-for="s in soils" :key="s.x" :style="{ left: `${s.x}px` }">{{ s.soil }}</span>
       </div>
       <div v-if="shows(day)" class="marker" :style="{ left: `${x(day)}px` }" />

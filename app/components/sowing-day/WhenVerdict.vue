@@ -1,18 +1,20 @@
 <script setup lang="ts">
-import { addDays, longDay, shortDay, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { compareDays } from '#core/establishment/compare'
 import { indexOf, type Outlook } from '#core/establishment/outlook'
 import { chanceOf } from '#core/establishment/window'
-import { inTransitionZone } from '#core/establishment/whatIf'
+import { lastingGate } from '#core/establishment/lasting'
+import { grassByCode } from '#core/grass/grasses'
+import { mainOf, type Blend } from '#core/seed/blends'
 import { CAUSES } from '~/utils/causeWords'
-import { of100Words, SEASON_NAMES, windowName } from '~/utils/seasonWords'
+import { of100Words, seasonName, windowName } from '~/utils/seasonWords'
 
 /**
  * The odds of a day in a sentence or two: how many years stand, what a week sooner or later costs, the other seasons, and
  * lying until spring.
  */
-const props = defineProps<{ outlook: Outlook; day: Day; sown: boolean; latDeg: number }>()
+const props = defineProps<{ outlook: Outlook; day: Day; sown: boolean; seed: Blend; irrigated: boolean }>()
 const emit = defineEmits<{ look: [day: Day] }>()
 const context = useContextStore()
 const { text } = useUnits()
@@ -29,16 +31,24 @@ const verdict = computed(() => {
   const day = longDay(props.day)
   const here = lies.value ?? chosen.value?.chance
   if (!here)
-    return props.sown ? `Sown ${day}.` : `${day} is too far ahead. Odds go to ${shortDay(last.value, context.today)}.`
-  const what = `a good stand in ${of100Words(here)} years`
-  if (lies.value) return `Dormant sowing${props.sown ? ', down since' : ''} ${day}: ${what}, in spring.`
-  return `${props.sown ? 'Sown' : 'Sow'} ${day}: ${what}.`
+    return props.sown
+      ? t('sowingDay.sown', { day })
+      : t('sowingDay.isTooFarAhead', { day, last: shortDay(last.value, context.today) })
+  const what = t('sowingDay.aGoodStandInYears', { here: of100Words(here) })
+  if (lies.value) return t('sowingDay.dormantSowingDownSince', { hasSown: Boolean(props.sown), day, what })
+  return t('sowingDay.sownSow', { hasSown: Boolean(props.sown), day, what })
 })
 const counted = computed(() => {
   const here = lies.value ?? chosen.value?.chance
   if (!here) return ''
   const { years, ownYears } = props.outlook
-  return `Between ${here.low} and ${here.high}, counted over ${years} ${ownYears ? 'years on record' : 'simulated years'}.`
+  const range = t('sowingDay.betweenAndCountedOver', {
+    low: here.low,
+    high: here.high,
+    years,
+    hasOwnYears: Boolean(ownYears),
+  })
+  return lies.value ? range : `${range} ${t('sowingDay.meanStand', { share: chosen.value!.share })}`
 })
 const because = computed(() => {
   const here = chosen.value
@@ -47,19 +57,24 @@ const because = computed(() => {
     const odds = at(day)
     const difference = compareDays(props.outlook, indexOf(props.outlook, day), indexOf(props.outlook, props.day))
     if (!odds || !difference) return ''
-    if (!difference.real) return `${lead}: no real difference.`
-    if (difference.of100 >= 0) return `${lead}: ${difference.of100} more.`
+    if (!difference.real) return t('sowingDay.noRealDifference', { lead })
+    if (difference.of100 >= 0) return t('sowingDay.more2', { lead, of100: difference.of100 })
     // The cause that takes the most years more than on the day chosen.
     const more = (code: (typeof CAUSES)[number]['code']) => odds.causes[code] - here.causes[code]
     const worse = CAUSES.reduce((most, cause) => (more(cause.code) > more(most.code) ? cause : most))
-    return `${lead}: ${-difference.of100} fewer, mostly ${worse.lost}.`
+    return t('sowingDay.fewerMostly', { lead, of100: -difference.of100, lost: t(worse.lost) })
   }
   return [
-    props.day > addDays(context.today, 7) ? tell('A week sooner', addDays(props.day, -7)) : '',
-    tell('A week later', addDays(props.day, 7)),
+    props.day > addDays(context.today, 7) ? tell(t('sowingDay.aWeekSooner'), addDays(props.day, -7)) : '',
+    tell(t('sowingDay.aWeekLater'), addDays(props.day, 7)),
   ]
     .filter(Boolean)
     .join(' ')
+})
+/** Whether what is sown will live here, apart from its odds. */
+const lasting = computed(() => {
+  const { lasting: years } = props.outlook
+  return years && props.seed.length ? lastingGate(grassByCode(mainOf(props.seed)), years, props.irrigated) : undefined
 })
 /** The other windows, and seasons that have none with what is best of them. */
 const others = computed(() => {
@@ -69,12 +84,16 @@ const others = computed(() => {
     .map((window) => ({ name: windowName(window, today), day: window.best, chance: window.chance }))
   const without = best
     .filter(({ season, chance }) => chance.of100 >= 10 && !windows.some((window) => window.season === season))
-    .map(({ season, day, chance }) => ({ name: `${SEASON_NAMES[season]}, no window, at best`, day, chance }))
+    .map(({ season, day, chance }) => ({
+      name: t('sowingDay.noWindowAtBest', { season: seasonName(season) }),
+      day,
+      chance,
+    }))
   return [...told, ...without].filter(({ day }) => day !== props.day)
 })
 const WEEDS = computed(() => ({
-  crabgrass: `Crabgrass germinates with it, from ${text(figure('tempC', 13, 2))} of rising soil on; what keeps it down mostly keeps seed down too.`,
-  'annual bluegrass': `Annual bluegrass germinates with it as the soil falls below ${text(figure('tempC', 21, 2))}.`,
+  crabgrass: t('sowingDay.crabgrassGerminatesWithIt', { value: text(figure('tempC', 13, 2)) }),
+  'annual bluegrass': t('sowingDay.annualBluegrassGerminatesWith', { value: text(figure('tempC', 21, 2)) }),
 }))
 const weeds = computed(() =>
   lies.value === null ? (chosen.value?.weeds ?? []).map((weed) => WEEDS.value[weed]).join(' ') : '',
@@ -91,8 +110,7 @@ const dormant = computed(() => {
     <p class="verdict">{{ verdict }}</p>
     <p v-if="counted" class="small">{{ counted }} {{ because }}</p>
     <p v-if="lies !== null" class="caution">
-      Seed lies until the soil warms: 30 to 50% of it is lost by then (handbook value), so a third more to twice as much
-      is sown. It comes up late and is young in summer.
+      {{ t('sowingDay.seedLiesUntilThe') }}
     </p>
     <p v-if="!sown && weeds" class="small">{{ weeds }}</p>
     <ul v-if="!sown && (others.length || dormant)" class="small others">
@@ -102,18 +120,16 @@ const dormant = computed(() => {
           {{ shortDay(other.day, context.today) }}</button>, {{ of100Words(other.chance) }}
       </li>
       <li v-if="dormant">
-        Dormant sowing, to lie until spring:
+        {{ t('sowingDay.dormantSowingToLie') }}
         <button type="button" class="opens" @click="emit('look', dormant.best)">
           {{ shortDay(dormant.best, context.today) }}</button>, {{ of100Words(dormant.chance) }}
       </li>
     </ul>
     <p v-if="!sown && !outlook.windows.length" class="small">
-      No day of the next 18 months makes a good stand in half of the years. Another grass, a cover or more water may
-      change that: see <i>What if</i> below.
+      {{ t('sowingDay.noDayOfThe') }} <i>{{ t('sowingDay.whatIf') }}</i> {{ t('sowingDay.below') }}
     </p>
-    <p v-if="!sown && inTransitionZone(latDeg)" class="small">
-      Between 33° and 39° of latitude neither cool- nor warm-season grass is quite at home: <i>What if</i> below has the
-      odds of both.
+    <p v-if="!sown && lasting" class="small">
+      {{ tell(lasting.text) }} <i>{{ t('sowingDay.whatIf') }}</i> {{ t('sowingDay.belowHasTheOdds') }}
     </p>
   </div>
 </template>

@@ -9,6 +9,8 @@ const COLOURS: Record<string, string> = {
   c: '#c3cfd2',
   w: '#172019',
   d: '#e0c57c',
+  n: '#d6cba9',
+  v: '#c4ccd6',
 }
 
 /** A year's letters as runs, so that a season is a few rectangles. */
@@ -21,13 +23,19 @@ function runs(letters: string): { letter: string; from: number; length: number }
   }
   return out
 }
-const lines = computed(() => props.grain.map(runs))
+/** As many as can be told apart; the counts are of all. */
+const MOST_LINES = 30
+const lines = computed(() => {
+  const step = Math.max(1, props.grain.length / MOST_LINES)
+  const shown = Math.min(MOST_LINES, props.grain.length)
+  return Array.from({ length: shown }, (_, i) => runs(props.grain[Math.floor(i * step)]!))
+})
 </script>
 
 <template>
   <div class="head small">
-    <b>The {{ grain.length }} years behind it.</b> One line a year. Solid: a good stand. Pale: heat, winter or drought.
-    Thin: washed out.
+    <b>{{ t('sowingDay.theYearsBehindIt', { shown: lines.length, years: grain.length }) }}</b>
+    {{ t('sowingDay.oneLineAYear') }}
   </div>
   <svg class="block" :width="width" :height="lines.length * LINE_PX" aria-hidden="true">
     <g v-for="(line, y) in lines" :key="y" :transform="`translate(${left} ${y * LINE_PX})`">

@@ -9,10 +9,10 @@ const emit = defineEmits<{ cancel: [] }>()
 <template>
   <div class="progress" role="status">
     <label
-      >{{ told.doing }}<template v-if="told.share !== null">, {{ Math.round(told.share * 100) }}%</template>
+      >{{ heard(told.doing) }}<template v-if="told.share !== null">, {{ Math.round(told.share * 100) }}%</template>
       <progress :value="told.share ?? undefined" max="1"
     /></label>
-    <UButton size="sm" variant="outline" @click="emit('cancel')">Cancel</UButton>
+    <UButton size="sm" variant="outline" @click="emit('cancel')">{{ t('weather.cancel') }}</UButton>
   </div>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, shortDayWithWeekday, type Day } from '#core/measure/calendar'
+import { addDays, type Day } from '#core/measure/calendar'
 import { figure, type Quantity } from '#core/measure/figure'
 import { forecastSchema, MOST_FORECAST_DAYS, type Station, type StationDetail } from '#contract/station'
 
@@ -12,10 +12,10 @@ const { busy, message, errors, judged, send } = useSend()
 const TYPED_DAYS = 5
 type Key = 'tmaxC' | 'tminC' | 'rainMm' | 'windKmh'
 const COLUMNS: readonly { key: Key; label: string; quantity: Quantity; decimals: number }[] = [
-  { key: 'tmaxC', label: 'Highest', quantity: 'tempC', decimals: 0 },
-  { key: 'tminC', label: 'Lowest', quantity: 'tempC', decimals: 0 },
-  { key: 'rainMm', label: 'Rain', quantity: 'waterMm', decimals: 2 },
-  { key: 'windKmh', label: 'Wind', quantity: 'speedKmh', decimals: 0 },
+  { key: 'tmaxC', label: t('weather.highest'), quantity: 'tempC', decimals: 0 },
+  { key: 'tminC', label: t('weather.lowest'), quantity: 'tempC', decimals: 0 },
+  { key: 'rainMm', label: t('weather.rain'), quantity: 'waterMm', decimals: 2 },
+  { key: 'windKmh', label: t('weather.wind'), quantity: 'speedKmh', decimals: 0 },
 ]
 type Row = { day: Day } & Record<Key, string>
 const round = (value: number, decimals: number) => String(Math.round(value * 10 ** decimals) / 10 ** decimals)
@@ -95,18 +95,17 @@ const fault = computed(() => {
 <template>
   <div class="forecast">
     <p v-if="detail.forecastIssued" class="small">
-      Issued {{ shortDayWithWeekday(detail.forecastIssued)
-      }}<template v-if="detail.forecastIssued < context.today"
-        >: older than today, so type or import a new one before you rely on it</template
+      {{ t('weather.issued', { forecastIssued: shortDayWithWeekday(detail.forecastIssued) })
+      }}<template v-if="detail.forecastIssued < context.today">{{ t('weather.olderThanTodaySo') }}</template
       >.
     </p>
     <p v-else class="small">
-      No forecast yet. Without one the days ahead follow the season, and nothing is held for rain, frost, heat or wind.
+      {{ t('weather.noForecastYetWithout') }}
     </p>
     <table v-if="station.kind === 'simulated'" class="ledger">
       <thead>
         <tr>
-          <th scope="col">Day</th>
+          <th scope="col">{{ t('weather.day') }}</th>
           <th v-for="column in COLUMNS" :key="column.key" scope="col" class="right">{{ column.label }}</th>
         </tr>
       </thead>
@@ -127,7 +126,7 @@ const fault = computed(() => {
       <table class="ledger">
         <thead>
           <tr>
-            <th scope="col">Day</th>
+            <th scope="col">{{ t('weather.day') }}</th>
             <th v-for="column in COLUMNS" :key="column.key" scope="col" class="right">
               {{ column.label }}, {{ unit(column.quantity) }}
             </th>
@@ -158,14 +157,14 @@ const fault = computed(() => {
           class="opens"
           @click="rows.push(rowOf(addDays(context.today, rows.length)))"
         >
-          Another day
+          {{ t('weather.anotherDay') }}
         </button>
-        Rain left empty is none; wind left empty is not known.
+        {{ t('weather.rainLeftEmptyIs') }}
       </p>
       <p v-if="fault" class="problem">{{ fault }}</p>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
-      <p v-if="kept" role="status">The forecast is kept.</p>
-      <UButton type="submit" color="primary" :loading="busy">Keep the forecast</UButton>
+      <p v-if="kept" role="status">{{ t('weather.theForecastIsKept') }}</p>
+      <UButton type="submit" color="primary" :loading="busy">{{ t('weather.keepTheForecast') }}</UButton>
     </form>
   </div>
 </template>

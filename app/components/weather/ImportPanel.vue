@@ -26,20 +26,18 @@ async function choose(event: Event): Promise<void> {
   mapping.show(undefined)
   ;[result.value, message.value] = [undefined, '']
   if (chosen.size > MOST_FILE_BYTES) {
-    message.value = 'The file is larger than 16 MB. Split it by years.'
+    message.value = t('weather.theFileIsLarger')
     return
   }
   file.value = chosen
   const looked = await send<WeatherFileTold>('/api/weather-files', chosen)
-  if (looked?.climate)
-    message.value =
-      'This file holds typical hours and no record of days. Its monthly means can be put in as normals, under Set up or with the station.'
+  if (looked?.climate) message.value = t('weather.thisFileHoldsTypical')
   else mapping.show(looked)
 }
 const DELIMITER_WORDS = {
   ',': 'commas',
-  ';': 'semicolons; decimal commas are read',
-  '\t': 'tabs; decimal commas are read',
+  ';': t('weather.semicolonsDecimalCommasAre'),
+  '\t': t('weather.tabsDecimalCommasAre'),
 } as const
 
 async function keep(): Promise<void> {
@@ -56,73 +54,83 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <section class="panel import" aria-label="Import days">
-    <h2>Import days</h2>
+  <section class="panel import" :aria-label="t('weather.importDays')">
+    <h2>{{ t('weather.importDays') }}</h2>
     <div class="row">
-      <UFormField label="Into" name="into"
-        ><USelect id="field-into" v-model="station" :items="stationItems" aria-label="Into station" class="w-56"
+      <UFormField :label="t('weather.into')" name="into"
+        ><USelect
+          id="field-into"
+          v-model="station"
+          :items="stationItems"
+          :aria-label="t('weather.intoStation')"
+          class="w-56"
       /></UFormField>
-      <UFormField label="Its rows are" name="what"
+      <UFormField :label="t('weather.itsRowsAre')" name="what"
         ><USelect
           id="field-what"
           v-model="what"
           :items="[
-            { label: 'days observed', value: 'days' },
-            { label: 'a forecast', value: 'forecast' },
+            { label: t('weather.daysObserved'), value: 'days' },
+            { label: t('weather.aForecast'), value: 'forecast' },
           ]"
-          aria-label="What the rows are"
+          :aria-label="t('weather.whatTheRowsAre')"
           class="w-40"
       /></UFormField>
-      <UFormField label="Daily file, CSV" name="file"
+      <UFormField :label="t('weather.dailyFileCsv')" name="file"
         ><input
           id="field-file"
           type="file"
           accept=".csv,.txt,.dly,.epw,text/csv"
-          aria-label="Daily file"
+          :aria-label="t('weather.dailyFile')"
           class="file-input"
           @change="choose"
       /></UFormField>
     </div>
     <p v-if="!preview" class="small">
-      One row a day with date, highest, lowest and rain: °C, °F or tenths of °C, mm, inches or tenths of mm. GHCN-Daily
-      as CSV or .dly is read too. Good rows are kept, bad ones are listed by line; the same file again changes nothing.
-      A year at least makes weather years of its own.
+      {{ t('weather.oneRowADay') }}
     </p>
     <FileProgress v-if="progress && !preview" :told="progress" @cancel="cancel" />
     <template v-if="preview">
       <p class="small">
-        {{ file?.name }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b> rows, cells parted by
-        {{ DELIMITER_WORDS[preview.delimiter] }}.
+        {{ file?.name }}: <b>{{ preview.rows.toLocaleString('en-US') }}</b>
         {{
-          preview.guess
-            ? 'Columns guessed from their names; check them.'
-            : 'The columns could not be guessed: choose them.'
+          t('weather.rowsCellsPartedBy', {
+            delimiter: DELIMITER_WORDS[preview.delimiter],
+            hasGuess: Boolean(preview.guess),
+          })
         }}
       </p>
       <DailyMapping :mapping :forecast="what === 'forecast'" />
       <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
-      <UButton v-else color="primary" :disabled="!ready" @click="keep">Keep the good rows</UButton>
+      <UButton v-else color="primary" :disabled="!ready" @click="keep">{{ t('weather.keepTheGoodRows') }}</UButton>
     </template>
     <div v-if="result && !progress" class="result" role="status">
       <p class="verdict">
         <template v-if="what === 'forecast'"
-          >A forecast of {{ result.added }} days is kept<template v-if="result.unchanged"
-            >; {{ result.unchanged }} rows were of days gone</template
+          >{{ t('weather.aForecastOfDays', { added: result.added })
+          }}<template v-if="result.unchanged">{{
+            t('weather.rowsWereOfDays', { unchanged: result.unchanged })
+          }}</template
           >.</template
-        ><template v-else
-          >{{ result.added.toLocaleString('en-US') }} days added, {{ result.changed }} changed,
-          {{ result.unchanged.toLocaleString('en-US') }} as before.</template
-        >
+        ><template v-else>{{
+          t('weather.daysAddedChangedAs', {
+            added: result.added,
+            changed: result.changed,
+            unchanged: result.unchanged,
+          })
+        }}</template>
       </p>
       <template v-if="result.rejectedCount">
         <p>
-          <b class="text-clay-500">{{ result.rejectedCount }} rows left out</b
-          ><template v-if="result.rejectedCount > result.rejected.length"
-            >, the first {{ result.rejected.length }} of them:</template
+          <b class="text-clay-500">{{ t('weather.rowsLeftOut', { rejectedCount: result.rejectedCount }) }}</b><template
+            v-if="result.rejectedCount > result.rejected.length"
+            >{{ t('weather.theFirstOfThem', { rejected: result.rejected.length }) }}</template
           >
         </p>
         <ol>
-          <li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li>
+          <li v-for="bad in result.rejected" :key="bad.line">
+            {{ t('weather.line', { line: bad.line, reason: bad.reason }) }}
+          </li>
         </ol>
       </template>
     </div>

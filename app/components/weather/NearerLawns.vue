@@ -17,7 +17,7 @@ const MOST_NAMED = 4
 function lawnWords({ lawns }: NearerLawns): string {
   const named = lawns.slice(0, MOST_NAMED).map(({ client }) => client)
   const more = lawns.length - named.length
-  return `${named.join(', ')}${more ? ` and ${more} more` : ''} ${lawns.length === 1 ? 'lies' : 'lie'} nearer to`
+  return t('weather.andMoreLiesLie', { named: named.join(', '), hasMore: Boolean(more), more, lawns: lawns.length })
 }
 async function move({ stationId }: NearerLawns): Promise<void> {
   if (!(await send(() => $fetch(`/api/stations/${stationId}/lawns`, { method: 'POST', body: {} })))) return
@@ -29,10 +29,12 @@ async function move({ stationId }: NearerLawns): Promise<void> {
 <template>
   <div v-for="one in nearer ?? []" :key="one.stationId" class="panel nearer" role="status">
     <p>
-      {{ lawnWords(one) }} <b>{{ nameOf(one.stationId) }}</b> than to the station
-      {{ one.lawns.length === 1 ? 'it reads' : 'they read' }}.
+      {{ lawnWords(one) }} <b>{{ nameOf(one.stationId) }}</b>
+      {{ t('weather.thanToTheStation', { lawns: one.lawns.length }) }}
     </p>
-    <UButton variant="outline" :loading="busy" @click="move(one)">Read {{ nameOf(one.stationId) }}</UButton>
+    <UButton variant="outline" :loading="busy" @click="move(one)">{{
+      t('weather.read', { stationId: nameOf(one.stationId) })
+    }}</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </div>
 </template>

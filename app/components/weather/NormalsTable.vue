@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Normals } from '#core/weather/normals'
-import { MONTH_LETTERS, NORMAL_ROWS, pasteInto, type TypedNormals } from '~/utils/normalsTyped'
+import { NORMAL_ROWS, pasteInto, type TypedNormals } from '~/utils/normalsTyped'
 
 /** Monthly normals of a place, typed or pasted from a spreadsheet. */
 const typed = defineModel<TypedNormals>({ required: true })
@@ -17,7 +17,8 @@ const fault = computed(() => {
   const [at] = Object.entries(props.errors).filter(([path]) => path.startsWith('normals.'))
   if (!at) return ''
   const [, key, m] = at[0].split('.')
-  return `${NORMAL_ROWS.find((row) => row.key === key)?.label ?? ''} of ${MONTH_LETTERS[Number(m)] ?? 'some month'}: ${at[1]}`
+  const row = NORMAL_ROWS.find((one) => one.key === key)
+  return t('weather.of', { label: row ? t(row.label) : '', month: monthsShort()[Number(m)], message: at[1] })
 })
 </script>
 
@@ -25,29 +26,28 @@ const fault = computed(() => {
   <div class="normals">
     <table class="ledger">
       <caption>
-        Monthly normals, means of many years
-        <span class="small"
-          >{{ unit('tempC') }}, {{ unit('waterMm') }} a month, days with rain. All of them, or none. Copied rows or
-          columns of a spreadsheet can be pasted.</span
-        >
+        {{
+          t('weather.monthlyNormalsMeansOf')
+        }}
+        <span class="small">{{ t('weather.aMonthDaysWith', { tempC: unit('tempC'), waterMm: unit('waterMm') }) }}</span>
       </caption>
       <thead>
         <tr>
           <td />
-          <th v-for="month in MONTH_LETTERS" :key="month" scope="col">{{ month }}</th>
+          <th v-for="month in monthsShort()" :key="month" scope="col">{{ month }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in NORMAL_ROWS" :key="row.key">
-          <th scope="row">{{ row.label }}</th>
-          <td v-for="(month, m) in MONTH_LETTERS" :key="month">
+          <th scope="row">{{ t(row.label) }}</th>
+          <td v-for="(month, m) in monthsShort()" :key="month">
             <input
               :id="`field-normal-${row.key}-${m}`"
               v-model="typed[row.key][m]"
               type="text"
               inputmode="decimal"
               maxlength="12"
-              :aria-label="`${row.label}, ${month}`"
+              :aria-label="`${t(row.label)}, ${month}`"
               :aria-invalid="Boolean(errors[`normals.${row.key}.${m}`])"
               @paste="paste($event, row.key, m)"
             />

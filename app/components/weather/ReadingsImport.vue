@@ -17,14 +17,14 @@ async function choose(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
   ;[result.value, message.value, file.value] = [undefined, '', undefined]
-  if (chosen.size > MOST_FILE_BYTES) message.value = 'The file is larger than 16 MB. Split it by years.'
+  if (chosen.size > MOST_FILE_BYTES) message.value = t('weather.theFileIsLarger')
   else file.value = chosen
 }
 async function keep(): Promise<void> {
   if (busy.value || !file.value) return
   const depthMm = parse('depthMm', depth.value)
   if (!depthMm.ok) {
-    message.value = `Depth: ${depthMm.message}`
+    message.value = t('weather.depth', { message: depthMm.message })
     return
   }
   const told = new URLSearchParams({
@@ -41,44 +41,47 @@ async function keep(): Promise<void> {
 <template>
   <div class="readings">
     <p class="small">
-      {{ kept ? `${kept.toLocaleString('en-US')} readings kept.` : 'No reading yet.' }} One is noted from the ledge,
-      under Reading; a logger’s file goes in here: date and time, temperature, and depth where it has one.
+      {{ t('weather.readingsKeptNoReading', { kept }) }}
     </p>
     <div class="row">
-      <UFormField label="Logger file, CSV" name="readings-file"
+      <UFormField :label="t('weather.loggerFileCsv')" name="readings-file"
         ><input
           id="field-readings-file"
           type="file"
           accept=".csv,.txt,text/csv"
-          aria-label="Logger file"
+          :aria-label="t('weather.loggerFile')"
           class="file-input"
           @change="choose"
       /></UFormField>
-      <UFormField label="Depth, where the file has none" name="readings-depth"
+      <UFormField :label="t('weather.depthWhereTheFile')" name="readings-depth"
         ><UInput id="field-readings-depth" v-model="depth" class="w-28"
       /></UFormField>
-      <UFormField label="Temperature in" name="readings-unit"
+      <UFormField :label="t('weather.temperatureIn')" name="readings-unit"
         ><USelect
           id="field-readings-unit"
           v-model="temperature"
           :items="[
-            { label: 'as the file says', value: 'file' },
+            { label: t('weather.asTheFileSays'), value: 'file' },
             { label: '°C', value: 'C' },
             { label: '°F', value: 'F' },
           ]"
-          aria-label="Temperature of the readings in"
+          :aria-label="t('weather.temperatureOfTheReadings')"
           class="w-36"
       /></UFormField>
-      <UButton color="primary" :disabled="!file || busy" @click="keep">Keep the readings</UButton>
+      <UButton color="primary" :disabled="!file || busy" @click="keep">{{ t('weather.keepTheReadings') }}</UButton>
     </div>
     <FileProgress v-if="progress" :told="progress" @cancel="cancel" />
     <div v-if="result && !progress" role="status">
       <p>
-        <b>{{ result.kept.toLocaleString('en-US') }} readings of {{ file?.name }} kept.</b>
-        <template v-if="result.rejectedCount">{{ result.rejectedCount }} rows left out:</template>
+        <b>{{ t('weather.readingsOfKept', { kept: result.kept, name: file?.name }) }}</b>
+        <template v-if="result.rejectedCount">{{
+          t('weather.rowsLeftOut2', { rejectedCount: result.rejectedCount })
+        }}</template>
       </p>
       <ol>
-        <li v-for="bad in result.rejected" :key="bad.line">Line {{ bad.line }}: {{ bad.reason }}</li>
+        <li v-for="bad in result.rejected" :key="bad.line">
+          {{ t('weather.line', { line: bad.line, reason: bad.reason }) }}
+        </li>
       </ol>
     </div>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>

@@ -24,9 +24,9 @@ async function add(): Promise<void> {
 
 <template>
   <form class="panel" novalidate @submit.prevent="add">
-    <h2>Add a station</h2>
+    <h2>{{ t('weather.addAStation') }}</h2>
     <StationFields v-model="form" :errors="errors" prefix="station" />
-    <UButton type="submit" color="primary" :loading="busy">Add the station</UButton>
+    <UButton type="submit" color="primary" :loading="busy">{{ t('weather.addTheStation') }}</UButton>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </form>
 </template>

@@ -68,23 +68,23 @@ async function remove(): Promise<void> {
 <template>
   <form novalidate @submit.prevent="save">
     <StationFields v-model="form" :errors="errors" prefix="edit" />
-    <UCheckbox
-      v-model="home"
-      :disabled="station.home"
-      label="The home station: what the ledge shows where no lawn is in view"
-    />
+    <UCheckbox v-model="home" :disabled="station.home" :label="t('weather.theHomeStationWhat')" />
     <NormalsTable v-model="normals" :errors />
     <div v-if="theirs" class="problem" role="alert">
-      Somebody saved this station meanwhile, as “{{ theirs.name }}”. Nothing of yours is lost.
-      <UButton size="sm" class="mx-2" @click="keepMine">Keep mine</UButton
-      ><UButton size="sm" variant="outline" @click="takeTheirs">Show theirs</UButton>
+      {{ t('weather.somebodySavedThisStation', { name: theirs.name }) }}
+      <UButton size="sm" class="mx-2" @click="keepMine">{{ t('weather.keepMine') }}</UButton><UButton
+        size="sm"
+        variant="outline"
+        @click="takeTheirs"
+        >{{ t('weather.showTheirs') }}</UButton
+      >
     </div>
     <p v-else-if="message" class="problem" role="alert">{{ message }}</p>
     <div class="actions">
-      <UButton type="submit" color="primary" :loading="busy">Save the station</UButton>
-      <UButton v-if="!station.home && station.kind === 'imported'" variant="outline" :disabled="busy" @click="remove"
-        >Remove it with its days</UButton
-      >
+      <UButton type="submit" color="primary" :loading="busy">{{ t('weather.saveTheStation') }}</UButton>
+      <UButton v-if="!station.home && station.kind === 'imported'" variant="outline" :disabled="busy" @click="remove">{{
+        t('weather.removeItWithIts')
+      }}</UButton>
     </div>
   </form>
 </template>

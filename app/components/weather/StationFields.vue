@@ -14,25 +14,33 @@ const { unit } = useUnits()
 
 <template>
   <div class="fields">
-    <UFormField label="Name" :name="`${prefix}-name`" :error="errors.name"
+    <UFormField :label="t('weather.name')" :name="`${prefix}-name`" :error="errors.name"
       ><UInput :id="`field-${prefix}-name`" v-model="form.name" maxlength="80"
     /></UFormField>
     <div class="three">
-      <UFormField label="Latitude" :name="`${prefix}-lat`" :error="errors.latDeg" help="south is negative"
+      <UFormField
+        :label="t('weather.latitude')"
+        :name="`${prefix}-lat`"
+        :error="errors.latDeg"
+        :help="t('weather.southIsNegative')"
         ><UInput :id="`field-${prefix}-lat`" v-model="form.lat" inputmode="decimal"
       /></UFormField>
-      <UFormField label="Longitude" :name="`${prefix}-lon`" :error="errors.lonDeg" help="west is negative"
+      <UFormField
+        :label="t('weather.longitude')"
+        :name="`${prefix}-lon`"
+        :error="errors.lonDeg"
+        :help="t('weather.westIsNegative')"
         ><UInput :id="`field-${prefix}-lon`" v-model="form.lon" inputmode="decimal"
       /></UFormField>
       <UFormField
-        :label="`Height, ${unit('distanceM')}`"
+        :label="t('weather.height', { distanceM: unit('distanceM') })"
         :name="`${prefix}-height`"
         :error="errors.heightM"
-        help="above the sea"
+        :help="t('weather.aboveTheSea')"
         ><UInput :id="`field-${prefix}-height`" v-model="form.height" inputmode="decimal"
       /></UFormField>
     </div>
-    <UCheckbox v-model="form.coastal" label="Near a coast: more sun for the same range of temperature" />
+    <UCheckbox v-model="form.coastal" :label="t('weather.nearACoastMore')" />
   </div>
 </template>
 

@@ -33,23 +33,22 @@ async function revoke({ id }: StationKey): Promise<void> {
     await refresh()
   }
 }
-const example = computed(
-  () =>
-    `curl -X POST ${location.origin}${path.value} \\\n  -H "Authorization: Bearer ${made.value?.secret}" \\\n  -H "Content-Type: text/csv" --data-binary @days.csv`,
+const example = computed(() =>
+  t('weather.curlXPostH', { origin: location.origin, path: path.value, secret: made.value?.secret }),
 )
 </script>
 
 <template>
   <div class="keys">
     <p class="small">
-      A logger or a script can deliver days by itself, to <code>{{ path }}</code>, with a key of its own.
+      {{ t('weather.aLoggerOrA') }} <code>{{ path }}</code>{{ t('weather.withAKeyOf') }}
     </p>
     <table v-if="keys?.length" class="ledger">
       <thead>
         <tr>
-          <th scope="col">Key</th>
-          <th scope="col">Made</th>
-          <th scope="col">Last used</th>
+          <th scope="col">{{ t('weather.key') }}</th>
+          <th scope="col">{{ t('weather.made') }}</th>
+          <th scope="col">{{ t('weather.lastUsed') }}</th>
           <td />
         </tr>
       </thead>
@@ -57,21 +56,23 @@ const example = computed(
         <tr v-for="key in keys" :key="key.id">
           <td>{{ key.name }}</td>
           <td>{{ momentWords(key.madeAt) }}</td>
-          <td>{{ key.usedAt ? momentWords(key.usedAt) : 'never' }}</td>
-          <td><button type="button" class="opens" @click="revoke(key)">Revoke</button></td>
+          <td>{{ key.usedAt ? momentWords(key.usedAt) : t('weather.never') }}</td>
+          <td>
+            <button type="button" class="opens" @click="revoke(key)">{{ t('weather.revoke') }}</button>
+          </td>
         </tr>
       </tbody>
     </table>
     <div v-if="made" class="made" role="status">
-      <b>Copy this key now. It is not shown again.</b>
+      <b>{{ t('weather.copyThisKeyNow') }}</b>
       <code>{{ made.secret }}</code>
       <pre>{{ example }}</pre>
     </div>
     <form class="row" novalidate @submit.prevent="make">
-      <UFormField label="What delivers" name="key-name" :error="errors.name"
-        ><UInput id="field-key-name" v-model="name" maxlength="60" placeholder="Yard logger"
+      <UFormField :label="t('weather.whatDelivers')" name="key-name" :error="errors.name"
+        ><UInput id="field-key-name" v-model="name" maxlength="60" :placeholder="t('weather.yardLogger')"
       /></UFormField>
-      <UButton type="submit" variant="outline" class="mt-6" :loading="busy">Make a key</UButton>
+      <UButton type="submit" variant="outline" class="mt-6" :loading="busy">{{ t('weather.makeAKey') }}</UButton>
     </form>
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
   </div>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Station, StationDetail } from '#contract/station'
-import { shortDay } from '#core/measure/calendar'
 
 /** Everything of one station: forecast, record with its gaps, probe, name, place and normals. */
 const props = defineProps<{ station: Station }>()
@@ -25,33 +24,35 @@ async function changed(): Promise<void> {
   <section class="panel-open station" :aria-label="station.name">
     <h2>{{ station.name }}</h2>
     <p v-if="error" class="problem" role="alert">
-      This station could not be read. <UButton size="sm" variant="outline" @click="refresh()">Try again</UButton>
+      {{ t('weather.thisStationCouldNot') }}
+      <UButton size="sm" variant="outline" @click="refresh()">{{ t('weather.tryAgain') }}</UButton>
     </p>
     <template v-if="detail">
       <div class="two">
         <section>
-          <h3>Forecast</h3>
+          <h3>{{ t('weather.forecast') }}</h3>
           <ForecastTyped :station="station" :detail="detail" @kept="changed" />
         </section>
         <section>
-          <h3>Record</h3>
-          <p v-if="!station.days" class="small">No days yet. Import the daily file below.</p>
+          <h3>{{ t('weather.record') }}</h3>
+          <p v-if="!station.days" class="small">{{ t('weather.noDaysYetImport') }}</p>
           <template v-else>
             <p class="small">
-              <b class="num">{{ station.days.toLocaleString('en-US') }}</b> days,
-              {{ shortDay(station.firstDay!, context.today) }} to {{ shortDay(station.lastDay!, context.today) }}.
               {{
-                detail.missingDays
-                  ? `${detail.missingDays.toLocaleString('en-US')} days between are missing: normals without rain stand in for them, dotted on the ledge.`
-                  : 'No day between is missing.'
+                t('weather.daysToDaysBetween', {
+                  days: station.days,
+                  firstDay: shortDay(station.firstDay!, context.today),
+                  lastDay: shortDay(station.lastDay!, context.today),
+                  missingDays: detail.missingDays,
+                })
               }}
             </p>
             <table v-if="detail.gaps.length" class="ledger gaps">
               <thead>
                 <tr>
-                  <th scope="col">Missing from</th>
-                  <th scope="col">to</th>
-                  <th scope="col" class="right">Days</th>
+                  <th scope="col">{{ t('weather.missingFrom') }}</th>
+                  <th scope="col">{{ t('weather.to') }}</th>
+                  <th scope="col" class="right">{{ t('weather.days') }}</th>
                 </tr>
               </thead>
               <tbody>
@@ -63,19 +64,19 @@ async function changed(): Promise<void> {
               </tbody>
             </table>
             <p v-if="detail.gaps.length > 12" class="small">
-              And {{ detail.gaps.length - 12 }}{{ detail.gaps.length === 60 ? ' or more' : '' }} gaps before.
+              {{ t('weather.andOrMoreGaps', { gaps: detail.gaps.length - 12, sameGaps: detail.gaps.length === 60 }) }}
             </p>
           </template>
-          <h3>Soil probe</h3>
+          <h3>{{ t('weather.soilProbe') }}</h3>
           <ReadingsImport :station="station" :kept="detail.readings" @imported="changed" />
         </section>
       </div>
       <details v-if="context.isOwner && station.kind === 'imported'">
-        <summary>Delivered by a logger or a script</summary>
+        <summary>{{ t('weather.deliveredByALogger') }}</summary>
         <StationKeys :station="station" />
       </details>
       <details>
-        <summary>Name, place and normals</summary>
+        <summary>{{ t('weather.namePlaceAndNormals') }}</summary>
         <StationEdit :station="station" @saved="emit('changed')" @removed="emit('removed')" />
       </details>
     </template>

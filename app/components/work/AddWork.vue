@@ -22,11 +22,11 @@ const missing = computed(() =>
     (code) =>
       !props.schedule.tasks.some(({ key }) => key === code) &&
       props.work.skipped[code] === undefined &&
-      !(props.noSprays && operationByCode(code).putsDown === 'spray'),
+      !(props.noSprays && operationByCode(code).mark === 'spray'),
   ),
 )
 const own = computed(() => [
-  ...props.work.added.map((code) => ({ key: code as string, name: operationByCode(code).name })),
+  ...props.work.added.map((code) => ({ key: code as string, name: tell(operationByCode(code).name) })),
   ...Object.entries(props.work.own).map(([key, { name }]) => ({ key, name })),
 ])
 
@@ -37,11 +37,11 @@ function addListed(code: (typeof missing.value)[number]): void {
 function send(): void {
   const hours = parse('hours', form.hours)
   problem.value = !form.name.trim()
-    ? 'What it is.'
+    ? t('work.whatItIs')
     : !isDay(form.day)
-      ? 'A date.'
+      ? t('work.aDate')
       : form.day < context.today
-        ? 'Not before today.'
+        ? t('work.notBeforeToday')
         : hours.ok
           ? ''
           : hours.message
@@ -55,35 +55,44 @@ function send(): void {
 <template>
   <section class="inline-form add">
     <p v-for="{ key, operation, reason } in schedule.skipped" :key="key" class="small">
-      Left out: <b>{{ operation.name }}</b>, {{ reason }}.
-      <button type="button" class="opens" @click="emit('back', key)">Put it back</button>
+      {{ t('work.leftOut') }} <b>{{ tell(operation.name) }}</b>, {{ reason }}.
+      <button type="button" class="opens" @click="emit('back', key)">{{ t('work.putItBack') }}</button>
     </p>
     <p v-if="own.length" class="small">
-      Put in by hand:
+      {{ t('work.putInByHand') }}
       <template v-for="{ key, name } in own" :key="key"
         ><b>{{ name }}</b>
-        <button type="button" class="opens" :aria-label="`Take ${name} out`" @click="emit('remove', key)">
-          take out</button
-        >&ensp;</template
+        <button type="button" class="opens" :aria-label="t('work.takeOut', { name })" @click="emit('remove', key)">
+          {{ t('work.takeOut2') }}</button>&ensp;</template
       >
     </p>
-    <UButton v-if="!open" variant="outline" size="sm" class="justify-self-start" @click="open = true"
-      >Add a task</UButton
-    >
+    <UButton v-if="!open" variant="outline" size="sm" class="justify-self-start" @click="open = true">{{
+      t('work.addATask')
+    }}</UButton>
     <div v-else class="panel form">
       <div v-if="missing.length" class="chips">
-        <b class="small">Of the catalogue:</b
-        ><UButton v-for="code in missing" :key="code" variant="outline" size="xs" @click="addListed(code)">{{
-          operationByCode(code).name
-        }}</UButton>
+        <b class="small">{{ t('work.ofTheCatalogue') }}</b><UButton
+          v-for="code in missing"
+          :key="code"
+          variant="outline"
+          size="xs"
+          @click="addListed(code)"
+          >{{ tell(operationByCode(code).name) }}</UButton
+        >
       </div>
       <form class="line" novalidate @submit.prevent="send">
-        <label>Of your own <input v-model="form.name" maxlength="60" placeholder="what" /></label>
-        <label>Day <input v-model="form.day" type="date" :min="context.today" /></label>
-        <label>Crew hours <input v-model="form.hours" class="short" /></label>
-        <label class="wide">Note <input v-model="form.note" maxlength="300" /></label>
-        <UButton type="submit" variant="outline" size="sm">See what moves</UButton
-        ><UButton variant="ghost" size="sm" @click="open = false">Leave it</UButton>
+        <label
+          >{{ t('work.ofYourOwn') }} <input v-model="form.name" maxlength="60" :placeholder="t('work.what')"
+        /></label>
+        <label>{{ t('work.day') }} <input v-model="form.day" type="date" :min="context.today" /></label>
+        <label>{{ t('work.crewHours') }} <input v-model="form.hours" class="short" /></label>
+        <label class="wide">{{ t('work.note') }} <input v-model="form.note" maxlength="300" /></label>
+        <UButton type="submit" variant="outline" size="sm">{{ t('work.seeWhatMoves') }}</UButton><UButton
+          variant="ghost"
+          size="sm"
+          @click="open = false"
+          >{{ t('work.leaveIt') }}</UButton
+        >
       </form>
       <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addDays, daysBetween, shortDay, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, type Day } from '#core/measure/calendar'
 import type { Task } from '#core/job/schedule/schedule'
 import type { WorkScale } from '~/utils/workPhases'
 
@@ -104,7 +104,7 @@ const nudge = (days: number) => emit('day', keys.value, addDays(first.value.to, 
         class="handle"
         role="slider"
         :style="{ left: `${place(first.to)}%` }"
-        :aria-label="`Day of ${tasks.map((s) => s.name).join(', ')}`"
+        :aria-label="t('work.dayOf', { tasks: tasks.map(({ name }) => name) })"
         :aria-valuenow="daysBetween(scale.from, first.to)"
         aria-valuemin="0"
         :aria-valuemax="scale.days"
@@ -114,7 +114,9 @@ const nudge = (days: number) => emit('day', keys.value, addDays(first.value.to, 
         @keydown.right.prevent="nudge(1)"
       />
     </template>
-    <span class="words">{{ first.done ? `done ${shortDay(first.done.day)}` : first.floatWords }}</span>
+    <span class="words">{{
+      first.done ? t('work.done', { day: shortDay(first.done.day) }) : first.floatWords && tell(first.floatWords)
+    }}</span>
   </div>
 </template>
 

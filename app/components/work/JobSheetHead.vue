@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
-import { longDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
 /** Head of the job sheet on paper: whose lawn, whose work, under which licences. */
@@ -17,10 +16,14 @@ const { text, other } = useUnits()
       >
     </div>
     <div class="right">
-      <b>{{ lawn.address }}</b><span
-        >{{ text(figure('areaM2', lawn.areaM2)) }} ({{ other(figure('areaM2', lawn.areaM2)) }}),
-        {{ crewHours.toFixed(1) }} crew h</span
-      ><span>Printed {{ longDay(context.today) }}</span>
+      <b>{{ lawn.address }}</b><span>{{
+        t('work.crewH', {
+          areaM2: text(figure('areaM2', lawn.areaM2)),
+          areaM22: other(figure('areaM2', lawn.areaM2)),
+          crewHours: crewHours.toFixed(1),
+        })
+      }}</span
+      ><span>{{ t('work.printed', { today: longDay(context.today) }) }}</span>
     </div>
   </div>
 </template>

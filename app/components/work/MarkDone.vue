@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { lowered } from '#core/explain/message'
 import { markSchema, type NewMark } from '#contract/work'
 import type { Task } from '#core/job/schedule/schedule'
-import { isDay, shortDay } from '#core/measure/calendar'
+import { isDay } from '#core/measure/calendar'
 import type { Gate } from '#core/explain/judgement'
-import { isWorked } from '#core/explain/phrase'
 import { figure, type Quantity } from '#core/measure/figure'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
 
@@ -59,14 +59,17 @@ const asks = computed(() => {
   }
 })
 const dayProblem = computed(() =>
-  !isDay(form.doneOn) ? 'A date.' : form.doneOn > context.today ? `Not after today, ${shortDay(context.today)}.` : '',
+  !isDay(form.doneOn)
+    ? t('work.aDate')
+    : form.doneOn > context.today
+      ? t('work.notAfterToday', { today: shortDay(context.today) })
+      : '',
 )
 /** What holds it and nobody has overridden; done all the same, it is recorded as done against it. */
 const holds = computed(() =>
   props.task.gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined),
 )
-const inWords = ({ text: phrase }: Gate) =>
-  phrase.map((part) => (typeof part === 'string' ? part : text(isWorked(part) ? part.working.result : part))).join('')
+const inWords = ({ text: said }: Gate) => tell(said)
 /** Work that should have come first is asked about once. */
 const asked = ref(false)
 const amountProblem = ref('')
@@ -76,7 +79,7 @@ function send(): void {
   const read = (quantity: Quantity, typed: string) => (empty(typed) ? undefined : parse(quantity, typed))
   const fields = {
     share: form.part
-      ? (read('share', form.share) ?? { ok: false as const, message: 'How much of it, such as 40%.' })
+      ? (read('share', form.share) ?? { ok: false as const, message: t('work.howMuchOfIt') })
       : undefined,
     hours: read('hours', form.hours),
     heightMm: read('depthMm', form.height),
@@ -89,12 +92,8 @@ function send(): void {
     return one?.ok ? one.value : null
   }
   const amount = value('massKg') ?? value('volumeM3')
-  amountProblem.value =
-    form.from && amount === null
-      ? 'How much came out of the shed: a weight or a volume, or choose “not from the shed”.'
-      : ''
-  noteProblem.value =
-    holds.value.length && empty(form.note) ? 'It is held: say in the note why it was done anyway.' : ''
+  amountProblem.value = form.from && amount === null ? t('work.howMuchCameOut') : ''
+  noteProblem.value = holds.value.length && empty(form.note) ? t('work.itIsHeldSay') : ''
   if (amountProblem.value || noteProblem.value) return
   if (props.task.openBefore.length && !asked.value) {
     asked.value = true
@@ -124,77 +123,93 @@ function send(): void {
   )
   if (!told) return
   if (told.share > left.value + 0.005)
-    errors.value = { share: `No more than ${text(figure('share', left.value, 2))} is left.` }
+    errors.value = { share: t('work.noMoreThanIs', { left: text(figure('share', left.value, 2)) }) }
   else emit('mark', told)
 }
 </script>
 
 <template>
-  <form class="inline-form done" :aria-label="`What was done: ${task.name}`" novalidate @submit.prevent="send">
+  <form
+    class="inline-form done"
+    :aria-label="t('work.whatWasDone', { name: task.name })"
+    novalidate
+    @submit.prevent="send"
+  >
     <div class="line">
       <label
-        >Day
+        >{{ t('work.day') }}
         <input
           ref="first"
           v-model="form.doneOn"
           type="date"
           :max="context.today"
-          :aria-label="`Day on which it was ${task.operation.done}`"
+          :aria-label="t('work.dayOnWhichIt', { done: task.operation.done })"
       /></label>
-      <UCheckbox v-model="form.part" class="check" label="only a part of it" />
+      <UCheckbox v-model="form.part" class="check" :label="t('work.onlyAPartOf')" />
       <label v-if="form.part"
-        >How much
+        >{{ t('work.howMuch') }}
         <input
           v-model="form.share"
           placeholder="40%"
           inputmode="decimal"
           class="short"
-          aria-label="How much of it was done"
+          :aria-label="t('work.howMuchOfItWas')"
       /></label>
-      <span v-else-if="task.begun" class="small">the last {{ text(figure('share', left, 2)) }}</span>
+      <span v-else-if="task.begun" class="small">{{
+        t('work.theLast', { left: text(figure('share', left, 2)) })
+      }}</span>
     </div>
     <fieldset v-if="task.operation.check && !form.part" class="line">
       <legend class="small">
-        Seen: <b>{{ task.operation.check }}</b>
+        {{ t('work.seen') }} <b>{{ tell(task.operation.check) }}</b>
       </legend>
-      <label class="check"><input v-model="form.passed" type="radio" :value="true" /> yes, go on</label>
+      <label class="check"><input v-model="form.passed" type="radio" :value="true" /> {{ t('work.yesGoOn') }}</label>
       <label class="check"
-        ><input v-model="form.passed" type="radio" :value="false" /> not yet: what follows waits</label
+        ><input v-model="form.passed" type="radio" :value="false" /> {{ t('work.notYetWhatFollows') }}</label
       >
     </fieldset>
     <div class="line">
-      <label>Crew hours <input v-model="form.hours" class="short" inputmode="decimal" /></label>
-      <label v-if="asks.height">Cut to <input v-model="form.height" class="short" /></label>
-      <label v-if="asks.passes">Passes <input v-model="form.passes" class="short" inputmode="numeric" /></label>
-      <label v-if="asks.mass">Put down <input v-model="form.mass" class="short" placeholder="weight" /></label>
-      <label v-if="asks.volume">Put down <input v-model="form.volume" class="short" placeholder="volume" /></label>
+      <label>{{ t('work.crewHours') }} <input v-model="form.hours" class="short" inputmode="decimal" /></label>
+      <label v-if="asks.height">{{ t('work.cutTo') }} <input v-model="form.height" class="short" /></label>
+      <label v-if="asks.passes"
+        >{{ t('work.passes') }} <input v-model="form.passes" class="short" inputmode="numeric"
+      /></label>
+      <label v-if="asks.mass"
+        >{{ t('work.putDown') }} <input v-model="form.mass" class="short" :placeholder="t('work.weight')"
+      /></label>
+      <label v-if="asks.volume"
+        >{{ t('work.putDown') }} <input v-model="form.volume" class="short" :placeholder="t('work.volume')"
+      /></label>
       <label v-if="sources.length"
-        >out of
-        <select v-model="form.from" aria-label="Out of which line of the stock book">
-          <option value="">not from the shed</option>
+        >{{ t('work.outOf') }}
+        <select v-model="form.from" :aria-label="t('work.outOfWhichLine')">
+          <option value="">{{ t('work.notFromTheShed') }}</option>
           <option v-for="item in sources" :key="item.id" :value="item.id">
             {{ item.name }}, {{ text(figure(STOCK_QUANTITY[kindOf(item.matter)], item.onHand)) }}
           </option>
         </select></label
       >
-      <label>Weather <input v-model="form.weather" maxlength="120" placeholder="dry, light wind" /></label>
-      <label class="wide">Note <input v-model="form.note" maxlength="400" /></label>
+      <label
+        >{{ t('work.weather') }} <input v-model="form.weather" maxlength="120" :placeholder="t('work.dryLightWind')"
+      /></label>
+      <label class="wide">{{ t('work.note') }} <input v-model="form.note" maxlength="400" /></label>
     </div>
     <p v-if="dayProblem" class="bad" role="alert">{{ dayProblem }}</p>
     <p v-if="holds.length" class="caution">
-      Held: {{ holds.map(inWords).join('; ') }}. It is recorded as done against that, with the note.
+      {{ t('work.heldItIsRecorded', { holds: holds.map(inWords).join('; ') }) }}
     </p>
     <p v-if="amountProblem" class="bad" role="alert">{{ amountProblem }}</p>
     <p v-if="noteProblem" class="bad" role="alert">{{ noteProblem }}</p>
     <p v-if="asked" class="caution" role="alert">
-      Still open: {{ task.openBefore.join(', ').toLowerCase() }}. Mark that first if it was done; or mark this
-      {{ task.operation.done }} all the same.
+      {{ t('work.stillOpenMarkThat', { openBefore: task.openBefore.map(lowered), done: task.operation.done }) }}
     </p>
     <p v-for="(words, field) in errors" :key="field" class="bad" role="alert">{{ words }}</p>
     <div class="line">
       <UButton type="submit" color="primary" size="sm" :loading="busy" :disabled="dayProblem !== ''">{{
-        asked ? `Mark ${task.operation.done} all the same` : 'Done'
-      }}</UButton><UButton variant="outline" size="sm" aria-label="Leave it open" @click="emit('back')">Back</UButton>
+        asked ? t('work.markAllTheSame', { done: task.operation.done }) : t('work.done2')
+      }}</UButton><UButton variant="outline" size="sm" :aria-label="t('work.leaveItOpen')" @click="emit('back')">{{
+        t('work.back')
+      }}</UButton>
     </div>
   </form>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentWords } from '~/utils/moments'
 import { mergeEdits } from '#contract/merge'
 import type { PlanInput, PlanVersion } from '#contract/lawn'
 import { fieldName, fieldText } from '~/utils/fieldWords'
@@ -35,7 +36,7 @@ watch(
 /** What differs from the version before, in words. */
 function changes(i: number): string[] {
   const [now, before] = [versions.value![i]!.plan, versions.value![i + 1]?.plan]
-  if (!before) return ['the first that is kept']
+  if (!before) return [t('work.theFirstThatIs')]
   const { taken } = mergeEdits({ ...before, version: 0 }, { ...before, version: 0 }, { ...now, version: 0 })
   const valueAt = (path: string) =>
     path.split('.').reduce<unknown>((of, key) => (of as Record<string, unknown> | undefined)?.[key], now)
@@ -48,35 +49,36 @@ function changes(i: number): string[] {
       return `${fieldName(path).toLowerCase()}${path === 'settings' || path === 'work' ? '' : `: ${fieldText(path, value, context.units)}`}`
     })
 }
-const at = (instant: string | null) =>
-  instant
-    ? new Date(instant).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-    : ''
 </script>
 
 <template>
   <details class="versions" @toggle="open = ($event.target as HTMLDetailsElement).open">
-    <summary>Versions of this plan, who changed what</summary>
+    <summary>{{ t('work.versionsOfThisPlan') }}</summary>
     <p v-if="problem" class="problem" role="alert">
-      {{ problem }} <button type="button" class="opens" @click="load">Try again</button>
+      {{ problem }} <button type="button" class="opens" @click="load">{{ t('work.tryAgain') }}</button>
     </p>
-    <p v-else-if="!versions" class="small">Looking them up…</p>
-    <p v-else-if="!versions.length" class="small">None kept yet; from the next change on each is.</p>
+    <p v-else-if="!versions" class="small">{{ t('work.lookingThemUp') }}</p>
+    <p v-else-if="!versions.length" class="small">{{ t('work.noneKeptYetFrom') }}</p>
     <table v-else class="ledger">
       <thead>
         <tr>
-          <th scope="col">Version</th>
-          <th scope="col">When</th>
-          <th scope="col">Who</th>
-          <th scope="col">What changed</th>
-          <th scope="col"><span class="sr-only">Take back</span></th>
+          <th scope="col">{{ t('work.version') }}</th>
+          <th scope="col">{{ t('work.when') }}</th>
+          <th scope="col">{{ t('work.who') }}</th>
+          <th scope="col">{{ t('work.whatChanged') }}</th>
+          <th scope="col">
+            <span class="sr-only">{{ t('work.takeBack') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="(one, i) in versions" :key="one.plan.version">
           <td class="num">{{ one.plan.version }}</td>
-          <td>{{ at(one.savedAt) }}<template v-if="one.confirmed">, confirmed</template></td>
-          <td>{{ one.savedBy ?? 'somebody' }}</td>
+          <td>
+            {{ one.savedAt && momentWords(one.savedAt)
+            }}<template v-if="one.confirmed">{{ t('work.confirmed') }}</template>
+          </td>
+          <td>{{ one.savedBy ?? t('work.somebody') }}</td>
           <td>
             <span v-for="words in changes(i)" :key="words" class="change">{{ words }}</span>
           </td>
@@ -86,11 +88,12 @@ const at = (instant: string | null) =>
               type="button"
               class="opens"
               :disabled="busy"
-              :aria-label="`Take version ${one.plan.version} back`"
+              :aria-label="t('work.takeVersionBack', { version: one.plan.version })"
               @click="emit('restore', one.plan)"
             >
-              Take back</button
-            ><span v-else-if="i === 0" class="small">{{ ended ? 'the last' : 'now' }}</span>
+              {{ t('work.takeBack') }}</button><span v-else-if="i === 0" class="small">{{
+              ended ? t('work.theLast2') : t('work.now')
+            }}</span>
           </td>
         </tr>
       </tbody>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NewMark } from '#contract/work'
-import { shortDay, weekdayName, type Day } from '#core/measure/calendar'
+import type { Day } from '#core/measure/calendar'
 import type { Task } from '#core/job/schedule/schedule'
 import type { WorkScale } from '~/utils/workPhases'
 
@@ -27,7 +27,7 @@ const first = computed(() => props.tasks[0]!)
 const span = computed(() =>
   first.value.from === first.value.to
     ? shortDay(first.value.to, context.today)
-    : `${first.value.from.slice(8).replace(/^0/, '')}–${shortDay(first.value.to, context.today)}`,
+    : daysFromTo(first.value.from, first.value.to, context.today),
 )
 const hours = computed(() => props.tasks.reduce((sum, task) => sum + task.hours.value, 0))
 const open = computed(() => props.tasks.filter(({ done }) => !done))
@@ -38,17 +38,17 @@ const allDone = computed(() => open.value.length === 0)
   <section
     class="task"
     :class="{ done: allDone, moved: tasks.some(({ key }) => moved.has(key)) }"
-    :aria-label="`${span}: ${tasks.map((s) => s.name).join(', ')}`"
+    :aria-label="`${span}: ${tasks.map(({ name }) => tell(name)).join(', ')}`"
   >
     <div class="stub">
       <b class="num">{{ span }}</b>
       <span class="small">{{
         first.from === first.to
           ? weekdayName(first.to)
-          : `${weekdayName(first.from).slice(0, 3)} to ${weekdayName(first.to).slice(0, 3)}`
+          : t('work.to', { from: weekdayName(first.from).slice(0, 3), to: weekdayName(first.to).slice(0, 3) })
       }}</span>
       <span v-if="tasks.length > 1" class="small hours"
-        ><b>{{ hours.toFixed(1) }}</b> crew h</span
+        ><b>{{ hours.toFixed(1) }}</b> {{ t('work.crewH2') }}</span
       >
     </div>
     <FloatRule :tasks="tasks" :anchor="anchor" :scale="scale" @day="(held, day) => emit('day', held, day)" />

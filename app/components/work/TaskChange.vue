@@ -10,13 +10,13 @@ const day = ref<string>(props.task.to)
 const reason = ref('')
 const problem = ref('')
 function move(): void {
-  if (!isDay(day.value)) problem.value = 'A date.'
-  else if (day.value < context.today) problem.value = 'Not before today; mark it done if it is.'
+  if (!isDay(day.value)) problem.value = t('work.aDate')
+  else if (day.value < context.today) problem.value = t('work.notBeforeTodayMark')
   else emit('day', day.value)
 }
 function skip(): void {
   if (reason.value.trim()) emit('skip', reason.value.trim())
-  else problem.value = 'Why it is left out: one line is enough.'
+  else problem.value = t('work.whyItIsLeft')
 }
 </script>
 
@@ -24,19 +24,29 @@ function skip(): void {
   <div class="inline-form change">
     <form class="line" novalidate @submit.prevent="move">
       <label
-        >Day <input v-model="day" type="date" :min="context.today" :aria-label="`Another day for ${task.name}`"
+        >{{ t('work.day') }}
+        <input
+          v-model="day"
+          type="date"
+          :min="context.today"
+          :aria-label="t('work.anotherDayFor', { name: task.name })"
       /></label>
-      <UButton type="submit" variant="outline" size="sm">See what moves</UButton>
-      <UButton v-if="task.pinned" variant="outline" size="sm" @click="emit('float')">Schedule automatically</UButton>
+      <UButton type="submit" variant="outline" size="sm">{{ t('work.seeWhatMoves') }}</UButton>
+      <UButton v-if="task.pinned" variant="outline" size="sm" @click="emit('float')">{{
+        t('work.scheduleAutomatically')
+      }}</UButton>
     </form>
     <form v-if="!anchor" class="line" novalidate @submit.prevent="skip">
       <label class="wide"
-        >Leave out, because <input v-model="reason" maxlength="300" :aria-label="`Reason to leave out ${task.name}`"
+        >{{ t('work.leaveOutBecause') }}
+        <input v-model="reason" maxlength="300" :aria-label="t('work.reasonToLeaveOut', { name: task.name })"
       /></label>
-      <UButton type="submit" variant="outline" size="sm">Leave it out</UButton>
+      <UButton type="submit" variant="outline" size="sm">{{ t('work.leaveItOut') }}</UButton>
     </form>
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
-    <UButton variant="ghost" size="sm" class="justify-self-start" @click="emit('back')">Leave it as it is</UButton>
+    <UButton variant="ghost" size="sm" class="justify-self-start" @click="emit('back')">{{
+      t('work.leaveItAsIt')
+    }}</UButton>
   </div>
 </template>
 

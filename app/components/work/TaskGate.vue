@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Gate } from '#core/explain/judgement'
-import { shortDay } from '#core/measure/calendar'
 
 /** A gate of a task: when it is looked at again, and overruling it with a note unless law or label forbid. */
 const props = defineProps<{ gate: Gate }>()
@@ -25,21 +24,28 @@ function send(): void {
   <div>
     <GateLine :gate="gate" />
     <div v-if="gate.again || gate.overruled !== undefined || can" class="after">
-      <span v-if="gate.again && gate.overruled === undefined"
-        >looked at again {{ shortDay(gate.again, context.today) }}</span
-      >
+      <span v-if="gate.again && gate.overruled === undefined">{{
+        t('work.lookedAtAgain', { again: shortDay(gate.again, context.today) })
+      }}</span>
       <template v-if="gate.overruled !== undefined"
-        ><span>“{{ gate.overruled }}”</span
-        ><button type="button" class="opens" @click="emit('heed')">Remove override</button></template
+        ><span>{{ t('work.quoted', { note: gate.overruled }) }}</span
+        ><button type="button" class="opens" @click="emit('heed')">{{ t('work.removeOverride') }}</button></template
       >
       <button v-else-if="can && !asking" type="button" class="opens" @click="asking = true">
-        Override with a note
+        {{ t('work.overrideWithANote') }}
       </button>
-      <span v-if="gate.binding && gate.state === 'hold'">law or label: nothing overrules it</span>
+      <span v-if="gate.binding && gate.state === 'hold'">{{ t('work.lawOrLabelNothing') }}</span>
     </div>
     <form v-if="asking" class="ask" novalidate @submit.prevent="send">
-      <input v-model="note" maxlength="400" placeholder="why it goes ahead anyway" aria-label="Note for the override" />
-      <UButton type="submit" size="xs" variant="outline" :disabled="!note.trim()">Override with this note</UButton>
+      <input
+        v-model="note"
+        maxlength="400"
+        :placeholder="t('work.whyItGoesAhead')"
+        :aria-label="t('work.noteForTheOverride')"
+      />
+      <UButton type="submit" size="xs" variant="outline" :disabled="!note.trim()">{{
+        t('work.overrideWithThisNote')
+      }}</UButton>
     </form>
   </div>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
 import type { Task } from '#core/job/schedule/schedule'
-import { longDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 
 /** A sheet for the client and the garden gate where something is sprayed; on paper only. */
@@ -11,56 +10,53 @@ const { text } = useUnits()
 </script>
 
 <template>
-  <section class="notice" aria-label="Treatment notice">
+  <section class="notice" :aria-label="t('work.treatmentNotice')">
     <p class="firm">
       {{ context.firm?.name
       }}<span v-for="licence in context.firm?.licences ?? []" :key="licence.number"
         >, {{ licence.what }} {{ licence.number }}</span
       >
     </p>
-    <h1>This lawn is treated</h1>
+    <h1>{{ t('work.thisLawnIsTreated') }}</h1>
     <p class="day">{{ longDay(task.to) }}</p>
-    <p>{{ lawn.client }}, {{ lawn.address }}. {{ task.name }}, {{ text(figure('areaM2', lawn.areaM2)) }}.</p>
+    <p>{{ lawn.client }}, {{ lawn.address }}. {{ tell(task.name) }}, {{ text(figure('areaM2', lawn.areaM2)) }}.</p>
     <table>
       <tbody>
         <tr>
-          <th scope="row">Product and registration number</th>
+          <th scope="row">{{ t('work.productAndRegistrationNumber') }}</th>
           <td />
         </tr>
         <tr>
-          <th scope="row">Active ingredient</th>
+          <th scope="row">{{ t('work.activeIngredient') }}</th>
           <td />
         </tr>
         <tr>
-          <th scope="row">Rate and amount</th>
+          <th scope="row">{{ t('work.rateAndAmount') }}</th>
           <td />
         </tr>
         <tr>
-          <th scope="row">Sprayed by, licence</th>
+          <th scope="row">{{ t('work.sprayedByLicence') }}</th>
           <td />
         </tr>
         <tr>
-          <th scope="row">Begun and ended at</th>
+          <th scope="row">{{ t('work.begunAndEndedAt') }}</th>
           <td />
         </tr>
         <tr>
-          <th scope="row">Keep off until</th>
+          <th scope="row">{{ t('work.keepOffUntil') }}</th>
           <td />
         </tr>
         <tr>
-          <th scope="row">Telephone</th>
+          <th scope="row">{{ t('work.telephone') }}</th>
           <td />
         </tr>
       </tbody>
     </table>
     <p>
-      <b>People and animals stay off until it is dry, or as long as the label says where that is longer.</b> Do not mow
-      or water it before then. Shoes stay outside. Toys, bowls and washing come in beforehand; windows on this side stay
-      shut.
+      <b>{{ t('work.peopleAndAnimalsStay') }}</b> {{ t('work.doNotMowOr') }}
     </p>
     <p>
-      The label of the product is the law and is shown on request. Local rules may ask for this notice to stay up
-      longer: take it down on ____________.
+      {{ t('work.theLabelOfThe') }}
     </p>
   </section>
 </template>

@@ -14,9 +14,11 @@ function record(): void {
 
 <template>
   <p class="turn small">
-    <button type="button" class="opens" :disabled="busy" @click="record">Record {{ turn.words }}</button>
+    <button type="button" class="opens" :disabled="busy" @click="record">
+      {{ t('work.record', { words: turn.words }) }}
+    </button>
     <button v-if="turn.last" type="button" class="opens" :disabled="busy" @click="emit('undo', turn.last)">
-      Undo the last
+      {{ t('work.undoTheLast') }}
     </button>
   </p>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { shiftWords, type Move } from '#core/job/schedule/moves'
+import type { Message } from '#core/explain/message'
 import type { Task } from '#core/job/schedule/schedule'
-import { shortDayWithWeekday } from '#core/measure/calendar'
 
 /** What a change would move, or what can no longer stay as it was agreed: seen before it is kept. */
 const props = defineProps<{
@@ -10,7 +10,7 @@ const props = defineProps<{
   comes: readonly Task[]
   goes: readonly Task[]
   /** Limits that the change would break, and that hold as it stands. */
-  troubles: readonly string[]
+  troubles: readonly Message[]
   busy: boolean
 }>()
 const emit = defineEmits<{ keep: []; drop: []; confirm: [] }>()
@@ -20,13 +20,13 @@ const rows = computed(() => {
   const out: { move: Move; names: string[] }[] = []
   for (const move of props.moves) {
     const same = out.find((row) => row.move.from === move.from && row.move.to === move.to)
-    if (same) same.names.push(move.name.toLowerCase())
-    else out.push({ move, names: [move.name] })
+    if (same) same.names.push(tell(move.name).toLowerCase())
+    else out.push({ move, names: [tell(move.name)] })
   }
   return out
 })
 const told = (tasks: readonly Task[]) =>
-  tasks.map(({ name, to }) => `${name.toLowerCase()}, ${shortDayWithWeekday(to, context.today)}`).join('; ')
+  tasks.map(({ name, to }) => `${tell(name).toLowerCase()}, ${shortDayWithWeekday(to, context.today)}`).join('; ')
 const nothing = computed(() => !props.moves.length && !props.comes.length && !props.goes.length)
 </script>
 
@@ -35,33 +35,38 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
     v-if="trying || moves.length"
     class="panel-open moves"
     role="status"
-    :aria-label="trying ? 'What this would move' : 'Days that cannot stay'"
+    :aria-label="trying ? t('work.whatThisWouldMove') : t('work.daysThatCannotStay')"
   >
     <div class="head">
       <h2>
-        {{ trying ?? (moves.length === 1 ? 'One day cannot stay' : `${moves.length} days cannot stay`) }}
+        {{
+          trying ??
+          (moves.length === 1 ? t('work.oneDayCannotStay') : t('work.daysCannotStay', { moves: moves.length }))
+        }}
       </h2>
       <span class="pair">
         <template v-if="trying"
-          ><UButton color="primary" :loading="busy" @click="emit('keep')">Apply changes</UButton
-          ><UButton variant="outline" @click="emit('drop')">Leave it as it was</UButton></template
+          ><UButton color="primary" :loading="busy" @click="emit('keep')">{{ t('work.applyChanges') }}</UButton
+          ><UButton variant="outline" @click="emit('drop')">{{ t('work.leaveItAsItWas') }}</UButton></template
         >
-        <UButton v-else color="primary" :loading="busy" @click="emit('confirm')">Confirm the new days</UButton>
+        <UButton v-else color="primary" :loading="busy" @click="emit('confirm')">{{
+          t('work.confirmTheNewDays')
+        }}</UButton>
       </span>
     </div>
-    <p v-if="trying && nothing">Nothing else moves.</p>
-    <p v-if="comes.length">Added: {{ told(comes) }}.</p>
-    <p v-if="goes.length">Removed: {{ told(goes) }}.</p>
+    <p v-if="trying && nothing">{{ t('work.nothingElseMoves') }}</p>
+    <p v-if="comes.length">{{ t('work.added', { comes: told(comes) }) }}</p>
+    <p v-if="goes.length">{{ t('work.removed', { goes: told(goes) }) }}</p>
     <template v-if="trying">
-      <p v-for="words in troubles" :key="words" class="caution">This schedule breaks a limit: {{ words }}</p>
+      <p v-for="(words, i) in troubles" :key="i" class="caution">{{ t('work.thisScheduleBreaksA', { words }) }}</p>
     </template>
     <table v-if="rows.length" class="ledger">
       <thead>
         <tr>
-          <th scope="col">Work</th>
-          <th scope="col">{{ trying ? 'Planned' : 'Confirmed' }}</th>
-          <th scope="col">Would be</th>
-          <th scope="col">Because</th>
+          <th scope="col">{{ t('work.work') }}</th>
+          <th scope="col">{{ trying ? t('work.planned') : t('work.confirmed2') }}</th>
+          <th scope="col">{{ t('work.wouldBe') }}</th>
+          <th scope="col">{{ t('work.because') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -71,7 +76,8 @@ const nothing = computed(() => !props.moves.length && !props.comes.length && !pr
           </td>
           <td class="num">{{ shortDayWithWeekday(move.from, context.today) }}</td>
           <td>
-            <b class="num">{{ shortDayWithWeekday(move.to, context.today) }}</b>, {{ shiftWords(move.from, move.to) }}
+            <b class="num">{{ shortDayWithWeekday(move.to, context.today) }}</b>,
+            {{ tell(shiftWords(move.from, move.to)) }}
           </td>
           <td><PhraseText :phrase="move.why" /></td>
         </tr>

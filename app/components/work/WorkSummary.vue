@@ -1,6 +1,6 @@
 <script setup lang="ts">
+import { lowered } from '#core/explain/message'
 import type { Task } from '#core/job/schedule/schedule'
-import { shortDay } from '#core/measure/calendar'
 
 /** The run of tasks in a line, with what is confirmed of it and what goes to the printer. */
 defineProps<{ confirming: boolean }>()
@@ -16,7 +16,12 @@ const trying = computed(() => words.value !== '')
 const confirmedWords = computed(() => {
   if (!confirmed.value) return ''
   const { on, by, version } = confirmed.value
-  return `Confirmed ${shortDay(on, context.today)}${by ? ` by ${by}` : ''}${version === plan.value.version ? '.' : '; changed since.'}`
+  return t('work.confirmedByChangedSince', {
+    on: shortDay(on, context.today),
+    hasBy: Boolean(by),
+    by,
+    sameVersion: version === plan.value.version,
+  })
 })
 const confirmable = computed(
   () =>
@@ -35,22 +40,28 @@ const sprays = computed(() =>
 <template>
   <div class="summary small">
     <span
-      >All {{ shown.tasks.length }} tasks: <b>{{ shown.crewHours.toFixed(1) }} crew h</b>.
+      >{{ t('work.allTasks', { tasks: shown.tasks.length }) }}
+      <b>{{ t('work.crewH3', { crewHours: shown.crewHours.toFixed(1) }) }}</b>.
       <template v-if="shown.next"
-        >Next: <b>{{ shown.next.name.toLowerCase() }}, {{ shortDay(shown.next.from) }}</b
+        >{{ t('work.next') }} <b>{{ tell(shown.next.name).toLowerCase() }}, {{ shortDay(shown.next.from) }}</b
         >.</template
       >
-      <template v-else>Everything is done.</template></span
+      <template v-else>{{ t('work.everythingIsDone') }}</template></span
     >
     <span class="buttons">
       <span v-if="confirmed && !trying">{{ confirmedWords }}</span>
-      <UButton v-if="confirmable" color="primary" size="sm" :loading="confirming" @click="emit('confirm')"
-        >Confirm schedule</UButton
-      >
-      <UButton variant="outline" size="sm" @click="emit('print', 'sheet')">Print the job sheet</UButton>
-      <UButton variant="outline" size="sm" @click="emit('print', 'visits')">One page a visit</UButton>
-      <UButton v-for="task in sprays" :key="task.key" variant="outline" size="sm" @click="emit('print', 'notice', task)"
-        >Notice, {{ task.name.toLowerCase() }}</UButton
+      <UButton v-if="confirmable" color="primary" size="sm" :loading="confirming" @click="emit('confirm')">{{
+        t('work.confirmSchedule')
+      }}</UButton>
+      <UButton variant="outline" size="sm" @click="emit('print', 'sheet')">{{ t('work.printTheJobSheet') }}</UButton>
+      <UButton variant="outline" size="sm" @click="emit('print', 'visits')">{{ t('work.onePageAVisit') }}</UButton>
+      <UButton
+        v-for="task in sprays"
+        :key="task.key"
+        variant="outline"
+        size="sm"
+        @click="emit('print', 'notice', task)"
+        >{{ t('work.notice', { name: lowered(task.name) }) }}</UButton
       >
     </span>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { stateName } from '~/utils/jobWords'
 import { useIntervalFn } from '@vueuse/core'
 import { figure } from '#core/measure/figure'
 import { ledgeMarksOf } from '#core/job/ledgeMarks'
@@ -42,7 +43,7 @@ const steps = computed(() => {
     tasks: tasksDone(shown.value?.schedule),
     today: context.today,
     area: text(figure('areaM2', lawn.value.areaM2)),
-    load: seed ? `${text(figure('massKg', seed))} of seed` : 'soil, no seed',
+    load: seed ? t('shell.ofSeed', { seed: text(figure('massKg', seed)) }) : t('shell.soilNoSeed'),
   })
 })
 function walk(by: number): void {
@@ -61,12 +62,12 @@ useIntervalFn(async () => {
   if (lawn.value && !lawn.value.sunAwaited) await sill.show(id)
 }, SUN_EVERY_MS)
 const STEP_NAMES: Record<string, string> = {
-  look: 'Look',
-  decide: 'Decide',
-  when: 'When',
-  do: 'Do',
-  bring: 'Bring',
-  jobs: 'Jobs',
+  look: t('shell.look'),
+  decide: t('shell.decide'),
+  when: t('shell.when'),
+  do: t('shell.do'),
+  bring: t('shell.bring'),
+  jobs: t('shell.jobs'),
 }
 /** Views that are of no open job. */
 const ofJobs = computed(() => route.path.includes('/jobs'))
@@ -87,21 +88,25 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
       >
       <JobLine :lawn="lawn" />
     </header>
-    <nav v-if="steps.length" class="steps" aria-label="Steps of this lawn">
+    <nav v-if="steps.length" class="steps" :aria-label="t('shell.stepsOfThisLawn')">
       <NuxtLink v-for="step in steps" :key="step.code" :to="stepTo(step.code)" class="step" active-class="here">
         <b
-          ><UIcon v-if="step.state === 'settled'" name="i-lucide-check" class="tick" aria-label="settled" />{{
-            step.name
-          }}</b
+          ><UIcon
+            v-if="step.state === 'settled'"
+            name="i-lucide-check"
+            class="tick"
+            :aria-label="t('shell.settled')"
+          />{{ step.name }}</b
         >
         <span>{{ step.says }}</span>
       </NuxtLink>
     </nav>
     <p v-if="sill.problem" class="problem" role="alert">
-      {{ sill.problem.message }} <UButton variant="outline" class="ml-3" @click="sill.show(id)">Try again</UButton>
+      {{ sill.problem.message }}
+      <UButton variant="outline" class="ml-3" @click="sill.show(id)">{{ t('shell.tryAgain') }}</UButton>
     </p>
     <p v-if="lawn.sunAwaited" class="notice" role="status">
-      Saved. The sun over this plan is being worked out; it follows by itself.
+      {{ t('shell.savedTheSunOver') }}
     </p>
     <EditClash
       v-if="clash"
@@ -114,12 +119,13 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
     <TrialBar />
     <NuxtPage v-if="!lawn.job.endedOn || ofJobs" />
     <p v-else class="notice">
-      Job {{ lawn.job.number }} was {{ lawn.job.state }}; nothing is planned on this lawn now.
-      <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">Start the next job</NuxtLink>
+      {{ t('shell.jobWasNothingIs', { number: lawn.job.number, state: stateName(lawn.job.state) }) }}
+      <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">{{ t('shell.startTheNextJob') }}</NuxtLink>
     </p>
   </div>
   <p v-else-if="store.problem" class="problem" role="alert">
-    {{ store.problem.message }} <UButton variant="outline" class="ml-3" @click="store.load(id)">Try again</UButton>
+    {{ store.problem.message }}
+    <UButton variant="outline" class="ml-3" @click="store.load(id)">{{ t('shell.tryAgain') }}</UButton>
   </p>
 </template>
 

@@ -4,7 +4,7 @@ import { STAGES, type Stage } from '#core/job/stages'
 import { figure } from '#core/measure/figure'
 import { hangersOf, sowingsOf } from '~/utils/hangers'
 
-useHead({ title: 'Lawns' })
+useHead({ title: t('lawns.lawns') })
 const list = useListStore()
 const context = useContextStore()
 const sill = useSillStore()
@@ -76,9 +76,10 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
 <template>
   <div>
     <header class="head">
-      <h1>Lawns</h1>
+      <h1>{{ t('lawns.lawns') }}</h1>
       <span
-        ><b>{{ list.lawns.length }}</b> lawns<template v-if="!list.reading"
+        ><b>{{ list.lawns.length }}</b> {{ t('lawns.lawns2')
+        }}<template v-if="!list.reading"
           >, <b>{{ area }}</b></template
         ></span
       >
@@ -88,29 +89,30 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
         icon="i-lucide-plus"
         aria-keyshortcuts="a"
         @click="startAdding"
-        >Add a lawn <kbd>a</kbd></UButton
+        >{{ t('lawns.addALawn') }} <kbd>a</kbd></UButton
       >
       <span class="small right">{{
         cursor
-          ? `Above: ${shown.find((r) => r.lawn.id === cursor)?.lawn.client ?? ''}, the row you are on`
-          : 'Above: sowing days of all lawns'
+          ? t('lawns.aboveTheRowYou', { client: shown.find((r) => r.lawn.id === cursor)?.lawn.client ?? '' })
+          : t('lawns.aboveSowingDaysOf')
       }}</span>
     </header>
     <FirstSteps />
+    <SampleLawns />
     <AddLawn v-if="adding || (!list.lawns.length && !list.reading)" />
     <div v-if="list.lawns.length" class="tools">
       <UInput
         ref="searchBox"
         v-model="search"
         icon="i-lucide-search"
-        aria-label="Find a lawn, street or grass"
-        placeholder="Find a lawn, street or grass"
+        :aria-label="t('lawns.findALawnStreet')"
+        :placeholder="t('lawns.findALawnStreet')"
         class="find"
         ><template #trailing><kbd>/</kbd></template></UInput
       >
-      <div class="switch" role="group" aria-label="Which lawns">
+      <div class="switch" role="group" :aria-label="t('lawns.whichLawns')">
         <button type="button" :aria-pressed="stage === 'all'" @click="stage = 'all'">
-          All {{ rows.length }}<template v-if="list.reading"> and more</template>
+          {{ t('lawns.all', { rows: rows.length }) }}<template v-if="list.reading"> {{ t('lawns.andMore') }}</template>
         </button>
         <button
           v-for="g in counts"
@@ -124,12 +126,12 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
       </div>
       <UCheckbox v-model="onlyHeld"
         ><template #label
-          >Only held or at risk <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></template
+          >{{ t('lawns.onlyHeldOrAt') }} <b>{{ rows.filter((r) => held(r.gate?.state)).length }}</b></template
         ></UCheckbox
       >
       <label class="small right by"
-        >Sort by
-        <select v-model="sortBy" aria-label="Sort by">
+        >{{ t('lawns.sortBy') }}
+        <select v-model="sortBy" :aria-label="t('lawns.sortBy')">
           <template v-for="{ name, by } in heads" :key="name"
             ><option v-if="by" :value="by">{{ name }}</option></template
           >
@@ -137,9 +139,16 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
       >
     </div>
     <p v-if="list.problem && !context.problem" class="problem" role="alert">
-      {{ list.problem.message }} <UButton variant="outline" class="ml-3" @click="list.load()">Try again</UButton>
+      {{ list.problem.message }}
+      <UButton variant="outline" class="ml-3" @click="list.load()">{{ t('lawns.tryAgain') }}</UButton>
     </p>
-    <div v-if="shown.length" class="list" role="table" aria-label="Lawns" @pointerleave="cursor = undefined">
+    <div
+      v-if="shown.length"
+      class="list"
+      role="table"
+      :aria-label="t('lawns.lawns')"
+      @pointerleave="cursor = undefined"
+    >
       <div class="row-head" role="row">
         <span
           v-for="{ name, by } in heads"
@@ -159,17 +168,17 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
         @focus="cursor = row.lawn.id"
       />
     </div>
-    <UButton v-if="shown.length > onScreen.length" variant="outline" class="mt-3" @click="unrolled += LIST_PAGE"
-      >Show {{ Math.min(LIST_PAGE, shown.length - onScreen.length) }} more of {{ shown.length }}</UButton
-    >
+    <UButton v-if="shown.length > onScreen.length" variant="outline" class="mt-3" @click="unrolled += LIST_PAGE">{{
+      t('lawns.showMoreOf', { LIST_PAGE: Math.min(LIST_PAGE, shown.length - onScreen.length), shown: shown.length })
+    }}</UButton>
     <p v-if="!shown.length && list.lawns.length" class="empty">
-      No lawn fits.
+      {{ t('lawns.noLawnFits') }}
       <button class="opens" type="button" @click="((search = ''), (stage = 'all'), (onlyHeld = false))">
-        Show all {{ list.lawns.length }}
+        {{ t('lawns.showAll', { lawns: list.lawns.length }) }}
       </button>
     </p>
     <p v-else-if="!list.lawns.length && !list.problem" class="empty">
-      No lawn yet. Add the first one above: a name and an area are enough to begin its survey.
+      {{ t('lawns.noLawnYetAdd') }}
     </p>
   </div>
 </template>

@@ -27,7 +27,7 @@ test('its values are told as people read them', () => {
   expect(fieldText(`zones.${ZONE_ID}.mowingHeightMm`, 76.2, 'us')).toBe('3 in')
   expect(fieldText(`zones.${ZONE_ID}.mowingHeightMm`, 76.2, 'metric')).toBe('76.2 mm')
   expect(fieldText(`zones.${ZONE_ID}.desirableShare`, 0.56, 'us')).toBe('56.0%')
-  expect(fieldText('sowOn', toDay('2026-09-18'), 'us')).toBe('Fri 18 Sep')
+  expect(fieldText('sowOn', toDay('2026-09-18'), 'us')).toBe('Fri Sep 18')
   expect(fieldText(`zones.${ZONE_ID}.grass`, 'TF', 'us')).toBe('tall fescue')
   expect([fieldText('address', '', 'us'), fieldText('zones.x.plugsMm', [], 'us')]).toEqual(['empty', 'empty'])
   expect(fieldText('applications', [{ ingredient: 'prodiamine', appliedOn: '2026-05-04', waitDays: 184 }], 'us')).toBe(

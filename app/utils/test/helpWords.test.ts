@@ -1,6 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { expect, test } from 'vitest'
 import { helpOf } from '../helpWords'
+import { t } from '../words'
 
 test('every view of a lawn and every place has its help', () => {
   const steps = readdirSync('app/pages/lawns/[id]').filter((name) => name.endsWith('.vue') && name !== 'index.vue')
@@ -17,6 +18,6 @@ test('every view of a lawn and every place has its help', () => {
     '/firm',
     '/set-up',
   ])
-    expect([path, helpOf(path)?.does.every((line) => line.length > 20)]).toEqual([path, true])
+    expect([path, helpOf(path)?.does.every((line) => t(line).length > 20)]).toEqual([path, true])
   expect(helpOf('/sign-in')).toBeUndefined()
 })

@@ -5,11 +5,11 @@ import { oddsChart, stackOf } from '../oddsChart'
 const YEARS = 30
 /** Days whose good years and causes add to all years, as the engine counts them. */
 const days = fc
-  .array(fc.tuple(fc.nat(8), fc.nat(8), fc.nat(5), fc.nat(6), fc.nat(3)), { minLength: 20, maxLength: 120 })
+  .array(fc.tuple(fc.nat(8), fc.nat(8), fc.nat(5), fc.nat(4), fc.nat(3), fc.nat(2)), { minLength: 20, maxLength: 120 })
   .map((list) =>
-    list.map(([heat, washout, frost, cold, dry]) => ({
-      good: YEARS - heat - washout - frost - cold - dry,
-      causes: { heat, washout, frost, cold, dry },
+    list.map(([heat, washout, frost, cold, dry, weeds]) => ({
+      good: YEARS - heat - washout - frost - cold - dry - weeds,
+      causes: { heat, washout, frost, cold, dry, weeds, birds: 0 },
     })),
   )
 

@@ -42,7 +42,7 @@ describe('a drawing from outside', () => {
     const laughs = `<!DOCTYPE kml [<!ENTITY a "ha"><!ENTITY b "${'&a;'.repeat(10)}">]>`
     expect(await things('a.kml', KML('<name>&b;</name>', laughs))).toEqual({
       ok: false,
-      message: 'This KML declares a document type of its own, which no drawing needs. Save it anew.',
+      message: { key: 'plan.thisDeclaresADocument', values: { format: 'KML' } },
     })
     for (const [name, text] of [
       ['b.gpx', '<gpx><trk>'],
@@ -52,12 +52,12 @@ describe('a drawing from outside', () => {
     ] as const)
       expect([name, await things(name, text)]).toEqual([
         name,
-        { ok: false, message: expect.stringContaining('breaks off or is damaged') },
+        { ok: false, message: { key: 'plan.thisBreaksOffOr', values: expect.anything() } },
       ])
     const points = Array.from({ length: 60_000 }, (_, i) => `<trkpt lat="${37 + i * 1e-8}" lon="-79"/>`).join('')
     expect(await things('f.gpx', `<gpx><trk><trkseg>${points}</trkseg></trk></gpx>`)).toMatchObject({
       ok: false,
-      message: expect.stringContaining('60000 points'),
+      message: { key: 'contract.thisFileHasPoints', values: { all: 60_000 } },
     })
   })
 
@@ -87,7 +87,7 @@ describe('a drawing from outside', () => {
     expect(await things('a.geojson', file)).toMatchObject({
       ok: true,
       things: [{ feature: { kind: 'zone' } }],
-      left: [expect.stringContaining('crosses itself')],
+      left: [{ values: { problem: { key: 'site.itsEdgeCrossesItself' } } }],
     })
     expect(({} as { kind?: string }).kind).toBeUndefined()
   })

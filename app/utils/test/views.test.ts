@@ -26,7 +26,8 @@ const PRACTICE = {
   planning: planningOf(),
   workingDays: [0, 1, 2, 3, 4, 5, 6],
   holidays: [],
-  hoursADay: 16,
+  feedRules: { phosphorus: 'exemption' as const, blackouts: [] },
+  hoursADay: 40,
   pace: {},
   stock: {},
   spokenFor: {},
@@ -60,6 +61,7 @@ const glance: Glance = {
     dormant: false,
     mow: { early: 26, middle: 30, late: 36 },
     up: { early: 7, middle: 9, late: 13 },
+    fourthMow: 60,
     groundLeft: 0.6,
     soilC: 20,
   },
@@ -87,13 +89,21 @@ const outlined = (each: Lawn, brief: Glance | null = glance) =>
 const row = (each: Lawn, brief: Glance | null = glance) => {
   const { id, client, address, growsNow, areaM2, job, plan } = each
   const { programme, sowOn } = plan
-  const listed = { id, client, address, growsNow, areaM2, job: { ...job, programme, sowOn, outcome: null } }
+  const listed = {
+    id,
+    client,
+    address,
+    growsNow,
+    sample: false,
+    areaM2,
+    job: { ...job, programme, sowOn, outcome: null },
+  }
   return lawnRow({ ...listed, outline: outlined(each, brief) }, TODAY, 'us')
 }
 
 describe('a row of the list', () => {
   test('tells where the lawn stands', () => {
-    expect(row(lawn)).toMatchObject({ stage: 'to sow', sow: 'Fri 18 Sep', odds: '97 of 100', what: 'Soil test' })
+    expect(row(lawn)).toMatchObject({ stage: 'to sow', sow: 'Fri Sep 18', odds: '97 of 100', what: 'Soil test' })
     expect(row(undecided)).toMatchObject({ stage: 'to decide', programme: 'Not decided' })
     expect(row(withZone(undecided, { plugsMm: [] }))).toMatchObject({ stage: 'to survey' })
     expect(
@@ -131,7 +141,16 @@ describe('a row of the list', () => {
 
   test('stands with what is on record before it is worked out, and says no state it does not know', () => {
     const { id, client, address, growsNow, areaM2, job } = lawn
-    const bare = { id, client, address, growsNow, areaM2, job: { ...job, sowOn: null, outcome: null }, outline: null }
+    const bare = {
+      id,
+      client,
+      address,
+      growsNow,
+      sample: false,
+      areaM2,
+      job: { ...job, sowOn: null, outcome: null },
+      outline: null,
+    }
     expect(lawnRow(bare, TODAY, 'us')).toMatchObject({ stage: undefined, sow: '', next: '', what: '', gate: null })
   })
 
@@ -143,10 +162,12 @@ describe('a row of the list', () => {
     const { id, client, address, growsNow, areaM2, job } = ended
     const closed = { ...job, programme: 'overseed' as const, sowOn: null, outcome: 'closed' as const, endedOn: TODAY }
     const outline = outlined({ ...ended, job: { ...job, endedOn: TODAY } })
-    expect(lawnRow({ id, client, address, growsNow, areaM2, job: closed, outline }, TODAY, 'us')).toMatchObject({
+    expect(
+      lawnRow({ id, client, address, growsNow, sample: false, areaM2, job: closed, outline }, TODAY, 'us'),
+    ).toMatchObject({
       stage: 'finished',
-      sow: 'sown 7 Sep',
-      what: 'closed 8 Sep',
+      sow: 'sown Sep 7',
+      what: 'closed Sep 8',
     })
   })
 })

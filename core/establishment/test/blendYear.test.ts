@@ -1,14 +1,15 @@
 import { erf } from 'mathjs'
 import { beforeAll, describe, expect, test } from 'vitest'
-import { climateFromNormals } from '../../weather/normals'
+import { climateFromNormals } from '../../weather/climate'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
-import { countShares, pureSeed, type Blend } from '../../seed/blends'
+import { countShares, pureSeed, standShares, type Blend } from '../../seed/blends'
 import { grassByCode } from '../../grass/grasses'
 import { toDay } from '../../measure/calendar'
-import { emergedShare, judgeBlend, normalShare } from '../blendYear'
+import { judgeBlend } from '../blendYear'
+import { emergedShare, normalShare } from '../germination'
 import { summarise } from '../outlook'
 import { buildSeason, DAYS_BEHIND, type Season } from '../season'
-import { judgeYear, type SeedbedRisk } from '../sowing'
+import { causeOf, judgeYear, type SeedbedRisk } from '../sowing'
 
 const RISK: SeedbedRisk = { covering: 'covered', slopeShare: 0 }
 const MIXTURE: Blend = [
@@ -72,15 +73,18 @@ describe('a mixture in one weather year', () => {
   })
 
   test('stands where every seed stands, fails where every seed fails, and never for a cause that none of them has', () => {
+    const stands = standShares(MIXTURE)
     for (const year of season.years) {
       const { whole, parts } = judgeBlend(year, MIXTURE, RISK)
       for (let i = DAYS_BEHIND; i < DAYS_BEHIND + 365; i++) {
-        const causes = parts.map(({ cause }) => cause[i]!)
-        if (causes.every((cause) => cause === null)) expect(whole.cause[i]).toBeNull()
-        if (causes.every((cause) => cause !== null)) expect(whole.cause[i]).not.toBeNull()
-        if (whole.cause[i]) expect(causes).toContain(whole.cause[i])
-        // Tall fescue is most of this stand: bluegrass that fails thins it, no more.
-        if (causes[0] === null) expect(whole.cause[i]).toBeNull()
+        const causes = parts.map((part) => causeOf(part, i))
+        if (causes.every((cause) => cause === null)) expect(causeOf(whole, i)).toBeNull()
+        if (causes.every((cause) => cause !== null)) expect(causeOf(whole, i)).not.toBeNull()
+        expect(parts.map(({ worst }) => worst[i])).toContain(whole.worst[i])
+        expect(whole.share[i]).toBeCloseTo(
+          parts.reduce((sum, { share }, k) => sum + stands[k]! * share[i]!, 0),
+          5,
+        )
       }
     }
   })
@@ -103,21 +107,17 @@ describe('seed that lies until spring', () => {
     expect(outlook.dormant!.from > toDay('2026-11-10') && outlook.dormant!.from < toDay('2026-12-31')).toBe(true)
     for (const year of season.years) {
       const told = judgeYear(year, grassByCode('TF'), RISK)
-      told.dormant.forEach((cause, i) => {
-        if (cause === undefined || i > DAYS_BEHIND + 300) return
+      for (let i = 0; i <= DAYS_BEHIND + 300; i++)
         // Day 212 from 1 August is 1 March.
-        if (cause === null) expect(told.up50[i]! - DAYS_BEHIND).toBeGreaterThan(212)
-      })
-      expect(told.dormant.slice(DAYS_BEHIND, DAYS_BEHIND + 80).every((cause) => cause === undefined)).toBe(true)
+        if (causeOf(told.dormant, i) === null) expect(told.up50[i]! - DAYS_BEHIND).toBeGreaterThan(212)
+      expect(told.dormant.share.slice(DAYS_BEHIND, DAYS_BEHIND + 80).every(Number.isNaN)).toBe(true)
     }
   })
   test('is not told of warm-season seed, nor of winter colour', () => {
-    expect(judgeYear(season.years[0]!, grassByCode('BER'), RISK).dormant.every((cause) => cause === undefined)).toBe(
-      true,
-    )
+    expect(judgeYear(season.years[0]!, grassByCode('BER'), RISK).dormant.share.every(Number.isNaN)).toBe(true)
     expect(
-      judgeYear(season.years[0]!, grassByCode('ARG'), { ...RISK, winterColour: true }).dormant.every(
-        (cause) => cause === undefined,
+      judgeYear(season.years[0]!, grassByCode('ARG'), { ...RISK, winterColour: true }).dormant.share.every(
+        Number.isNaN,
       ),
     ).toBe(true)
   })

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import { climateFromNormals, mirrored } from '../../weather/normals'
+import { climateFromNormals } from '../../weather/climate'
+import { mirrored } from '../../weather/normals'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
 import { daysBetween, toDay, type Day } from '../../measure/calendar'
 import { buildSeason } from '../season'

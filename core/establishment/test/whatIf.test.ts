@@ -1,11 +1,13 @@
+import { told } from '../../explain/test/told'
 import { beforeAll, describe, expect, test } from 'vitest'
-import { climateFromNormals } from '../../weather/normals'
+import { climateFromNormals } from '../../weather/climate'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
 import type { Ground } from '../../soil/soilCourse'
 import { pureSeed } from '../../seed/blends'
 import { toDay } from '../../measure/calendar'
 import { AS_TOLD } from '../../water/topLayer'
 import { summarise } from '../outlook'
+import type { YearsOfTurf } from '../lasting'
 import { buildSeason, DAYS_BEHIND, SOWN_AHEAD, type Season, type SeasonInput } from '../season'
 import type { SeedbedRisk } from '../sowing'
 import { oddsOf, variantsOf, type Variant } from '../whatIf'
@@ -53,7 +55,7 @@ describe('what may be tried', () => {
     expect(
       variantsOf(pureSeed('BER'), GROUND, RISK)
         .filter(({ group }) => group === 'seed')
-        .map(({ words }) => words),
+        .map(({ words }) => told(words)),
     ).toEqual(['zoysia'])
     expect(
       variantsOf(pureSeed('ARG'), GROUND, { ...RISK, winterColour: true }).some(({ group }) => group === 'seed'),
@@ -64,54 +66,63 @@ describe('what may be tried', () => {
 describe('odds of a variant', () => {
   test('of the plan are those of its summary, also when its ingredients went through JSON to a browser', () => {
     const summary = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
-    const plan = oddsOf(named('plan'), season)
+    const { odds: plan } = oddsOf(named('plan'), season)
     expect(plan.chance).toEqual(summary.sowing.slice(DAYS_BEHIND).map(({ chance }) => chance))
     expect(plan.windows).toEqual(summary.windows)
     const sent = JSON.parse(JSON.stringify({ input: INPUT, variant: named('plan') })) as {
       input: SeasonInput
       variant: Variant
     }
-    expect(oddsOf(sent.variant, buildSeason(sent.input))).toEqual(plan)
+    expect(oddsOf(sent.variant, buildSeason(sent.input)).odds).toEqual(plan)
   })
 
   test('rain alone makes fewer stands, bare soil is washed out more often, and shade warms less', () => {
     const total = (code: string, of = season) =>
-      oddsOf(named(code), of).chance.reduce((sum, { of100 }) => sum + of100, 0)
+      oddsOf(named(code), of).odds.chance.reduce((sum, { of100 }) => sum + of100, 0)
     expect(total('water 0')).toBeLessThan(total('plan'))
     expect(total('cover none')).toBeLessThan(total('plan'))
     const shaded = buildSeason({ ...INPUT, ground: named('sun dense').ground })
     expect(shaded.years[0]!.soil.probeDailyC[DAYS_BEHIND]!).toBeLessThan(
       season.years[0]!.soil.probeDailyC[DAYS_BEHIND]!,
     )
-    expect(oddsOf(named('sun dense'), shaded).chance).toHaveLength(SOWN_AHEAD)
+    expect(oddsOf(named('sun dense'), shaded).odds.chance).toHaveLength(SOWN_AHEAD)
   })
 })
 
 describe('zones of a lawn', () => {
   test('stand behind the plan with their own seed and exposure, and are judged by them', () => {
     const shade: Ground = { ...GROUND, sun: 'dense' }
-    const told = variantsOf(pureSeed('TF'), GROUND, RISK, [
+    const all = variantsOf(pureSeed('TF'), GROUND, RISK, [
       { name: 'Front', seed: pureSeed('TF'), ground: GROUND, risk: RISK },
       { name: 'Back', seed: pureSeed('KBG'), ground: shade, risk: RISK },
     ])
-    expect(told.slice(0, 3).map(({ group, words }) => [group, words])).toEqual([
+    expect(all.slice(0, 3).map(({ group, words }) => [group, told(words)])).toEqual([
       ['plan', 'as planned, tall fescue'],
       ['zone', 'Front: tall fescue'],
       ['zone', 'Back: Kentucky bluegrass'],
     ])
     // The front is the plan's own ground and seed: the same counts.
-    expect(oddsOf(told[1]!, season).chance).toEqual(oddsOf(told[0]!, season).chance)
-    expect(oddsOf(told[2]!, buildSeason({ ...INPUT, ground: shade })).chance).not.toEqual(
-      oddsOf(told[0]!, season).chance,
+    expect(oddsOf(all[1]!, season).odds.chance).toEqual(oddsOf(all[0]!, season).odds.chance)
+    expect(oddsOf(all[2]!, buildSeason({ ...INPUT, ground: shade })).odds.chance).not.toEqual(
+      oddsOf(all[0]!, season).odds.chance,
     )
   })
-  test('in the transition zone may be tried with seed of the other season, elsewhere not', () => {
-    const seasons = (latDeg: number) =>
-      new Set(
-        variantsOf(pureSeed('TF'), { ...GROUND, latDeg }, RISK)
-          .filter(({ group }) => group === 'seed')
-          .map(({ words }) => ['bermudagrass', 'zoysia'].includes(words)),
-      )
-    expect([seasons(36), seasons(-36), seasons(45)].map((told) => told.has(true))).toEqual([true, true, false])
+  // Found: between 33 and 39 degrees of latitude both seasons were offered, elsewhere not, whatever the climate.
+  test('may be tried with seed of the other season where it lives on, and what may not is named', () => {
+    const offered = (years?: YearsOfTurf) =>
+      variantsOf(pureSeed('TF'), GROUND, RISK, [], years).filter(({ group }) => group === 'seed')
+    const zoysia = (years?: YearsOfTurf) => offered(years).some(({ words }) => told(words) === 'zoysia')
+    expect([zoysia({ hotDays: 52, coldestC: 4 }), zoysia({ hotDays: 1, coldestC: -15 }), zoysia()]).toEqual([
+      true,
+      false,
+      false,
+    ])
+    const bluegrass = offered({ hotDays: 52, coldestC: 4 }).find(({ words }) => told(words) === 'Kentucky bluegrass')
+    expect(bluegrass!.lasting).toBe('will not last')
+  })
+  test('differ from the plan only where more than chance tells them apart', () => {
+    const { years: plan } = oddsOf(named('plan'), season)
+    expect(oddsOf(named('plan'), season, undefined, plan).odds.real!.some(Boolean)).toBe(false)
+    expect(oddsOf(named('water 0'), season, undefined, plan).odds.real!.some(Boolean)).toBe(true)
   })
 })

@@ -1,11 +1,12 @@
 import { beforeAll, describe, expect, test } from 'vitest'
 import { ATLANTA, ATLANTA_LAT, COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
-import { climateFromNormals, mirrored, type Normals } from '../../weather/normals'
+import { climateFromNormals } from '../../weather/climate'
+import { mirrored, type Normals } from '../../weather/normals'
 import { grassByCode, type GrassCode } from '../../grass/grasses'
 import { pureSeed } from '../../seed/blends'
 import { addDays, dayOfYear, daysBetween, toDay, type Day } from '../../measure/calendar'
 import { buildSeason, DAYS_BEHIND, SOWN_AHEAD, type Season } from '../season'
-import { judgeYear, type SeedbedRisk } from '../sowing'
+import { causeOf, judgeYear, type SeedbedRisk, type YearOutlook } from '../sowing'
 import { candidateDays } from '../candidates'
 import { sunSeason } from '../sunSeason'
 import { oddsByDay, sowingWindows, type SowingWindow } from '../window'
@@ -24,6 +25,9 @@ const seasonOf = (normals: Normals, latDeg: number, today: Day, years = YEARS, s
     years,
     seed,
   })
+
+const countCauses = (year: YearOutlook, wanted: string): number =>
+  Array.from(year.share, (_, i) => causeOf(year, i)).filter((cause) => cause === wanted).length
 
 interface Dated extends SowingWindow {
   first: Day
@@ -46,15 +50,12 @@ function windowsOf(season: Season, code: GrassCode, risk = COVERED): Dated[] {
   }))
 }
 
-// An independent calculation with 80 years of the Columbus normals gave autumn windows PRG 12-22 Sep,
-// TF 10-18 Sep, KBG 25 Aug-4 Sep, and best shares for TF of 0.86 in autumn and 0.56 in spring. It draws other random
-// years, so dates are held to a fortnight and shares to 0.1.
+// Extension practice of the upper Midwest, from memory: PRG and TF about the middle of September, KBG from the end of
+// August; dates are held to a fortnight. How often each stands is checked in table.test.ts.
 describe('Columbus, Ohio', () => {
   let autumn: Season
-  let spring: Season
   beforeAll(() => {
     autumn = seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-07-01'))
-    spring = seasonOf(COLUMBUS, COLUMBUS_LAT, toDay('2026-01-15'))
   })
 
   test.each([
@@ -79,18 +80,6 @@ describe('Columbus, Ohio', () => {
     expect(windowsOf(autumn, 'KBG')[0]!.last < windowsOf(autumn, 'PRG')[0]!.last).toBe(true)
   })
 
-  test('tall fescue makes a stand in autumn as often as the independent calculation says, and less often in spring', () => {
-    const [inAutumn] = windowsOf(autumn, 'TF')
-    expect(Math.abs(inAutumn!.share - 0.86)).toBeLessThan(0.1)
-    const inSpring = oddsByDay(
-      spring.years.map((year) => judgeYear(year, grassByCode('TF'), COVERED)),
-      DAYS_BEHIND + 170,
-    )
-    const best = Math.max(...inSpring.slice(DAYS_BEHIND).map(({ good }) => good)) / YEARS
-    expect(Math.abs(best - 0.56)).toBeLessThan(0.1)
-    expect(best).toBeLessThan(inAutumn!.share)
-  })
-
   test('on the other side of the equator every date moves by half a year, within 5 days', () => {
     const south = seasonOf(mirrored(COLUMBUS), -COLUMBUS_LAT, toDay('2026-12-30'))
     const [here] = windowsOf(autumn, 'TF')
@@ -107,8 +96,7 @@ describe('Columbus, Ohio', () => {
 
   test('bare seedbeds on a slope are never washed out less often than covered level ones', () => {
     for (const year of autumn.years.slice(0, 10)) {
-      const washed = (risk: SeedbedRisk) =>
-        judgeYear(year, grassByCode('TF'), risk).cause.filter((cause) => cause === 'washout').length
+      const washed = (risk: SeedbedRisk) => countCauses(judgeYear(year, grassByCode('TF'), risk), 'washout')
       expect(washed({ covering: 'bare', slopeShare: 0.1 })).toBeGreaterThanOrEqual(washed(COVERED))
     }
   })
@@ -139,9 +127,7 @@ describe('Atlanta', () => {
   test('the summary tells the same odds, and names a window only where half of the years are good', () => {
     const outlook = summarise(season, pureSeed('TF'), COVERED, 75, ATLANTA)
     expect(
-      outlook.sowing.every(
-        ({ good, causes }) => good + causes.cold + causes.frost + causes.heat + causes.washout + causes.dry === 30,
-      ),
+      outlook.sowing.every(({ good, causes }) => good + Object.values(causes).reduce((sum, n) => sum + n, 0) === 30),
     ).toBe(true)
     expect(outlook.windows.every(({ chance }) => chance.of100 >= 50)).toBe(true)
     expect(outlook.soilC.median).toHaveLength(DAYS_BEHIND + SOWN_AHEAD)

@@ -1,25 +1,27 @@
+import { told } from '../../explain/test/told'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { ZONE } from '../../job/test/ground'
 import type { ZoneSurvey } from '../../site/zone'
 import { judgeGrasses, type GrassWishes } from '../choice'
-import { GRASSES, type GrassCode } from '../grasses'
+import { lastingGate } from '../../establishment/lasting'
+import { GRASSES, type Grass, type GrassCode } from '../grasses'
 import { swardByCode, SWARDS } from '../swards'
 
 const judge = (zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) =>
-  judgeGrasses({ ...ZONE, ...zone }, { look: 'family', latDeg: 37, ...wishes })
+  judgeGrasses({ ...ZONE, ...zone }, { look: 'family', lasting: () => undefined, ...wishes })
 const of = (code: GrassCode, zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) =>
   judge(zone, wishes).find(({ grass }) => grass.code === code)!
 const says = (code: GrassCode, zone: Partial<ZoneSurvey> = {}, wishes: Partial<GrassWishes> = {}) =>
   of(code, zone, wishes)
-    .conflicts.map(({ text }) => text.map((part) => (typeof part === 'string' ? part : '#')).join(''))
+    .conflicts.map(({ text }) => told(text))
     .join(' ')
 
 describe('the grass for a zone', () => {
   test('that is there already, in sun and at its height, is the first choice', () => {
     expect(judge()[0]!.grass.code).toBe('TF')
     expect(of('TF')).toMatchObject({ suits: true, conflicts: [] })
-    expect(judge({ sward: 'BER', grass: 'BER', mowingHeightMm: 35 }, { latDeg: 33 })[0]!.grass.code).toBe('BER')
+    expect(judge({ sward: 'BER', grass: 'BER', mowingHeightMm: 35 }, {})[0]!.grass.code).toBe('BER')
   })
 
   test('below three hours of sun is none: every one is held', () => {
@@ -35,12 +37,13 @@ describe('the grass for a zone', () => {
     for (const code of ['KBG', 'BER', 'PRG'] as const) expect(says(code, shade)).toContain('of sun')
   })
 
-  test('is of its region, whichever hemisphere', () => {
-    for (const side of [1, -1]) {
-      expect(says('BER', {}, { latDeg: side * 45 })).toContain('winters badly')
-      expect(says('TF', {}, { latDeg: side * 25 })).toContain('does not last the summers')
-      expect(says('KBG', { sward: 'KBG' }, { latDeg: side * 33 })).toContain('colder regions')
-    }
+  test('is of its climate: what will not live there is not the first choice', () => {
+    const lasting = (grass: Grass) => lastingGate(grass, { hotDays: 87, coldestC: 14 }, false)
+    expect(says('TF', {}, { lasting })).toContain('will not last here')
+    expect(judge({ sward: null }, { lasting })[0]!.grass.season).toBe('warm')
+    const cold = (grass: Grass) => lastingGate(grass, { hotDays: 1, coldestC: -15 }, false)
+    expect(says('BER', {}, { lasting: cold })).toContain('will not last here')
+    expect(says('KBG', {}, { lasting: cold })).not.toContain('last here')
   })
 
   test('bears the height it is kept at, being walked on, and the look that is wanted', () => {
@@ -64,15 +67,16 @@ describe('the grass for a zone', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0, max: 14, noNaN: true }),
-        fc.double({ min: -60, max: 60, noNaN: true }),
+        fc.integer({ min: 0, max: 120 }),
         fc.constantFrom(...SWARDS.map(({ code }) => code)),
         fc.integer({ min: 5, max: 120 }),
-        (sunHours, latDeg, sward, keptMm) => {
-          const verdicts = judge({ sunHours, sward, keptMm }, { latDeg })
+        (sunHours, hotDays, sward, keptMm) => {
+          const lasting = (grass: Grass) => lastingGate(grass, { hotDays, coldestC: 0 }, false)
+          const verdicts = judge({ sunHours, sward, keptMm }, { lasting })
           expect(verdicts.map(({ grass }) => grass.code).sort()).toEqual(GRASSES.map(({ code }) => code).sort())
           expect(verdicts.map(({ score }) => score)).toEqual(verdicts.map(({ score }) => score).sort((a, b) => a - b))
           for (const { conflicts } of verdicts)
-            for (const { source } of conflicts) expect(source!.text.length).toBeGreaterThan(3)
+            for (const { source } of conflicts) expect(told(source!.text).length).toBeGreaterThan(3)
         },
       ),
     )

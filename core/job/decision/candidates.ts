@@ -1,3 +1,4 @@
+import { say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
 import { addDays, type Day } from '../../measure/calendar'
 import { NO_WORK } from '../nothingDecided'
@@ -10,6 +11,7 @@ import type { SeasonKnown } from '../season'
 import { beginningSettings, practicesOf } from '../seeding'
 import { surveyOf } from '../lawn'
 import type { PlanSettings } from '../settings'
+import { conversionOf, type Conversion } from './conversion'
 import { expectOf, type Expectation } from './expectations'
 import { PRACTICE_CODES, PRACTICES, type PracticeCode, type Practices } from './practices'
 import { PROGRAMME_CODES, PROGRAMMES, type Programme, type ProgrammeCode } from './programmes'
@@ -22,6 +24,8 @@ export interface Candidate {
   schedule: Schedule
   estimate: Estimate
   expect: Expectation[]
+  /** Where another species is wanted: what of the ground it holds after each of the first seasons. */
+  conversion: Conversion | undefined
   waiting: Waiting
   sowOn: Day
   of100: number | undefined
@@ -42,13 +46,13 @@ export interface Refused {
 /** What another practice would change in the chosen programme. */
 export interface Difference {
   question: PracticeCode
-  asks: string
+  asks: Message
   choices: {
     code: string
-    name: string
+    name: Message
     own: boolean
     firm: boolean
-    changes: string
+    changes: Message
     hours: number
     minor: number
     seedKg: number
@@ -79,15 +83,14 @@ function dayFor(job: JobRecord, code: ProgrammeCode, { window, next }: Waiting, 
 
 /** Settings as they would be under other practices: what those decide follows them, the rest stays typed. */
 export function settingsUnder(
-  { job, lawn }: Pick<Considered, 'job' | 'lawn'>,
+  { job, lawn, firm }: Pick<Considered, 'job' | 'lawn' | 'firm'>,
   before: Practices,
   after: Practices,
   programme: ProgrammeCode,
 ): PlanSettings {
-  const [was, becomes] = [before, after].map((practices) => beginningSettings(lawn, job, practices, programme)) as [
-    PlanSettings,
-    PlanSettings,
-  ]
+  const [was, becomes] = [before, after].map((practices) =>
+    beginningSettings(lawn, job, practices, programme, firm),
+  ) as [PlanSettings, PlanSettings]
   const changed = (Object.keys(was) as (keyof PlanSettings)[]).filter(
     (key) => JSON.stringify(was[key]) !== JSON.stringify(becomes[key]),
   )
@@ -96,7 +99,6 @@ export function settingsUnder(
 
 const unique = (gates: readonly Gate[]): Gate[] =>
   gates.filter((gate, i) => gates.findIndex((other) => JSON.stringify(other.text) === JSON.stringify(gate.text)) === i)
-const capital = (words: string): string => words[0]!.toUpperCase() + words.slice(1)
 
 /** A programme planned on a lawn; undefined where no zone is left to do it on. */
 export function candidateOf(considered: Considered, code: ProgrammeCode): Candidate | undefined {
@@ -115,6 +117,8 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
   const fitting = zones.filter(({ verdicts }) => verdicts[code].fits)
   const leaning = zones.find(({ recommended }) => recommended?.programme === code)
   const programme = PROGRAMMES[code]
+  const conversion = lawn.wishes.goal === 'species' ? conversionOf(code, firm.planning) : undefined
+  const isWay = conversion !== undefined && fitting.length > 0
   return {
     programme,
     parts,
@@ -124,11 +128,14 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
     waiting,
     of100: programme.anchor === 'seeding' ? there?.sowing?.of100 : undefined,
     expect: expectOf(code, survey, firm.planning),
-    calledFor: leaning !== undefined,
-    why: leaning?.recommended?.because ?? {
-      state: 'met',
-      text: [`${capital(programme.about)}. Possible, but nothing calls for it.`],
-    },
+    conversion,
+    calledFor: leaning !== undefined || isWay,
+    why: isWay
+      ? { state: 'met', text: conversion.why, source: { kind: 'trade', text: say('rules.speciesChange') } }
+      : (leaning?.recommended?.because ?? {
+          state: 'met',
+          text: say('rules.possibleButNothingCalls', { about: programme.about }),
+        }),
     risks: unique((fitting.length ? fitting : zones).flatMap(({ verdicts }) => verdicts[code].risks)),
     butNot: zones
       .filter(({ verdicts }) => !verdicts[code].fits)
@@ -136,7 +143,7 @@ export function candidateOf(considered: Considered, code: ProgrammeCode): Candid
   }
 }
 
-/** Those that fit somewhere, the chosen or recommended first, then by how much work they are. */
+/** Those that fit somewhere, the chosen or recommended first, then what something calls for, then by how much work they are. */
 export function candidatesOf(considered: Considered): Candidate[] {
   const { job, decision } = considered
   const first = job.programme ?? decision.recommended
@@ -144,8 +151,13 @@ export function candidatesOf(considered: Considered): Candidate[] {
   return PROGRAMME_CODES.filter(
     (code) => code === job.programme || decision.zones.some(({ verdicts }) => verdicts[code].fits),
   )
-    .sort((a, b) => isFirst(b) - isFirst(a) || PROGRAMMES[a].work - PROGRAMMES[b].work)
     .flatMap((code) => candidateOf(considered, code) ?? [])
+    .sort(
+      (a, b) =>
+        isFirst(b.programme.code) - isFirst(a.programme.code) ||
+        Number(b.calledFor) - Number(a.calledFor) ||
+        a.programme.work - b.programme.work,
+    )
 }
 
 /** Programmes that fit no zone, each with what the largest zone says against it. */

@@ -1,10 +1,11 @@
+import { say, shortDay, type Message, type MessageValue } from '../../explain/message'
 import { grassByCode } from '../../grass/grasses'
 import { swardByCode } from '../../grass/swards'
-import { addDays, shortDay, type Day } from '../../measure/calendar'
+import { addDays, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import type { Application } from '../../site/survey'
+import type { Texture } from '../../soil/soil'
 import type { ZoneSurvey } from '../../site/zone'
 import { sourceOf, type LimitCode, type Planning } from '../planningFigures'
 import { PROGRAMME_CODES, PROGRAMMES, type ProgrammeCode } from './programmes'
@@ -23,6 +24,7 @@ export interface LawnFindings {
   mownBy: string | null
   homeWhen: string | null
   winterOpen: boolean
+  texture: Texture
 }
 
 /** A programme against one zone. */
@@ -47,8 +49,18 @@ export interface ZoneDecision {
 /** Grasses that ask for feed, water and mowing more than others. @source turf handbooks */
 const NEEDY: readonly string[] = ['KBG', 'CBG', 'PRG', 'BER']
 
+/** Less sun than this leaves ground that drains slowly wet all day. @source own */
+const DAMP_SHADE_H = 5
+/** Practices that decide with. */
+type Decisive = Pick<Practices, 'kill' | 'hybridBermuda'>
+
 /** The zone as the rules read it. */
-export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, practices: Pick<Practices, 'kill'>): Findings {
+export function findingsOf(
+  zone: ZoneSurvey,
+  lawn: LawnFindings,
+  practices: Decisive,
+  planning: Pick<Planning, 'hollowLevel'>,
+): Findings {
   const grass = grassByCode(zone.grass)
   const sward = zone.sward ? swardByCode(zone.sward) : undefined
   return {
@@ -61,6 +73,9 @@ export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, practices: Pick
     driver: zone.driverMm,
     penetrometer: zone.penetrometerKPa,
     deepest: zone.deepestMm,
+    hollowShare: zone.deepestMm > planning.hollowLevel && zone.areaM2 > 0 ? zone.hollowM2 / zone.areaM2 : 0,
+    sunLack: Math.max(0, grass.sunHours - zone.sunHours),
+    dampShade: zone.sunHours < DAMP_SHADE_H && zone.drainage === 'slow',
     sun: zone.sunHours,
     sunNeed: grass.sunHours,
     slope: zone.slopeShare,
@@ -80,6 +95,8 @@ export function findingsOf(zone: ZoneSurvey, lawn: LawnFindings, practices: Pick
     spreads: sward?.spreads ?? grass.season === 'warm',
     bermuda: (zone.sward ?? zone.grass) === 'BER' || zone.sward === 'HBER',
     warmWanted: grass.season === 'warm',
+    hybrid: zone.sward === 'HBER',
+    namedSeed: practices.hybridBermuda === 'named seed',
   }
 }
 
@@ -100,23 +117,19 @@ const applies = ({ when, any }: Rule, findings: Findings, planning: Planning): b
 const concerns = ({ of }: Rule, code: ProgrammeCode): boolean =>
   of === 'all' || (of === 'seeded' ? PROGRAMMES[code].rateShare > 0 : of.includes(code))
 
-/** "{thatch} is over {thatch!}": the measure, and with a mark or under another name the limit. */
-function phraseOf(says: string, findings: Findings, planning: Planning): Phrase {
-  return says
-    .split(/(\{\w+!?\})/)
-    .filter(Boolean)
-    .map((part) => {
-      const named = /^\{(\w+)(!?)\}$/.exec(part)
-      if (!named) return part
-      const [, name, limit] = named as unknown as [string, string, string]
-      if (!limit && name in findings) {
-        const value = findings[name as Measure]
-        const quantity = MEASURE_QUANTITY[name as Measure]
-        return typeof value === 'number' && quantity ? figure(quantity, value, 2) : String(value)
-      }
-      const measure = RULES_LIMIT_QUANTITY[name as LimitCode]
-      return figure(measure, planning[name as LimitCode], 2)
-    })
+/** What a rule tells: a measure as it was found, and by its own name or with "Limit" behind that of a measure the limit. */
+function toldOf([key, ...tells]: Rule['says'], findings: Findings, planning: Planning): Message {
+  if (!tells.length) return say(key)
+  const told = (name: string): MessageValue => {
+    if (name in findings) {
+      const value = findings[name as Measure]
+      const quantity = MEASURE_QUANTITY[name as Measure]
+      return typeof value === 'number' && quantity ? figure(quantity, value, 2) : String(value)
+    }
+    const limit = name.replace(/Limit$/, '') as LimitCode
+    return figure(RULES_LIMIT_QUANTITY[limit], planning[limit], 2)
+  }
+  return say(key, Object.fromEntries(tells.map((name) => [name, told(name)])))
 }
 /** What each limit measures, read off the rules that use it. */
 const RULES_LIMIT_QUANTITY = Object.fromEntries(
@@ -132,8 +145,8 @@ function gateOf(rule: Rule, state: Gate['state'], findings: Findings, planning: 
   const changed = limits.map((code) => sourceOf(code, planning)).find(({ kind }) => kind === 'user')
   return {
     state,
-    text: phraseOf(rule.says, findings, planning),
-    source: changed ?? { kind: rule.kind, text: rule.from },
+    text: toldOf(rule.says, findings, planning),
+    source: changed ?? { kind: rule.kind, text: say(rule.from) },
   }
 }
 
@@ -154,10 +167,10 @@ function judge(code: ProgrammeCode, findings: Findings, planning: Planning): Ver
 export function decideZone(
   zone: ZoneSurvey,
   lawn: LawnFindings,
-  practices: Pick<Practices, 'kill'>,
+  practices: Decisive,
   planning: Planning,
 ): ZoneDecision {
-  const findings = findingsOf(zone, lawn, practices)
+  const findings = findingsOf(zone, lawn, practices, planning)
   const verdicts = Object.fromEntries(PROGRAMME_CODES.map((code) => [code, judge(code, findings, planning)])) as Record<
     ProgrammeCode,
     Verdict
@@ -190,10 +203,7 @@ export function barrierUntil(applications: readonly Application[], today: Day): 
  * What the label forbids of a sowing day; undefined where it forbids nothing. The label is the law: no note overrules
  * it.
  */
-export function labelForbids(applications: readonly Application[], sowOn: Day): string | undefined {
+export function labelForbids(applications: readonly Application[], sowOn: Day): Message | undefined {
   const { clear, by } = barrierUntil(applications, sowOn)
-  return (
-    by &&
-    `The label of ${by.ingredient} keeps seed off until ${shortDay(clear, sowOn)}. Choose that day or a later one, or correct the wait in Look.`
-  )
+  return by && say('rules.theLabelKeepsSeedOff', { ingredient: by.ingredient, clear: shortDay(clear, sowOn) })
 }

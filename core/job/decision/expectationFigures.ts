@@ -1,3 +1,4 @@
+import { say, type Message } from '../../explain/message'
 import type { Source } from '../../explain/working'
 
 export const PROGRAMME_CODES = ['spot', 'overseed', 'hard', 'kill', 'strip', 'level', 'winter', 'warm'] as const
@@ -5,9 +6,9 @@ export type ProgrammeCode = (typeof PROGRAMME_CODES)[number]
 
 /** When a result is looked at. */
 export const HORIZONS = [
-  ['6w', '6 weeks'],
-  ['6m', '6 months'],
-  ['2s', '2nd season'],
+  ['6w', say('expected.sixWeeks')],
+  ['6m', say('expected.sixMonths')],
+  ['2s', say('expected.secondSeason')],
 ] as const
 export type Horizon = (typeof HORIZONS)[number][0]
 
@@ -16,9 +17,9 @@ export type Horizon = (typeof HORIZONS)[number][0]
  * grass.
  */
 export const EXPECTED = [
-  ['kept', 'old grass still there'],
-  ['weeds', 'weeds still there'],
-  ['filled', 'of the rest filled'],
+  ['kept', say('expected.oldGrassStillThere')],
+  ['weeds', say('expected.weedsStill')],
+  ['filled', say('expected.ofTheRestFilled')],
 ] as const
 export type Expected = (typeof EXPECTED)[number][0]
 export type ExpectCode = `${ProgrammeCode}.${Expected}.${Horizon}`
@@ -69,8 +70,8 @@ const SHARES: Record<ProgrammeCode, readonly (readonly [kept: number, weeds: num
     [1, 0.5, 0.9],
   ],
 }
-const SOURCE: Source = { kind: 'own', text: 'planning figure, to be replaced by your counts' }
-const figureOf = (name: string, value: number) => ({
+const SOURCE: Source = { kind: 'own', text: say('expected.planningFigureToBe') }
+const figureOf = (name: Message, value: number) => ({
   name,
   quantity: 'share' as const,
   value,
@@ -79,15 +80,15 @@ const figureOf = (name: string, value: number) => ({
   source: SOURCE,
 })
 
-const NAMES: Record<ProgrammeCode, string> = {
-  spot: 'Spot repair',
-  overseed: 'Overseed',
-  hard: 'Hard renovation',
-  kill: 'Kill and renovate',
-  strip: 'Strip, bring soil',
-  level: 'Level in growth',
-  winter: 'Winter colour',
-  warm: 'Warm-season overseed',
+const NAMES: Record<ProgrammeCode, Message> = {
+  spot: say('expected.spotRepair'),
+  overseed: say('expected.overseed'),
+  hard: say('expected.hardRenovation'),
+  kill: say('expected.killAndRenovate'),
+  strip: say('expected.stripBringSoil'),
+  level: say('expected.levelInGrowth'),
+  winter: say('expected.winterColour'),
+  warm: say('expected.warmSeasonOverseed'),
 }
 
 /** The same as planning figures, by code. */
@@ -96,7 +97,7 @@ export const EXPECT_FIGURES = Object.fromEntries(
     HORIZONS.flatMap(([horizon, when], h) =>
       EXPECTED.map(([what, words], i) => [
         `${code}.${what}.${horizon}`,
-        figureOf(`${NAMES[code]}, ${when}: ${words}`, SHARES[code][h]![i]!),
+        figureOf(say('expected.figureName', { programme: NAMES[code], when, what: words }), SHARES[code][h]![i]!),
       ]),
     ),
   ),

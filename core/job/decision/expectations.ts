@@ -1,3 +1,4 @@
+import { say, type Message } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import type { Worked } from '../../explain/working'
 import type { Survey } from '../../site/survey'
@@ -8,7 +9,7 @@ import type { ProgrammeCode } from './programmes'
 /** What a lawn may look like some while after sowing, shares of its area. */
 export interface Expectation {
   horizon: Horizon
-  when: string
+  when: Message
   grass: Worked
   weeds: number
   bare: number
@@ -42,33 +43,37 @@ export function expectOf(programme: ProgrammeCode, survey: Survey, planning: Pla
       grass: {
         value,
         working: {
-          title: `Grass expected after ${when}`,
+          title: say('expected.grassExpectedAfter', { when }),
           result: figure('share', value, 2),
-          formula: 'Old grass kept, and what fills of the ground that neither it nor weeds hold.',
+          formula: say('expected.oldGrassKeptAnd'),
           lines: [
             {
-              what: 'Desirable grass now',
+              what: say('expected.desirableGrassNow'),
               value: figure('share', survey.desirableShare, 2),
-              source: { kind: 'user', text: 'Look' },
+              source: { kind: 'user', text: say('expected.look') },
             },
             {
               operator: '×',
-              what: 'Still there',
+              what: say('expected.stillThere'),
               value: figure('share', kept, 2),
               source: sourceOf(code('kept'), planning),
             },
-            { operator: '=', what: 'Old grass', value: figure('share', old, 2), subtotal: true },
-            { what: 'Weeds still there', value: figure('share', weeds, 2), source: sourceOf(code('weeds'), planning) },
-            { what: 'Ground left open', value: figure('share', open, 2) },
+            { operator: '=', what: say('expected.oldGrass'), value: figure('share', old, 2), subtotal: true },
+            {
+              what: say('expected.weedsStillThere'),
+              value: figure('share', weeds, 2),
+              source: sourceOf(code('weeds'), planning),
+            },
+            { what: say('expected.groundLeftOpen'), value: figure('share', open, 2) },
             {
               operator: '×',
-              what: 'Filled by new grass',
+              what: say('expected.filledByNewGrass'),
               value: figure('share', filled, 2),
               source: sourceOf(code('filled'), planning),
             },
-            { operator: '=', what: 'Grass', value: figure('share', value, 2), subtotal: true },
+            { operator: '=', what: say('expected.grass'), value: figure('share', value, 2), subtotal: true },
           ],
-          rounding: 'A planning figure, good to some 8 points either way.',
+          rounding: say('expected.aPlanningFigureGood'),
         },
       },
     }

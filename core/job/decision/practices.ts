@@ -1,3 +1,4 @@
+import { say, type Message } from '../../explain/message'
 import type { CoverMaterial } from '../../materials/covers'
 
 /**
@@ -24,198 +25,195 @@ export interface Practices {
   soil: 'by texture' | 'sand' | 'half organic' | 'topsoil'
   firming: 'firm' | 'loose'
   loam: 'bring' | 'without'
+  coreHoles: 'trade spacing' | 'handbook'
+  warmSowing: 'dethatch and cover' | 'core and drag'
+  winterGrass: 'annual' | 'intermediate' | 'perennial'
+  hybridBermuda: 'sprigs or sod' | 'named seed'
 }
 export type PracticeCode = keyof Practices
 
 export interface Choice<T extends string = string> {
   code: T
-  name: string
+  name: Message
   /** What it changes in schedule, cost or risk. */
-  changes: string
+  changes: Message
 }
 
-type Questions = { [Q in PracticeCode]: { asks: string; choices: readonly Choice<Practices[Q]>[] } }
-const choice = <T extends string>(code: T, name: string, changes: string): Choice<T> => ({ code, name, changes })
+type Questions = { [Q in PracticeCode]: { asks: Message; choices: readonly Choice<Practices[Q]>[] } }
+const choice = <T extends string>(code: T, name: Message, changes: Message): Choice<T> => ({ code, name, changes })
 
 export const PRACTICES: Questions = {
   kill: {
-    asks: 'Kill first',
+    asks: say('practices.killFirst'),
     choices: [
-      choice('by survey', 'By the survey', 'Only for coarse weed grasses, another species or new levels.'),
-      choice(
-        'always',
-        'For a clean slate',
-        'Two sprays and four to five weeks of brown before the scalp; licence where required.',
-      ),
-      choice('never', 'Never', 'Scalp, tear, core and sow heavily; coarse weed grasses come back.'),
+      choice('by survey', say('practices.byTheSurvey'), say('practices.onlyForCoarseWeed')),
+      choice('always', say('practices.forACleanSlate'), say('practices.twoSpraysAndFour')),
+      choice('never', say('practices.never'), say('practices.scalpTearCoreAnd')),
     ],
   },
   cores: {
-    asks: 'Cores',
+    asks: say('practices.cores'),
     choices: [
-      choice('leave', 'Leave and break', 'Soil on the surface helps seed touch it.'),
-      choice('remove', 'Take off', 'No bumps and less weed seed; a pass more and cores to haul off.'),
+      choice('leave', say('practices.leaveAndBreak'), say('practices.soilOnTheSurface')),
+      choice('remove', say('practices.takeOff'), say('practices.noBumpsAndLess')),
     ],
   },
   coreOrder: {
-    asks: 'Core aerate',
+    asks: say('practices.coreAerate'),
     choices: [
-      choice('after', 'After dethatching', 'Holes stay open for the seed.'),
-      choice('before', 'Before it', 'One hire day for both machines; blades break the cores, holes close a little.'),
+      choice('after', say('practices.afterDethatching'), say('practices.holesStayOpenFor')),
+      choice('before', say('practices.beforeIt'), say('practices.oneHireDayFor')),
     ],
   },
   rate: {
-    asks: 'Seed rate',
+    asks: say('practices.seedRate'),
     choices: [
-      choice('label', 'Label rate', 'Enough live seed; more only competes and costs.'),
-      choice(
-        'heavy',
-        'Half again',
-        'Crowds weeds out where the old sward is kept alive; half again the seed and its price.',
-      ),
+      choice('label', say('practices.labelRate'), say('practices.enoughLiveSeedMore')),
+      choice('heavy', say('practices.halfAgain'), say('practices.crowdsWeedsOutWhere')),
     ],
   },
   springRate: {
-    asks: 'Seed in spring',
+    asks: say('practices.seedInSpring'),
     choices: [
-      choice('same', 'Same rate', 'The odds are shown instead.'),
-      choice('more', 'A quarter more', 'Since fewer make it to the summer.'),
+      choice('same', say('practices.sameRate'), say('practices.theOddsAreShown')),
+      choice('more', say('practices.aQuarterMore'), say('practices.sinceFewerMakeIt')),
     ],
   },
   scalp: {
-    asks: 'How low before sowing',
+    asks: say('practices.howLowBeforeSowing'),
     choices: [
-      choice('by stand', 'By the stand', 'Lowest notch, but the shortest safe height where more than 70% is kept.'),
-      choice(
-        'lowest notch',
-        'Lowest notch',
-        'More light and soil for the seed, more clippings; the old grass is set back hard.',
-      ),
-      choice('shortest safe', 'Shortest safe height', 'The old sward stays in use; seed lies in more shade.'),
+      choice('by stand', say('practices.byTheStand'), say('practices.lowestNotchButThe')),
+      choice('lowest notch', say('practices.lowestNotch'), say('practices.moreLightAndSoil')),
+      choice('shortest safe', say('practices.shortestSafeHeight'), say('practices.theOldSwardStays')),
     ],
   },
   season: {
-    asks: 'Season',
+    asks: say('practices.season'),
     choices: [
-      choice('by window', 'By the window', 'The computed odds decide.'),
-      choice('autumn', 'Autumn', 'Falling soil temperature, fewer weeds; waits for it.'),
-      choice('spring', 'Spring', 'Rising soil temperature, against time on both sides; waits for it.'),
+      choice('by window', say('practices.byTheWindow'), say('practices.theComputedOddsDecide')),
+      choice('autumn', say('practices.autumn'), say('practices.fallingSoilTemperatureFewer')),
+      choice('spring', say('practices.spring'), say('practices.risingSoilTemperatureAgainst')),
     ],
   },
   starter: {
-    asks: 'Feed at sowing',
+    asks: say('practices.feedAtSowing'),
     choices: [
-      choice(
-        'starter',
-        'Starter, 18-24-12',
-        'High in phosphorus: only where the soil test is short of it and local law allows.',
-      ),
-      choice(
-        'balanced',
-        'Balanced, 10-10-10',
-        'Less phosphorus for the same nitrogen; nearly twice the product to spread.',
-      ),
-      choice('none', 'None', 'Seed carries enough to sprout; the first feed follows the first mow.'),
+      choice('starter', say('practices.starter182412'), say('practices.highInPhosphorusOnly')),
+      choice('balanced', say('practices.balanced101010'), say('practices.lessPhosphorusForThe')),
+      choice('none', say('practices.none'), say('practices.seedCarriesEnoughTo')),
     ],
   },
   feedWhen: {
-    asks: 'When to feed',
+    asks: say('practices.whenToFeed'),
     choices: [
-      choice('at sowing', 'With the seed', 'Done in one visit.'),
-      choice(
-        'after first mow',
-        'After the first mow',
-        'Less is washed out of bare ground: sand, rain, winter colour. One more visit.',
-      ),
+      choice('at sowing', say('practices.withTheSeed'), say('practices.doneInOneVisit')),
+      choice('after first mow', say('practices.afterTheFirstMow'), say('practices.lessIsWashedOut')),
     ],
   },
   preventer: {
-    asks: 'Pre-emergent',
+    asks: say('practices.preEmergent'),
     choices: [
-      choice('none', 'None', 'The new grass does the crowding out.'),
-      choice(
-        'apart',
-        'Seedling-safe, apart',
-        'Mesotrione or siduron type where the species and law allow; a pass more.',
-      ),
-      choice('combined', 'With the starter', 'One pass; the limits of feed and label both apply.'),
+      choice('none', say('practices.none'), say('practices.theNewGrassDoes')),
+      choice('apart', say('practices.seedlingSafeApart'), say('practices.mesotrioneOrSiduronType')),
+      choice('combined', say('practices.withTheStarter'), say('practices.onePassTheLimits')),
     ],
   },
   sowing: {
-    asks: 'Getting seed in',
+    asks: say('practices.gettingSeedIn'),
     choices: [
-      choice('broadcast', 'Dethatch, sow, rake', 'Soil shows all over; seed lies even.'),
-      choice(
-        'slit',
-        'Slit-seed',
-        'In place of dethatching, sowing and raking where the sward stays: two directions, no deeper than ¼ in (6 mm); rows show until they close.',
-      ),
+      choice('broadcast', say('practices.dethatchSowRake'), say('practices.soilShowsAllOver')),
+      choice('slit', say('practices.slitSeed'), say('practices.inPlaceOfDethatching')),
     ],
   },
   mixing: {
-    asks: 'Seed and feed',
+    asks: say('practices.seedAndFeed'),
     choices: [
-      choice('apart', 'Each by itself', 'Each with its own setting.'),
-      choice('mixed', 'Mixed by hand', 'One pass less on small areas; the setting is a guess.'),
+      choice('apart', say('practices.eachByItself'), say('practices.eachWithItsOwn')),
+      choice('mixed', say('practices.mixedByHand'), say('practices.onePassLessOn')),
     ],
   },
   additive: {
-    asks: 'Additives',
+    asks: say('practices.additives'),
     choices: [
-      choice('none', 'None', 'Unproven; never in place of a watering.'),
-      choice('priced', 'As a cost line', 'Moisture holder or root stimulant; a line in the price.'),
+      choice('none', say('practices.none'), say('practices.unprovenNeverInPlace')),
+      choice('priced', say('practices.asACostLine'), say('practices.moistureHolderOrRoot')),
     ],
   },
   cover: {
-    asks: 'Cover over the seed',
+    asks: say('practices.coverOverTheSeed'),
     choices: [
-      choice('always', 'Always', 'Holds water and hides seed; material to buy, carry and spread.'),
-      choice('none', 'None', 'No material; three to seven waterings a day and a slower, thinner start.'),
+      choice('always', say('practices.always'), say('practices.holdsWaterAndHides')),
+      choice('none', say('practices.none'), say('practices.noMaterialThreeTo')),
     ],
   },
   coverMaterial: {
-    asks: 'Cover with',
+    asks: say('practices.coverWith'),
     choices: [
-      choice('compost', 'Compost', 'Peat-free, dark when moist; weighs more than peat.'),
-      choice('peat', 'Peat', 'Light to carry, pales clearly when dry; not renewable.'),
-      choice('screened topsoil', 'Screened topsoil', 'Heaviest; evens small bumps as well.'),
-      choice('straw', 'Straw', 'Cheap and quick, thin enough to see soil; weed-free straw, never hay.'),
-      choice(
-        'fleece',
-        'Fleece',
-        'Warms late sowings and holds them on slopes; off when green shows, 16 days at the most.',
-      ),
+      choice('compost', say('practices.compost'), say('practices.peatFreeDarkWhen')),
+      choice('peat', say('practices.peat'), say('practices.lightToCarryPales')),
+      choice('screened topsoil', say('practices.screenedTopsoil'), say('practices.heaviestEvensSmallBumps')),
+      choice('straw', say('practices.straw'), say('practices.cheapAndQuickThin')),
+      choice('fleece', say('practices.fleece'), say('practices.warmsLateSowingsAnd')),
     ],
   },
   dressing: {
-    asks: 'Soil and seed',
+    asks: say('practices.soilAndSeed'),
     choices: [
-      choice('by depth', 'By the depth', 'Soil first where more than ½ in (12 mm) is moved.'),
-      choice('seed first', 'Seed, then dressing', 'A thin dressing covers the seed.'),
-      choice('dress first', 'Dressing, then seed', 'Seed stays near the surface and is raked in.'),
+      choice('by depth', say('practices.byTheDepth'), say('practices.soilFirstWhereMore')),
+      choice('seed first', say('practices.seedThenDressing'), say('practices.aThinDressingCovers')),
+      choice('dress first', say('practices.dressingThenSeed'), say('practices.seedStaysNearThe')),
     ],
   },
   soil: {
-    asks: 'Soil for levelling',
+    asks: say('practices.soilForLevelling'),
     choices: [
-      choice('by texture', 'By the soil', 'Sand on a good soil, half organic on sand, topsoil on clay.'),
-      choice('sand', 'Straight sand', 'Dry, fine, stone-free; stays where it is put.'),
-      choice('half organic', 'Half organic', 'Holds water on sand; decays, and bumps may come back.'),
-      choice('topsoil', 'Topsoil', 'Betters clay; brings weed seed unless screened and clean.'),
+      choice('by texture', say('practices.byTheSoil'), say('practices.sandOnAGood')),
+      choice('sand', say('practices.straightSand'), say('practices.dryFineStoneFree')),
+      choice('half organic', say('practices.halfOrganic'), say('practices.holdsWaterOnSand')),
+      choice('topsoil', say('practices.topsoil'), say('practices.bettersClayBringsWeed')),
     ],
   },
   firming: {
-    asks: 'Firming',
+    asks: say('practices.firming'),
     choices: [
-      choice('firm', 'Heel or roll', 'Footprints must not sink; highs and lows show before seed goes down.'),
-      choice('loose', 'Leave loose', 'A pass less; highs and lows show in days to two weeks.'),
+      choice('firm', say('practices.heelOrRoll'), say('practices.footprintsMustNotSink')),
+      choice('loose', say('practices.leaveLoose'), say('practices.aPassLessHighs')),
     ],
   },
   loam: {
-    asks: 'After stripping',
+    asks: say('practices.afterStripping'),
     choices: [
-      choice('bring', 'Bring loam', '50 to 75 mm (2 to 3 in) of screened loam; no coring.'),
-      choice('without', 'Without loam', 'Strip in four or more passes, core, sow, thin dressing; fleece when late.'),
+      choice('bring', say('practices.bringLoam'), say('practices.n50To75Mm')),
+      choice('without', say('practices.withoutLoam'), say('practices.stripInFourOr')),
+    ],
+  },
+  coreHoles: {
+    asks: say('practices.coreHoles'),
+    choices: [
+      choice('trade spacing', say('practices.tradeSpacing'), say('practices.tradeSpacingChanges')),
+      choice('handbook', say('practices.handbookHoles'), say('practices.handbookHolesChanges')),
+    ],
+  },
+  warmSowing: {
+    asks: say('practices.warmSowing'),
+    choices: [
+      choice('dethatch and cover', say('practices.dethatchAndCover'), say('practices.dethatchAndCoverChanges')),
+      choice('core and drag', say('practices.coreAndDrag'), say('practices.coreAndDragChanges')),
+    ],
+  },
+  winterGrass: {
+    asks: say('practices.winterGrass'),
+    choices: [
+      choice('annual', say('practices.annualRyegrass'), say('practices.annualRyegrassChanges')),
+      choice('intermediate', say('practices.intermediateRyegrass'), say('practices.intermediateRyegrassChanges')),
+      choice('perennial', say('practices.perennialRyegrass'), say('practices.perennialRyegrassChanges')),
+    ],
+  },
+  hybridBermuda: {
+    asks: say('practices.hybridBermuda'),
+    choices: [
+      choice('sprigs or sod', say('practices.sprigsOrSod'), say('practices.sprigsOrSodChanges')),
+      choice('named seed', say('practices.namedSeed'), say('practices.namedSeedChanges')),
     ],
   },
 }
@@ -241,6 +239,10 @@ export const DEFAULT_PRACTICES: Practices = {
   soil: 'by texture',
   firming: 'firm',
   loam: 'bring',
+  coreHoles: 'trade spacing',
+  warmSowing: 'dethatch and cover',
+  winterGrass: 'annual',
+  hybridBermuda: 'sprigs or sod',
 }
 
 /** A firm's practices, with what it has not said yet filled by the usual. */

@@ -1,4 +1,6 @@
+import { say, type Message } from '../../explain/message'
 import type { GrassCode } from '../../grass/grasses'
+import type { Practices } from './practices'
 import { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode } from './expectationFigures'
 
 export { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode }
@@ -6,11 +8,11 @@ export { PROGRAMME_CODES, PROGRAMME_NAMES, type ProgrammeCode }
 /** What a programme is made of; which one fits a zone is for the rules. */
 export interface Programme {
   code: ProgrammeCode
-  name: string
+  name: Message
   /** What it is, in a line. */
-  about: string
+  about: Message
   /** Button: what choosing it does. */
-  plan: string
+  plan: Message
   /** What has its day chosen in When. */
   anchor: 'seeding' | 'dressing'
   /** Of the rate for a new stand; 0 sows nothing. */
@@ -22,17 +24,20 @@ export interface Programme {
   dethatchPasses: number
   /** Of the finished grid on ground that is not hard, mm; 0 where it is not cored. @source trade: 75 to 100 mm */
   coreSpacingMm: number
-  /** Sown whatever the zone is to be in summer. */
-  seed?: GrassCode
+  /** Sown whatever the zone is to be in summer, by the practice. */
+  seed?: (practices: Pick<Practices, 'winterGrass'>) => GrassCode
 }
+
+/** Ryegrass for the winter. @source trade */
+const RYEGRASSES: Record<Practices['winterGrass'], GrassCode> = { annual: 'ARG', intermediate: 'IRG', perennial: 'PRG' }
 
 /** @source trade; rates of turf handbooks */
 export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   spot: {
     code: 'spot',
     name: PROGRAMME_NAMES.spot,
-    about: 'bare or damaged patches only',
-    plan: 'Plan the spot repair',
+    about: say('programmes.spotAbout'),
+    plan: say('programmes.spotPlan'),
     anchor: 'seeding',
     rateShare: 1,
     work: 0,
@@ -43,8 +48,8 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   overseed: {
     code: 'overseed',
     name: PROGRAMME_NAMES.overseed,
-    about: 'the old sward thinned, seed into it',
-    plan: 'Plan the overseeding',
+    about: say('programmes.overseedAbout'),
+    plan: say('programmes.overseedPlan'),
     anchor: 'seeding',
     rateShare: 0.5,
     work: 1,
@@ -55,8 +60,8 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   hard: {
     code: 'hard',
     name: PROGRAMME_NAMES.hard,
-    about: 'no killing: torn hard, sown heavily',
-    plan: 'Plan the hard renovation',
+    about: say('programmes.hardAbout'),
+    plan: say('programmes.hardPlan'),
     anchor: 'seeding',
     rateShare: 1,
     work: 2,
@@ -67,8 +72,8 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   kill: {
     code: 'kill',
     name: PROGRAMME_NAMES.kill,
-    about: 'two sprays, then a new lawn',
-    plan: 'Plan the killing and renovation',
+    about: say('programmes.killAbout'),
+    plan: say('programmes.killPlan'),
     anchor: 'seeding',
     rateShare: 1,
     work: 3,
@@ -79,8 +84,8 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   strip: {
     code: 'strip',
     name: PROGRAMME_NAMES.strip,
-    about: 'the old sward off, new soil on',
-    plan: 'Plan the stripping',
+    about: say('programmes.stripAbout'),
+    plan: say('programmes.stripPlan'),
     anchor: 'seeding',
     rateShare: 1,
     work: 3,
@@ -91,8 +96,8 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   level: {
     code: 'level',
     name: PROGRAMME_NAMES.level,
-    about: 'dressing in lifts over growing turf, no seed',
-    plan: 'Plan the levelling',
+    about: say('programmes.levelAbout'),
+    plan: say('programmes.levelPlan'),
     anchor: 'dressing',
     rateShare: 0,
     work: 1,
@@ -103,21 +108,21 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
   winter: {
     code: 'winter',
     name: PROGRAMME_NAMES.winter,
-    about: 'annual ryegrass into turf going dormant',
-    plan: 'Plan the winter colour',
+    about: say('programmes.winterAbout'),
+    plan: say('programmes.winterPlan'),
     anchor: 'seeding',
     rateShare: 1,
     work: 1,
     keepsTurf: true,
     dethatchPasses: 0,
     coreSpacingMm: 0,
-    seed: 'ARG',
+    seed: ({ winterGrass }) => RYEGRASSES[winterGrass],
   },
   warm: {
     code: 'warm',
     name: PROGRAMME_NAMES.warm,
-    about: 'bermuda seed into live bermuda',
-    plan: 'Plan the warm-season overseeding',
+    about: say('programmes.warmAbout'),
+    plan: say('programmes.warmPlan'),
     anchor: 'seeding',
     rateShare: 0.5,
     work: 1,

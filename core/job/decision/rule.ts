@@ -1,3 +1,4 @@
+import type { MessageKey } from '#words/message'
 import type { Quantity } from '../../measure/figure'
 import type { SourceKind } from '../../explain/working'
 import type { ProgrammeCode } from './programmes'
@@ -14,6 +15,12 @@ export interface Findings {
   driver: number | null
   penetrometer: number | null
   deepest: number
+  /** Ground that lies in hollows too deep for seed alone, 0-1. */
+  hollowShare: number
+  /** Hours of sun that the grass wanted lacks; 0 where it has enough. */
+  sunLack: number
+  /** Shade with slow drainage. */
+  dampShade: boolean
   sun: number
   /** What the grass wanted needs. */
   sunNeed: number
@@ -26,6 +33,10 @@ export interface Findings {
   spreads: boolean
   bermuda: boolean
   warmWanted: boolean
+  /** Hybrid bermuda stands, and seed into it is a named kind compared on a plug. */
+  hybrid: boolean
+  namedSeed: boolean
+  texture: string
   goal: string | null
   /** What was asked of the client and seen besides. */
   noSprays: boolean
@@ -47,6 +58,9 @@ export interface Findings {
 }
 export type Measure = keyof Findings
 
+/** A message, and the measures and limits that it tells; a limit of the name of a measure ends in "Limit". */
+export type Says = readonly [key: MessageKey, ...tells: string[]]
+
 /** A measure against a limit of the planning figures, or against a plain value. */
 export type Condition =
   readonly [Measure, '<' | '<=' | '>' | '>=', LimitCode | number] | readonly [Measure, 'is' | 'not', string | boolean]
@@ -64,9 +78,9 @@ export interface Rule {
   /** And one of these, where there are any. */
   any?: readonly Condition[]
   /** What is said: {measure} and {limit} become figures. */
-  says: string
+  says: Says
   kind: SourceKind
-  from: string
+  from: MessageKey
 }
 
 export const MEASURE_QUANTITY: Partial<Record<Measure, Quantity>> = {
@@ -91,9 +105,9 @@ export const rule = (
   effect: Rule['effect'],
   of: Rule['of'],
   when: readonly Condition[],
-  says: string,
+  says: Says,
   kind: SourceKind,
-  from: string,
+  from: MessageKey,
   any?: readonly Condition[],
 ): Rule => ({ effect, of, when, says, kind, from, ...(any ? { any } : {}) })
 

@@ -1,5 +1,6 @@
+import { lowered, say, shortDay } from '../../explain/message'
 import type { DatedWindow } from '../../establishment/window'
-import { addDays, dayOfYear, shortDay, type Day } from '../../measure/calendar'
+import { addDays, dayOfYear, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import type { Application } from '../../site/survey'
@@ -39,6 +40,8 @@ export interface WaitInput {
   restriction: { kind: string | null; until: Day | null }
   season: Practices['season']
   planning: Planning
+  /** Whether what is sown will live here. */
+  lasting?: Gate | undefined
 }
 
 /** Whether a programme can be begun now, and if not, when. */
@@ -81,65 +84,63 @@ function barrier(
       gate: applications.length
         ? {
             state: 'met',
-            text: ['Every label interval has run out.'],
-            source: { kind: 'user', text: 'Look, put on before' },
+            text: say('rules.everyLabelIntervalHas'),
+            source: { kind: 'user', text: say('rules.lookPutOnBefore') },
           }
         : nothingPutOn
           ? {
               state: 'met',
-              text: ['Asked: nothing was put on this year.'],
-              source: { kind: 'user', text: 'Look, put on before' },
+              text: say('rules.askedNothingWasPut'),
+              source: { kind: 'user', text: say('rules.lookPutOnBefore') },
             }
           : {
               state: 'waiting',
-              text: ['Nothing is written down as put on before. Ask the client about spring pre-emergents.'],
-              source: { kind: 'user', text: 'Look, put on before' },
+              text: say('rules.nothingIsWrittenDown'),
+              source: { kind: 'user', text: say('rules.lookPutOnBefore') },
             },
     }
   }
-  const source = { kind: 'user', text: `label wait of ${by.ingredient}, ${by.waitDays} days` } as const
+  const source = {
+    kind: 'user',
+    text: say('rules.labelWaitOfDays', { ingredient: by.ingredient, waitDays: by.waitDays }),
+  } as const
   const holds = !windows.some((w) => w.to >= clear && w.from <= horizon)
-  const text = `${by.ingredient} keeps seed from growing until ${shortDay(clear, today)}.`
+  const text = say('rules.keepsSeedFromGrowing', { ingredient: by.ingredient, clear: shortDay(clear, today) })
   return {
     clear,
     holds,
     gate: holds
-      ? { state: 'hold', text: [`Barrier active: ${text}`], source }
-      : { state: 'met', text: [text, ' The window reaches past it.'], source },
+      ? { state: 'hold', text: say('rules.barrierActive', { text }), source }
+      : { state: 'met', text: say('rules.theWindowReachesPast', { text }), source },
   }
 }
 
 function windowGate(input: WaitInput, usable: DatedWindow | undefined, next: DatedWindow | undefined): Gate {
-  const source = { kind: 'computed', text: `${input.years} weather years, soil and frost` } as const
+  const source = { kind: 'computed', text: say('rules.weatherYearsSoilAnd', { years: input.years }) } as const
   if (usable)
     return {
       state: 'met',
-      text: [
-        `Window ${shortDay(usable.from, input.today)} to ${shortDay(usable.to, input.today)}${
-          PROGRAMMES[input.programme].anchor === 'seeding'
-            ? `, best ${usable.chance.of100} of 100 years`
-            : ', in growth'
-        }.`,
-      ],
+      text: say('rules.windowToSeedingBest', {
+        from: shortDay(usable.from, input.today),
+        to: shortDay(usable.to, input.today),
+        anchor: PROGRAMMES[input.programme].anchor,
+        of100: usable.chance.of100,
+      }),
       source,
     }
   if (!next && input.windows.length)
     return {
       state: 'hold',
-      text: [
-        `The windows of the year ahead close before ${PROGRAMMES[input.programme].name.toLowerCase()} can be ready to sow.`,
-      ],
+      text: say('rules.theWindowsOfThe', { name: lowered(PROGRAMMES[input.programme].name) }),
       source,
     }
   if (!next)
     return {
       state: 'hold',
-      text: [
-        'No day of the next year makes a good stand in half of the years. Another grass or station may change that.',
-      ],
+      text: say('rules.noDayOfThe'),
       source,
     }
-  return { state: 'hold', text: [`Outside every window. The next opens ${shortDay(next.from, input.today)}.`], source }
+  return { state: 'hold', text: say('rules.outsideEveryWindowThe', { from: shortDay(next.from, input.today) }), source }
 }
 
 function drought({ rainShare, irrigated, restriction, planning, today }: WaitInput): { gates: Gate[]; until?: Day } {
@@ -150,12 +151,10 @@ function drought({ rainShare, irrigated, restriction, planning, today }: WaitInp
       gates: [
         {
           state: 'hold',
-          text: [
-            restriction.until
-              ? `Watering is banned until ${shortDay(restriction.until, today)}.`
-              : `Watering is banned. Ask again ${shortDay(until, today)}.`,
-          ],
-          source: { kind: 'user', text: 'Look, watering' },
+          text: restriction.until
+            ? say('rules.wateringIsBannedUntil', { until: shortDay(restriction.until, today) })
+            : say('rules.wateringIsBannedAsk', { until: shortDay(until, today) }),
+          source: { kind: 'user', text: say('rules.lookWatering') },
         },
       ],
     }
@@ -167,11 +166,10 @@ function drought({ rainShare, irrigated, restriction, planning, today }: WaitInp
     gates: [
       {
         state: 'hold',
-        text: [
-          'Drought: ',
-          figure('share', rainShare, 2),
-          ` of the usual rain fell in four weeks, and nothing is irrigated. Look again ${shortDay(until, today)}.`,
-        ],
+        text: say('rules.droughtOfTheUsual', {
+          rainShare: figure('share', rainShare, 2),
+          until: shortDay(until, today),
+        }),
         source: sourceOf('droughtRain', planning),
       },
     ],
@@ -208,7 +206,7 @@ export function waitOf(input: WaitInput): Waiting {
   const causes = seeded
     ? input.zones.flatMap(({ waits, zone }) =>
         waits.map((gate): Gate =>
-          input.zones.length > 1 ? { ...gate, text: [`${zone.name}: `, ...gate.text] } : gate,
+          input.zones.length > 1 ? { ...gate, text: say('rules.text', { name: zone.name, text: gate.text }) } : gate,
         ),
       )
     : []
@@ -217,7 +215,7 @@ export function waitOf(input: WaitInput): Waiting {
   const opening = later && (later.from > ready ? later.from : ready)
   return {
     holds,
-    clear: gates.filter(({ state }) => state !== 'hold'),
+    clear: [...gates.filter(({ state }) => state !== 'hold'), ...(input.lasting ? [input.lasting] : [])],
     binding: seeded && label.holds,
     ...(open && !holds.length ? { window: open } : {}),
     // A cause has no date: no window waits for ground that gets too little light.

@@ -1,3 +1,4 @@
+import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { bringsLoam, type Part } from '../parts'
@@ -14,26 +15,25 @@ const FORK_BELOW_M2 = 20
 
 const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 
-function cored({ survey, programme, practices, planning }: Part): Brief {
+function cored(part: Part): Brief {
+  const { survey, practices, planning } = part
   const off = practices.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
-  const spacingMm = coreSpacingMm(survey, programme, planning)
+  const spacingMm = coreSpacingMm(part)
   const passes = coringPasses(spacingMm, planning)
   const holes = coreHolesPerM2(passes.value, planning.corerAcross, planning.corerAlong)
   return {
-    settings: [
+    settings: say('operations.passPassesInA', {
       passes,
-      passes.value > 1 ? ' passes in a grid, ' : ' pass, ',
-      figure('depthMm', TINES_MM),
-      ' deep, for holes ',
-      figure('depthMm', spacingMm),
-      ' apart: ',
-      figure('holesPerM2', holes),
-      off ? '. Rake the cores up and haul them off.' : '. Leave the cores and break them up.',
-    ],
-    gates: [onTheDay('soil moist, not wet, 3 in down')],
-    hours: crewHours('Core aerate', survey.areaM2, [
-      { what: 'Passes', passes: passes.value, rateM2PerH: RATES.core },
-      ...(off ? [{ what: 'Cores off, with the mower’s bag', passes: 1, rateM2PerH: RATES.scalp }] : []),
+      passes2: passes.value,
+      TINES_MM: figure('depthMm', TINES_MM),
+      spacingMm: figure('depthMm', spacingMm),
+      holes: figure('holesPerM2', holes),
+      hasOff: Boolean(off),
+    }),
+    gates: [onTheDay(say('operations.soilMoistNotWet'))],
+    hours: crewHours(say('operations.coreAerate'), survey.areaM2, [
+      { what: say('operations.passes'), passes: passes.value, rateM2PerH: RATES.core },
+      ...(off ? [{ what: say('operations.coresOffWithThe'), passes: 1, rateM2PerH: RATES.scalp }] : []),
     ]),
   }
 }
@@ -41,18 +41,19 @@ function cored({ survey, programme, practices, planning }: Part): Brief {
 const core = operation({
   code: 'core',
   order: 140,
-  name: 'Core aerate',
-  done: 'cored',
+  name: say('operations.coreName'),
+  done: say('operations.coreDone'),
   mark: 'machine',
   phase: 'work',
   preferredDay: -1,
   weight: 1,
-  alsoCalled: 'hollow-tine',
-  why: 'Opens hard ground to roots and water, and lays soil on the surface for the seed.',
-  check: 'Holes counted in a square foot.',
+  alsoCalled: say('operations.coreAlsoCalled'),
+  why: say('operations.coreWhy'),
+  check: say('operations.coreCheck'),
   caution: SERVICES,
   programmes: [...RENOVATIONS, 'level'],
   records: ['passes'],
+  machine: () => 'corer',
   dispensable: true,
   wanted: (part) => !bringsLoam(part) && !small(part),
   after: ['dethatch', 'scalp'],
@@ -63,19 +64,19 @@ const core = operation({
       from: 'dethatch',
       to: 'core',
       least: 0,
-      why: 'coring comes after, so that the holes stay open',
+      why: say('operations.coringComesAfterSo'),
       when: ({ practices }) => practices.coreOrder === 'after',
     },
     {
       from: 'core',
       to: 'dethatch',
       least: 0,
-      why: 'the firm cores first, while the machine is there',
+      why: say('operations.theFirmCoresFirst'),
       when: ({ practices }) => practices.coreOrder === 'before',
     },
-    { from: 'core', to: 'lift', least: 0, most: 'coreOpen', why: 'dressing falls into open holes' },
-    { from: 'core', to: 'sow', least: 0, most: 'coreOpen', why: 'core holes close' },
-    { from: 'core', to: 'level', least: 0, why: 'soil is dragged into the holes' },
+    { from: 'core', to: 'lift', least: 0, most: 'coreOpen', why: say('operations.dressingFallsIntoOpen') },
+    { from: 'core', to: 'sow', least: 0, most: 'coreOpen', why: say('operations.coreHolesClose') },
+    { from: 'core', to: 'level', least: 0, why: say('operations.soilIsDraggedInto') },
   ],
   wantsMoistGround: true,
   breaksGround: true,
@@ -87,68 +88,66 @@ const core = operation({
 const fork = operation({
   code: 'fork',
   order: 150,
-  name: 'Fork',
-  done: 'forked',
+  name: say('operations.forkName'),
+  done: say('operations.forkDone'),
   mark: 'machine',
   phase: 'work',
   preferredDay: -1,
   weight: 1,
-  why: 'A small hard place is not worth the corer: a garden fork, levered a little.',
-  check: 'Water runs in.',
+  why: say('operations.forkWhy'),
+  check: say('operations.forkCheck'),
   caution: SERVICES,
   programmes: [...RENOVATIONS, 'level'],
   addable: true,
   records: ['passes'],
   wanted: (part) => !bringsLoam(part) && small(part),
   lags: [
-    { from: 'fork', to: 'lift', least: 0, most: 'coreOpen', why: 'dressing falls into open holes' },
-    { from: 'fork', to: 'sow', least: 0, most: 'coreOpen', why: 'holes of the fork close' },
-    { from: 'fork', to: 'level', least: 0, why: 'soil is dragged into the holes' },
+    { from: 'fork', to: 'lift', least: 0, most: 'coreOpen', why: say('operations.dressingFallsIntoOpen') },
+    { from: 'fork', to: 'sow', least: 0, most: 'coreOpen', why: say('operations.holesOfTheFork') },
+    { from: 'fork', to: 'level', least: 0, why: say('operations.soilIsDraggedInto') },
   ],
   wantsMoistGround: true,
   breaksGround: true,
   pastSoaking: true,
   brief: ({ survey }) => ({
-    settings: [
-      'Fork ',
-      figure('areaM2', survey.areaM2),
-      ' by hand ',
-      figure('depthMm', TINES_MM),
-      ' deep and more, levered a little at each push.',
-    ],
-    gates: [onTheDay('soil moist, not wet')],
-    hours: crewHours('Fork', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
+    settings: say('operations.forkByHandDeep', {
+      areaM2: figure('areaM2', survey.areaM2),
+      TINES_MM: figure('depthMm', TINES_MM),
+    }),
+    gates: [onTheDay(say('operations.soilMoistNotWet2'))],
+    hours: crewHours(say('operations.fork'), survey.areaM2, [
+      { what: say('operations.byFork'), passes: 1, rateM2PerH: RATES.fork },
+    ]),
   }),
 })
 
 const loosen = operation({
   code: 'loosen',
   order: 160,
-  name: 'Loosen bare ground',
-  done: 'loosened',
+  name: say('operations.loosenName'),
+  done: say('operations.loosenDone'),
   mark: 'machine',
   phase: 'work',
   preferredDay: -1,
   weight: 1,
-  why: 'Bare ground has set. Roots want 2 to 6 in (50 to 150 mm) of it loose, stones out.',
-  check: 'A hand goes in; stones and roots are out.',
+  why: say('operations.loosenWhy'),
+  check: say('operations.loosenCheck'),
   caution: SERVICES,
   programmes: ['spot'],
   records: ['passes'],
-  lags: [{ from: 'loosen', to: 'sow', least: 0, most: 7, why: 'loose ground sets again' }],
+  lags: [{ from: 'loosen', to: 'sow', least: 0, most: 7, why: say('operations.looseGroundSetsAgain') }],
   wantsMoistGround: true,
   breaksGround: true,
   closesLawn: true,
   brief: ({ survey }) => ({
-    settings: [
-      'Fork ',
-      figure('areaM2', survey.areaM2),
-      ' of bare ground ',
-      figure('depthMm', TINES_MM),
-      ' deep, stones and roots out, edges cut back to sound turf.',
-    ],
+    settings: say('operations.forkOfBareGround', {
+      areaM2: figure('areaM2', survey.areaM2),
+      TINES_MM: figure('depthMm', TINES_MM),
+    }),
     gates: [],
-    hours: crewHours('Loosen', survey.areaM2, [{ what: 'By fork', passes: 1, rateM2PerH: RATES.fork }]),
+    hours: crewHours(say('operations.loosen'), survey.areaM2, [
+      { what: say('operations.byFork'), passes: 1, rateM2PerH: RATES.fork },
+    ]),
   }),
 })
 

@@ -1,5 +1,5 @@
+import { say } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import { figure } from '../../measure/figure'
 import type { Part } from '../parts'
 import type { Brief, Definition, Turn } from './definition'
@@ -14,7 +14,11 @@ export function briefOf(
 ): Brief {
   const briefs = parts.map((part) => told(part, turn))
   if (briefs.length === 1) return briefs[0]!
-  const settings = briefs.flatMap((brief, i): Phrase => [`${parts[i]!.zones.join(', ')}: `, ...brief.settings, ' '])
+  const settings = say('operations.perPart', {
+    parts: briefs.map((brief, i) =>
+      say('operations.onPart', { zones: [...parts[i]!.zones], settings: brief.settings }),
+    ),
+  })
   const gates = briefs
     .flatMap((brief) => brief.gates)
     .filter((gate, i, all) => all.findIndex((other) => same(gate, other)) === i)
@@ -32,7 +36,10 @@ export function briefOf(
         title,
         formula,
         result: figure('hours', value),
-        lines: [...lines, { operator: '=', what: 'All parts', value: figure('hours', value), subtotal: true }],
+        lines: [
+          ...lines,
+          { operator: '=', what: say('operations.allParts'), value: figure('hours', value), subtotal: true },
+        ],
       },
     },
   }

@@ -1,9 +1,10 @@
+import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { M2_PER_FT2 } from '../../measure/units'
 import type { Worked } from '../../explain/working'
 import type { Survey } from '../../site/survey'
 import { sourceOf, type Planning } from '../planningFigures'
-import type { Programme } from '../decision/programmes'
+import type { Part } from '../parts'
 
 /** Holes of hard ground, mm apart. @source trade: 75 to 100 mm (3 to 4 in), the closer the harder */
 const HARD_SPACING_MM = 75
@@ -19,9 +20,15 @@ export function isHard(
   return (driverMm ?? Infinity) < planning.driver || (penetrometerKPa ?? 0) > planning.penetrometer
 }
 
-/** Spacing of the finished grid, mm. */
-export const coreSpacingMm = (survey: Survey, programme: Programme, planning: Planning): number =>
-  isHard(survey, planning) ? Math.min(HARD_SPACING_MM, programme.coreSpacingMm) : programme.coreSpacingMm
+/** Holes that handbooks ask for, mm apart in a square grid: 20 on a square foot, and 40 of hard ground. @source turf handbooks */
+const HANDBOOK_MM = { usual: 304.8 / Math.sqrt(20), hard: 304.8 / Math.sqrt(40) } as const
+
+/** Spacing of the finished grid, mm, by the practice. */
+export function coreSpacingMm({ survey, programme, planning, practices }: Part): number {
+  const hard = isHard(survey, planning)
+  if (practices.coreHoles === 'handbook') return hard ? HANDBOOK_MM.hard : HANDBOOK_MM.usual
+  return hard ? Math.min(HARD_SPACING_MM, programme.coreSpacingMm) : programme.coreSpacingMm
+}
 
 /**
  * Holes on a square metre of ground after some passes.
@@ -49,32 +56,38 @@ export function coringPasses(spacingMm: number, planning: Planning): Worked {
   return {
     value,
     working: {
-      title: 'Passes of the corer',
+      title: say('operations.passesOfTheCorer'),
       result: figure('count', value),
-      formula: 'Holes wanted ÷ holes of one pass.',
+      formula: say('operations.holesWantedHolesOf'),
       lines: [
         {
-          what: 'Spacing of the finished grid',
+          what: say('operations.spacingOfTheFinished'),
           value: figure('depthMm', spacingMm),
-          source: { kind: 'trade', text: '3 to 4 in (75 to 100 mm), the closer the harder' },
+          source: { kind: 'trade', text: say('operations.n3To4In') },
         },
-        { operator: '=', what: 'Holes wanted', value: figure('holesPerM2', wanted), subtotal: true },
+        { operator: '=', what: say('operations.holesWanted'), value: figure('holesPerM2', wanted), subtotal: true },
         {
-          what: 'Tines apart, across the machine',
+          what: say('operations.tinesApartAcrossThe'),
           value: figure('depthMm', planning.corerAcross),
           source: sourceOf('corerAcross', planning),
         },
         {
           operator: '×',
-          what: 'Holes apart, along its way',
+          what: say('operations.holesApartAlongIts'),
           value: figure('depthMm', planning.corerAlong),
           source: sourceOf('corerAlong', planning),
         },
-        { operator: '=', what: 'Holes of one pass', value: figure('holesPerM2', ofOne), subtotal: true },
-        { operator: '=', what: 'Passes', value: figure('count', value), subtotal: true },
+        { operator: '=', what: say('operations.holesOfOnePass'), value: figure('holesPerM2', ofOne), subtotal: true },
+        { operator: '=', what: say('operations.passes'), value: figure('count', value), subtotal: true },
       ],
-      rounding: `${exact.toFixed(1)}, up to whole passes${value < exact - 0.05 ? `; no more than ${MOST_PASSES} on one day` : ''}.`,
-      fieldCheck: `Count in a square foot after the last pass: about ${Math.round(coreHolesPerM2(value, planning.corerAcross, planning.corerAlong) * M2_PER_FT2)}.`,
+      rounding: say('operations.upToWholePasses', {
+        exact: exact.toFixed(1),
+        exactBelow: value < exact - 0.05,
+        MOST_PASSES,
+      }),
+      fieldCheck: say('operations.countInASquare', {
+        M2_PER_FT2: Math.round(coreHolesPerM2(value, planning.corerAcross, planning.corerAlong) * M2_PER_FT2),
+      }),
     },
   }
 }

@@ -1,8 +1,11 @@
+import { say } from '../../explain/message'
 import { coverMatter } from '../../materials/stock'
 import { layerVolume } from '../../materials/volume'
+import { COVER_NAMES } from '../../materials/covers'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { coverM3, depthGate, type Part } from '../parts'
+import { carriedHours } from '../carrying'
+import { coverM3, depthGate, dragsIn, type Part } from '../parts'
 import { onTheDay, operation, SEEDED, type Brief, type Charge, type Wanted } from './definition'
 
 /** Heaps of cover from here on come by truck, m³. @source own */
@@ -21,29 +24,32 @@ const isFleeced = ({ settings }: Part): boolean => settings.coverMm > 0 && setti
 
 function covered(part: Part): Brief {
   const { survey, settings } = part
-  const hours = crewHours('Cover', survey.areaM2, [
-    { what: 'Covering', passes: 1, rateM2PerH: settings.coverMaterial === 'fleece' ? RATES.fleece : RATES.cover },
+  const hours = crewHours(say('operations.cover'), survey.areaM2, [
+    {
+      what: say('operations.covering'),
+      passes: 1,
+      rateM2PerH: settings.coverMaterial === 'fleece' ? RATES.fleece : RATES.cover,
+    },
   ])
   if (settings.coverMaterial === 'fleece')
     return {
-      settings: [
-        'Fleece over ',
-        figure('areaM2', survey.areaM2),
-        ', pegged. Off when green shows, 16 days at the most.',
-      ],
+      settings: say('operations.fleeceOverPeggedOff', { areaM2: figure('areaM2', survey.areaM2) }),
       gates: [depthGate(part)],
       hours,
     }
-  const volume = layerVolume('Cover', survey.areaM2, settings.coverMm, 0, { kind: 'user', text: 'Bring, cover' })
+  const volume = layerVolume(say('operations.cover'), survey.areaM2, settings.coverMm, 0, {
+    kind: 'user',
+    text: say('operations.bringCover'),
+  })
+  const carried = carriedHours(hours, say('operations.cover'), volume.value, part.way)
   return {
-    settings: [
-      figure('depthMm', settings.coverMm),
-      ` of ${settings.coverMaterial} over all, `,
+    settings: say('operations.ofOverAllLoose', {
+      coverMm: figure('depthMm', settings.coverMm),
+      coverMaterial: COVER_NAMES[settings.coverMaterial],
       volume,
-      ' loose. Soil still shows a little.',
-    ],
+    }),
     gates: [depthGate(part)],
-    hours,
+    hours: settings.coverMaterial === 'straw' ? hours : carried,
   }
 }
 
@@ -52,32 +58,32 @@ function material(part: Part): Wanted[] {
   const amount = coverM3(part)
   return coverMaterial === 'fleece' || !(amount > 0)
     ? []
-    : [{ matter: coverMatter(coverMaterial), words: coverMaterial, amount }]
+    : [{ matter: coverMatter(coverMaterial), words: COVER_NAMES[coverMaterial], amount }]
 }
 
 function fleece(parts: readonly Part[]): Charge[] {
   const areaM2 = parts.filter(isFleeced).reduce((sum, { survey }) => sum + survey.areaM2, 0)
-  return areaM2 ? [{ what: 'Fleece', price: 'fleece', amount: figure('areaM2', areaM2) }] : []
+  return areaM2 ? [{ what: say('operations.fleece'), price: 'fleece', amount: figure('areaM2', areaM2) }] : []
 }
 
 const cover = operation({
   code: 'cover',
   order: 250,
-  name: 'Cover',
-  done: 'covered',
+  name: say('operations.coverName'),
+  done: say('operations.coverDone'),
   mark: 'machine',
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why: 'Holds water round the seed, hides it from birds, and pales when it is dry.',
-  check: 'Soil still shows a little.',
-  caution: 'Peat and compost dust: mask and gloves, damp it down, wash hands. Bags over 25 kg want two people.',
+  why: say('operations.coverWhy'),
+  check: say('operations.coverCheck'),
+  caution: say('operations.coverCaution'),
   programmes: COVERED,
   records: ['passes'],
   setBy: 'coverMm',
-  wanted: ({ settings }) => settings.coverMm > 0,
+  wanted: (part) => part.settings.coverMm > 0 && !dragsIn(part),
   after: ['delivery', 'rake', 'sow'],
-  lags: [{ from: 'sow', to: 'cover', least: 0, most: 0, why: 'on the day of sowing' }],
+  lags: [{ from: 'sow', to: 'cover', least: 0, most: 0, why: say('operations.onTheDayOf') }],
   putsDown: 'dressing',
   uses: 'cover',
   demand: material,
@@ -88,30 +94,28 @@ const cover = operation({
 const uncover = operation({
   code: 'uncover',
   order: 300,
-  name: 'Cover off',
-  done: 'uncovered',
+  name: say('operations.uncoverName'),
+  done: say('operations.uncoverDone'),
   mark: 'visit',
   phase: 'after',
   preferredDay: 12,
   weight: 0.5,
-  why: 'Green shows through the fleece; under it seedlings grow weak and rot.',
-  check: 'Soil still visible: a full carpet now means too much seed.',
+  why: say('operations.uncoverWhy'),
+  check: say('operations.uncoverCheck'),
   programmes: SEEDED,
   wanted: isFleeced,
   day: ({ up }) => Math.max(4, up),
   after: ['green'],
   lags: [
-    { from: 'sow', to: 'uncover', least: 4, most: 'fleeceMost', why: 'fleece comes off before seedlings rot under it' },
-    { from: 'green', to: 'uncover', least: 0, why: 'green has to show first' },
+    { from: 'sow', to: 'uncover', least: 4, most: 'fleeceMost', why: say('operations.fleeceComesOffBefore') },
+    { from: 'green', to: 'uncover', least: 0, why: say('operations.greenHasToShow') },
   ],
   brief: ({ survey }) => ({
-    settings: [
-      'Pegs and fleece off ',
-      figure('areaM2', survey.areaM2),
-      ' on a dull day or in the evening. Roll lightly where it lifted.',
-    ],
-    gates: [onTheDay('green shows through')],
-    hours: crewHours('Cover off', survey.areaM2, [{ what: 'Rolling it up', passes: 1, rateM2PerH: RATES.fleece }]),
+    settings: say('operations.pegsAndFleeceOff', { areaM2: figure('areaM2', survey.areaM2) }),
+    gates: [onTheDay(say('operations.greenShowsThrough'))],
+    hours: crewHours(say('operations.coverOff'), survey.areaM2, [
+      { what: say('operations.rollingItUp'), passes: 1, rateM2PerH: RATES.fleece },
+    ]),
   }),
 })
 

@@ -1,5 +1,6 @@
+import type { MessageKey } from '#words/message'
+import type { Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import type { Worked } from '../../explain/working'
 import type { Matter, StockKind } from '../../materials/stock'
 import type { Figure } from '../../measure/figure'
@@ -9,33 +10,34 @@ import type { Part } from '../parts'
 import type { Planning, PriceCode, WaitCode } from '../planningFigures'
 import type { PlanSettings } from '../settings'
 import type { LabelWait } from './labels'
+import type { MachineCode } from './accessGates'
 
 export type Mark = 'cut' | 'machine' | 'spray' | 'sow' | 'visit' | 'call'
 /** Made ready from afar, done on the lawn, or looked after when it grows. */
 export type Phase = 'before' | 'work' | 'after'
 /** What has its day chosen: seed, or a first dressing where nothing is sown. */
 export type Anchor = 'seeding' | 'dressing'
-/** What is put down, as far as weather goes. */
-export type PutDown = 'seed' | 'granules' | 'spray' | 'dressing'
+/** What is put down, as far as weather goes; a spray is taken up by leaves, or watered into the soil. */
+export type PutDown = 'seed' | 'granules' | 'spray' | 'soilSpray' | 'dressing'
 
 /** What stays the same about an operation on every lawn, in plain words and marks. */
 export interface Operation<C extends string = string> {
   code: C
-  name: string
+  name: Message
   /** Button: "Mark scalped". */
-  done: string
+  done: Message
   mark: Mark
   phase: Phase
   /** Preferred day, counted from sowing or the first dressing. */
   preferredDay: number
   /** How much a day off the preferred one weighs against others. @source own */
   weight: number
-  why: string
+  why: Message
   /** What is looked at before the next step may start. */
-  check?: string
+  check?: Message
   /** The other word for it, said once. */
-  alsoCalled?: string
-  caution?: string
+  alsoCalled?: Message
+  caution?: Message
   /** Its day is the one that is chosen. */
   anchors?: Anchor
   /** Done in the autumn before the year of sowing. */
@@ -45,16 +47,16 @@ export interface Operation<C extends string = string> {
   /** Kind of material that it uses up. */
   uses?: StockKind
   /** What hangs from the ledge on its day; visits hang by their names. */
-  ledgeLabel?: string
+  ledgeLabel?: Message
 }
 
 /** How an operation is set on some ground, and what it waits for on the day. */
 export interface Brief {
-  settings: Phrase
+  settings: Message
   gates: Gate[]
   hours: Worked
   /** Where it is done another way than its name says. */
-  name?: string
+  name?: Message
 }
 
 /** Which of several an operation is. */
@@ -66,7 +68,7 @@ export interface Turn {
 /** Material that an operation uses up, in the unit its stock is kept in. */
 export interface Wanted {
   matter: Matter
-  words: string
+  words: Message
   /** Kg, or m³ loose. */
   amount: number
 }
@@ -82,6 +84,8 @@ export interface Extent {
   dormant: boolean
   /** Trees drop their leaves on the seedlings. */
   leavesFall: boolean
+  /** Sown while days grow: its first enemy is summer. */
+  springSown?: boolean
   /** The client refuses sprays. */
   noSprays?: boolean
   /** Operations that the technician put in besides. */
@@ -105,6 +109,8 @@ export interface Waits {
 /** What the season says of a sowing, as far as it is worked out. */
 export interface SeasonWaits {
   firstMow?: Waits
+  /** Days from sowing to the fourth mowing, in the middle year. */
+  fourthMow?: number
   firstGreen?: Waits
 }
 
@@ -115,6 +121,8 @@ export type LagDays = number | WaitCode | ((season: SeasonWaits) => number | und
 export interface LagPlan {
   practices: Practices
   anchor: Anchor
+  /** Coarse weed grasses stand on more than spots of it: they die slowly. */
+  coarse: boolean
   has: (code: string) => boolean
 }
 
@@ -124,7 +132,7 @@ export interface LagRule {
   to: string
   least: LagDays
   most?: LagDays
-  why: string
+  why: Message
   /** Counted from the first of several turns; otherwise from the last. */
   fromFirst?: true
   when?: (plan: LagPlan) => boolean
@@ -134,6 +142,8 @@ export interface LagRule {
 export interface DayAbout extends Turn {
   /** Middle of the weather years; a usual wait where they are not worked out. */
   mow: number
+  /** The fourth mowing, which releases weed control and the lawn. */
+  fourthMow: number
   up: number
   /** From the first dressing to the last. */
   dressingDays: number
@@ -144,7 +154,7 @@ export interface DayAbout extends Turn {
 
 /** Something that is paid for beside hours and stock. */
 export interface Charge {
-  what: string
+  what: Message
   price: PriceCode
   amount: Figure
 }
@@ -153,7 +163,7 @@ export interface Charge {
 export interface Spread {
   days: (parts: readonly Part[]) => number
   /** What is said where fewer days are left. */
-  squeezed: (parts: readonly Part[], left: number) => string
+  squeezed: (parts: readonly Part[], left: number) => Message
 }
 
 /**
@@ -176,7 +186,7 @@ export interface Definition<C extends string = string> extends Operation<C> {
   /** How often, one turn after the other; once where nothing is said. */
   times?: (parts: readonly Part[]) => number
   /** What a turn is called in words about days; with `times`. */
-  turnName?: string
+  turnName?: Message
   /** Between one turn and the next. */
   between?: Pick<LagRule, 'least' | 'why'>
   lags?: readonly LagRule[]
@@ -188,12 +198,20 @@ export interface Definition<C extends string = string> extends Operation<C> {
   /** What has to be done and found right before it is begun; the last of them that a plan has. */
   after?: readonly string[]
   /** Waits until so many turns of another were recorded. */
-  wantsTurns?: { of: string; least: number; words: string }
+  wantsTurns?: { of: string; least: number; words: Message; one: MessageKey }
   /** Takes a sample whose results are a fact of their own. */
   samples?: true
   /** Goes by the results of a sample. */
   wantsResults?: true
   putsDown?: PutDown
+  /** Fertilizer of an analysis with so much nitrogen, g/m²: law and limits of its place are asked. */
+  feeds?: (part: Part) => { analysis: string; nGPerM2: number; establishing: boolean }
+  /** Stops weed seed at germination, and seed of the wrong grass with it. */
+  preEmergent?: true
+  /** Soil at 50 mm under which it does no good, °C: it goes to the next season that is warmer. */
+  leastSoilC?: number
+  /** Only inside of a sowing window; otherwise in the next. */
+  wantsWindow?: true
   /** Wants grass and surface dry. */
   wantsDry?: true
   /** Turf that it opens burns in a heat wave. */
@@ -204,6 +222,8 @@ export interface Definition<C extends string = string> extends Operation<C> {
   wantsMoistGround?: true
   /** Only growing turf or weeds answer to it; of warm-season turf where so said. */
   wantsGrowth?: true | 'warm'
+  /** What has to come through the gate for a part. */
+  machine?: (part: Part) => MachineCode | undefined
   /** Steel goes into the ground: nothing before the lines are located. */
   breaksGround?: true
   /** Has buried lines located. */
@@ -220,7 +240,12 @@ export interface Definition<C extends string = string> extends Operation<C> {
   partOfGround?: true
   /** The lawn is kept off from it on, until it is used again. */
   closesLawn?: true
+  /** The first of four mowings, after which it is used again. */
   opensLawn?: true
+  /** Seed is seen to be up; six weeks later the lawn bears feet. */
+  seesEmergence?: true
+  /** A visit that looks at seedlings. */
+  watchesSeedlings?: true
   /** Marked done, it keeps seed off the whole lawn for so long. */
   keepsSeedOff?: LabelWait
   /** Setting of the plan that sets it. */
@@ -230,14 +255,14 @@ export interface Definition<C extends string = string> extends Operation<C> {
   /** What it uses up on a part. */
   uses?: StockKind
   demand?: (part: Part, turn: Turn) => Wanted[]
-  charges?: (task: { name: string; groundM2: number }, parts: readonly Part[]) => Charge[]
+  charges?: (task: { name: Message; groundM2: number }, parts: readonly Part[]) => Charge[]
 }
 
 /** Keeps the code of a definition as its literal, so that the codes of all are known to the compiler. */
 export const operation = <const C extends string>(definition: Definition<C>): Definition<C> => definition
 
 /** Seen on the day itself, by whoever stands there. */
-export const onTheDay = (...text: Phrase): Gate => ({ state: 'waiting', text })
+export const onTheDay = (text: Message): Gate => ({ state: 'waiting', text })
 
 /** Programmes that make a new bed of most of the lawn, by the same run of work. */
 export const RENOVATIONS = ['overseed', 'hard', 'kill', 'strip', 'warm'] as const

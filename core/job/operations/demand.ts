@@ -1,8 +1,8 @@
+import { say, shortDay } from '../../explain/message'
 import { kindOf, STOCK_QUANTITY, type Matter, type StockLevels } from '../../materials/stock'
-import { shortDay, type Day } from '../../measure/calendar'
+import type { Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import type { Part } from '../parts'
 import type { Definition, Turn, Wanted } from './definition'
 
@@ -25,24 +25,26 @@ export interface ShedFor {
 
 /** Whether the shed holds what an operation uses up. Nothing is said of what nobody keeps a book of. */
 export function stockGates(wanted: readonly Wanted[], { stock, spokenFor, orderedOn }: ShedFor): Gate[] {
-  const source = { kind: 'user', text: 'Shed, less what other open jobs will use' } as const
+  const source = { kind: 'user', text: say('operations.shedLessWhatOther') } as const
   return wanted.flatMap(({ matter, words, amount }): Gate[] => {
     const has = stock[matter]
     if (has === undefined) return []
     const quantity = STOCK_QUANTITY[kindOf(matter)]
     const spoken = Math.max(0, spokenFor[matter] ?? 0)
-    const told: Phrase = spoken > 0 ? [', ', figure(quantity, spoken), ' of it spoken for by other jobs'] : []
+    const told = spoken > 0 ? say('operations.ofItSpokenFor', { spoken: figure(quantity, spoken) }) : ''
     const free = Math.max(0, has) - spoken
     if (free >= amount)
-      return [{ state: 'met', text: [figure(quantity, has), ` of ${words} in the shed`, ...told], source }]
+      return [
+        { state: 'met', text: say('operations.ofInTheShed', { has: figure(quantity, has), words, told }), source },
+      ]
     const short = figure(quantity, amount - Math.max(0, free))
     return [
       orderedOn === undefined
-        ? { state: 'risk', code: 'stock', text: [short, ` of ${words} short in the shed: order it`, ...told], source }
+        ? { state: 'risk', code: 'stock', text: say('operations.stockText', { short, words, told }), source }
         : {
             state: 'waiting',
             code: 'stock',
-            text: [short, ` of ${words} short in the shed, ordered ${shortDay(orderedOn)}: to arrive`, ...told],
+            text: say('operations.ofShortInThe', { short, words, orderedOn: shortDay(orderedOn), told }),
             source,
           },
     ]

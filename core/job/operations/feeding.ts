@@ -1,44 +1,58 @@
-import type { Gate } from '../../explain/judgement'
-import { feedNeed, parseAnalysis } from '../../materials/feed'
+import { say, type Message } from '../../explain/message'
+import { analysisText, feedNeed, parseAnalysis } from '../../materials/feed'
 import { feedMatter } from '../../materials/stock'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
-import { GRANULES } from './cautions'
-import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief, type LagPlan, type Wanted } from './definition'
+import { GRANULES, SPRAY } from './cautions'
+import {
+  onTheDay,
+  operation,
+  RENOVATIONS,
+  SEEDED,
+  type Brief,
+  type LagPlan,
+  type PlanAround,
+  type Wanted,
+} from './definition'
+import { SEEDLING_SAFE } from './labels'
 
 /** Nitrogen of a light feed, g/m². @source own: a quarter of a pound on 1,000 ft² */
 const LIGHT_N_G_PER_M2 = 1.2
-/** Days until the first feed of a sward for the winter is used up. @source own */
-const WINTER_FEED_DAYS = 30
+/** Between two feedings of a sward for the winter, days. @source trade: monthly */
+const WINTER_FEED_DAYS = 28
+/** Soil at 50 mm under which roots take up no second feeding, °C. @source own */
+const LEAST_FEED_SOIL_C = 8
 
-const PREVENTER: Record<Part['practices']['preventer'], string> = {
-  none: '',
-  apart: '',
-  combined: ' The starter carries a seedling-safe preventer: the lower of feed limit and label rate holds.',
-}
-const NO_FEED = 'No feed that can be read: enter the analysis in Bring.'
+const NO_FEED = say('operations.noFeedThatCan')
 
-function starter({ survey, settings, practices }: Part): Brief {
-  const analysis = parseAnalysis(settings.starterAnalysis)
-  const passes = 2 - (practices.mixing === 'mixed' ? 1 : 0)
-  const hours = crewHours('Feed', survey.areaM2, [{ what: 'Passes', passes, rateM2PerH: RATES.broadcast }])
-  if (!analysis) return { settings: [NO_FEED], gates: [], hours }
-  const need = feedNeed(survey.areaM2, settings.starterNGPerM2, analysis)
-  const gates: Gate[] =
-    analysis.p2o5Share > 0 ? [onTheDay('phosphorus only where a soil test is short of it and local law allows')] : []
-  return {
-    settings: [
-      `${settings.starterAnalysis}, `,
-      figure('rateGPerM2', need.productRateGPerM2),
-      ', ',
-      need.product,
-      ` in two directions.${PREVENTER[practices.preventer]}`,
-    ],
-    gates,
-    hours,
+/** The starter of a plan, alone or with a seedling-safe pre-emergent on its granules. */
+const starter =
+  (preventer?: Message) =>
+  ({ survey, settings, practices }: Part): Brief => {
+    const analysis = parseAnalysis(settings.starterAnalysis)
+    const passes = 2 - (practices.mixing === 'mixed' ? 1 : 0)
+    const hours = crewHours(say('operations.feed'), survey.areaM2, [
+      { what: say('operations.passes'), passes, rateM2PerH: RATES.broadcast },
+    ])
+    if (!analysis) return { settings: NO_FEED, gates: [], hours }
+    const need = feedNeed(survey.areaM2, settings.starterNGPerM2, analysis)
+    return {
+      settings: say('operations.inTwoDirections', {
+        starterAnalysis: settings.starterAnalysis,
+        productRateGPerM2: figure('rateGPerM2', need.productRateGPerM2),
+        product: need.product,
+        preventer: preventer ?? '',
+      }),
+      gates: preventer
+        ? [onTheDay(say('operations.theLabelNamesEvery')), onTheDay(say('operations.lowerOfTwoLimits'))]
+        : [],
+      hours,
+    }
   }
-}
+
+const isCombined = ({ practices }: Part, { extent }: PlanAround): boolean =>
+  practices.preventer === 'combined' && !extent.noSprays
 
 function starterUsed({ survey, settings }: Part): Wanted[] {
   const analysis = parseAnalysis(settings.starterAnalysis)
@@ -46,29 +60,37 @@ function starterUsed({ survey, settings }: Part): Wanted[] {
   return [
     {
       matter: feedMatter(settings.starterAnalysis)!,
-      words: settings.starterAnalysis,
+      words: say('operations.typed', { typed: settings.starterAnalysis }),
       amount: feedNeed(survey.areaM2, settings.starterNGPerM2, analysis).product.value,
     },
   ]
 }
 
-/** A feed of so much nitrogen, by the analysis of the plan or one without phosphorus. */
+/** What is fed once seed is up, or where none is: the same without phosphorus. */
+function laterAnalysis({ settings }: Part): string {
+  const read = parseAnalysis(settings.starterAnalysis)
+  if (!read?.p2o5Share) return settings.starterAnalysis
+  return analysisText({ ...read, p2o5Share: 0 })
+}
+
+/** A feed of so much nitrogen, without phosphorus. */
 const fed =
-  (title: string, nGPerM2: (part: Part) => number) =>
+  (title: Message, nGPerM2: (part: Part) => number) =>
   (part: Part): Brief => {
-    const { survey, settings } = part
-    const analysis = parseAnalysis(settings.starterAnalysis)
-    const hours = crewHours(title, survey.areaM2, [{ what: 'Passes', passes: 2, rateM2PerH: RATES.broadcast }])
-    if (!analysis) return { settings: [NO_FEED], gates: [], hours }
+    const { survey } = part
+    const told = laterAnalysis(part)
+    const analysis = parseAnalysis(told)
+    const hours = crewHours(title, survey.areaM2, [
+      { what: say('operations.passes'), passes: 2, rateM2PerH: RATES.broadcast },
+    ])
+    if (!analysis) return { settings: NO_FEED, gates: [], hours }
     const need = feedNeed(survey.areaM2, nGPerM2(part), analysis)
     return {
-      settings: [
-        `${settings.starterAnalysis} or one without phosphorus, `,
-        figure('rateGPerM2', need.productRateGPerM2),
-        ', ',
-        need.product,
-        ' in two directions, watered in.',
-      ],
+      settings: say('operations.fedWith', {
+        starterAnalysis: told,
+        productRateGPerM2: figure('rateGPerM2', need.productRateGPerM2),
+        product: need.product,
+      }),
       gates: [],
       hours,
     }
@@ -77,24 +99,34 @@ const fed =
 const afterMow = ({ practices, anchor }: LagPlan): boolean =>
   practices.feedWhen === 'after first mow' && anchor === 'seeding'
 
+const begins = ({ settings, programme }: Part) => ({
+  analysis: settings.starterAnalysis,
+  nGPerM2: settings.starterNGPerM2,
+  establishing: programme.anchor === 'seeding',
+})
+const later = (nGPerM2: (part: Part) => number) => (part: Part) => ({
+  analysis: laterAnalysis(part),
+  nGPerM2: nGPerM2(part),
+  establishing: false,
+})
+const again = ({ settings }: Part): number => settings.starterNGPerM2 || LIGHT_N_G_PER_M2
+
 const feed = operation({
   code: 'feed',
   order: 230,
-  name: 'Feed',
-  done: 'fed',
+  name: say('operations.feedName'),
+  done: say('operations.feedDone'),
   mark: 'machine',
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why:
-    'Nitrogen is nearly always short in a new seedbed. Phosphorus only where a soil test asks for it and ' +
-    'local law allows.',
-  check: 'What is left in the hopper agrees.',
+  why: say('operations.feedWhy'),
+  check: say('operations.feedCheck'),
   caution: GRANULES,
-  programmes: [...SEEDED, 'level', 'winter'],
+  programmes: [...SEEDED, 'level'],
   records: ['passes'],
   setBy: 'starterNGPerM2',
-  wanted: ({ settings }) => settings.starterNGPerM2 > 0,
+  wanted: (part, around) => part.settings.starterNGPerM2 > 0 && !isCombined(part, around),
   wantsResults: true,
   day: ({ parts, anchor, mow }) =>
     parts[0]!.practices.feedWhen === 'after first mow' && anchor === 'seeding' ? mow + 1 : 0,
@@ -104,7 +136,7 @@ const feed = operation({
       to: 'feed',
       least: 0,
       most: 0,
-      why: 'on the day of sowing',
+      why: say('operations.onTheDayOf'),
       when: (plan) => plan.anchor === 'seeding' && !afterMow(plan),
     },
     {
@@ -112,75 +144,128 @@ const feed = operation({
       to: 'feed',
       least: 0,
       most: 0,
-      why: 'on the day of sowing',
+      why: say('operations.onTheDayOf'),
       fromFirst: true,
       when: ({ anchor }) => anchor === 'dressing',
     },
-    { from: 'mow', to: 'feed', least: 0, most: 10, why: 'the firm feeds after the first mow', when: afterMow },
+    { from: 'mow', to: 'feed', least: 0, most: 10, why: say('operations.theFirmFeedsAfter'), when: afterMow },
   ],
   putsDown: 'granules',
+  feeds: begins,
   uses: 'feed',
   demand: starterUsed,
-  brief: starter,
+  brief: starter(),
+})
+
+/** Starter and pre-emergent on one granule: the limits of both hold. */
+const starterPreventer = operation({
+  code: 'starterPreventer',
+  order: 235,
+  name: say('operations.starterPreventerName'),
+  done: say('operations.starterPreventerDone'),
+  mark: 'machine',
+  phase: 'work',
+  preferredDay: 0,
+  weight: 1,
+  why: say('operations.starterPreventerWhy'),
+  check: say('operations.feedCheck'),
+  caution: SPRAY,
+  programmes: SEEDED,
+  records: ['passes'],
+  setBy: 'starterNGPerM2',
+  wanted: (part, around) => part.settings.starterNGPerM2 > 0 && isCombined(part, around),
+  wantsResults: true,
+  lags: [{ from: 'sow', to: 'starterPreventer', least: 0, most: 7, why: say('operations.atSowingOrWithin') }],
+  putsDown: 'granules',
+  feeds: begins,
+  preEmergent: true,
+  keepsSeedOff: SEEDLING_SAFE,
+  uses: 'feed',
+  demand: starterUsed,
+  brief: starter(say('operations.theStarterCarriesA')),
+})
+
+/** Ryegrass for the winter is fed once it is up: fed with the seed, the turf below grows against it. */
+const winterFeed = operation({
+  code: 'winterFeed',
+  order: 315,
+  name: say('operations.winterFeedName'),
+  done: say('operations.winterFeedDone'),
+  mark: 'machine',
+  phase: 'after',
+  preferredDay: 32,
+  weight: 0.3,
+  why: say('operations.winterFeedWhy'),
+  check: say('operations.feedCheck'),
+  caution: GRANULES,
+  programmes: ['winter'],
+  records: ['passes'],
+  setBy: 'starterNGPerM2',
+  wanted: ({ settings }) => settings.starterNGPerM2 > 0,
+  day: ({ up }) => up + 24,
+  after: ['green'],
+  lags: [{ from: 'green', to: 'winterFeed', least: 21, most: 28, why: say('operations.threeToFourWeeks') }],
+  putsDown: 'granules',
+  feeds: later(again),
+  uses: 'feed',
+  brief: fed(say('operations.winterFeedName'), again),
 })
 
 const recoveryFeed = operation({
   code: 'recoveryFeed',
   order: 310,
-  name: 'Recovery feed',
-  done: 'fed',
+  name: say('operations.recoveryFeedName'),
+  done: say('operations.recoveryFeedDone'),
   mark: 'machine',
   phase: 'after',
   preferredDay: 14,
   weight: 0.1,
-  why:
-    'Light and often while turf grows through: every two weeks, then monthly. Foliar feed stays on the leaf a' +
-    ' day before it is watered in.',
+  why: say('operations.recoveryFeedWhy'),
   caution: GRANULES,
   programmes: ['level'],
   records: ['passes'],
   after: ['lift'],
   day: ({ dressingDays }) => dressingDays + 14,
-  lags: [{ from: 'lift', to: 'recoveryFeed', least: 7, most: 28, why: 'growth has to begin' }],
+  lags: [{ from: 'lift', to: 'recoveryFeed', least: 7, most: 28, why: say('operations.growthHasToBegin') }],
   putsDown: 'granules',
+  feeds: later(() => LIGHT_N_G_PER_M2),
   wantsGrowth: true,
   uses: 'feed',
-  brief: fed('Recovery feed', () => LIGHT_N_G_PER_M2),
+  brief: fed(say('operations.recoveryFeedName'), () => LIGHT_N_G_PER_M2),
 })
 
 const feedAgain = operation({
   code: 'feedAgain',
   order: 360,
-  name: 'Second feeding',
-  done: 'fed again',
+  name: say('operations.feedAgainName'),
+  done: say('operations.feedAgainDone'),
   mark: 'machine',
   phase: 'after',
   preferredDay: 56,
   weight: 0.1,
-  why:
-    'When the first feed is used up: about eight weeks, by its release up to ninety days. Never for more ' +
-    'ground than was measured.',
+  why: say('operations.feedAgainWhy'),
   caution: GRANULES,
   programmes: [...RENOVATIONS, 'winter'],
   addable: true,
   records: ['passes'],
-  day: ({ parts, mow }) =>
-    Math.max(parts.every(({ programme }) => programme.code === 'winter') ? WINTER_FEED_DAYS : 56, mow),
+  day: ({ mow }) => Math.max(56, mow),
   after: ['mow'],
   lags: [
-    { from: 'sow', to: 'feedAgain', least: 28, why: 'the first feed is used up' },
+    { from: 'sow', to: 'feedAgain', least: 28, why: say('operations.theFirstFeedIs') },
+    { from: 'winterFeed', to: 'feedAgain', least: WINTER_FEED_DAYS, why: say('operations.theFirstFeedIs') },
     {
       from: 'mow',
       to: 'feedAgain',
       least: 0,
       most: 62,
-      why: 'it goes on grass that has been mown, while the first feed is just used up',
+      why: say('operations.itGoesOnGrass'),
     },
   ],
   putsDown: 'granules',
-  wantsGrowth: true,
+  feeds: later(again),
+  leastSoilC: LEAST_FEED_SOIL_C,
   uses: 'feed',
-  brief: fed('Second feeding', ({ settings }) => settings.starterNGPerM2 || LIGHT_N_G_PER_M2),
+  brief: fed(say('operations.feedAgainName'), again),
 })
 
-export const FEEDING = [feed, recoveryFeed, feedAgain] as const
+export const FEEDING = [feed, starterPreventer, winterFeed, recoveryFeed, feedAgain] as const

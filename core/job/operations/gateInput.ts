@@ -1,6 +1,9 @@
 import type { Day } from '../../measure/calendar'
 import type { Application } from '../../site/survey'
 import type { Sky } from './weatherGates'
+import type { FeedRules } from '../../materials/feedRules'
+import type { Supply } from '../../site/soilTest'
+import type { Planning } from '../planningFigures'
 import type { Extent } from './definition'
 
 /** What gates are judged by on the day of an operation. */
@@ -27,6 +30,12 @@ export interface GateInput extends Sky {
   growsFromC: number
   /** What is done, on which day, and whether what is looked at then was as it should be. */
   done: ReadonlyMap<string, { day: Day; passed: boolean }>
+  /** What a soil test found of phosphorus, and the law of the place on fertilizer. */
+  phosphorus?: Supply
+  feedRules?: FeedRules
+  planning: Planning
+  /** Runs of days on which sowing is worth while, as far as the season is worked out. */
+  windows?: readonly { from: Day; to: Day }[]
   /** Notes of the technician by task and gate: "scalp:surface". */
   overruled: Readonly<Record<string, string>>
 }

@@ -1,4 +1,5 @@
-import { addDays, shortDay, weekdayIndex, weekdayName, type Day } from '../../measure/calendar'
+import { lowered, say, shortDay, weekdayName } from '../../explain/message'
+import { addDays, weekdayIndex, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import { barrierUntil } from '../decision/decide'
@@ -13,19 +14,19 @@ const FORECAST_REACH_DAYS = 5
 
 /** Said where work has to fall on a day the firm is off. */
 function dayOff({ workingDays, holidays }: GateInput, day: Day): Gate[] {
-  const source = { kind: 'user', text: 'Firm, working days' } as const
+  const source = { kind: 'user', text: say('operations.firmWorkingDays') } as const
   if (holidays.has(day))
-    return [{ state: 'risk', code: 'off', text: [`${shortDay(day)} is a holiday of the firm`], source }]
+    return [{ state: 'risk', code: 'off', text: say('operations.offText', { day: shortDay(day) }), source }]
   return workingDays.includes(weekdayIndex(day))
     ? []
-    : [{ state: 'risk', code: 'off', text: [`${weekdayName(day)} is no working day of the firm`], source }]
+    : [{ state: 'risk', code: 'off', text: say('operations.isNoWorkingDay', { day: weekdayName(day) }), source }]
 }
 
 function label(input: GateInput): Gate[] {
   const { clear, by } = barrierUntil(input.applications, input.today)
   if (!by) return []
-  const text = [`label wait: ${by.ingredient}, ${by.waitDays} days, until ${shortDay(clear)}`]
-  const source = { kind: 'user', text: 'label' } as const
+  const text = say('operations.labelWait', { ingredient: by.ingredient, waitDays: by.waitDays, clear: shortDay(clear) })
+  const source = { kind: 'user', text: say('operations.label') } as const
   return [
     clear > input.sowOn
       ? { state: 'hold', code: 'label', binding: true, again: clear, text, source }
@@ -39,8 +40,8 @@ function soilBand({ soil, extent }: GateInput): Gate[] {
       {
         state: 'risk',
         code: 'dormant',
-        text: ['to lie until spring: 30 to 50% of it is lost by then, so a third more to twice as much is sown'],
-        source: { kind: 'mem', text: 'losses of dormant seedings' },
+        text: say('operations.dormantText'),
+        source: { kind: 'mem', text: say('operations.lossesOfDormantSeedings') },
       },
     ]
   if (!soil) return []
@@ -48,13 +49,17 @@ function soilBand({ soil, extent }: GateInput): Gate[] {
   const expected = figure('tempC', expectedC, 2)
   if (expectedC < lowC)
     return [
-      { state: 'risk', code: 'soil', text: ['soil about ', expected, ', colder than ', figure('tempC', lowC, 2)] },
+      { state: 'risk', code: 'soil', text: say('operations.soilText', { expected, lowC: figure('tempC', lowC, 2) }) },
     ]
   if (expectedC > highC + 5)
     return [
-      { state: 'risk', code: 'soil', text: ['soil about ', expected, ', warmer than ', figure('tempC', highC, 2)] },
+      {
+        state: 'risk',
+        code: 'soil',
+        text: say('operations.soilAboutWarmerThan', { expected, highC: figure('tempC', highC, 2) }),
+      },
     ]
-  return [{ state: 'met', text: ['soil about ', expected, ' that day'] }]
+  return [{ state: 'met', text: say('operations.soilAboutThatDay', { expected }) }]
 }
 
 /** What comes before it done, and found as it should be. */
@@ -70,19 +75,19 @@ function before(
   if (!previous) return []
   const { name, check } = operationByCode(previous)
   const made = done.get(number > 1 ? keyOf(code, number - 1) : previous)
-  const told = check ? `${check.charAt(0).toLowerCase()}${check.slice(1).replace(/\.$/, '')}` : 'done'
-  if (!made) return [{ state: 'waiting', text: [`after ${name.toLowerCase()}: ${told}`] }]
+  const told = check ? lowered(check) : say('operations.done')
+  if (!made) return [{ state: 'waiting', text: say('operations.after', { name: lowered(name), told }) }]
   if (!made.passed)
     return [
       {
         state: 'hold',
         code: 'check',
         again: addDays(today, 1),
-        text: [`${name.toLowerCase()} did not pass its check: ${told}`],
-        source: { kind: 'user', text: `marked ${shortDay(made.day)}` },
+        text: say('operations.checkText', { name: lowered(name), told }),
+        source: { kind: 'user', text: say('operations.marked', { day: shortDay(made.day) }) },
       },
     ]
-  return [{ state: 'met', text: [`${told}, seen ${shortDay(made.day)}`] }]
+  return [{ state: 'met', text: say('operations.seen', { told, day: shortDay(made.day) }) }]
 }
 
 /** A sample was taken and its results are not known: two facts. */
@@ -93,9 +98,10 @@ function results({ done, extent }: GateInput, { wantsResults }: Definition): Gat
     ? [
         {
           state: 'waiting',
-          text: [
-            `${sampling.name.toLowerCase()} of ${shortDay(done.get(sampling.code)!.day)}: its results go into Look`,
-          ],
+          text: say('operations.ofItsResultsGo', {
+            name: lowered(sampling.name),
+            day: shortDay(done.get(sampling.code)!.day),
+          }),
         },
       ]
     : []
@@ -112,8 +118,8 @@ function turns({ done }: GateInput, { wantsTurns }: Definition): Gate[] {
   const count = turnsDone(done, of).length
   return [
     count >= least
-      ? { state: 'met', text: [`${count} ${words} recorded`] }
-      : { state: 'waiting', text: [`${count} of ${least} ${words} recorded`] },
+      ? { state: 'met', text: say('operations.recorded', { count, words }) }
+      : { state: 'waiting', text: say('operations.ofRecorded', { count, least, words }) },
   ]
 }
 

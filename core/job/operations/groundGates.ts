@@ -1,7 +1,7 @@
-import { addDays, daysBetween, shortDay, type Day } from '../../measure/calendar'
+import { lowered, say, shortDay, type Message } from '../../explain/message'
+import { addDays, daysBetween, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import type { Definition } from './definition'
 import { OPERATIONS } from './registry'
 import type { GateInput } from './gateInput'
@@ -28,9 +28,9 @@ function soaked({ done }: GateInput, day: Day, has: ReadonlySet<string>): Gate |
   const soaking = OPERATIONS.find(({ soaks, code }) => soaks && has.has(code))
   if (!soaking) return undefined
   const made = done.get(soaking.code)
-  if (!made) return { state: 'waiting', text: [`after ${soaking.name.toLowerCase()}: a plug comes out whole`] }
+  if (!made) return { state: 'waiting', text: say('operations.afterAPlugComes', { name: lowered(soaking.name) }) }
   return daysBetween(made.day, day) <= SOAKED_DAYS
-    ? { state: 'met', text: [`watered ${shortDay(made.day)}: deep enough that a plug comes out`] }
+    ? { state: 'met', text: say('operations.wateredDeepEnoughThat', { day: shortDay(made.day) }) }
     : undefined
 }
 
@@ -39,8 +39,8 @@ export function ground(input: GateInput, operation: Definition, day: Day, has: R
   const groundLeft = operation.wantsMoistGround ? groundOn?.(day) : undefined
   if (groundLeft === undefined) return []
   const left = figure('share', groundLeft, 2)
-  const source = { kind: 'computed', text: 'water balance of the root zone, rain alone' } as const
-  const risk = (...text: Phrase): Gate[] => [{ state: 'risk', code: 'ground', text, source }]
+  const source = { kind: 'computed', text: say('operations.waterBalanceOfThe') } as const
+  const risk = (text: Message): Gate[] => [{ state: 'risk', code: 'ground', text, source }]
   if (groundLeft < WATER_AHEAD_BELOW) {
     const given = soaked(input, day, has)
     if (given) return [given]
@@ -49,8 +49,8 @@ export function ground(input: GateInput, operation: Definition, day: Day, has: R
       return [
         {
           state: 'waiting',
-          text: ['ground moist: about ', left, ' full by then is a guess from normals, so try it'],
-          source: { kind: 'computed', text: 'water balance of the root zone from normals alone' },
+          text: say('operations.groundMoistAboutFull', { left }),
+          source: { kind: 'computed', text: say('operations.waterBalanceOfTheRoot') },
         },
       ]
     const torn = operation.tearsTurf && keepsTurf
@@ -60,20 +60,16 @@ export function ground(input: GateInput, operation: Definition, day: Day, has: R
           state: 'hold',
           code: 'ground',
           again: addDays(today, 1),
-          text: [
-            'drought, ground about ',
-            left,
-            ' full by then: torn turf does not come back; water it through, or wait',
-          ],
+          text: say('operations.groundText', { left }),
           source,
         },
       ]
     return torn
-      ? risk('ground about ', left, ' full by then: turf short of water is not torn, water ahead')
-      : risk('ground about ', left, ' full by then: water ahead, deep enough that a plug comes out')
+      ? risk(say('operations.groundAboutFullBy', { left }))
+      : risk(say('operations.groundAboutFullByThen', { left }))
   }
-  if (groundLeft > TOO_WET_ABOVE) return risk('ground about ', left, ' full by then: too wet smears, let it drain')
-  return [{ state: 'met', text: ['ground about ', left, ' full by then'], source }]
+  if (groundLeft > TOO_WET_ABOVE) return risk(say('operations.groundAboutFullByThenToo', { left }))
+  return [{ state: 'met', text: say('operations.groundAboutFullByThen2', { left }), source }]
 }
 
 export function growth(
@@ -87,7 +83,7 @@ export function growth(
   if (soilC === undefined) return []
   const source = {
     kind: 'computed',
-    text: `soil at 2 in (50 mm), middle of the years; growing from ${growsFromC} °C`,
+    text: say('operations.soilAt2In', { growsFromC: figure('tempC', growsFromC) }),
   } as const
   const told = figure('tempC', soilC, 2)
   // Whoever sows for spring opens dormant turf and knows it.
@@ -96,7 +92,7 @@ export function growth(
       {
         state: 'risk',
         code: 'growth',
-        text: ['dormant, soil about ', told, ': torn turf stays open until spring, one light direction'],
+        text: say('operations.growthText', { told }),
         source,
       },
     ]
@@ -106,17 +102,13 @@ export function growth(
         state: 'hold',
         code: 'growth',
         again: addDays(today, 7),
-        text: [
-          'dormant, soil about ',
-          told,
-          torn ? ': torn turf does not close' : ': it takes nothing up and grows through nothing',
-        ],
+        text: say('operations.dormantSoilAboutTorn', { told, hasTorn: Boolean(torn) }),
         source,
       },
     ]
   if (soilC < growsFromC)
-    return [{ state: 'risk', code: 'growth', text: ['hardly growing, soil about ', told], source }]
-  return [{ state: 'met', text: ['growing, soil about ', told], source }]
+    return [{ state: 'risk', code: 'growth', text: say('operations.hardlyGrowingSoilAbout', { told }), source }]
+  return [{ state: 'met', text: say('operations.growingSoilAbout', { told }), source }]
 }
 
 /** Nothing goes into ground whose lines nobody has marked: no note overrules that. */
@@ -128,13 +120,13 @@ export function services(
 ): Gate[] {
   const locating = OPERATIONS.find(({ locates, code }) => locates && has.has(code))
   if (!breaksGround || !locating) return []
-  if (done.has(locating.code)) return [{ state: 'met', text: ['lines located, heads flagged'] }]
+  if (done.has(locating.code)) return [{ state: 'met', text: say('operations.linesLocatedHeadsFlagged') }]
   if (located)
     return [
       {
         state: 'met',
-        text: ['lines located and marked at the survey; marks fade after two weeks'],
-        source: { kind: 'user', text: 'Look, buried lines' },
+        text: say('operations.linesLocatedAndMarked'),
+        source: { kind: 'user', text: say('operations.lookBuriedLines') },
       },
     ]
   return day <= today
@@ -144,9 +136,9 @@ export function services(
           code: 'services',
           binding: true,
           again: addDays(today, 1),
-          text: ['buried lines are not located: nothing goes into the ground'],
-          source: { kind: 'mem', text: 'local law, several working days ahead' },
+          text: say('operations.servicesText'),
+          source: { kind: 'mem', text: say('operations.localLawSeveralWorking') },
         },
       ]
-    : [{ state: 'waiting', text: ['buried lines located, heads flagged'] }]
+    : [{ state: 'waiting', text: say('operations.buriedLinesLocatedHeads') }]
 }

@@ -1,33 +1,30 @@
+import { say, type Message } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import type { Worked } from '../../explain/working'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { SPRAY } from './cautions'
 import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief, type Charge, type Definition } from './definition'
-import { NON_SELECTIVE, SELECTIVE } from './labels'
+import { NON_SELECTIVE, SEEDLING_SAFE, SELECTIVE } from './labels'
 
 /** Hours of a spraying over a part. */
-export const sprayed = (title: string, { survey }: Part): Worked =>
-  crewHours(title, survey.areaM2, [{ what: 'Spraying', passes: 1, rateM2PerH: RATES.spray }])
-export const LICENCE = onTheDay('licence of who sprays')
+export const sprayed = (title: Message, { survey }: Part): Worked =>
+  crewHours(title, survey.areaM2, [{ what: say('operations.spraying'), passes: 1, rateM2PerH: RATES.spray }])
+export const LICENCE = onTheDay(say('operations.licenceOfWhoSprays'))
 
-const LEAF_DRY = onTheDay('leaf dry, wind 2 to 10 mph (3 to 16 km/h), no rain due by the label')
-const REGROWTH = onTheDay('regrowth seen')
+const LEAF_DRY = onTheDay(say('operations.leafDryWind2'))
+const REGROWTH = onTheDay(say('operations.regrowthSeen'))
 
 /** A non-selective herbicide over all of a part. */
 const blanket =
-  (title: string, ...more: Brief['gates']) =>
+  (title: Message, ...more: Brief['gates']) =>
   (part: Part): Brief => ({
-    settings: [
-      'Blanket over ',
-      figure('areaM2', part.survey.areaM2),
-      ', guide lines first, edges and plants shielded. Rate and water by the label.',
-    ],
+    settings: say('operations.blanketOverGuideLines', { areaM2: figure('areaM2', part.survey.areaM2) }),
     gates: [LEAF_DRY, LICENCE, ...more],
     hours: sprayed(title, part),
   })
 
-const herbicide = ({ name, groundM2 }: { name: string; groundM2: number }): Charge[] => [
+const herbicide = ({ name, groundM2 }: { name: Message; groundM2: number }): Charge[] => [
   { what: name, price: 'herbicide', amount: figure('areaM2', groundM2) },
 ]
 
@@ -45,33 +42,29 @@ const KILL = {
 const hardWeeds = operation({
   code: 'hardWeeds',
   order: 10,
-  name: 'Treat hard weeds',
-  done: 'treated',
+  name: say('operations.hardWeedsName'),
+  done: say('operations.hardWeedsDone'),
   mark: 'spray',
   phase: 'before',
   preferredDay: -35,
   weight: 0.2,
-  check: 'Weeds gone, or twisted and yellow.',
-  why: 'Broad-leaved weeds that outlive a renovation are taken out with a selective product while the grass stands.',
+  check: say('operations.hardWeedsCheck'),
+  why: say('operations.hardWeedsWhy'),
   caution: SPRAY,
   programmes: [],
   addable: true,
   dispensable: true,
   lags: [
-    { from: 'hardWeeds', to: 'sow', least: 28, why: 'the label keeps seed off that long' },
-    { from: 'hardWeeds', to: 'kill1', least: 0, why: 'selective before the blanket spray' },
+    { from: 'hardWeeds', to: 'sow', least: 28, why: say('operations.theLabelKeepsSeed') },
+    { from: 'hardWeeds', to: 'kill1', least: 0, why: say('operations.selectiveBeforeTheBlanket') },
   ],
   putsDown: 'spray',
   wantsGrowth: true,
   keepsSeedOff: SELECTIVE,
   brief: (part) => ({
-    settings: [
-      'Selective, over ',
-      figure('areaM2', part.survey.areaM2),
-      ' or in spots. Product and rate by the label; its wait before seed goes into Look.',
-    ],
+    settings: say('operations.selectiveOverOrIn', { areaM2: figure('areaM2', part.survey.areaM2) }),
     gates: [LICENCE],
-    hours: sprayed('Treat hard weeds', part),
+    hours: sprayed(say('operations.treatHardWeeds'), part),
   }),
 })
 
@@ -79,32 +72,30 @@ const killAutumn = operation({
   ...KILL,
   code: 'killAutumn',
   order: 20,
-  name: 'Kill, autumn before',
-  done: 'sprayed in autumn',
+  name: say('operations.killAutumnName'),
+  done: say('operations.killAutumnDone'),
   preferredDay: -240,
   weight: 0.02,
-  why:
-    'Ground cleared for bermuda is killed the autumn before and again in spring: what winters comes up with ' +
-    'the seed.',
-  check: 'All brown before winter.',
+  why: say('operations.killAutumnWhy'),
+  check: say('operations.killAutumnCheck'),
   programmes: ['kill'],
   autumnBefore: true,
   mayBeLate: true,
   wanted: ({ grass }, { extent }) => grass.season === 'warm' && extent.autumnAhead,
-  lags: [{ from: 'killAutumn', to: 'kill1', least: 90, most: 300, why: 'a winter lies between' }],
-  brief: blanket('Kill, autumn before'),
+  lags: [{ from: 'killAutumn', to: 'kill1', least: 90, most: 300, why: say('operations.aWinterLiesBetween') }],
+  brief: blanket(say('operations.killAutumnName')),
 })
 
 const kill1 = operation({
   ...KILL,
   code: 'kill1',
   order: 40,
-  name: 'Kill, first',
-  done: 'sprayed',
+  name: say('operations.kill1Name'),
+  done: say('operations.kill1Done'),
   preferredDay: -27,
   weight: 0.3,
-  why: 'Ends weed grasses that survive everything else. It has to be growing, the leaf dry, little wind, no rain due.',
-  check: 'All brown; coarse grasses take up to 10 days longer.',
+  why: say('operations.kill1Why'),
+  check: say('operations.kill1Check'),
   programmes: ['kill'],
   closesLawn: true,
   lags: [
@@ -113,112 +104,116 @@ const kill1 = operation({
       to: 'kill2',
       least: 'killAgain',
       most: 35,
-      why: 'what regrows has to be seen before it is killed',
+      why: say('operations.whatRegrowsHasTo'),
     },
   ],
-  brief: blanket('Kill, first'),
+  brief: blanket(say('operations.kill1Name')),
 })
 
-const AFTER_SPRAY = 'the label interval, and brown all over'
+const AFTER_SPRAY = say('operations.theLabelIntervalAnd')
 const kill2 = operation({
   ...KILL,
   code: 'kill2',
   order: 60,
-  name: 'Kill, again',
-  done: 'sprayed again',
+  name: say('operations.kill2Name'),
+  done: say('operations.kill2Done'),
   preferredDay: -12,
   weight: 0.3,
-  why: 'What greens up again after two weeks is what would have come through.',
-  check: 'Brown all over, nothing greens up.',
+  why: say('operations.kill2Why'),
+  check: say('operations.kill2Check'),
   programmes: ['kill'],
   dispensable: true,
   lags: [
-    { from: 'kill2', to: 'kill3', least: 10, most: 28, why: 'what regrows again has to be seen' },
+    { from: 'kill2', to: 'kill3', least: 10, most: 28, why: say('operations.whatRegrowsAgainHas') },
     {
       from: 'kill2',
       to: 'scalp',
       least: 'labelWait',
       most: 21,
       why: AFTER_SPRAY,
-      when: ({ has }) => !has('kill3'),
+      when: ({ has, coarse }) => !has('kill3') && !coarse,
+    },
+    {
+      from: 'kill2',
+      to: 'scalp',
+      least: 'coarseWait',
+      most: 31,
+      why: say('operations.coarseGrassesDieSlowly'),
+      when: ({ has, coarse }) => !has('kill3') && coarse,
     },
   ],
-  brief: blanket('Kill, again', REGROWTH),
+  brief: blanket(say('operations.kill2Name'), REGROWTH),
 })
 
 const kill3 = operation({
   ...KILL,
   code: 'kill3',
   order: 70,
-  name: 'Kill, third',
-  done: 'sprayed a third time',
+  name: say('operations.kill3Name'),
+  done: say('operations.kill3Done'),
   preferredDay: -11,
   weight: 0.3,
-  why: 'Regrowth after the second: roots of coarse grasses that had not all leafed out.',
-  check: 'Brown all over, nothing greens up.',
+  why: say('operations.kill3Why'),
+  check: say('operations.kill3Check'),
   programmes: [],
   addable: true,
   dispensable: true,
   lags: [{ from: 'kill3', to: 'scalp', least: 'labelWait', most: 21, why: AFTER_SPRAY }],
-  brief: blanket('Kill, third', REGROWTH),
+  brief: blanket(say('operations.kill3Name'), REGROWTH),
 })
 
 const preventer = operation({
   code: 'preventer',
   order: 240,
-  name: 'Pre-emergent safe on seedlings',
-  done: 'put down',
+  name: say('operations.preventerName'),
+  done: say('operations.preventerDone'),
   mark: 'spray',
   phase: 'work',
   preferredDay: 0,
   weight: 0.3,
-  why: 'Of the seedling-safe kind only: it stops weed seed and spares the grass named on its label.',
+  why: say('operations.preventerWhy'),
   caution: SPRAY,
   programmes: SEEDED,
   addable: true,
   wanted: ({ practices }) => practices.preventer === 'apart',
-  lags: [{ from: 'sow', to: 'preventer', least: 0, most: 7, why: 'at sowing or within a week, by the label' }],
-  putsDown: 'spray',
+  lags: [{ from: 'sow', to: 'preventer', least: 0, most: 7, why: say('operations.atSowingOrWithin') }],
+  putsDown: 'soilSpray',
+  preEmergent: true,
+  keepsSeedOff: SEEDLING_SAFE,
   brief: (part) => ({
-    settings: [
-      'Seedling-safe (mesotrione or siduron type) over ',
-      figure('areaM2', part.survey.areaM2),
-      ', where species, label and law allow. Rate by the label.',
-    ],
-    gates: [onTheDay('the label names every grass that was sown')],
-    hours: sprayed('Pre-emergent safe on seedlings', part),
+    settings: say('operations.seedlingSafeMesotrioneOr', { areaM2: figure('areaM2', part.survey.areaM2) }),
+    gates: [onTheDay(say('operations.theLabelNamesEvery'))],
+    hours: sprayed(say('operations.preEmergentSafeOn'), part),
   }),
 })
 
 const weedControl = operation({
   code: 'weedControl',
   order: 350,
-  name: 'Weed control',
-  done: 'treated',
+  name: say('operations.weedControlName'),
+  done: say('operations.weedControlDone'),
   mark: 'spray',
   phase: 'after',
   preferredDay: 55,
   weight: 0.1,
-  why: 'After the fourth mowing, or as the label says. Before that coarse grasses are dug out or wiped leaf by leaf.',
+  why: say('operations.weedControlWhy'),
   caution: SPRAY,
   programmes: RENOVATIONS,
   addable: true,
-  day: ({ mow }) => mow + 24,
+  day: ({ fourthMow }) => fourthMow + 3,
   lags: [
-    { from: 'mow', to: 'weedControl', least: 21, why: 'three more mowings, about a week apart' },
-    { from: 'weedControl', to: 'close', least: 0, why: 'the last thing done is looked at' },
+    { from: 'mow', to: 'weedControl', least: 21, why: say('operations.threeMoreMowingsAbout') },
+    { from: 'weedControl', to: 'close', least: 0, why: say('operations.theLastThingDone') },
   ],
   after: ['mow'],
-  wantsTurns: { of: 'mow', least: 4, words: 'mowings' },
+  wantsTurns: { of: 'mow', least: 4, words: say('operations.mowings'), one: 'operations.mowingNumber' },
   putsDown: 'spray',
   wantsGrowth: true,
   keepsSeedOff: SELECTIVE,
   brief: (part) => ({
-    settings: [
-      'Selective, by its label for new grass, where weeds are still more than a few. Coarse grasses are dug out.',
-    ],
+    settings: say('operations.selectiveByItsLabel'),
     gates: [LICENCE],
-    hours: sprayed('Weed control', part),
+    hours: sprayed(say('operations.weedControlName'), part),
   }),
 })
 

@@ -1,73 +1,79 @@
+import { joined, say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import { firstCutMm, firstMowHeightMm } from '../../establishment/growth'
 import { figure } from '../../measure/figure'
+import { carriedHours } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
+import { isCutAndRaked, scalpGate } from '../scalpHeight'
 import { MOWER } from './cautions'
 import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief } from './definition'
 import { clippings, scalpSpanDays, scalpSteps } from './scalping'
 
-function scalped({ survey, settings }: Part): Brief {
+function scalped({ survey, settings, standing, programme, way }: Part): Brief {
   const { heightsMm, severe } = scalpSteps(survey.mowingHeightMm, settings.scalpToMm)
-  const steps = heightsMm.flatMap((mm): Phrase => [' to ', figure('depthMm', mm)])
-  const gates: Gate[] = [onTheDay('grass dry at each cut, blade sharp')]
-  if (severe) gates.unshift({ state: 'risk', text: ['more than a third comes off each time; add a cut if it rips'] })
+  const steps = joined(heightsMm.map((mm) => say('operations.to', { mm: figure('depthMm', mm) })))
+  const gates: Gate[] = [onTheDay(say('operations.grassDryAtEach'))]
+  if (severe) gates.unshift({ state: 'risk', text: say('operations.moreThanAThird') })
+  const against = standing.flatMap((one) => scalpGate(one, programme, settings.scalpToMm) ?? [])
+  // Said once: of several zones by the one that minds most.
+  gates.unshift(...against.sort((a, b) => Number(b.state === 'hold') - Number(a.state === 'hold')).slice(0, 1))
   const already = survey.mowingHeightMm <= settings.scalpToMm
   return {
+    ...(standing.some((one) => isCutAndRaked(one, programme)) ? { name: say('operations.cutLowAndRake') } : {}),
     settings: already
-      ? [
-          'One cut at ',
-          figure('depthMm', survey.mowingHeightMm),
-          ', as it is kept, bag on: it is no higher than the scalp goes.',
-        ]
-      : [
-          figure('count', heightsMm.length),
-          heightsMm.length > 1 ? ' cuts lowering ' : ' cut, ',
-          figure('depthMm', survey.mowingHeightMm),
-          ...steps,
-          ', bag on. Haul off ',
-          clippings(survey.areaM2, survey.mowingHeightMm, settings.scalpToMm),
-          ' of clippings.',
-        ],
+      ? say('operations.oneCutAtAs', { mowingHeightMm: figure('depthMm', survey.mowingHeightMm) })
+      : say('operations.cutCutsLoweringBag', {
+          cuts: heightsMm.length,
+          mowingHeightMm: figure('depthMm', survey.mowingHeightMm),
+          steps,
+          clippings: clippings(survey.areaM2, survey.mowingHeightMm, settings.scalpToMm),
+        }),
     gates,
-    hours: crewHours('Scalp', survey.areaM2, [{ what: 'Cuts', passes: heightsMm.length, rateM2PerH: RATES.scalp }]),
+    hours: carriedHours(
+      crewHours(say('operations.scalp'), survey.areaM2, [
+        { what: say('operations.cuts'), passes: heightsMm.length, rateM2PerH: RATES.scalp },
+      ]),
+      say('operations.clippings'),
+      clippings(survey.areaM2, survey.mowingHeightMm, settings.scalpToMm).value,
+      way,
+    ),
   }
 }
 
 /** Cuts need two days between them; said when those left before the last of them are too few. */
-function squeezed(parts: readonly Part[], left: number): string {
+function squeezed(parts: readonly Part[], left: number): Message {
   const cuts = Math.max(
     ...parts.map(({ survey, settings }) => scalpSteps(survey.mowingHeightMm, settings.scalpToMm).heightsMm.length),
   )
-  const days = left === 0 ? 'none is' : left === 1 ? '1 is' : `${left} are`
-  const asked = `${cuts} cuts two days apart take ${scalpSpanDays(parts)} days`
-  return `${asked}; ${days} left before the last. Take a later day, or cut closer together on dry grass.`
+  const asked = say('operations.cutsTwoDaysApart', { cuts, scalpSpanDays: scalpSpanDays(parts) })
+  return say('operations.leftBeforeTheLast', { asked, left })
 }
 
 const scalp = operation({
   code: 'scalp',
   order: 110,
-  name: 'Scalp',
-  done: 'scalped',
+  name: say('operations.scalpName'),
+  done: say('operations.scalpDone'),
   mark: 'cut',
   phase: 'work',
   preferredDay: -3,
   weight: 1,
-  why: 'Lets light and seed down to the soil, and holds the old grass back while seedlings start.',
-  check: 'Soil shows; no mat of clippings left.',
+  why: say('operations.scalpWhy'),
+  check: say('operations.scalpCheck'),
   caution: MOWER,
   programmes: [...RENOVATIONS, 'level', 'winter'],
   records: ['heightMm'],
+  machine: () => 'mower',
   setBy: 'scalpToMm',
   spread: { days: scalpSpanDays, squeezed },
   after: ['kill3', 'kill2', 'kill1'],
   lags: [
-    { from: 'scalp', to: 'sow', least: 0, most: 'scalpOpen', why: 'scalped ground does not lie open longer' },
-    { from: 'scalp', to: 'dethatch', least: 0, why: 'blades reach the thatch once the grass is down' },
-    { from: 'scalp', to: 'clear', least: 0, why: 'clippings are raked out with the leaves' },
-    { from: 'scalp', to: 'core', least: 0, why: 'cored once the grass is down' },
-    { from: 'scalp', to: 'lift', least: 0, most: 'scalpOpen', why: 'the turf is cut low before it is dressed' },
+    { from: 'scalp', to: 'sow', least: 0, most: 'scalpOpen', why: say('operations.scalpedGroundDoesNot') },
+    { from: 'scalp', to: 'dethatch', least: 0, why: say('operations.bladesReachTheThatch') },
+    { from: 'scalp', to: 'clear', least: 0, why: say('operations.clippingsAreRakedOut') },
+    { from: 'scalp', to: 'core', least: 0, why: say('operations.coredOnceTheGrass') },
+    { from: 'scalp', to: 'lift', least: 0, most: 'scalpOpen', why: say('operations.theTurfIsCut') },
   ],
   wantsDry: true,
   scorches: true,
@@ -75,56 +81,89 @@ const scalp = operation({
   brief: scalped,
 })
 
+/** Where nothing is kept: what the blades left comes off, and the levels show. */
+const scalpAgain = operation({
+  code: 'scalpAgain',
+  order: 135,
+  name: say('operations.scalpAgainName'),
+  done: say('operations.scalpDone'),
+  mark: 'cut',
+  phase: 'work',
+  preferredDay: -2,
+  weight: 1,
+  why: say('operations.scalpAgainWhy'),
+  check: say('operations.scalpAgainCheck'),
+  caution: MOWER,
+  programmes: ['kill', 'strip'],
+  records: ['heightMm'],
+  dispensable: true,
+  machine: () => 'mower',
+  wanted: (_, { has }) => has('dethatch'),
+  after: ['dethatch'],
+  lags: [
+    { from: 'dethatch', to: 'scalpAgain', least: 0, most: 'tornOpen', why: say('operations.whatTheBladesLeft') },
+    { from: 'scalpAgain', to: 'core', least: 0, why: say('operations.coredOnceTheGrass') },
+    { from: 'scalpAgain', to: 'level', least: 0, why: say('operations.theLevelsShow') },
+    { from: 'scalpAgain', to: 'delivery', least: 0, why: say('operations.theGroundIsCleared') },
+    { from: 'scalpAgain', to: 'sow', least: 0, why: say('operations.whatTheBladesLeft') },
+  ],
+  wantsDry: true,
+  closesLawn: true,
+  brief: ({ survey, planning }) => ({
+    settings: say('operations.asLowAsTheMachines', { notch: figure('depthMm', planning.mowerNotch) }),
+    gates: [],
+    hours: crewHours(say('operations.scalpAgainName'), survey.areaM2, [
+      { what: say('operations.cuts'), passes: 2, rateM2PerH: RATES.scalp },
+    ]),
+  }),
+})
+
 const nip = operation({
   code: 'nip',
   order: 280,
-  name: 'First light mowing',
-  done: 'mown lightly',
+  name: say('operations.nipName'),
+  done: say('operations.nipDone'),
   mark: 'cut',
   phase: 'after',
   preferredDay: 9,
   weight: 0.5,
-  why:
-    'A light cut with a rotary mower pushes growth sideways; then twice a week and more. The cylinder mower ' +
-    'waits until the sand has gone.',
-  check: 'Leaf stands over the sand.',
+  why: say('operations.nipWhy'),
+  check: say('operations.nipCheck'),
   caution: MOWER,
   programmes: ['level'],
   records: ['heightMm'],
   after: ['lift'],
   day: ({ dressingDays }) => dressingDays + 9,
   lags: [
-    { from: 'lift', to: 'nip', least: 7, most: 14, why: 'leaf has to stand over the dressing' },
-    { from: 'nip', to: 'regulator', least: 14, why: 'bare patches have to have closed' },
+    { from: 'lift', to: 'nip', least: 7, most: 14, why: say('operations.leafHasToStand') },
+    { from: 'nip', to: 'regulator', least: 14, why: say('operations.barePatchesHaveTo') },
   ],
   wantsDry: true,
   wantsGrowth: true,
   brief: ({ survey }) => ({
-    settings: [
-      'Rotary mower at ',
-      figure('depthMm', survey.mowingHeightMm),
-      ' and a little over, tips only; then twice a week.',
-    ],
-    gates: [onTheDay('leaf over the sand, surface dry')],
-    hours: crewHours('First light mowing', survey.areaM2, [{ what: 'Mowing', passes: 1, rateM2PerH: RATES.scalp }]),
+    settings: say('operations.rotaryMowerAtAnd', { mowingHeightMm: figure('depthMm', survey.mowingHeightMm) }),
+    gates: [onTheDay(say('operations.leafOverTheSand'))],
+    hours: crewHours(say('operations.firstLightMowing'), survey.areaM2, [
+      { what: say('operations.mowing'), passes: 1, rateM2PerH: RATES.scalp },
+    ]),
   }),
 })
 
 const mow = operation({
   code: 'mow',
   order: 320,
-  name: 'First mow',
-  done: 'first mown',
+  name: say('operations.mowName'),
+  done: say('operations.mowDone'),
   mark: 'cut',
   phase: 'after',
   preferredDay: 28,
   weight: 1,
-  why: 'On dry grass with a sharp blade and a light machine; never more than a third, no turning on the spot.',
-  check: 'Cut clean, nothing pulled.',
-  caution: 'Boots, eyes and ears. Clear stones that came up with the tines.',
+  why: say('operations.mowWhy'),
+  check: say('operations.mowCheck'),
+  caution: say('operations.mowCaution'),
   programmes: [...SEEDED, 'winter'],
   records: ['heightMm'],
-  ledgeLabel: 'First mow',
+  ledgeLabel: say('operations.mowLedgeLabel'),
   day: ({ mow: middle }) => middle,
   after: ['green', 'sow'],
   lags: [
@@ -133,9 +172,9 @@ const mow = operation({
       to: 'mow',
       least: ({ firstMow }) => firstMow?.early ?? 14,
       most: ({ firstMow }) => firstMow?.late,
-      why: 'the grass has to reach mowing height',
+      why: say('operations.theGrassHasTo'),
     },
-    { from: 'mow', to: 'close', least: 14, why: 'mown as usual a few times' },
+    { from: 'mow', to: 'close', least: 14, why: say('operations.mownAsUsualA') },
   ],
   wantsDry: true,
   opensLawn: true,
@@ -143,17 +182,16 @@ const mow = operation({
     const keptMm = Math.min(Math.max(survey.mowingHeightMm, grass.mowingMm[0]), grass.mowingMm[1])
     const standingMm = firstMowHeightMm(keptMm)
     return {
-      settings: [
-        'At ',
-        figure('depthMm', standingMm),
-        ', down to ',
-        figure('depthMm', firstCutMm(standingMm, keptMm)),
-        ', bag on, light machine, push and pull.',
-      ],
-      gates: [onTheDay('seedlings hold against a tug'), onTheDay('grass dry')],
-      hours: crewHours('First mow', survey.areaM2, [{ what: 'Mowing', passes: 1, rateM2PerH: RATES.scalp }]),
+      settings: say('operations.atDownToBag', {
+        standingMm: figure('depthMm', standingMm),
+        standingMm2: figure('depthMm', firstCutMm(standingMm, keptMm)),
+      }),
+      gates: [onTheDay(say('operations.seedlingsHoldAgainstA')), onTheDay(say('operations.grassDry'))],
+      hours: crewHours(say('operations.firstMow'), survey.areaM2, [
+        { what: say('operations.mowing'), passes: 1, rateM2PerH: RATES.scalp },
+      ]),
     }
   },
 })
 
-export const MOWING = [scalp, nip, mow] as const
+export const MOWING = [scalp, scalpAgain, nip, mow] as const

@@ -23,8 +23,8 @@ export interface PlannedOperation {
 
 /** Does this part have this operation, as surveyed, by its practices and by what was added? */
 function has(part: Part, code: string, extent: Extent): boolean {
-  const { addable, programmes, wanted, putsDown } = operationByCode(code)
-  if (extent.noSprays && putsDown === 'spray') return false
+  const { addable, programmes, wanted, putsDown, preEmergent } = operationByCode(code)
+  if (extent.noSprays && (putsDown === 'spray' || preEmergent)) return false
   if (addable && extent.added.includes(code)) return true
   if (!programmes.includes(part.programme.code)) return false
   return wanted?.(part, { extent, has: (other) => has(part, other, extent) }) ?? true

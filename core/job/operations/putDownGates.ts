@@ -1,8 +1,8 @@
+import { say, weekdayName, type Message, type SaidDay } from '../../explain/message'
 import type { ForecastDay } from '../../weather/weather'
-import { addDays, weekdayName, type Day } from '../../measure/calendar'
+import { addDays, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
-import type { Phrase } from '../../explain/phrase'
 import type { Source } from '../../explain/working'
 import type { PutDown } from './definition'
 
@@ -15,6 +15,9 @@ const RAIN = {
   granulesMm: 12,
   /** @source own: no rain due is trade, the label's hours are the law */
   sprayMm: 1,
+  /** What waters a pre-emergent in, and washes it off. @source labels, from memory: about half an inch */
+  waterInMm: 6,
+  washOffMm: 25,
   /** @source own: material dry is trade */
   dressingMm: 3,
 } as const
@@ -27,8 +30,8 @@ const FROST_C = 0
 /** Frost that takes what has just come up. @source own*/
 const HARD_FROST_C = -4
 
-const MEM = (text: string): Source => ({ kind: 'mem', text })
-export const OWN = (text: string): Source => ({ kind: 'own', text })
+const MEM = (text: Message): Source => ({ kind: 'mem', text })
+export const OWN = (text: Message): Source => ({ kind: 'own', text })
 
 interface Looked {
   on: ForecastDay
@@ -37,7 +40,7 @@ interface Looked {
 }
 
 const fallen = (days: readonly ForecastDay[]) => days.reduce((sum, { rainMm }) => sum + rainMm, 0)
-export const gate = (code: string, state: Gate['state'], source: Source, ...text: Phrase): Gate => ({
+export const gate = (code: string, state: Gate['state'], source: Source, text: Message): Gate => ({
   code,
   state,
   text,
@@ -46,43 +49,38 @@ export const gate = (code: string, state: Gate['state'], source: Source, ...text
 
 function windGate({ on }: Looked, what: PutDown): Gate[] {
   const wind = on.windKmh
-  if (wind === undefined || wind === null)
-    return [{ state: 'waiting', text: ['wind of the day: the forecast does not tell it'] }]
+  if (wind === undefined || wind === null) return [{ state: 'waiting', text: say('operations.windOfTheDay') }]
   const told = figure('speedKmh', wind)
   if (wind >= WIND.mostKmh)
     return [
       gate(
         'wind',
         'hold',
-        MEM('broadcast and spray below 10 mph (16 km/h)'),
-        'wind of ',
-        told,
-        what === 'spray' ? ': it drifts' : ': it does not fall where it is thrown',
+        MEM(say('operations.broadcastAndSprayBelow')),
+        say('operations.windOfSprayIt', { told, what }),
       ),
     ]
   if (what === 'spray' && wind <= WIND.leastSprayKmh)
-    return [
-      gate('wind', 'hold', MEM('spray above 2 mph (3 km/h)'), 'still air, ', told, ': fine drops hang and wander'),
-    ]
-  return [gate('wind', 'met', MEM('below 10 mph (16 km/h)'), 'wind of ', told)]
+    return [gate('wind', 'hold', MEM(say('operations.sprayAbove2Mph')), say('operations.stillAirFineDrops', { told }))]
+  return [gate('wind', 'met', MEM(say('operations.below10Mph16')), say('operations.windOf', { told }))]
 }
 
 /** The day of a frost or a heat in words. */
-const dayOf = ({ day }: ForecastDay, on: Day): string => (day === on ? 'that day' : weekdayName(day))
+const dayOf = ({ day }: ForecastDay, on: Day): Message | SaidDay =>
+  day === on ? say('operations.thatDay') : weekdayName(day)
 
 function seedGates(looked: Looked): Gate[] {
   const { on, after } = looked
   const gates: Gate[] = []
-  if (after.length < RAIN.seedDays) gates.push({ state: 'waiting', text: ['forecast of the four days after'] })
+  if (after.length < RAIN.seedDays) gates.push({ state: 'waiting', text: say('operations.forecastOfTheFour') })
   else {
     const rainMm = fallen(after)
     gates.push(
       gate(
         'rain',
         rainMm >= RAIN.seedMm ? 'hold' : 'met',
-        OWN('hold at ½ in (12 mm)'),
-        figure('waterMm', rainMm),
-        ' of rain forecast for the four days after',
+        OWN(say('operations.holdAtIn12')),
+        say('operations.ofRainForecastFor', { rainMm: figure('waterMm', rainMm) }),
       ),
     )
   }
@@ -94,9 +92,8 @@ function seedGates(looked: Looked): Gate[] {
       gate(
         'frost',
         'hold',
-        OWN('hold at 25 °F (−4 °C)'),
-        `hard frost ${dayOf(coldest, on.day)}, `,
-        figure('tempC', coldest.tminC, 2),
+        OWN(say('operations.holdAt25F')),
+        say('operations.hardFrost', { coldest: dayOf(coldest, on.day), tminC: figure('tempC', coldest.tminC, 2) }),
       ),
     )
   else if (coldest.tminC <= FROST_C)
@@ -104,10 +101,11 @@ function seedGates(looked: Looked): Gate[] {
       gate(
         'frost',
         'risk',
-        OWN('frost within four days'),
-        `frost ${dayOf(coldest, on.day)}, `,
-        figure('tempC', coldest.tminC, 2),
-        ': nothing that sprouts by then bears it',
+        OWN(say('operations.frostWithinFourDays')),
+        say('operations.frostNothingThatSprouts', {
+          coldest: dayOf(coldest, on.day),
+          tminC: figure('tempC', coldest.tminC, 2),
+        }),
       ),
     )
   if (hottest.tmaxC >= SCORCH_C)
@@ -115,10 +113,11 @@ function seedGates(looked: Looked): Gate[] {
       gate(
         'heat',
         'hold',
-        OWN('hold at 95 °F (35 °C)'),
-        `heat ${dayOf(hottest, on.day)}, `,
-        figure('tempC', hottest.tmaxC, 2),
-        ': the top dries within hours',
+        OWN(say('operations.holdAt95F')),
+        say('operations.heatTheTopDries', {
+          hottest: dayOf(hottest, on.day),
+          tmaxC: figure('tempC', hottest.tmaxC, 2),
+        }),
       ),
     )
   else if (hottest.tmaxC > HEAT_C)
@@ -126,42 +125,40 @@ function seedGates(looked: Looked): Gate[] {
       gate(
         'heat',
         'risk',
-        OWN('above 86 °F (30 °C)'),
-        `heat ${dayOf(hottest, on.day)}, `,
-        figure('tempC', hottest.tmaxC, 2),
-        ': one more watering a day',
+        OWN(say('operations.above86F30')),
+        say('operations.heatOneMoreWatering', {
+          hottest: dayOf(hottest, on.day),
+          tmaxC: figure('tempC', hottest.tmaxC, 2),
+        }),
       ),
     )
   return [...gates, ...windGate(looked, 'seed')]
 }
 
 /** Rain of the day and the next against what holds. @param does what rain would do to it */
-function twoDaysRain({ on, after }: Looked, mostMm: number, source: Source, does: string): Gate {
+function twoDaysRain({ on, after }: Looked, mostMm: number, source: Source, does: Message): Gate {
   const rainMm = fallen([on, ...after.slice(0, 1)])
   const holds = rainMm >= mostMm
   return gate(
     'rain',
     holds ? 'hold' : 'met',
     source,
-    figure('waterMm', rainMm),
-    holds ? ` of rain in the two days: ${does}` : ' of rain forecast for the two days',
+    say('operations.ofRainInThe', { rainMm: figure('waterMm', rainMm), hasHolds: Boolean(holds), does }),
   )
 }
 
 function granuleGates(looked: Looked): Gate[] {
   const { on } = looked
   const gates = [
-    twoDaysRain(looked, RAIN.granulesMm, OWN('hold at ½ in (12 mm) in two days'), 'it would be washed off'),
+    twoDaysRain(looked, RAIN.granulesMm, OWN(say('operations.holdAtIn12Mm')), say('operations.itWouldBeWashed')),
   ]
   if (on.tmaxC > HEAT_C)
     gates.push(
       gate(
         'heat',
         'risk',
-        MEM('granules burn in heat'),
-        'heat of ',
-        figure('tempC', on.tmaxC, 2),
-        ': on dry leaves, and watered in at once',
+        MEM(say('operations.granulesBurnInHeat')),
+        say('operations.heatOfOnDry', { tmaxC: figure('tempC', on.tmaxC, 2) }),
       ),
     )
   if (on.tminC <= HARD_FROST_C)
@@ -169,10 +166,8 @@ function granuleGates(looked: Looked): Gate[] {
       gate(
         'frost',
         'hold',
-        MEM('not on frozen ground'),
-        'hard frost, ',
-        figure('tempC', on.tminC, 2),
-        ': not on frozen ground',
+        MEM(say('operations.notOnFrozenGround')),
+        say('operations.hardFrostNotOn', { tminC: figure('tempC', on.tminC, 2) }),
       ),
     )
   return [...gates, ...windGate(looked, 'granules')]
@@ -180,23 +175,14 @@ function granuleGates(looked: Looked): Gate[] {
 
 function sprayGates(looked: Looked): Gate[] {
   const { on } = looked
-  const gates = [
-    twoDaysRain(
-      looked,
-      RAIN.sprayMm,
-      OWN('hold at 0.04 in (1 mm) in two days; the label gives the hours'),
-      'the leaf has to stay dry',
-    ),
-  ]
+  const gates = [twoDaysRain(looked, RAIN.sprayMm, OWN(say('operations.holdAt004')), say('operations.theLeafHasTo'))]
   if (on.tmaxC > HEAT_C)
     gates.push(
       gate(
         'heat',
         'hold',
-        MEM('not in heat'),
-        'heat of ',
-        figure('tempC', on.tmaxC, 2),
-        ': it rises and drifts, and plants under stress take little up',
+        MEM(say('operations.notInHeat')),
+        say('operations.heatOfItRises', { tmaxC: figure('tempC', on.tmaxC, 2) }),
       ),
     )
   if (on.tminC <= FROST_C)
@@ -204,13 +190,27 @@ function sprayGates(looked: Looked): Gate[] {
       gate(
         'frost',
         'hold',
-        MEM('leaf has to grow'),
-        'frost, ',
-        figure('tempC', on.tminC, 2),
-        ': what does not grow takes nothing up',
+        MEM(say('operations.leafHasToGrow')),
+        say('operations.frostWhatDoesNot', { tminC: figure('tempC', on.tminC, 2) }),
       ),
     )
   return [...gates, ...windGate(looked, 'spray')]
+}
+
+/** What works in the soil wants watering in, and no downpour. */
+function soilSprayGates(looked: Looked): Gate[] {
+  const { on, after } = looked
+  const rainMm = fallen([on, ...after.slice(0, 1)])
+  const told = figure('waterMm', rainMm)
+  const source = MEM(say('operations.labelsWaterIn'))
+  return [
+    rainMm >= RAIN.washOffMm
+      ? gate('rain', 'hold', source, say('operations.rainWashesItOff', { told }))
+      : rainMm >= RAIN.waterInMm
+        ? gate('rain', 'met', source, say('operations.rainWatersItIn', { told }))
+        : { state: 'waiting', text: say('operations.waterItIn', { depth: figure('waterMm', RAIN.waterInMm) }), source },
+    ...windGate(looked, 'spray'),
+  ]
 }
 
 function dressingGates(looked: Looked): Gate[] {
@@ -219,11 +219,11 @@ function dressingGates(looked: Looked): Gate[] {
     gate(
       'rain',
       on.rainMm >= RAIN.dressingMm ? 'hold' : 'met',
-      OWN('hold at ⅛ in (3 mm) on the day'),
-      figure('waterMm', on.rainMm),
-      on.rainMm >= RAIN.dressingMm
-        ? ' of rain that day: wet material smears and balls'
-        : ' of rain forecast for the day',
+      OWN(say('operations.holdAtIn3')),
+      say('operations.ofRainThatDay', {
+        rainMm: figure('waterMm', on.rainMm),
+        rainMmOver: on.rainMm >= RAIN.dressingMm,
+      }),
     ),
   ]
   if (on.tmaxC > HEAT_C)
@@ -231,10 +231,8 @@ function dressingGates(looked: Looked): Gate[] {
       gate(
         'heat',
         'risk',
-        MEM('turf under stress'),
-        'heat of ',
-        figure('tempC', on.tmaxC, 2),
-        ': buried turf suffers, water it in',
+        MEM(say('operations.turfUnderStress')),
+        say('operations.heatOfBuriedTurf', { tmaxC: figure('tempC', on.tmaxC, 2) }),
       ),
     )
   return gates
@@ -244,6 +242,7 @@ const JUDGED: Record<PutDown, (looked: Looked) => Gate[]> = {
   seed: seedGates,
   granules: granuleGates,
   spray: sprayGates,
+  soilSpray: soilSprayGates,
   dressing: dressingGates,
 }
 
@@ -254,8 +253,7 @@ const JUDGED: Record<PutDown, (looked: Looked) => Gate[]> = {
  */
 export function forecastGates(what: PutDown, on: Day, forecast: readonly ForecastDay[]): Gate[] {
   const day = forecast.find((told) => told.day === on)
-  if (!day)
-    return [{ state: 'waiting', text: [what === 'seed' ? 'forecast of the four days after' : 'forecast of the day'] }]
+  if (!day) return [{ state: 'waiting', text: say('operations.seedForecastOfThe', { what }) }]
   const after: ForecastDay[] = []
   for (let i = 1; i <= RAIN.seedDays; i++) {
     const next = forecast.find((told) => told.day === addDays(on, i))

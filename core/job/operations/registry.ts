@@ -3,6 +3,7 @@ import { AERATION } from './aeration'
 import { COVERING } from './covering'
 import type { Anchor, Definition, Operation } from './definition'
 import { DETHATCHING } from './dethatching'
+import { DRESSING } from './dressing'
 import { FEEDING } from './feeding'
 import { HERBICIDE } from './herbicide'
 import { MOWING } from './mowing'
@@ -20,6 +21,7 @@ const ALL = [
   ...DETHATCHING,
   ...AERATION,
   ...SOILWORK,
+  ...DRESSING,
   ...SEEDING,
   ...FEEDING,
   ...COVERING,

@@ -1,3 +1,4 @@
+import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import type { Part } from '../parts'
 import type { Worked } from '../../explain/working'
@@ -35,19 +36,23 @@ export function clippings(areaM2: number, presentMm: number, lowestMm: number): 
   return {
     value,
     working: {
-      title: 'Clippings to haul off',
+      title: say('operations.clippingsToHaulOff'),
       result: figure('volumeM3', value, 2),
-      formula: 'Area × height taken off × loose volume.',
+      formula: say('operations.areaHeightTakenOff'),
       lines: [
-        { what: 'Area', value: figure('areaM2', areaM2), source: { kind: 'user', text: 'Look' } },
-        { operator: '×', what: 'Height taken off', value: figure('depthMm', takenMm) },
+        {
+          what: say('operations.area'),
+          value: figure('areaM2', areaM2),
+          source: { kind: 'user', text: say('operations.look') },
+        },
+        { operator: '×', what: say('operations.heightTakenOff'), value: figure('depthMm', takenMm) },
         {
           operator: '×',
-          what: 'Loose volume of 1,000 m² cut by 50 mm',
+          what: say('operations.looseVolumeOf1'),
           value: figure('volumeM3', 2.25),
-          source: { kind: 'own', text: '1.5 to 3 m³' },
+          source: { kind: 'own', text: say('operations.n15To3') },
         },
-        { operator: '=', what: 'Clippings', value: figure('volumeM3', value, 2), subtotal: true },
+        { operator: '=', what: say('operations.clippings'), value: figure('volumeM3', value, 2), subtotal: true },
       ],
     },
   }

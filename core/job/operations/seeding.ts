@@ -1,10 +1,11 @@
+import { say } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
 import { seedMatter } from '../../materials/stock'
 import { figure } from '../../measure/figure'
 import { blendWords, depthLimitOf } from '../../seed/blends'
 import { seedNeed } from '../../seed/liveSeed'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { depthGate, PLAN_RATE, seedOf, slitSeeded, type Part } from '../parts'
+import { depthGate, dragsIn, PLAN_RATE, seedOf, slitSeeded, type Part } from '../parts'
 import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief, type Wanted } from './definition'
 
 const SLIT_MM = 6
@@ -15,43 +16,49 @@ const WEAK_SHARE = 0.05
 
 function slit(part: Part, need: NonNullable<ReturnType<typeof seedOf>>): Brief {
   return {
-    name: 'Slit-seed',
-    settings: [
-      '2',
-      ' directions at half rate, ',
-      need.pass,
-      ' each, ',
-      need.product,
-      ` of ${blendWords(part.seed)} in all, slits no deeper than `,
-      figure('depthMm', Math.min(SLIT_MM, depthLimitOf(part.seed))),
-      '. In place of dethatching, sowing and raking.',
-    ],
-    gates: [onTheDay('soil moist enough that slits open clean')],
-    hours: crewHours('Slit-seed', part.survey.areaM2, [{ what: 'Directions', passes: 2, rateM2PerH: RATES.slit }]),
+    name: say('operations.slitSeed'),
+    settings: say('operations.n2DirectionsAtHalf', {
+      pass: need.pass,
+      product: need.product,
+      seed: blendWords(part.seed),
+      SLIT_MM: figure('depthMm', Math.min(SLIT_MM, depthLimitOf(part.seed))),
+    }),
+    gates: [onTheDay(say('operations.soilMoistEnoughThat'))],
+    hours: crewHours(say('operations.slitSeed'), part.survey.areaM2, [
+      { what: say('operations.directions'), passes: 2, rateM2PerH: RATES.slit },
+    ]),
   }
 }
+
+/** Hybrid bermuda stands, which sets no seed: whatever is sown into it is another. */
+const isHybrid = ({ programme, standing }: Part): boolean =>
+  programme.code === 'warm' && standing.some(({ sward }) => sward === 'HBER')
 
 function sown(part: Part): Brief {
   const { survey, practices } = part
   const need = seedOf(part)
-  if (!need) return { settings: [], gates: [], hours: crewHours('Sow', survey.areaM2, []) }
+  if (!need)
+    return {
+      settings: say('operations.nothing'),
+      gates: [],
+      hours: crewHours(say('operations.sow'), survey.areaM2, []),
+    }
   if (slitSeeded(part)) return slit(part, need)
+  const plug =
+    practices.hybridBermuda === 'named seed' && isHybrid(part) ? [onTheDay(say('operations.comparedOnAPlug'))] : []
   const steep: Gate[] =
-    survey.slopeShare > STEEP_SHARE
-      ? [{ state: 'risk', code: 'slope', text: ['steep: slit-seed, netting or fleece holds the seed'] }]
-      : []
+    survey.slopeShare > STEEP_SHARE ? [{ state: 'risk', code: 'slope', text: say('operations.slopeText') }] : []
   return {
-    settings: [
-      '2',
-      ' half-rate passes at right angles, ',
-      need.pass,
-      ' each, ',
-      need.product,
-      ` of ${blendWords(part.seed)} in all${practices.mixing === 'mixed' ? ', mixed by hand with the feed' : ''}.`,
-      ' Start with the gate closed; edges by hand.',
-    ],
-    gates: [onTheDay('surface dry enough not to clog'), ...steep],
-    hours: crewHours('Sow', survey.areaM2, [{ what: 'Passes', passes: 2, rateM2PerH: RATES.broadcast }]),
+    settings: say('operations.n2HalfRatePasses', {
+      pass: need.pass,
+      product: need.product,
+      seed: blendWords(part.seed),
+      mixing: practices.mixing,
+    }),
+    gates: [onTheDay(say('operations.surfaceDryEnoughNot')), ...plug, ...steep],
+    hours: crewHours(say('operations.sow'), survey.areaM2, [
+      { what: say('operations.passes'), passes: 2, rateM2PerH: RATES.broadcast },
+    ]),
   }
 }
 
@@ -63,19 +70,20 @@ function seedUsed(part: Part): Wanted[] {
 const sow = operation({
   code: 'sow',
   order: 200,
-  name: 'Sow',
-  done: 'sown',
+  name: say('operations.sowName'),
+  done: say('operations.sowDone'),
   mark: 'sow',
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why: 'Half the seed one way, half at right angles: gaps of one pass are covered by the other.',
-  check: 'Even; none on paving.',
-  caution: 'Treated (coloured) seed: gloves, not for feed, keep animals off.',
+  why: say('operations.sowWhy'),
+  check: say('operations.sowCheck'),
+  caution: say('operations.sowCaution'),
   programmes: [...SEEDED, 'winter'],
   anchors: 'seeding',
   records: ['passes'],
-  ledgeLabel: 'Sow',
+  machine: (part) => (slitSeeded(part) ? 'slitSeeder' : undefined),
+  ledgeLabel: say('operations.sowLedgeLabel'),
   after: ['level', 'core', 'dethatch', 'clear', 'loosen', 'scalp'],
   putsDown: 'seed',
   pastSoaking: true,
@@ -85,70 +93,78 @@ const sow = operation({
   brief: sown,
 })
 
+/** Seed is dragged so deep into a topdressing at the most, mm. @source trade: 1.5 to 3 mm */
+const DRAG_MM = 3
+
 const rake = operation({
   code: 'rake',
   order: 210,
-  name: 'Rake in',
-  done: 'raked in',
+  name: say('operations.rakeName'),
+  done: say('operations.rakeDone'),
   mark: 'cut',
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why: 'Seed has to touch soil, and no deeper than it can grow through.',
-  check: 'Some seed still shows.',
+  why: say('operations.rakeWhy'),
+  check: say('operations.rakeCheck'),
   programmes: [...SEEDED, 'winter'],
   setBy: 'rakeMm',
   wanted: (part) => !slitSeeded(part),
   after: ['sow'],
-  lags: [{ from: 'sow', to: 'rake', least: 0, most: 0, why: 'on the day of sowing' }],
+  lags: [{ from: 'sow', to: 'rake', least: 0, most: 0, why: say('operations.onTheDayOf') }],
   brief: (part) => ({
     settings:
       part.programme.code === 'winter'
-        ? ['Shake the seed down with the back of a rake; the turf stays whole.']
-        : ['To ', figure('depthMm', part.settings.rakeMm), ', backs of the tines, one way. Some seed still shows.'],
+        ? say('operations.shakeTheSeedDown')
+        : dragsIn(part)
+          ? say('operations.dragTheSeedIn', { rakeMm: figure('depthMm', Math.min(part.settings.rakeMm, DRAG_MM)) })
+          : say('operations.toBacksOfThe', { rakeMm: figure('depthMm', part.settings.rakeMm) }),
     gates: [depthGate(part)],
-    hours: crewHours('Rake in', part.survey.areaM2, [{ what: 'Raking', passes: 1, rateM2PerH: RATES.rake }]),
+    hours: crewHours(say('operations.rakeIn'), part.survey.areaM2, [
+      { what: say('operations.raking'), passes: 1, rateM2PerH: RATES.rake },
+    ]),
   }),
 })
 
 const firm = operation({
   code: 'firm',
   order: 220,
-  name: 'Firm',
-  done: 'firmed',
+  name: say('operations.firmName'),
+  done: say('operations.firmDone'),
   mark: 'machine',
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why: 'A heel must not sink more than half an inch: loose ground dries and settles.',
-  check: 'Footprint test.',
+  why: say('operations.firmWhy'),
+  check: say('operations.firmCheck'),
   programmes: SEEDED,
   records: ['passes'],
   wanted: ({ practices }, { has }) => practices.firming === 'firm' && (has('level') || has('loosen')),
   after: ['rake', 'sow'],
-  lags: [{ from: 'sow', to: 'firm', least: 0, most: 0, why: 'on the day of sowing' }],
+  lags: [{ from: 'sow', to: 'firm', least: 0, most: 0, why: say('operations.onTheDayOf') }],
   brief: ({ survey }) => ({
-    settings: ['Heel in, or a light roller one way. Footprints do not sink more than ½ in (12 mm).'],
+    settings: say('operations.heelInOrA'),
     gates: [],
-    hours: crewHours('Firm', survey.areaM2, [{ what: 'Rolling', passes: 1, rateM2PerH: RATES.roll }]),
+    hours: crewHours(say('operations.firm'), survey.areaM2, [
+      { what: say('operations.rolling'), passes: 1, rateM2PerH: RATES.roll },
+    ]),
   }),
 })
 
 const weak = operation({
   code: 'weak',
   order: 340,
-  name: 'Reseed thin spots',
-  done: 'reseeded',
+  name: say('operations.weakName'),
+  done: say('operations.weakDone'),
   mark: 'visit',
   phase: 'after',
   preferredDay: 35,
   weight: 0.1,
-  why:
-    'Two to four weeks after it is up the weak spots show clearly. Those only are seeded again; short mowing ' +
-    'intervals thicken the rest.',
-  check: 'No gap larger than a hand.',
+  why: say('operations.weakWhy'),
+  check: say('operations.weakCheck'),
   programmes: RENOVATIONS,
   addable: true,
+  wantsWindow: true,
   day: ({ up, planning }) => up + Math.round((planning.weakFirst + planning.weakLast) / 2),
   after: ['green'],
   lags: [
@@ -157,7 +173,7 @@ const weak = operation({
       to: 'weak',
       least: 'weakFirst',
       most: 'weakLast',
-      why: 'weak spots show two to four weeks after it is up',
+      why: say('operations.weakSpotsShowTwo'),
     },
   ],
   uses: 'seed',
@@ -165,16 +181,13 @@ const weak = operation({
     const { survey, settings } = part
     const need = seedNeed(survey.areaM2 * WEAK_SHARE, settings.seedRateGPerM2, settings.lot, PLAN_RATE)
     return {
-      settings: [
-        'Only where soil shows: about ',
-        figure('massKg', need.product.value),
-        ' kept back for ',
-        figure('share', WEAK_SHARE, 1),
-        ' of the ground, scratched in and kept moist.',
-      ],
+      settings: say('operations.onlyWhereSoilShows', {
+        product: figure('massKg', need.product.value),
+        WEAK_SHARE: figure('share', WEAK_SHARE, 1),
+      }),
       gates: [],
-      hours: crewHours('Reseed thin spots', survey.areaM2 * WEAK_SHARE, [
-        { what: 'By hand', passes: 1, rateM2PerH: RATES.fork },
+      hours: crewHours(say('operations.reseedThinSpots'), survey.areaM2 * WEAK_SHARE, [
+        { what: say('operations.byHand'), passes: 1, rateM2PerH: RATES.fork },
       ]),
     }
   },

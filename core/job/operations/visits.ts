@@ -1,3 +1,4 @@
+import { say, type Message } from '../../explain/message'
 import type { Worked } from '../../explain/working'
 import { figure } from '../../measure/figure'
 import { blendWords } from '../../seed/blends'
@@ -6,29 +7,27 @@ import { seedOf, soilOf, type Part } from '../parts'
 import { SERVICES } from './cautions'
 import { operation, RENOVATIONS, SEEDED, type LagRule } from './definition'
 
-const walked = (title: string, { survey }: Part): Worked =>
-  crewHours(title, survey.areaM2, [{ what: 'Walking it', passes: 1, rateM2PerH: RATES.inspect }])
+const walked = (title: Message, { survey }: Part): Worked =>
+  crewHours(title, survey.areaM2, [{ what: say('operations.walkingIt'), passes: 1, rateM2PerH: RATES.inspect }])
 /** A quarter of an hour on the telephone. */
-const called = (title: string): Worked => crewHours(title, 0, [])
+const called = (title: Message): Worked => crewHours(title, 0, [])
 
 const FINE_SEEDS_PER_G = 2000
 /** Squares that hold 15 to 30 seedlings, mm. @source own*/
 const squareMm = ({ grass }: Part): number => (grass.seedsPerG > FINE_SEEDS_PER_G ? 25 : 50)
 
-const LABORATORY = 'the laboratory takes that long'
+const LABORATORY = say('operations.theLaboratoryTakesThat')
 const soilTest = operation({
   code: 'soilTest',
   order: 30,
-  name: 'Soil test',
-  done: 'sampled',
+  name: say('operations.soilTestName'),
+  done: say('operations.soilTestDone'),
   mark: 'visit',
   phase: 'before',
   preferredDay: -21,
   weight: 0.1,
-  why:
-    'Phosphorus and potassium go on only if the test asks; bare ground loses them most easily. Cores from ' +
-    'many spots.',
-  check: 'Mixed, labelled and sent off.',
+  why: say('operations.soilTestWhy'),
+  check: say('operations.soilTestCheck'),
   samples: true,
   programmes: [...RENOVATIONS, 'level'],
   addable: true,
@@ -39,45 +38,42 @@ const soilTest = operation({
     { from: 'soilTest', to: 'lift', least: 'testLead', why: LABORATORY },
   ],
   brief: (part) => ({
-    settings: [
-      '15 to 20 plugs from all over, ',
-      figure('depthMm', 101.6),
-      ' deep, mixed dry in a clean bucket; sunny and shaded ground apart.',
-    ],
+    settings: say('operations.n15To20Plugs', { value: figure('depthMm', 101.6) }),
     gates: [],
-    hours: walked('Soil test', part),
+    hours: walked(say('operations.soilTest'), part),
   }),
 })
 
 const order = operation({
   code: 'order',
   order: 50,
-  name: 'Order and hire',
-  done: 'ordered',
+  name: say('operations.orderName'),
+  done: say('operations.orderDone'),
   mark: 'call',
   phase: 'before',
   preferredDay: -14,
   weight: 0.1,
-  why: 'Seed, soil and machines by their lead times. One hire serves several lawns in a day.',
-  check: 'Everything confirmed, with a day.',
+  why: say('operations.orderWhy'),
+  check: say('operations.orderCheck'),
   programmes: ['spot', ...RENOVATIONS, 'level', 'winter'],
   orders: true,
   lags: [
-    { from: 'order', to: 'sow', least: 'seedLead', why: 'seed takes that long to come' },
-    { from: 'order', to: 'delivery', least: 'soilLead', why: 'soil takes that long to come' },
-    { from: 'order', to: 'scalp', least: 'hireLead', why: 'machines are hired ahead' },
+    { from: 'order', to: 'sow', least: 'seedLead', why: say('operations.seedTakesThatLong') },
+    { from: 'order', to: 'delivery', least: 'soilLead', why: say('operations.soilTakesThatLong') },
+    { from: 'order', to: 'scalp', least: 'hireLead', why: say('operations.machinesAreHiredAhead') },
   ],
   brief: (part) => {
     const seed = seedOf(part)
     const { volumeM3 } = soilOf(part)
     return {
-      settings: [
-        ...(seed ? [figure('massKg', seed.product.value), ` of ${blendWords(part.seed)}`] : ['Materials']),
-        ...(volumeM3 ? [', ', figure('volumeM3', volumeM3), ' of soil'] : []),
-        '; feed and cover as in Bring; machines for the days below, one hire over several lawns where they meet.',
-      ],
+      settings: say('operations.orderSettings', {
+        materials: seed
+          ? say('operations.orderSeed', { seedKg: figure('massKg', seed.product.value), blend: blendWords(part.seed) })
+          : say('operations.orderMaterials'),
+        soil: volumeM3 ? say('operations.orderSoil', { volumeM3: figure('volumeM3', volumeM3) }) : '',
+      }),
       gates: [],
-      hours: called('Order and hire'),
+      hours: called(say('operations.orderAndHire')),
     }
   },
 })
@@ -86,14 +82,14 @@ const MACHINES = ['core', 'fork', 'loosen', 'relay', 'dethatch'] as const
 const locate = operation({
   code: 'locate',
   order: 80,
-  name: 'Locate services',
-  done: 'located',
+  name: say('operations.locateName'),
+  done: say('operations.locateDone'),
   mark: 'call',
   phase: 'before',
   preferredDay: -8,
   weight: 0.2,
-  why: 'Cables, pipes, drains and pet fences are marked before any machine goes in; marks last two weeks.',
-  check: 'Flags in, sprinkler heads and valve boxes too.',
+  why: say('operations.locateWhy'),
+  check: say('operations.locateCheck'),
   caution: SERVICES,
   programmes: ['spot', ...RENOVATIONS, 'level'],
   locates: true,
@@ -103,28 +99,29 @@ const locate = operation({
     to,
     least: 'locateLead',
     most: 14,
-    why: 'three working days for the locating service, local law first; marks fade after two weeks',
+    why: say('operations.threeWorkingDaysFor'),
   })),
   brief: () => ({
-    settings: ['Report the work and its days to the local service; flag heads, valve boxes and pet fences yourself.'],
+    settings: say('operations.reportTheWorkAnd'),
     gates: [],
-    hours: called('Locate services'),
+    hours: called(say('operations.locateServices')),
   }),
 })
 
 const check = operation({
   code: 'check',
   order: 270,
-  name: 'First check',
-  done: 'checked',
+  name: say('operations.checkName'),
+  done: say('operations.checkDone'),
   mark: 'visit',
   phase: 'after',
   preferredDay: 3,
   weight: 1,
-  why: 'At the driest hour: is the top centimetre dark and moist? Washed seed, birds?',
-  check: 'Dark and moist, seed where it was.',
+  why: say('operations.checkWhy'),
+  check: say('operations.checkCheck'),
   programmes: [...SEEDED, 'winter'],
   wanted: (_, { extent }) => !extent.dormant,
+  watchesSeedlings: true,
   after: ['sow'],
   lags: [
     {
@@ -132,30 +129,32 @@ const check = operation({
       to: 'check',
       least: 'checkFirst',
       most: 'checkLast',
-      why: 'seed is swollen by then and can still be saved',
+      why: say('operations.seedIsSwollenBy'),
     },
   ],
   brief: (part) => ({
-    settings: ['Early afternoon. Top ', figure('depthMm', 10), ' dark and moist? Washed seed, birds, dry corners.'],
+    settings: say('operations.earlyAfternoonTopDark', { value: figure('depthMm', 10) }),
     gates: [],
-    hours: walked('First check', part),
+    hours: walked(say('operations.firstCheck'), part),
   }),
 })
 
 const green = operation({
   code: 'green',
   order: 290,
-  name: 'Germination check',
-  done: 'counted',
+  name: say('operations.greenName'),
+  done: say('operations.greenDone'),
   mark: 'visit',
   phase: 'after',
   preferredDay: 12,
   weight: 0.3,
-  why: 'Seedlings counted in small squares, sun and shade apart. Shade lags; more seed now is never the answer.',
-  check: 'Counts near what was to be expected.',
+  why: say('operations.greenWhy'),
+  check: say('operations.greenCheck'),
   programmes: [...SEEDED, 'winter'],
   addable: true,
   day: ({ up }) => Math.max(4, up),
+  seesEmergence: true,
+  watchesSeedlings: true,
   after: ['sow'],
   lags: [
     {
@@ -163,62 +162,83 @@ const green = operation({
       to: 'green',
       least: ({ firstGreen }) => firstGreen?.early ?? 4,
       most: ({ firstGreen }) => firstGreen && firstGreen.late + 7,
-      why: 'seed has to come up',
+      why: say('operations.seedHasToCome'),
     },
   ],
   brief: (part) => ({
-    settings: [
-      'Squares of ',
-      figure('depthMm', squareMm(part)),
-      ', five in the sun and five in the shade. Water, wait; no more seed.',
-    ],
+    settings: say('operations.squaresOfFiveIn', { square: figure('depthMm', squareMm(part)) }),
     gates: [],
-    hours: walked('Germination check', part),
+    hours: walked(say('operations.germinationCheck'), part),
   }),
 })
 
 const close = operation({
   code: 'close',
   order: 370,
-  name: 'Final inspection',
-  done: 'closed',
+  name: say('operations.closeName'),
+  done: say('operations.closeDone'),
   mark: 'visit',
   phase: 'after',
   preferredDay: 63,
   weight: 0.1,
-  why: 'Weeks six to ten: mown as usual, no gaps. What stands is noted for next year.',
-  check: 'A sward that wears.',
+  why: say('operations.closeWhy'),
+  check: say('operations.closeCheck'),
   programmes: ['spot', ...RENOVATIONS, 'level'],
   addable: true,
   day: ({ anchor, dressingDays, mow }) => (anchor === 'dressing' ? dressingDays + 42 : Math.max(63, mow + 30)),
   after: ['mow', 'nip'],
-  lags: [{ from: 'sow', to: 'close', least: 42, why: 'six weeks at the least' }],
+  lags: [{ from: 'sow', to: 'close', least: 42, why: say('operations.sixWeeksAtThe') }],
   brief: (part) => ({
-    settings: ['Cover, gaps, colour and height noted; the client told how it is mown, fed and watered from here.'],
+    settings: say('operations.coverGapsColourAnd'),
     gates: [],
-    hours: walked('Final inspection', part),
+    hours: walked(say('operations.finalInspection'), part),
+  }),
+})
+
+/** From a spring sowing to the first heat, days. @source own: April to July */
+const TO_SUMMER_DAYS = 80
+const summerCare = operation({
+  code: 'summerCare',
+  order: 368,
+  name: say('operations.summerCareName'),
+  done: say('operations.summerCareDone'),
+  mark: 'visit',
+  phase: 'after',
+  preferredDay: TO_SUMMER_DAYS,
+  weight: 0.05,
+  why: say('operations.summerCareWhy'),
+  check: say('operations.summerCareCheck'),
+  programmes: SEEDED,
+  wanted: ({ grass }, { extent }) => grass.season === 'cool' && extent.springSown === true,
+  watchesSeedlings: true,
+  after: ['mow'],
+  lags: [{ from: 'sow', to: 'summerCare', least: 50, most: 130, why: say('operations.rootsAreShort') }],
+  brief: (part) => ({
+    settings: say('operations.walkAtNoon', { areaM2: figure('areaM2', part.survey.areaM2) }),
+    gates: [],
+    hours: walked(say('operations.summerCareHours'), part),
   }),
 })
 
 const nextSeason = operation({
   code: 'nextSeason',
   order: 380,
-  name: 'Next season’s count',
-  done: 'counted',
+  name: say('operations.nextSeasonName'),
+  done: say('operations.nextSeasonDone'),
   mark: 'visit',
   phase: 'after',
   preferredDay: 330,
   weight: 0.01,
-  why: 'What stood the year and what thinned out decides the next overseeding.',
+  why: say('operations.nextSeasonWhy'),
   programmes: RENOVATIONS,
   addable: true,
   after: ['close'],
-  lags: [{ from: 'sow', to: 'nextSeason', least: 180, most: 400, why: 'it has to have stood a winter and a summer' }],
+  lags: [{ from: 'sow', to: 'nextSeason', least: 180, most: 400, why: say('operations.itHasToHaveStood') }],
   brief: (part) => ({
-    settings: ['Cover counted as in Look; where it thinned, and why, before anything is ordered.'],
+    settings: say('operations.coverCountedAsIn'),
     gates: [],
-    hours: walked('Next season’s count', part),
+    hours: walked(say('operations.nextSeasonsCount'), part),
   }),
 })
 
-export const VISITS = [soilTest, order, locate, check, green, close, nextSeason] as const
+export const VISITS = [soilTest, order, locate, check, green, summerCare, close, nextSeason] as const

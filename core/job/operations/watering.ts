@@ -1,76 +1,91 @@
+import { say, type Message } from '../../explain/message'
 import { wateringNeed } from '../../materials/volume'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
+import type { Part } from '../parts'
+import { isHard } from './coring'
 import { onTheDay, operation, RENOVATIONS, SEEDED } from './definition'
 
 /** Water of the first watering, mm: damp to an inch. @source own */
 export const FIRST_WATERING_MM = 6.35
 /** Water that softens ground for tines, mm. @source own */
 const SOFTENING_MM = 20
-const RESTRICTIONS = 'Local watering restrictions come first. Keep hoses off the path.'
+/** Hard ground is watered on four days, each with less: three of the week before, and the day before. @source trade */
+const [HARD_TURNS, HARD_TURN_MM, DAYS_BETWEEN] = [4, 8, 2]
+const isHardIn = (parts: readonly Part[]): boolean => parts.some(({ survey, planning }) => isHard(survey, planning))
+/** Days from the first soaking to the last. */
+const soakSpanDays = (parts: readonly Part[]): number => (isHardIn(parts) ? (HARD_TURNS - 1) * DAYS_BETWEEN : 0)
+/** Said where fewer days are left. */
+const squeezed = (parts: readonly Part[], left: number): Message =>
+  say('operations.soakingsWantDays', { turns: HARD_TURNS, days: soakSpanDays(parts), left })
+const RESTRICTIONS = say('operations.localWateringRestrictionsCome')
 
 const waterAhead = operation({
   code: 'waterAhead',
   order: 100,
-  name: 'Pre-soak the soil',
-  done: 'watered ahead',
+  name: say('operations.waterAheadName'),
+  done: say('operations.waterAheadDone'),
   mark: 'visit',
   phase: 'work',
   preferredDay: -2,
+  spread: { days: soakSpanDays, squeezed },
   weight: 0.5,
-  why: 'Tines bounce off dry ground. Deep, a day or more before, and again on the morning.',
-  check: 'A plug comes out whole.',
+  why: say('operations.waterAheadWhy'),
+  check: say('operations.waterAheadCheck'),
   caution: RESTRICTIONS,
   programmes: [...RENOVATIONS, 'level'],
   addable: true,
   dispensable: true,
   wanted: (_, { extent, has }) => extent.dryGround && (has('core') || has('fork')),
   lags: [
-    { from: 'waterAhead', to: 'core', least: 1, most: 3, why: 'water has to sink in before the tines' },
-    { from: 'waterAhead', to: 'dethatch', least: 1, why: 'water has to sink in before the blades' },
-    { from: 'waterAhead', to: 'fork', least: 1, most: 3, why: 'water has to sink in before the fork' },
+    { from: 'waterAhead', to: 'core', least: 1, most: 3, why: say('operations.waterHasToSink') },
+    { from: 'waterAhead', to: 'dethatch', least: 1, why: say('operations.waterHasToSinkIn') },
+    { from: 'waterAhead', to: 'fork', least: 1, most: 3, why: say('operations.waterHasToSinkInBefore') },
   ],
   soaks: true,
-  brief: ({ survey }) => ({
-    settings: [
-      figure('waterMm', SOFTENING_MM),
-      ' in turns that do not puddle, the evening before at the latest, and a little on the morning.',
-    ],
-    gates: [],
-    hours: crewHours('Pre-soak the soil', survey.areaM2, [
-      { what: 'Setting out', passes: 1, rateM2PerH: RATES.broadcast },
-    ]),
-  }),
+  brief: (part) => {
+    const hard = isHardIn([part])
+    return {
+      settings: say('operations.inTurnsThatDo', {
+        depth: figure('waterMm', hard ? HARD_TURN_MM : SOFTENING_MM),
+        turns: hard ? HARD_TURNS : 1,
+      }),
+      gates: [],
+      hours: crewHours(say('operations.preSoakTheSoil'), part.survey.areaM2, [
+        { what: say('operations.settingOut'), passes: hard ? HARD_TURNS : 1, rateM2PerH: RATES.broadcast },
+      ]),
+    }
+  },
 })
 
 const water = operation({
   code: 'water',
   order: 260,
-  name: 'Water in',
-  done: 'watered in',
+  name: say('operations.waterName'),
+  done: say('operations.waterDone'),
   mark: 'visit',
   phase: 'work',
   preferredDay: 0,
   weight: 1,
-  why: 'Within the hour, fine and from above: swollen seed that dries once is dead.',
-  check: 'Damp to an inch, no puddles.',
+  why: say('operations.waterWhy'),
+  check: say('operations.waterCheck'),
   caution: RESTRICTIONS,
   programmes: [...SEEDED, 'level', 'winter'],
   wanted: (_, { extent }) => !extent.dormant,
   after: ['cover', 'rake', 'sow', 'lift'],
   lags: [
-    { from: 'sow', to: 'water', least: 0, most: 0, why: 'on the day of sowing' },
-    { from: 'lift', to: 'water', least: 0, most: 0, why: 'watered in at once', fromFirst: true },
+    { from: 'sow', to: 'water', least: 0, most: 0, why: say('operations.onTheDayOf') },
+    { from: 'lift', to: 'water', least: 0, most: 0, why: say('operations.wateredInAtOnce'), fromFirst: true },
   ],
   brief: ({ survey }) => ({
-    settings: [
-      figure('waterMm', FIRST_WATERING_MM),
-      ' within the hour, ',
-      wateringNeed(survey.areaM2, FIRST_WATERING_MM),
-      ', fine and from above, in turns that do not puddle.',
-    ],
-    gates: [onTheDay('water on site, sprinklers run once before sowing')],
-    hours: crewHours('Water in', survey.areaM2, [{ what: 'Setting out', passes: 1, rateM2PerH: RATES.broadcast }]),
+    settings: say('operations.withinTheHourFine', {
+      FIRST_WATERING_MM: figure('waterMm', FIRST_WATERING_MM),
+      areaM2: wateringNeed(survey.areaM2, FIRST_WATERING_MM),
+    }),
+    gates: [onTheDay(say('operations.waterOnSiteSprinklers'))],
+    hours: crewHours(say('operations.waterIn'), survey.areaM2, [
+      { what: say('operations.settingOut'), passes: 1, rateM2PerH: RATES.broadcast },
+    ]),
   }),
 })
 

@@ -1,4 +1,6 @@
+import { say } from '../../explain/message'
 import type { ForecastDay } from '../../weather/weather'
+import type { Source } from '../../explain/working'
 import { addDays, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
@@ -33,9 +35,8 @@ function surfaceGates({ wantsDry, scorches }: Definition, on: Day, { forecast, f
           gate(
             'surface',
             'hold',
-            OWN('hold at 0.04 in (1 mm) on the day'),
-            figure('waterMm', told.rainMm),
-            ' of rain that day: wet grass clogs and tears',
+            OWN(say('operations.holdAt004In')),
+            say('operations.ofRainThatDayWet', { rainMm: figure('waterMm', told.rainMm) }),
           ),
         ]
       : beforeMm >= WET.beforeMm
@@ -43,28 +44,45 @@ function surfaceGates({ wantsDry, scorches }: Definition, on: Day, { forecast, f
             gate(
               'surface',
               'risk',
-              OWN('¼ in (6 mm) the day before'),
-              figure('waterMm', beforeMm),
-              ' of rain the day before: begin late, or blow it dry',
+              OWN(say('operations.in6MmThe')),
+              say('operations.ofRainTheDay', { beforeMm: figure('waterMm', beforeMm) }),
             ),
           ]
-        : [gate('surface', 'met', OWN('no rain on the day'), 'surface dry by the forecast')]
+        : [gate('surface', 'met', OWN(say('operations.noRainOnThe')), say('operations.surfaceDryByThe'))]
   if (scorches && told.tmaxC >= SCORCH_C)
     gates.push(
       gate(
         'heat',
         'hold',
-        OWN('hold at 95 °F (35 °C)'),
-        'heat of ',
-        figure('tempC', told.tmaxC, 2),
-        ': torn turf burns',
+        OWN(say('operations.holdAt95F')),
+        say('operations.heatOfTornTurf', { tmaxC: figure('tempC', told.tmaxC, 2) }),
       ),
     )
   return gates
 }
 
+/** Air at night under which turf is stiff with frost in the morning, °C; and rain in two days that leaves ground sodden, mm. @source own */
+const FROZEN_C = -1
+const SODDEN_MM = 25
+
+/** Frozen leaves break under feet and wheels, and sodden ground gives way. @source turf handbooks */
+function trafficGates({ mark }: Definition, on: Day, { forecast, fellOn }: Sky): Gate[] {
+  const told = forecast.find(({ day }) => day === on)
+  if (!told || mark === 'call') return []
+  const source: Source = { kind: 'mem', text: say('operations.noTrafficOnFrozen') }
+  if (told.tminC <= FROZEN_C)
+    return [gate('frozen', 'risk', source, say('operations.frozenTurf', { tminC: figure('tempC', told.tminC, 2) }))]
+  const yesterday = addDays(on, -1)
+  const wetMm = told.rainMm + (forecast.find(({ day }) => day === yesterday)?.rainMm ?? fellOn?.(yesterday) ?? 0)
+  const heavy = mark === 'cut' || mark === 'machine'
+  return heavy && wetMm >= SODDEN_MM
+    ? [gate('sodden', 'hold', source, say('operations.soddenTurf', { wetMm: figure('waterMm', wetMm) }))]
+    : []
+}
+
 /** What the weather about a day says to an operation: to what it puts down, or to the surface it works on. */
 export function skyGates(operation: Definition, on: Day, sky: Sky): Gate[] {
   const puts = operation.putsDown
-  return puts ? forecastGates(puts, on, sky.forecast) : surfaceGates(operation, on, sky)
+  const own = puts ? forecastGates(puts, on, sky.forecast) : surfaceGates(operation, on, sky)
+  return [...own, ...trafficGates(operation, on, sky)]
 }

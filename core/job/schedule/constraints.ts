@@ -1,4 +1,6 @@
-import { dayNumber, weekdayOfNumber } from '../../measure/calendar'
+import { say } from '../../explain/message'
+import { dayFromNumber, dayNumber, weekdayOfNumber } from '../../measure/calendar'
+import { lastGoodDay, nextGoodDay } from '../operations/goodDays'
 import { skyGates } from '../operations/weatherGates'
 import { LAGS, lagFor } from '../operations/lags'
 import { spansOf, type Bounds, type Lag, type Spans } from './network'
@@ -44,15 +46,23 @@ function toFirstDay(lag: Lag, { parts, done, begun }: ScheduleInput): Lag {
     ...lag,
     leastDays: lag.leastDays + spanDays,
     ...(lag.mostDays === undefined ? {} : { mostDays: lag.mostDays + spanDays }),
-    why: `${lag.why}; the first cut is ${spanDays} days before the last`,
+    why: say('schedule.theFirstCutIs', { why: lag.why, spanDays }),
   }
 }
+
+const isCoarse = (parts: ScheduleInput['parts']): boolean =>
+  parts.some(({ survey, planning }) => survey.coarseShare > planning.coarseSpot)
 
 /** The lags of a plan by the keys of its tasks. */
 export function lagsOf(input: ScheduleInput, planned: readonly PlannedOperation[]): Lag[] {
   const keys = new Set(planned.map(({ key }) => key))
   const has = (key: string) => keys.has(key)
-  const plan = { practices: input.parts[0]!.practices, anchor: anchorOf(input.parts), has }
+  const plan = {
+    practices: input.parts[0]!.practices,
+    anchor: anchorOf(input.parts),
+    coarse: isCoarse(input.parts),
+    has,
+  }
   const turns = new Map(planned.map(({ operation, of }) => [operation.code, of]))
   const lags = LAGS.filter(({ from, to, when }) => has(from) && has(to) && (when?.(plan) ?? true))
     // What comes after work in several turns counts from the last of them.
@@ -72,16 +82,19 @@ export function lagsOf(input: ScheduleInput, planned: readonly PlannedOperation[
 
 /** Usual days from sowing to the first mowing and to the first green, where no season is worked out. @source own */
 const [USUAL_MOW, USUAL_UP] = [28, 12]
+/** From the first mowing to the fourth, a week between them, where no season is worked out. @source own */
+export const FOURTH_AFTER_DAYS = 21
 
 /** Day number on which an operation would best be, by the sowing day and what the season says. */
 function preferred(
-  { firstMow, firstGreen, planning, parts }: ScheduleInput,
+  { firstMow, fourthMow, firstGreen, planning, parts }: ScheduleInput,
   { operation, number, of }: PlannedOperation,
   sow: number,
   dressingDays: number,
 ): number {
   const about = {
     mow: firstMow?.middle ?? USUAL_MOW,
+    fourthMow: fourthMow ?? (firstMow?.middle ?? USUAL_MOW) + FOURTH_AFTER_DAYS,
     up: firstGreen?.middle ?? USUAL_UP,
     dressingDays,
     anchor: anchorOf(parts),
@@ -91,6 +104,13 @@ function preferred(
     of,
   }
   return sow + (operation.day?.(about) ?? operation.preferredDay)
+}
+
+/** Day number of what is due on a day: a follow-up in its season where that is later, a spray in growth where that is sooner. */
+function inSeason(input: ScheduleInput, { operation }: PlannedOperation, due: number): number {
+  const day = dayFromNumber(due)
+  if (operation.phase === 'after') return dayNumber(nextGoodDay(input, operation, day))
+  return operation.wantsGrowth && !operation.anchors ? dayNumber(lastGoodDay(input, operation, day, input.today)) : due
 }
 
 /** What a day costs an operation by the calendar, the forecast and what was agreed. */
@@ -129,7 +149,6 @@ function costOf(
  */
 export function lay(input: ScheduleInput, planned: readonly PlannedOperation[]): Laying {
   const names = planned.map(({ key }) => key)
-  const lags = lagsOf(input, planned)
   const anchors = planned.filter(({ key }) => isAnchorKey(key)).map(({ key }) => key)
   const sow = dayNumber(input.done.get(anchorCode(anchorOf(input.parts)))?.day ?? input.sowOn)
   const today = dayNumber(input.today)
@@ -143,7 +162,22 @@ export function lay(input: ScheduleInput, planned: readonly PlannedOperation[]):
   }
   const dressings = planned.filter(({ operation }) => operation.anchors === 'dressing')
   const dressingDays = (dressings.length - 1) * input.planning.liftGrow
-  const wanted = new Map(planned.map((one) => [one.key, preferred(input, one, sow, dressingDays)]))
+  const due = new Map(planned.map((one) => [one.key, preferred(input, one, sow, dressingDays)]))
+  const rules = lagsOf(input, planned)
+  const wanted = new Map(planned.map((one) => [one.key, inSeason(input, one, due.get(one.key)!)]))
+  // What comes before something that went into its season sooner goes before it there, by its own wait.
+  for (const one of planned.toReversed())
+    for (const { from, to, leastDays } of rules) {
+      const latest = wanted.get(to)! - leastDays
+      if (from === one.key && wanted.get(to)! < due.get(to)! && wanted.get(from)! > latest)
+        wanted.set(from, inSeason(input, one, latest))
+    }
+  const lags = rules.map(({ mostDays, ...lag }): Lag =>
+    // What goes into its own season hangs no more on how long ago the seed came up, nor how far ahead it is.
+    mostDays === undefined || wanted.get(lag.to)! > due.get(lag.to)! || wanted.get(lag.from)! < due.get(lag.from)!
+      ? lag
+      : { ...lag, mostDays },
+  )
   const open = planned.filter(({ key }) => !fixed.has(key))
   const notBefore = new Map<string, number>()
   for (const { key, operation } of open) {

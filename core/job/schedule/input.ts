@@ -1,3 +1,4 @@
+import { say } from '../../explain/message'
 import type { StockLevels } from '../../materials/stock'
 import { daysBetween, type Day } from '../../measure/calendar'
 import type { GateInput } from '../operations/gateInput'
@@ -7,7 +8,7 @@ import { operationsOf, type PlannedOperation } from '../operations/planned'
 import { isAnchorKey } from '../operations/registry'
 import type { Part } from '../parts'
 import type { Planning } from '../planningFigures'
-import type { Amounts } from '../records'
+import type { Amounts, LawnRecord } from '../records'
 
 /** Work that the technician put in beside the catalogue. */
 export interface OwnWork {
@@ -28,6 +29,8 @@ export interface ScheduleInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf
   /** Zones that are treated alike, the largest part first. */
   parts: readonly Part[]
   planning: Planning
+  /** The way onto the lawn. */
+  access?: LawnRecord['access']
   extent: Extent
   /** What is done, by the key of its task, on the day it was finished. */
   done: ReadonlyMap<string, DoneWork>
@@ -79,17 +82,21 @@ const ownOperation = (
   parts: [...parts],
   operation: {
     code: 'own',
-    name,
-    done: 'done',
+    name: say('operations.typed', { typed: name }),
+    done: say('schedule.ownDone'),
     mark: 'visit',
     phase: day > sowOn ? 'after' : 'work',
     preferredDay: daysBetween(sowOn, day),
     weight: 0.5,
-    why: note || 'Put in by hand.',
+    why: note ? say('operations.typed', { typed: note }) : say('schedule.putInByHand'),
     order: 1000,
     programmes: [],
     day: () => daysBetween(sowOn, day),
-    brief: () => ({ settings: note ? [note] : [], gates: [], hours: hoursAsEntered(name, hours) }),
+    brief: () => ({
+      settings: say('operations.typed', { typed: note }),
+      gates: [],
+      hours: hoursAsEntered(say('operations.typed', { typed: name }), hours),
+    }),
   },
 })
 

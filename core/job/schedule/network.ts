@@ -1,3 +1,10 @@
+import { say, type Message } from '../../explain/message'
+
+/** Why a bound binds, beside the lags. */
+const FIXED = say('schedule.fixed')
+const NOT_BEFORE = say('schedule.notBefore')
+export const NOT_AFTER = say('schedule.notAfter')
+
 /**
  * Simple temporal network: days of operations bound by least and most lags between them.
  * @source Dechter, Meiri & Pearl 1991, shortest paths on the distance graph; from memory
@@ -8,7 +15,7 @@ export interface Lag {
   leastDays: number
   /** No upper limit when left out. */
   mostDays?: number
-  why: string
+  why: Message
 }
 
 export interface Span {
@@ -83,12 +90,12 @@ function edgesOf(
     const days = b - a
     if (days < lag.leastDays || days > (lag.mostDays ?? Number.POSITIVE_INFINITY)) conflicts.push({ lag, days })
   }
-  for (const [name, day] of fixed) bound({ from: ORIGIN, to: name, leastDays: day, mostDays: day, why: 'fixed' })
+  for (const [name, day] of fixed) bound({ from: ORIGIN, to: name, leastDays: day, mostDays: day, why: FIXED })
   for (const [name, day] of notBefore ?? [])
-    if (!fixed.has(name)) bound({ from: ORIGIN, to: name, leastDays: day, why: 'not before' })
+    if (!fixed.has(name)) bound({ from: ORIGIN, to: name, leastDays: day, why: NOT_BEFORE })
   for (const [name, day] of notAfter ?? [])
     if (!fixed.has(name))
-      bound({ from: ORIGIN, to: name, leastDays: Number.NEGATIVE_INFINITY, mostDays: day, why: 'not after' })
+      bound({ from: ORIGIN, to: name, leastDays: Number.NEGATIVE_INFINITY, mostDays: day, why: NOT_AFTER })
   return { edges, conflicts }
 }
 

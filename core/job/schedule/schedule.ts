@@ -1,8 +1,8 @@
 import { dayNumber } from '../../measure/calendar'
 import { movesOf, type Move } from './moves'
 import type { GateInput } from '../operations/gateInput'
-import { GROWS_FROM_C } from '../operations/groundGates'
-import { lay } from './constraints'
+import { growsFromOf } from '../operations/goodDays'
+import { FOURTH_AFTER_DAYS, lay } from './constraints'
 import type { Operation } from '../operations/definition'
 import { anchorOf, operationsOf } from '../operations/planned'
 import { anchorCode } from '../operations/registry'
@@ -18,6 +18,8 @@ export interface Schedule {
   /** Left out, with the reason. */
   skipped: { key: string; operation: Operation; reason: string }[]
   crewHours: number
+  /** Days from the first mowing to the fourth. */
+  mowingsDays: number
   next?: Task
   /** What cannot be kept, in words with a way out. */
   troubles: Trouble[]
@@ -41,8 +43,7 @@ export function buildSchedule(input: ScheduleInput): Schedule {
   const gateInput: GateInput = {
     ...input,
     keepsTurf: input.parts.some(({ programme }) => programme.keepsTurf),
-    growsFromC:
-      GROWS_FROM_C[input.parts[0]!.grass.season === 'warm' || anchorOf(input.parts) === 'dressing' ? 'warm' : 'cool'],
+    growsFromC: growsFromOf(input.parts),
   }
   const unordered = planned.map((one) => taskOf(input, gateInput, laying, has, one))
   const tasks = unordered
@@ -58,6 +59,10 @@ export function buildSchedule(input: ScheduleInput): Schedule {
     skipped: [...operationsOf(input.parts, input.extent)].flatMap(({ key, operation }) =>
       isLeftOut(input, key) ? [{ key, operation, reason: input.skipped[key]! }] : [],
     ),
+    mowingsDays:
+      input.fourthMow !== undefined && input.firstMow
+        ? Math.max(0, input.fourthMow - input.firstMow.middle)
+        : FOURTH_AFTER_DAYS,
     crewHours: tasks.reduce((sum, task) => sum + task.hours.value, 0),
     troubles: troublesOf(input, planned, laying, tasks),
     moves: movesOf(input, laying, tasks),

@@ -1,9 +1,14 @@
-import { addDays, dayFromNumber, daysBetween, nearestWorkingDay, shortDay, type Day } from '../../measure/calendar'
+import { say, shortDay, type Message } from '../../explain/message'
+import { addDays, dayFromNumber, daysBetween, nearestWorkingDay, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import { standOf, type Stand } from '../../explain/judgement'
 import type { Brief, Definition, Operation, Wanted } from '../operations/definition'
 import { briefOf } from '../operations/briefs'
 import type { GateInput } from '../operations/gateInput'
+import { seedlingGates } from '../operations/seedlingGates'
+import { accessGates } from '../operations/accessGates'
+import { feedGates } from '../operations/feedGates'
+import { injuryGates, preEmergentGates } from '../operations/injuryGates'
 import { gatesOf, turnsDone } from '../operations/gates'
 import { pacedHours } from '../hours'
 import type { Laying } from './constraints'
@@ -16,7 +21,7 @@ import { stockGates, wantedOf } from '../operations/demand'
 export interface Task extends Brief {
   key: string
   operation: Definition
-  name: string
+  name: Message
   number: number
   /** First and last day; the same for work of one day. */
   from: Day
@@ -25,7 +30,7 @@ export interface Task extends Brief {
   earliest: Day
   latest: Day
   /** How far it can slide, in words. */
-  floatWords: string
+  floatWords: Message | null
   stand: Stand
   done?: DoneWork
   /** Share that is done of work that goes over several days. */
@@ -36,9 +41,9 @@ export interface Task extends Brief {
   /** Of overdue work: the next day on which it still fits; null where it can do no good any more. */
   nextDay?: Day | null
   /** What should be done before it and is still open, by name: asked about before it is marked. */
-  openBefore: string[]
+  openBefore: Message[]
   /** The next turn of what it waits for, to be recorded; and the last that is recorded. */
-  turn?: { next: string; words: string; last?: string }
+  turn?: { next: string; words: Message; last?: string }
   /** Ground it is worked on, m². */
   groundM2: number
   /** What it uses up. */
@@ -54,19 +59,19 @@ function firstCutDay({ workingDays }: ScheduleInput, day: Day, earliest: Day): D
   return nearestWorkingDay(day, workingDays, earliest > sooner ? earliest : sooner, day)
 }
 
-function floatWords(key: string, operation: Operation, day: Day, earliest: Day, latest: Day): string {
+function floatWords(key: string, operation: Operation, day: Day, earliest: Day, latest: Day): Message | null {
   const later = daysBetween(day, latest)
   const sooner = daysBetween(earliest, day)
-  if (isAnchorKey(key)) return ''
+  if (isAnchorKey(key)) return null
   if (operation.phase === 'after')
     return later > 200
-      ? `from ${shortDay(earliest)}`
+      ? say('schedule.from', { earliest: shortDay(earliest) })
       : sooner + later > 0
-        ? `between ${shortDay(earliest)} and ${shortDay(latest)}`
-        : 'cannot slide'
-  if (later > 200) return 'when it is ready'
-  if (later > 0) return `can slide ${later} ${later === 1 ? 'day' : 'days'}`
-  return sooner > 0 ? `can start ${sooner} ${sooner === 1 ? 'day' : 'days'} early` : 'cannot slide'
+        ? say('schedule.between', { earliest: shortDay(earliest), latest: shortDay(latest) })
+        : say('schedule.cannotSlide')
+  if (later > 200) return say('schedule.whenItIsReady')
+  if (later > 0) return say('schedule.canSlideDayDays', { later })
+  return sooner > 0 ? say('schedule.canStartDayDays', { sooner }) : say('schedule.cannotSlide')
 }
 
 function briefFor(input: ScheduleInput, { operation, number, of, parts }: PlannedOperation): Brief {
@@ -86,23 +91,23 @@ function hoursLeft(hours: Brief['hours'], share: number): Brief['hours'] {
     working: {
       ...hours.working,
       result: figure('hours', value),
-      formula: `${hours.working.formula} Less what is done.`,
+      formula: say('schedule.lessWhatIsDone', { formula: hours.working.formula }),
       lines: [
         ...hours.working.lines,
         {
           operator: '×',
-          what: 'Still to do',
+          what: say('schedule.stillToDo'),
           value: figure('share', 1 - share),
-          source: { kind: 'user', text: 'marked in part' },
+          source: { kind: 'user', text: say('schedule.markedInPart') },
         },
-        { operator: '=', what: 'Hours left', value: figure('hours', value), subtotal: true },
+        { operator: '=', what: say('schedule.hoursLeft'), value: figure('hours', value), subtotal: true },
       ],
     },
   }
 }
 
 /** Work that is wanted done before it and is not. */
-const openBefore = (input: ScheduleInput, { after }: Definition, has: ReadonlySet<string>): string[] =>
+const openBefore = (input: ScheduleInput, { after }: Definition, has: ReadonlySet<string>): Message[] =>
   (after ?? []).filter((code) => has.has(code) && !input.done.has(code)).map((code) => operationByCode(code).name)
 
 /** What it waits for by turns can be recorded once the first of them is done. */
@@ -114,7 +119,7 @@ function turnOf({ done }: ScheduleInput, { wantsTurns }: Definition): Pick<Task,
   return {
     turn: {
       next: keyOf(wantsTurns.of, number),
-      words: `${wantsTurns.words.replace(/s$/, '')} ${number}`,
+      words: say(wantsTurns.one, { number }),
       ...(number > 2 ? { last } : {}),
     },
   }
@@ -145,6 +150,11 @@ export function taskOf(
     ? brief.gates.filter(({ state }) => state !== 'waiting')
     : gatesOf(gateInput, key, operation, to, has, [
         ...stockGates(wanted, { ...input, orderedOn: ordering && input.done.get(ordering.code)?.day }),
+        ...injuryGates(input.applications, operation, to, one.parts),
+        ...preEmergentGates(input.applications, operation, to, one.parts),
+        ...feedGates(input, operation, to, one.parts),
+        ...seedlingGates(input, operation, to, one.parts),
+        ...accessGates(input, operation, one.parts),
         ...brief.gates,
       ])
   return {
@@ -161,7 +171,7 @@ export function taskOf(
     latest,
     stand: standOf(gates),
     pinned: input.pins.has(key) && !done,
-    floatWords: done ? '' : floatWords(key, operation, to, earliest, latest),
+    floatWords: done ? null : floatWords(key, operation, to, earliest, latest),
     overdue: !done && to < input.today,
     ...(!done && to < input.today ? { nextDay: nextDayFor(input, laying, key) } : {}),
     openBefore: done ? [] : openBefore(input, operation, has),

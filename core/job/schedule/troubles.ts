@@ -1,6 +1,7 @@
-import { addDays, dayFromNumber, dayNumber, daysBetween, shortDay, type Day } from '../../measure/calendar'
+import { lowered, say, shortDay, type Message, type MessageValue } from '../../explain/message'
+import { addDays, dayFromNumber, dayNumber, daysBetween, type Day } from '../../measure/calendar'
 import type { Laying } from './constraints'
-import { ORIGIN, spansOf, type Lag } from './network'
+import { NOT_AFTER, ORIGIN, spansOf, type Lag } from './network'
 import { anchorOf, type PlannedOperation } from '../operations/planned'
 import { anchorCode, isAnchorKey, numberOf, operationOf } from '../operations/registry'
 import type { ScheduleInput } from './input'
@@ -8,7 +9,7 @@ import type { Task } from './task'
 
 /** Something of a plan that cannot be kept, with ways out. */
 export interface Trouble {
-  text: string
+  text: Message
   /** The first sowing day on which it would be gone. */
   sowOn?: Day
 }
@@ -16,7 +17,7 @@ export interface Trouble {
 /** How far ahead a sowing day is looked for that leaves time for everything. */
 const LOOKED_AHEAD_DAYS = 240
 
-const days = (n: number): string => `${n} ${n === 1 ? 'day' : 'days'}`
+const days = (n: number): Message => say('schedule.days', { n })
 
 /**
  * The first later day of sowing, or of the first lift, from which every lag can be kept; where a season ends, the
@@ -51,22 +52,27 @@ function soonest(input: ScheduleInput, planned: readonly PlannedOperation[], lay
 }
 
 /** Tasks by their names, those in several turns by their numbers. */
-const namesOf = (planned: readonly PlannedOperation[]): Map<string, string> =>
+const namesOf = (planned: readonly PlannedOperation[]): Map<string, Message> =>
   new Map(
-    planned.map(({ key, operation, number, of }) => [key, of > 1 ? `${operation.turnName} ${number}` : operation.name]),
+    planned.map(({ key, operation, number, of }) => [
+      key,
+      of > 1 ? say('schedule.turn', { turnName: operation.turnName, number }) : operation.name,
+    ]),
   )
 
-/** "Kill, again is 14 days after kill, first (…)" for each lag that asks for days. */
-function ringWords(ring: readonly Lag[], names: ReadonlyMap<string, string>): string {
-  return ring
+/** "14 days from kill, first to kill, again (…)" for each lag that asks for days. */
+const ringWords = (ring: readonly Lag[], names: ReadonlyMap<string, Message>): Message[] =>
+  ring
     .toReversed()
     .filter(({ from, to, leastDays }) => from !== ORIGIN && to !== ORIGIN && leastDays > 0)
-    .map(
-      ({ from, to, leastDays, why }) =>
-        `${days(leastDays)} from ${(names.get(from) ?? from).toLowerCase()} to ${(names.get(to) ?? to).toLowerCase()} (${why})`,
+    .map(({ from, to, leastDays, why }) =>
+      say('schedule.daysFromTo', {
+        days: days(leastDays),
+        from: lowered(names.get(from)!),
+        to: lowered(names.get(to)!),
+        why,
+      }),
     )
-    .join(', ')
-}
 
 function impossible(input: ScheduleInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
   if (laying.possible) return []
@@ -76,22 +82,42 @@ function impossible(input: ScheduleInput, planned: readonly PlannedOperation[], 
   const sowOn = soonest(input, planned, laying)
   const out = [...new Set(ring.flatMap(({ from, to }) => [from, to]))]
     .filter((key) => operationOf(key)?.dispensable || numberOf(key) > 1)
-    .map((key) => names.get(key)!.toLowerCase())
-  const season = ring.some(({ why }) => why === 'not after')
-  const begins = anchorOf(input.parts) === 'seeding' ? 'sow' : 'begin'
+    .map((key) => lowered(names.get(key)!))
+  const season = ring.some(({ why }) => why === NOT_AFTER)
   const ways = [
-    sowOn ? `${begins} on ${shortDay(sowOn, input.today)} or ${sowOn < input.sowOn ? 'sooner' : 'later'}` : '',
-    season ? 'leave what does not fit to the next growing season' : '',
-    out.length ? `leave out ${out.join(' or ')}, with the reason` : '',
-    'mark what is done already',
-  ].filter(Boolean)
+    ...(sowOn
+      ? [
+          say('schedule.takeDay', {
+            anchor: anchorOf(input.parts),
+            sowOn: shortDay(sowOn, input.today),
+            sooner: sowOn < input.sowOn,
+          }),
+        ]
+      : []),
+    ...(season ? [say('schedule.nextGrowingSeason')] : []),
+    ...(out.length ? [say('schedule.leaveOut', { out: either(out) })] : []),
+    say('schedule.markWhatIsDone'),
+  ]
   return [
     {
-      text: `The days left do not hold the whole schedule${asked ? `: ${asked}` : ''}${season && input.growsUntil ? `, and turf grows through a dressing only until ${shortDay(input.growsUntil, input.today)}` : ''}. Ways out: ${ways.join('; ')}.`,
+      text: say('schedule.theDaysLeftDo', {
+        asked: asked.length ? say('schedule.asked', { asked }) : '',
+        season:
+          season && input.growsUntil
+            ? say('schedule.growsUntil', { growsUntil: shortDay(input.growsUntil, input.today) })
+            : '',
+        ways: waysOut(ways),
+      }),
       ...(sowOn ? { sowOn } : {}),
     },
   ]
 }
+
+/** One or another of several. */
+const either = (parts: readonly MessageValue[]): MessageValue =>
+  parts.slice(1).reduce<MessageValue>((before, next) => say('schedule.either', { before, next }), parts[0]!)
+const waysOut = (parts: readonly MessageValue[]): MessageValue =>
+  parts.slice(1).reduce<MessageValue>((before, next) => say('schedule.waysOut', { before, next }), parts[0]!)
 
 /** Things from afar whose last day has passed. */
 function lateOnes(input: ScheduleInput, planned: readonly PlannedOperation[], laying: Laying): Trouble[] {
@@ -103,7 +129,11 @@ function lateOnes(input: ScheduleInput, planned: readonly PlannedOperation[], la
     const { name } = planned.find((one) => one.key === key)!.operation
     const last = dayFromNumber(laying.base.spans.get(key)!.latest)
     return {
-      text: `${name} was due by ${shortDay(last, input.today)} for this day. Do it today, and mark it done if it is${sowOn ? `; on the usual waits the first day that leaves time is ${shortDay(sowOn, input.today)}` : ''}.`,
+      text: say('schedule.wasDueByFor', {
+        name,
+        last: shortDay(last, input.today),
+        first: sowOn ? say('schedule.firstThatLeavesTime', { sowOn: shortDay(sowOn, input.today) }) : '',
+      }),
       ...(sowOn ? { sowOn } : {}),
     }
   })
@@ -128,7 +158,7 @@ function fullDays({ hoursADay, today }: ScheduleInput, tasks: readonly Task[]): 
   return [...byDay]
     .filter(([, hours]) => hours > hoursADay)
     .map(([day, hours]) => ({
-      text: `${shortDay(day, today)} takes ${hours.toFixed(0)} crew hours, and the firm has ${hoursADay} a day. Bring more hands, begin part of it sooner, or mark it done over several days.`,
+      text: say('schedule.takesCrewHoursAnd', { day: shortDay(day, today), hours: hours.toFixed(0), hoursADay }),
     }))
 }
 
@@ -139,19 +169,27 @@ export function troublesOf(
   laying: Laying,
   tasks: readonly Task[],
 ): Trouble[] {
-  const names = new Map([...namesOf(planned)].map(([key, name]) => [key, name.toLowerCase()]))
+  const names = new Map([...namesOf(planned)].map(([key, name]) => [key, lowered(name)]))
   const conflicts = laying.base.conflicts.map(({ lag, days: between }): Trouble => {
     const [from, to] = [names.get(lag.from) ?? lag.from, names.get(lag.to) ?? lag.to]
-    const order = operationOf(lag.from)?.anchors === 'seeding' ? 'Done before sowing' : 'Done out of order'
+    const order =
+      operationOf(lag.from)?.anchors === 'seeding' ? say('schedule.doneBeforeSowing') : say('schedule.doneOutOfOrder')
     if (between < 0)
       return {
-        text: `${order}, ${from} and ${to}: ${lag.why}. Check the days they stand on.`,
+        text: say('schedule.andCheckTheDays', { order, from, to, why: lag.why }),
       }
     return {
       text:
         between < lag.leastDays
-          ? `Only ${days(between)} from ${from} to ${to}, ${lag.leastDays} are wanted: ${lag.why}.`
-          : `${days(between)} ${between === 1 ? 'lies' : 'lie'} between ${from} and ${to}: ${lag.why} than ${days(lag.mostDays ?? 0)}. Bring the sowing day nearer, or go over it again.`,
+          ? say('schedule.onlyFromToAre', { between: days(between), from, to, leastDays: lag.leastDays, why: lag.why })
+          : say('schedule.liesLieBetweenAnd', {
+              between: days(between),
+              between2: between,
+              from,
+              to,
+              why: lag.why,
+              mostDays: days(lag.mostDays ?? 0),
+            }),
     }
   })
   const sow = anchorOf(input.parts) === 'seeding'
@@ -159,7 +197,7 @@ export function troublesOf(
     !input.done.has(anchorCode(anchorOf(input.parts))) && daysBetween(input.sowOn, input.today) > 0
       ? [
           {
-            text: `The ${sow ? 'sowing day' : 'day of the first lift'}, ${shortDay(input.sowOn)}, has passed. Move it, or mark it ${sow ? 'sown' : 'dressed'}.`,
+            text: say('schedule.theSowingDayDay', { hasSow: Boolean(sow), sowOn: shortDay(input.sowOn) }),
           },
         ]
       : []

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
@@ -84,19 +85,16 @@ describe('a plan that is changed', () => {
       scheduleInput({ workingDays: MONDAY_TO_FRIDAY, agreed, forecast, today: toDay('2026-09-20') }),
     )
     expect(wet.moves.map(({ key }) => key)).toEqual(['scalp'])
-    expect(wet.moves[0]!.why.filter((part) => typeof part === 'string').join(' ')).toContain('of rain that day')
+    expect(told(wet.moves[0]!.why)).toContain('of rain that day')
     // A holiday moves what stood on it.
     const holiday = buildSchedule(
       scheduleInput({ workingDays: MONDAY_TO_FRIDAY, agreed, holidays: new Set([agreed.get('dethatch')!]) }),
     )
-    expect(holiday.moves.map(({ key, why }) => [key, String(why[0]).includes('holiday')])).toContainEqual([
-      'dethatch',
-      true,
-    ])
+    expect(holiday.moves.map(({ key, why }) => [key, told(why).includes('holiday')])).toContainEqual(['dethatch', true])
     // A later sowing day draws the work after it, and the reason is a limit or the day itself.
     const later = buildSchedule(scheduleInput({ workingDays: MONDAY_TO_FRIDAY, agreed, sowOn: toDay('2026-09-30') }))
-    expect(later.moves.find(({ key }) => key === 'sow')!.why).toEqual(['the day was moved'])
-    expect(later.moves.find(({ key }) => key === 'dethatch')!.why.join('')).toContain('no more than 5 days before sow')
+    expect(later.moves.find(({ key }) => key === 'sow')!.why).toMatchObject({ key: 'schedule.theDayWasMoved' })
+    expect(told(later.moves.find(({ key }) => key === 'dethatch')!.why)).toContain('no more than 5 days before sow')
   })
 
   test('takes work of one’s own in, whatever id it has', () => {
@@ -108,7 +106,7 @@ describe('a plan that is changed', () => {
             own: { [key]: { name: 'Borrow the roller', day: addDays(TODAY, ahead), hours: 1, note: '' } },
           }),
         )
-        expect(tasks.find((task) => task.key === key)!.name).toBe('Borrow the roller')
+        expect(told(tasks.find((task) => task.key === key)!.name)).toBe('Borrow the roller')
       }),
       {
         examples: [
@@ -126,7 +124,7 @@ describe('a plan that is changed', () => {
     expect(pinned.troubles).toEqual([])
     const early = buildSchedule(scheduleInput({ pins: new Map([['dethatch', toDay('2026-09-12')]]) }))
     expect(at(early, 'dethatch')).toBe('2026-09-12')
-    expect(early.troubles[0]!.text).toContain('12 days lie between dethatch and sow')
+    expect(told(early.troubles[0]!.text)).toContain('12 days lie between dethatch and sow')
   })
 
   test('soil for a dip comes on the van, a heap is delivered', () => {
@@ -149,7 +147,7 @@ describe('a plan that is changed', () => {
     const tooLate = buildSchedule(
       scheduleInput({ parts: planned({ zone: hollow }), pins: new Map([['delivery', toDay('2026-09-24')]]) }),
     )
-    expect(tooLate.troubles[0]!.text).toContain('1 day from level to sow')
+    expect(told(tooLate.troubles[0]!.text)).toContain('1 day from level to sow')
     // Sown a day later it fits: that day is offered.
     expect(tooLate.troubles[0]!.sowOn).toBe('2026-09-25')
   })

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -23,12 +24,12 @@ describe('every definition', () => {
 
   test.each(OPERATIONS.map((one) => [one.code, one] as const))('%s is whole', (code, one) => {
     // A sentence of why, a button, and something to be in: a programme, or what may be added.
-    expect(one.why).toMatch(/[.?]$/)
-    expect(one.name && one.done).toBeTruthy()
+    expect(told(one.why)).toMatch(/[.?]$/)
+    expect(told(one.name) && told(one.done)).toBeTruthy()
     expect(one.programmes.length > 0 || one.addable).toBeTruthy()
     // Whatever can hurt says so: what is sprayed, and steel that goes into the ground.
     if (one.mark === 'spray' || one.breaksGround) expect([code, Boolean(one.caution)]).toEqual([code, true])
-    if (one.check) expect(one.check).toMatch(/[.?]$/)
+    if (one.check) expect(told(one.check)).toMatch(/[.?]$/)
     // Turns come with what they are called and what lies between them.
     expect(
       [Boolean(one.times), Boolean(one.turnName), Boolean(one.between)].every((has, _, [first]) => has === first),
@@ -38,7 +39,7 @@ describe('every definition', () => {
     for (const other of one.after ?? []) expect(CODES).toContain(other)
     for (const { from, to, why, least } of one.lags ?? []) {
       expect([CODES.includes(from), CODES.includes(to), from === code || to === code]).toEqual([true, true, true])
-      expect([why.length > 0, least !== undefined]).toEqual([true, true])
+      expect([told(why).length > 0, least !== undefined]).toEqual([true, true])
     }
   })
 
@@ -48,7 +49,7 @@ describe('every definition', () => {
       const extent = { soilTested: false, dryGround: true, autumnAhead: true, dormant: false, leavesFall: true }
       for (const { operation, number, of } of operationsOf(parts, { ...extent, added: ADDABLE })) {
         const { settings, hours } = operation.brief(parts[0]!, { number, of })
-        expect([operation.code, settings.length > 0, hours.value > 0]).toEqual([operation.code, true, true])
+        expect([operation.code, told(settings).length > 0, hours.value > 0]).toEqual([operation.code, true, true])
       }
     }
   })
@@ -124,7 +125,7 @@ describe('what was added last', () => {
     const tasks = run(of('many'))
     const [treated, torn] = ['insectTreatment', 'dethatch'].map((key) => tasks.find((task) => task.key === key)!)
     expect(treated!.to < addDays(torn!.to, -1)).toBe(true)
-    expect(treated!.operation.caution).toContain('The label is the law')
+    expect(told(treated!.operation.caution!)).toContain('The label is the law')
   })
 
   test('winter colour gives way in spring, once the soil is warm enough for what lies below it', () => {
@@ -136,8 +137,7 @@ describe('what was added last', () => {
       }).find(({ key }) => key === 'springGreenUp')!
     expect(winter(20).to > '2027-04-01' && winter(20).to < '2027-06-15').toBe(true)
     // Bermuda grows from 18 °C on, ryegrass from 10 °C: it is the bermuda that is waited for.
-    const growing = (soilC: number) =>
-      winter(soilC).gates.find(({ text }) => /growing|dormant/.test(String(text[0])))!.state
+    const growing = (soilC: number) => winter(soilC).gates.find(({ text }) => /growing|dormant/.test(told(text)))!.state
     expect([growing(GROWS_FROM_C.warm + 1), growing(GROWS_FROM_C.warm - 1), growing(12)]).toEqual([
       'met',
       'risk',

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import { describe, expect, test } from 'vitest'
 import { BLENDS, pureSeed } from '../../seed/blends'
 import { feedMatter, kindOf, MATTERS, matterWords, seedMatter, type StockLevels } from '../../materials/stock'
@@ -11,7 +12,7 @@ import { doneOn, planned, scheduleInput, type Planned } from './ground'
 const taskOf = (key: string, stock: StockLevels, of: Planned = {}, done = doneOn()): Task =>
   buildSchedule(scheduleInput({ parts: planned(of), stock, done, skipped: {} })).tasks.find((task) => task.key === key)!
 const states = (task: Task) =>
-  task.gates.filter(({ source }) => source?.text.startsWith('Shed')).map(({ state }) => state)
+  task.gates.filter(({ source }) => source && told(source.text).startsWith('Shed')).map(({ state }) => state)
 const SEED = seedMatter(pureSeed('TF'))
 
 describe('a material', () => {
@@ -27,7 +28,7 @@ describe('a material', () => {
         { grass: 'TF', massShare: 0.9 },
       ]),
     ).toBe(seedMatter(BLENDS.find(({ code }) => code === 'TF 90 KBG 10')!.parts))
-    expect(matterWords('feed 10-10-10')).toBe('10-10-10')
+    expect(told(matterWords('feed 10-10-10'))).toBe('10-10-10')
     for (const one of Object.values(MATTERS).flat())
       expect([one.matter, matterWords(one.matter), MATTERS[kindOf(one.matter) as 'seed'].includes(one)]).toEqual([
         one.matter,
@@ -48,7 +49,7 @@ describe('what an operation uses up', () => {
     expect([twice.length, twice[0]!.amount]).toEqual([1, 2 * wanted[0]!.amount])
     // 612 m² at 5 mm are 3.06 m³ of compost.
     expect(taskOf('cover', {}, { settings: { coverMm: 5, coverMaterial: 'compost' } }).wanted).toEqual([
-      { matter: 'cover compost', words: 'compost', amount: 3.06 },
+      { matter: 'cover compost', words: { key: 'materials.compost' }, amount: 3.06 },
     ])
     expect(taskOf('cover', {}, { settings: { coverMm: 1, coverMaterial: 'fleece' } }).wanted).toEqual([])
   })
@@ -62,7 +63,7 @@ describe('what an operation uses up', () => {
     )
     const soil = tasks.flatMap(({ wanted }) => wanted)
     expect(tasks).toHaveLength(3)
-    expect(new Set(soil.map(({ matter }) => matter))).toEqual(new Set(['soil sand']))
+    expect(new Set(soil.map(({ matter }) => matter))).toEqual(new Set(['soil topsoil']))
     // 0.4 m³ and 15 % for settling.
     expect(soil.reduce((sum, { amount }) => sum + amount, 0)).toBeCloseTo(0.46, 6)
   })
@@ -96,23 +97,20 @@ describe('the shed', () => {
     ).tasks.find(({ key }) => key === 'sow')!
     expect(shared.gates.find(({ code }) => code === 'stock')).toMatchObject({
       state: 'risk',
-      text: [
-        { value: expect.closeTo(1, 9) },
-        expect.stringContaining('short'),
-        ', ',
-        { value: 11 },
-        expect.stringContaining('spoken for'),
-      ],
+      text: {
+        key: 'operations.stockText',
+        values: { short: { value: expect.closeTo(1, 9) }, told: { values: { spoken: { value: 11 } } } },
+      },
     })
     const short = taskOf('sow', { [SEED]: need - 2 })
     expect(states(short)).toEqual(['risk'])
-    expect(short.gates.find(({ code }) => code === 'stock')!.text[0]).toMatchObject({
+    expect(short.gates.find(({ code }) => code === 'stock')!.text.values!.short).toMatchObject({
       quantity: 'massKg',
       value: expect.closeTo(2, 6) as number,
     })
     expect(states(taskOf('sow', { [SEED]: need - 2 }, {}, doneOn(['order', toDay('2026-09-04')])))).toEqual(['waiting'])
     // A book that is below nothing is short of all of it, not of more.
-    expect(taskOf('sow', { [SEED]: -5 }).gates.find(({ code }) => code === 'stock')!.text[0]).toMatchObject({
+    expect(taskOf('sow', { [SEED]: -5 }).gates.find(({ code }) => code === 'stock')!.text.values!.short).toMatchObject({
       value: expect.closeTo(need, 6) as number,
     })
   })

@@ -1,4 +1,5 @@
 import { planningOf } from '../planningFigures'
+import { SHORT_WAY, type Way } from '../carrying'
 import { partsOf, type Part } from '../parts'
 import { grassByCode } from '../../grass/grasses'
 import { defaultSettings, type PlanSettings } from '../settings'
@@ -54,34 +55,43 @@ export const LAWN: LawnFindings = {
   mownBy: null,
   homeWhen: null,
   winterOpen: true,
+  texture: 'loam',
 }
 export const PLANNING_FIGURES = planningOf()
 
 export const decided = (
   zone: Partial<ZoneSurvey> = {},
   lawn: Partial<LawnFindings> = {},
-  kill: Practices['kill'] = 'by survey',
+  practices: Partial<Practices> = {},
   planning = PLANNING_FIGURES,
-): ZoneDecision => decideZone({ ...ZONE, ...zone }, { ...LAWN, ...lawn }, { kill }, planning)
+): ZoneDecision =>
+  decideZone({ ...ZONE, ...zone }, { ...LAWN, ...lawn }, { ...DEFAULT_PRACTICES, ...practices }, planning)
 
 export interface Planned {
   programme?: ProgrammeCode
   zone?: Partial<ZoneSurvey>
   settings?: Partial<PlanSettings>
   practices?: Partial<Practices>
+  way?: Way
 }
 
 /** The parts of a plan for one zone. */
-export function planned({ programme = 'overseed', zone = {}, settings = {}, practices = {} }: Planned = {}): Part[] {
+export function planned({
+  programme = 'overseed',
+  zone = {},
+  settings = {},
+  practices = {},
+  way = SHORT_WAY,
+}: Planned = {}): Part[] {
   const ground = { ...ZONE, ...zone }
   const all = { ...DEFAULT_PRACTICES, ...practices }
   const begun = defaultSettings({
-    grass: grassByCode(PROGRAMMES[programme].seed ?? ground.grass),
+    grass: grassByCode(PROGRAMMES[programme].seed?.(all) ?? ground.grass),
     desirableShare: ground.desirableShare,
     programme: PROGRAMMES[programme],
     practices: all,
   })
-  return partsOf([{ zone: ground, programme }], 'loam', { ...begun, ...settings }, all)
+  return partsOf([{ zone: ground, programme }], { ...begun, ...settings }, { texture: 'loam', practices: all, way })
 }
 
 export const TODAY = toDay('2026-09-08')
@@ -115,6 +125,6 @@ export const scheduleInput = (change: Partial<ScheduleInput> = {}): ScheduleInpu
 
 /** Limits between operations as they hold for a plan with the usual practices and that season. */
 export const lagsFor = (anchor: 'seeding' | 'dressing', { firstMow, firstGreen } = scheduleInput()): Lag[] =>
-  LAGS.filter(({ when }) => when?.({ practices: DEFAULT_PRACTICES, anchor, has: () => true }) ?? true).map((lag) =>
-    lagFor(lag, PLANNING_FIGURES, { firstMow, firstGreen }),
-  )
+  LAGS.filter(
+    ({ when }) => when?.({ practices: DEFAULT_PRACTICES, anchor, coarse: false, has: () => true }) ?? true,
+  ).map((lag) => lagFor(lag, PLANNING_FIGURES, { firstMow, firstGreen }))

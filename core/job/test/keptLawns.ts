@@ -1,5 +1,6 @@
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { glanceOfBrief, type Brief } from '#core/establishment/glance'
+import { USUAL_FEED_RULES } from '#core/materials/feedRules'
 import { planningOf } from '#core/job/planningFigures'
 import { daysBetween, type Day } from '#core/measure/calendar'
 import { oneJob } from '../../../contract/test/looks'
@@ -9,7 +10,7 @@ import type { SeasonKnown } from '../season'
 
 /** The demo's lawns and firm as they were kept in demoLawns.json.gz, each with what was known of its weather. */
 export interface Kept {
-  firm: Omit<FirmRecord, 'planning' | 'spokenFor'> & { planning: Parameters<typeof planningOf>[0] }
+  firm: Omit<FirmRecord, 'planning' | 'spokenFor' | 'feedRules'> & { planning: Parameters<typeof planningOf>[0] }
   lawns: {
     lawn: Lawn
     weather: Pick<SeasonKnown, 'forecast'> & {
@@ -23,6 +24,7 @@ export interface Kept {
 }
 
 export const firmOfKept = ({ firm }: Kept): FirmRecord => ({
+  feedRules: USUAL_FEED_RULES,
   ...firm,
   spokenFor: {},
   planning: planningOf(firm.planning),

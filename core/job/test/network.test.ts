@@ -1,3 +1,4 @@
+import { say } from '../../explain/message'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { spansOf, type Lag } from '../schedule/network'
@@ -16,7 +17,7 @@ describe('network of lags', () => {
       fc.property(fc.array(lag, { minLength: 3, maxLength: 6 }), (raw) => {
         const lags: Lag[] = raw
           .filter(({ from, to }) => from !== to)
-          .map(({ width, ...rest }) => ({ ...rest, mostDays: rest.leastDays + width, why: '' }))
+          .map(({ width, ...rest }) => ({ ...rest, mostDays: rest.leastDays + width, why: say('schedule.fixed') }))
         const { spans, possible } = spansOf(names, lags, { fixed: new Map([['a', 0]]) })
         const solutions: number[][] = []
         const DAYS = Array.from({ length: 49 }, (_, i) => i - 24)

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { BLENDS, depthLimitOf, type Blend } from '../../seed/blends'
@@ -18,26 +19,27 @@ const [{ settings, practices }] = planned() as [ReturnType<typeof planned>[numbe
 
 describe('a mixture in a plan', () => {
   test('is sown on all zones as one part, named by its largest grass, where without it each zone has its own', () => {
-    expect(partsOf(zones, 'loam', settings, practices).map(({ grass }) => grass.code)).toEqual(['TF', 'PRG'])
-    const [one, ...others] = partsOf(zones, 'loam', settings, practices, MIXTURE)
+    expect(partsOf(zones, settings, { texture: 'loam', practices }).map(({ grass }) => grass.code)).toEqual([
+      'TF',
+      'PRG',
+    ])
+    const [one, ...others] = partsOf(zones, settings, { texture: 'loam', practices, blend: MIXTURE })
     expect([one!.grass.code, one!.zones, others]).toEqual(['TF', ['Lawn', 'Gate'], []])
     expect(one!.seed).toEqual(MIXTURE)
   })
   test('does not take the place of seed that a programme brings itself', () => {
-    const winter = partsOf(
-      [{ zone: { ...ZONE, sward: 'BER' }, programme: 'winter' }],
-      'loam',
-      settings,
+    const winter = partsOf([{ zone: { ...ZONE, sward: 'BER' }, programme: 'winter' }], settings, {
+      texture: 'loam',
       practices,
-      MIXTURE,
-    )
+      blend: MIXTURE,
+    })
     expect(winter[0]!.seed).toEqual([{ grass: 'ARG', massShare: 1 }])
   })
   // Reference §2: tall fescue bears 10 mm of cover, bluegrass 6; they lie in one bed.
   test('lies no deeper than its shallowest seed: what is right for tall fescue alone is held', () => {
     const [alone, mixed] = [
-      partsOf(zones.slice(0, 1), 'loam', settings, practices),
-      partsOf(zones.slice(0, 1), 'loam', settings, practices, MIXTURE),
+      partsOf(zones.slice(0, 1), settings, { texture: 'loam', practices }),
+      partsOf(zones.slice(0, 1), settings, { texture: 'loam', practices, blend: MIXTURE }),
     ].map(([part]) => part!)
     expect([depthGate(alone!).state, depthGate(mixed!).state]).toEqual(['met', 'hold'])
     const mended = shallowEnough(settings, depthLimitOf(MIXTURE))
@@ -56,14 +58,14 @@ describe('gates of the weather', () => {
     buildSchedule(input(change))
       .tasks.find(({ operation }) => operation.code === code)!
       .gates.map(({ state }) => state)
-  const wet = (day: number, rainMm: number) => quiet().map((told, i) => (i === day ? { ...told, rainMm } : told))
+  const wet = (day: number, rainMm: number) => quiet().map((one, i) => (i === day ? { ...one, rainMm } : one))
 
   test('hold the seed and the feed on one task each, and say nothing where the forecast does not reach', () => {
     expect(states('sow')).not.toContain('hold')
     expect(states('sow', { forecast: wet(12, 20) })).toContain('hold')
     expect(states('feed', { forecast: wet(11, 20) })).toContain('hold')
     const none = buildSchedule(input({ forecast: [] })).tasks.find(({ operation }) => operation.code === 'feed')!
-    expect(none.gates.some(({ text }) => String(text[0]).includes('forecast'))).toBe(false)
+    expect(none.gates.some(({ text }) => told(text).includes('forecast'))).toBe(false)
   })
   test('are looked at no more for what is done', () => {
     const done = doneOn(['feed', SOW_ON], ['sow', SOW_ON])

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import { describe, expect, test } from 'vitest'
 import type { ZoneSurvey } from '../../site/zone'
 import { PROGRAMME_CODES } from '../decision/programmes'
@@ -18,7 +19,7 @@ describe('a client who refuses sprays', () => {
     expect(decided(coarse).verdicts.kill.fits).toBe(true)
     const { verdicts } = decided(coarse, { noSprays: true })
     expect(verdicts.kill).toMatchObject({ fits: false })
-    expect(JSON.stringify(verdicts.kill.refusals)).toContain('refuses sprays')
+    expect(verdicts.kill.refusals.map(({ text }) => told(text)).join(' ')).toContain('refuses sprays')
     for (const programme of PROGRAMME_CODES) {
       const parts = planned({ programme })
       const extent = {
@@ -39,7 +40,9 @@ describe('a client who refuses sprays', () => {
 
 describe('what is seen besides', () => {
   const risks = (zone: Partial<ZoneSurvey>, lawn: Parameters<typeof decided>[1] = {}) =>
-    JSON.stringify(decided(zone, lawn).verdicts.overseed.risks)
+    decided(zone, lawn)
+      .verdicts.overseed.risks.map(({ text }) => told(text))
+      .join(' ')
   test('is said where it bears on the work, and nowhere else', () => {
     expect(risks({ topsoilMm: 30 })).toContain('of loose topsoil')
     expect(risks({ topsoilMm: 120 })).not.toContain('of loose topsoil')

@@ -50,5 +50,6 @@ test('what other jobs put down counts as applications: selective 28 days, non-se
     own,
     { ingredient: '2,4-D, dicamba, MCPP or triclopyr', appliedOn: DAY, waitDays: 28 },
     { ingredient: 'glyphosate', appliedOn: DAY, waitDays: 9 },
+    { ingredient: 'mesotrione', appliedOn: DAY, waitDays: 0 },
   ])
 })

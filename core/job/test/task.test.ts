@@ -1,3 +1,5 @@
+import { say } from '../../explain/message'
+import { told } from '../../explain/test/told'
 import { describe, expect, test } from 'vitest'
 import type { ForecastDay } from '../../weather/weather'
 import { addDays, toDay, type Day } from '../../measure/calendar'
@@ -63,7 +65,7 @@ describe('gates of a task', () => {
         parts: planned({ programme: 'kill' }),
         sowOn: addDays(TODAY, 50),
         soilOn: () => soilC,
-      }).gates.find(({ code, text }) => code === 'growth' || String(text[0]).startsWith('growing'))!.state
+      }).gates.find(({ code, text }) => code === 'growth' || told(text).startsWith('growing'))!.state
     // Cool-season grass grows from 10 °C of soil on: common practice, no source.
     expect([3, 8, 14].map(states)).toEqual(['hold', 'risk', 'met'])
   })
@@ -117,9 +119,9 @@ describe('what is marked', () => {
     buildSchedule(scheduleInput(change)).tasks.find((task) => task.key === key)!
 
   test('asks first where what should come before is open, and no more once that is done or left out', () => {
-    expect(find({}, 'sow').openBefore).toEqual(['Core aerate', 'Dethatch', 'Scalp'])
+    expect(find({}, 'sow').openBefore.map((name) => told(name))).toEqual(['Core aerate', 'Dethatch', 'Scalp'])
     const done = doneOn(['scalp', TODAY], ['dethatch', TODAY])
-    expect(find({ done }, 'sow').openBefore).toEqual(['Core aerate'])
+    expect(find({ done }, 'sow').openBefore.map((name) => told(name))).toEqual(['Core aerate'])
     expect(find({ done, skipped: { core: 'soft ground' } }, 'sow').openBefore).toEqual([])
   })
 
@@ -131,7 +133,7 @@ describe('what is marked', () => {
           done: sampled ? doneOn(['soilTest', TODAY]) : new Map(),
         },
         'feed',
-      ).gates.some(({ state, text }) => state === 'waiting' && /its results go into Look/.test(String(text[0])))
+      ).gates.some(({ state, text }) => state === 'waiting' && /its results go into Look/.test(told(text)))
     expect([results(false, true), results(true, true), results(false, false)]).toEqual([true, false, false])
   })
 
@@ -145,12 +147,15 @@ describe('what is marked', () => {
         },
         'weedControl',
       )
-    const counted = (...keys: string[]) =>
-      mown(...keys).gates.find(({ text }) => /mowings recorded/.test(String(text[0])))!
+    const counted = (...keys: string[]) => mown(...keys).gates.find(({ text }) => /mowings recorded/.test(told(text)))!
     expect(mown().turn).toBeUndefined()
-    expect(counted('mow')).toMatchObject({ state: 'waiting', text: ['1 of 4 mowings recorded'] })
-    expect(mown('mow').turn).toEqual({ next: 'mow-2', words: 'mowing 2' })
-    expect(mown('mow', 'mow-2', 'mow-3').turn).toEqual({ next: 'mow-4', words: 'mowing 4', last: 'mow-3' })
+    expect(counted('mow')).toMatchObject({ state: 'waiting', text: { values: { count: 1, least: 4 } } })
+    expect(mown('mow').turn).toEqual({ next: 'mow-2', words: say('operations.mowingNumber', { number: 2 }) })
+    expect(mown('mow', 'mow-2', 'mow-3').turn).toEqual({
+      next: 'mow-4',
+      words: say('operations.mowingNumber', { number: 4 }),
+      last: 'mow-3',
+    })
     expect(counted('mow', 'mow-2', 'mow-3', 'mow-4')).toMatchObject({ state: 'met' })
   })
 })

@@ -1,16 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { isWorked, type Phrase } from '../../explain/phrase'
-import { showText } from '../../measure/figure'
+import { told as words } from '../../explain/test/told'
 import { addDays, toDay } from '../../measure/calendar'
 import { labelForbids } from '../decision/decide'
 import { waitOf, type WaitInput } from '../decision/wait'
 import { decided, PLANNING_FIGURES, ZONE } from './ground'
 
-const words = (phrase: Phrase): string =>
-  phrase
-    .map((part) => (typeof part === 'string' ? part : showText(isWorked(part) ? part.working.result : part, 'metric')))
-    .join('')
 describe('waiting', () => {
   const TODAY = toDay('2026-09-08')
   const window = (from: string, to: string, best: string, of100 = 97) => ({
@@ -49,7 +44,7 @@ describe('waiting', () => {
 
   test('a barrier that outlasts the window waits for the next one, and no note can overrule the label', () => {
     expect(wait({ applications: [prodiamine] })).toMatchObject({ binding: true, next: SPRING.from })
-    expect(words(wait({ applications: [prodiamine] }).holds[0]!.text)).toContain('4 Nov')
+    expect(words(wait({ applications: [prodiamine] }).holds[0]!.text)).toContain('Nov 4')
   })
 
   test('a barrier that ends inside the window only moves the earliest day', () => {

@@ -39,7 +39,9 @@ describe('seed', () => {
   })
   test('waits where the forecast ends too soon, or tells no wind', () => {
     expect(forecastGates('seed', ON, days().slice(0, 3)).map(({ state }) => state)).toEqual(['waiting', 'met'])
-    expect(forecastGates('seed', ON, [])).toEqual([{ state: 'waiting', text: ['forecast of the four days after'] }])
+    expect(forecastGates('seed', ON, [])).toEqual([
+      { state: 'waiting', text: { key: 'operations.seedForecastOfThe', values: { what: 'seed' } } },
+    ])
     expect(forecastGates('seed', ON, days({ windKmh: null })).at(-1)!.state).toBe('waiting')
   })
 })

@@ -1,3 +1,4 @@
+import { say } from '../../explain/message'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { grassByCode } from '../../grass/grasses'
@@ -10,7 +11,7 @@ import { liveShare, overseedRate, seedNeed, seedsPerCm2 } from '../../seed/liveS
 import { layerVolume } from '../volume'
 
 const THOUSAND_FT2 = 1000 * M2_PER_FT2
-const user = { kind: 'user', text: 'test' } as const
+const user = { kind: 'user', text: say('operations.look') } as const
 const lot = (purityShare: number, germinationShare: number) => ({
   purityShare,
   germinationShare,
@@ -120,7 +121,8 @@ describe('feed', () => {
 })
 
 test('½ in over 1,000 ft² is 1.543 yd³, and 2 to 3 in of loam 6.17 to 9.26 yd³', () => {
-  const yards = (inches: number) => cubicYards(layerVolume('Soil', THOUSAND_FT2, inches * MM_PER_INCH, 0, user).value)
+  const yards = (inches: number) =>
+    cubicYards(layerVolume(say('operations.soil'), THOUSAND_FT2, inches * MM_PER_INCH, 0, user).value)
   expect(yards(0.5)).toBeCloseTo(1.543, 3)
   expect(yards(2)).toBeCloseTo(6.17, 2)
   expect(yards(3)).toBeCloseTo(9.26, 2)

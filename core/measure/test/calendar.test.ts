@@ -1,19 +1,7 @@
 import { CalendarDate, getDayOfWeek } from '@internationalized/date'
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import {
-  addDays,
-  dayFromNumber,
-  dayNumber,
-  dayOfYear,
-  daysBetween,
-  isDay,
-  longDay,
-  shortDay,
-  shortDayWithWeekday,
-  toDay,
-  weekdayIndex,
-} from '../calendar'
+import { addDays, dayFromNumber, dayNumber, dayOfYear, daysBetween, isDay, toDay, weekdayIndex } from '../calendar'
 
 const anyDay = fc
   .integer({ min: dayNumber(toDay('1900-01-01')), max: dayNumber(toDay('2199-12-31')) })
@@ -41,12 +29,4 @@ test('only dates that exist are days', () => {
   expect(isDay('2024-02-29')).toBe(true)
   expect(() => toDay('2026-02-30')).toThrow(RangeError)
   expect(dayOfYear(toDay('2024-12-31'))).toBe(366)
-})
-
-test('dates are said as the trade says them', () => {
-  const day = toDay('2026-09-24')
-  expect(longDay(day)).toBe('Thursday 24 September')
-  expect(shortDayWithWeekday(day)).toBe('Thu 24 Sep')
-  expect(shortDay(toDay('2027-03-01'), day)).toBe('1 Mar 27')
-  expect(shortDay(day, day)).toBe('24 Sep')
 })

@@ -20,7 +20,10 @@ describe('money', () => {
     expect(parseMoney('1,165', 'JPY')).toEqual({ ok: true, value: 1165 })
     for (const typed of ['', '-5', '1.005', '12,50', 'free', '1e3', '165 EUR', '1.5.0'])
       expect(parseMoney(typed, 'USD')).toMatchObject({ ok: false })
-    expect(parseMoney('10.5', 'JPY')).toMatchObject({ ok: false, message: 'A price in JPY, such as 16500.' })
+    expect(parseMoney('10.5', 'JPY')).toMatchObject({
+      ok: false,
+      message: { key: 'measure.aPriceIn', values: { currency: 'JPY', example: '16500' } },
+    })
   })
 
   test('typed as shown reads the same, in every currency', () => {

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import { all, create } from 'mathjs'
 import { describe, expect, test } from 'vitest'
 import fc from 'fast-check'
@@ -108,7 +109,7 @@ describe('what people type', () => {
     (typed) => {
       const parsed = parseArea(typed, 'us')
       expect(parsed.ok).toBe(false)
-      expect(!parsed.ok && parsed.message.length).toBeGreaterThan(5)
+      expect(!parsed.ok && told(parsed.message).length).toBeGreaterThan(5)
     },
   )
 
@@ -224,7 +225,7 @@ describe('several measurements typed in a row', () => {
           values.map((value) => showText(figure('depthMm', value, 3), 'metric')).join(', '),
           'metric',
         )
-        if (!again.ok) throw new Error(again.message)
+        if (!again.ok) throw new Error(told(again.message))
         values.forEach((value, i) => expect(Math.abs(again.values[i]! - value)).toBeLessThanOrEqual(0.5))
       }),
     )

@@ -1,3 +1,4 @@
+import { told } from '../../explain/test/told'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import {
@@ -80,16 +81,16 @@ describe('mixtures offered', () => {
     }
   })
   test('are told what is wrong with them: ryegrass over bluegrass, little tall fescue, two seasons', () => {
-    const told = (...parts: Blend) => blendFaults(parts).length
-    expect(told({ grass: 'PRG', massShare: 0.4 }, { grass: 'KBG', massShare: 0.6 })).toBe(1)
-    expect(told({ grass: 'TF', massShare: 0.3 }, { grass: 'CRF', massShare: 0.7 })).toBe(1)
-    expect(told({ grass: 'PRG', massShare: 0.5 }, { grass: 'BER', massShare: 0.5 })).toBe(1)
-    expect(told(...pureSeed('TF'))).toBe(0)
+    const faults = (...parts: Blend) => blendFaults(parts).length
+    expect(faults({ grass: 'PRG', massShare: 0.4 }, { grass: 'KBG', massShare: 0.6 })).toBe(1)
+    expect(faults({ grass: 'TF', massShare: 0.3 }, { grass: 'CRF', massShare: 0.7 })).toBe(1)
+    expect(faults({ grass: 'PRG', massShare: 0.5 }, { grass: 'BER', massShare: 0.5 })).toBe(1)
+    expect(faults(...pureSeed('TF'))).toBe(0)
   })
   test('go by their largest part, and no deeper than their shallowest seed', () => {
     const [parts] = BLENDS.map(({ parts }) => parts)
     expect([mainOf(parts!), depthLimitOf(parts!)]).toEqual(['TF', 6])
-    expect(blendWords(parts!)).toBe('95% tall fescue, 5% Kentucky bluegrass')
-    expect(blendWords(pureSeed('KBG'))).toBe('Kentucky bluegrass')
+    expect(told(blendWords(parts!))).toBe('95% tall fescue, 5% Kentucky bluegrass')
+    expect(told(blendWords(pureSeed('KBG')))).toBe('Kentucky bluegrass')
   })
 })

@@ -5,10 +5,10 @@ import { countedCover } from '../cover'
 import { measureZones } from '../measure'
 import { LAWN_QUESTIONS, questionCount, questionsLeft, ZONE_QUESTIONS, type Asked } from '../questions'
 import type { Feature } from '../sitePlan'
-import { judgeSoil, supplyOf, type SoilTest } from '../soilTest'
 import { mainGrass, surveyOver } from '../survey'
 import { NEW_ZONE, sunClass, sunHoursOn, surveyOfZone, thatchMm, type Zone, type ZoneSurvey } from '../zone'
 import { ZONE } from '../../job/test/ground'
+import { SOIL } from './soil'
 
 const TODAY = toDay('2026-09-08')
 const PLACE = { latDeg: 37, lonDeg: -79 }
@@ -41,16 +41,6 @@ const asked = (change: Partial<Asked> = {}): Asked => ({
   wishes: { goal: 'thicker' },
   ...change,
 })
-const SOIL: SoilTest = {
-  sampledOn: TODAY,
-  method: 'Mehlich-3',
-  ph: 6.4,
-  bufferPh: null,
-  pPpm: 18,
-  kPpm: 128,
-  organicShare: null,
-  note: '',
-}
 const left = (of: Asked) => questionsLeft(of, measureZones(of.zones, of.features, PLACE))
 
 describe('cover by counted points', () => {
@@ -71,33 +61,6 @@ describe('cover by counted points', () => {
     )
     for (const bad of [[], [1, 2, 3], [0, 0, 0, 0], [1, -1, 0, 2], [0.5, 1, 1, 1]])
       expect(() => countedCover(bad)).toThrow(RangeError)
-  })
-})
-
-describe('a soil report', () => {
-  // Handbook knowledge, from memory: Mehlich-3 sufficient at P 30-50 and K 100-150 ppm; pH 6.0-7.0.
-  test('says what is short, enough or plenty, by its own method only', () => {
-    expect([18, 30, 50, 51].map((pPpm) => supplyOf({ ...SOIL, pPpm }, 'p'))).toEqual([
-      'short',
-      'enough',
-      'enough',
-      'high',
-    ])
-    expect([99, 100, 150, 151].map((kPpm) => supplyOf({ ...SOIL, kPpm }, 'k'))).toEqual([
-      'short',
-      'enough',
-      'enough',
-      'high',
-    ])
-    expect(supplyOf({ ...SOIL, method: 'Olsen' }, 'p')).toBe('not known')
-    expect([supplyOf(null, 'p'), supplyOf({ ...SOIL, pPpm: null }, 'p')]).toEqual(['not known', 'not known'])
-  })
-
-  test('judges pH at its limits, and leaves what it does not know to the report', () => {
-    const states = (ph: number) => judgeSoil({ ...SOIL, ph })[0]!.state
-    expect([5.9, 6, 7, 7.1].map(states)).toEqual(['risk', 'met', 'met', 'risk'])
-    expect(judgeSoil({ ...SOIL, ph: null, method: 'other' })).toMatchObject([{ state: 'waiting' }])
-    expect(judgeSoil(SOIL)).toHaveLength(3)
   })
 })
 
@@ -160,7 +123,7 @@ describe('what is still missing', () => {
     const two = asked({
       zones: { a: zone({ ...WHOLE, name: 'Front' }), b: zone({ ...WHOLE, name: 'Back', order: 1, plugsMm: [] }) },
     })
-    expect(left(two)).toMatchObject([{ words: 'thatch, Back', zoneId: 'b', needed: true }])
+    expect(left(two)).toMatchObject([{ words: { values: { zone: 'Back' } }, zoneId: 'b', needed: true }])
     const cable: Feature = {
       kind: 'buried',
       name: '',

@@ -178,8 +178,8 @@ describe('joining and cutting', () => {
       }),
       { numRuns: 60 },
     )
-    expect(() => splitAlong(plain(box(0, 0, 4, 4)), [9, 0], [9, 1])).toThrow(/does not cross/)
-    expect(() => splitAlong(plain(box(0, 0, 4, 4)), [1, 1], [1, 1])).toThrow(/two points/)
+    expect(() => splitAlong(plain(box(0, 0, 4, 4)), [9, 0], [9, 1])).toThrow(/lineDoesNotCross/)
+    expect(() => splitAlong(plain(box(0, 0, 4, 4)), [1, 1], [1, 1])).toThrow(/lineNeedsTwoPoints/)
   })
 
   test('beds and buildings come out of a zone once, and edges between zones are not sown by hand', () => {
@@ -208,7 +208,7 @@ test('what cannot be drawn is said', () => {
   ]
   expect(crossesItself(bow)).toBe(true)
   expect(crossesItself(box(0, 0, 3, 3))).toBe(false)
-  expect(featureProblem(feature({ points: bow }))).toContain('crosses itself')
+  expect(featureProblem(feature({ points: bow }))).toEqual({ key: 'site.itsEdgeCrossesItself' })
   expect(
     featureProblem(
       feature({
@@ -218,7 +218,7 @@ test('what cannot be drawn is said', () => {
         ],
       }),
     ),
-  ).toContain('3 points')
+  ).toEqual({ key: 'site.aNeedsPointsAt', values: { kind: { key: 'site.kindZone' }, least: 3 } })
   expect(
     featureProblem(
       feature({
@@ -229,7 +229,7 @@ test('what cannot be drawn is said', () => {
         ],
       }),
     ),
-  ).toContain('encloses nothing')
+  ).toEqual({ key: 'site.itEnclosesNothing' })
   expect(
     featureProblem(
       feature({
@@ -240,7 +240,7 @@ test('what cannot be drawn is said', () => {
         ],
       }),
     ),
-  ).toContain('one place')
+  ).toMatchObject({ key: 'site.aIsOnePlace' })
   expect(featureProblem(feature({ points: box(0, 0, 9, 9), holes: [box(1, 1, 2, 2)] }))).toBeUndefined()
   expect(insideOutline([2, 2], { outer: box(0, 0, 9, 9), holes: [box(1, 1, 2, 2)] })).toBe(false)
 })

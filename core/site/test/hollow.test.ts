@@ -38,11 +38,11 @@ test('a string over a trench: its section times its width', () => {
   // 0, 50, 50, 0 mm at 0.5 m: a section of 0.05 m², for 4 m of trench 0.2 m³.
   const trench = { name: 'trench', spacingM: 0.5, widthM: 4, rowsMm: [[0, 50, 50, 0]] }
   expect(measureHollow(trench).volume.value).toBeCloseTo(0.2, 9)
-  expect(hollowProblem({ ...trench, widthM: null })).toContain('width')
+  expect(hollowProblem({ ...trench, widthM: null })).toEqual({ key: 'site.oneRowNeedsThe' })
 })
 
 test('what is no grid is refused in words', () => {
-  expect(() => measureHollow(grid([[1, 2], [3]]))).toThrow(/as many depths/)
+  expect(() => measureHollow(grid([[1, 2], [3]]))).toThrow(/everyRowNeedsAs/)
   expect(() =>
     measureHollow(
       grid([
@@ -50,7 +50,7 @@ test('what is no grid is refused in words', () => {
         [0, 0],
       ]),
     ),
-  ).toThrow(/above 0/)
+  ).toThrow(/noDepthIsAbove/)
   expect(parseDepthRows('0 10 20 / 5, 15, 25')).toEqual([
     [0, 10, 20],
     [5, 15, 25],

@@ -58,8 +58,8 @@ describe('a picture under the plan', () => {
   })
 
   test('refuses two points in one place, no length, and a scale that cannot be', () => {
-    expect(() => scaledBy(picture, [0, 0], [0.01, 0], 5)).toThrow('too near')
-    expect(() => scaledBy(picture, [0, 0], [5, 0], 0)).toThrow('more than nothing')
-    expect(() => scaledBy(picture, [0, 0], [5, 0], 5000)).toThrow('Check the length')
+    expect(() => scaledBy(picture, [0, 0], [0.01, 0], 5)).toThrow('pointsTooNear')
+    expect(() => scaledBy(picture, [0, 0], [5, 0], 0)).toThrow('lengthMoreThanNothing')
+    expect(() => scaledBy(picture, [0, 0], [5, 0], 5000)).toThrow('pictureImpossible')
   })
 })

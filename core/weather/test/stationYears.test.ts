@@ -1,14 +1,14 @@
-import { readFileSync } from 'node:fs'
-import { parse } from 'csv-parse/sync'
-import { beforeAll, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { summarise } from '../../establishment/outlook'
 import { buildSeason, DAYS_AHEAD, type SeasonInput } from '../../establishment/season'
 import { pureSeed } from '../../seed/blends'
 import { addDays, daysBetween, toDay } from '../../measure/calendar'
 import { generateWeather } from '../generator'
-import { climateFromNormals, climateFromRecord, type Normals } from '../normals'
+import { climateFromNormals, climateFromRecord } from '../climate'
+import { type Normals } from '../normals'
 import { climateOfPlace, LEAST_STATION_YEARS, stationYears } from '../stationYears'
 import type { DailyWeather, WeatherRun } from '../weather'
+import { observedAt } from '../../../contract/test/observed'
 import { COLUMBUS, COLUMBUS_LAT } from './stations'
 
 const asRecord = (run: WeatherRun): DailyWeather[] =>
@@ -94,22 +94,8 @@ describe('a short record and the normals of its place', () => {
   })
 })
 
-// Daily observations of Seattle, 2012-2015, US NOAA, as the npm package vega-datasets ships them (weather.csv).
 describe('four observed years of Seattle', () => {
-  let record: DailyWeather[]
-  beforeAll(() => {
-    const rows = parse(readFileSync('node_modules/vega-datasets/data/weather.csv', 'utf8'), {
-      columns: true,
-    }) as Record<string, string>[]
-    record = rows
-      .filter(({ location }) => location === 'Seattle')
-      .map((row) => ({
-        day: toDay(row.date!.replaceAll('/', '-')),
-        tmaxC: Number(row.temp_max),
-        tminC: Number(row.temp_min),
-        rainMm: Number(row.precipitation),
-      }))
-  })
+  const record = observedAt('Seattle')
   const outlook = (on: string, code: 'PRG' | 'TF') => {
     const today = toDay(on)
     const { climate: seattle } = climateOfPlace(record, null)!

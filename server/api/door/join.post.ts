@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { joinSchema } from '#contract/firm'
 import { useLink } from '../../records/people'
 import { answerAnyone } from '../../utils/answer'
@@ -16,17 +17,17 @@ export default answerAnyone(async (event) => {
   const { secret, password, name, email, code } = await bodyOf(event, joinSchema)
   const link = await openLink(event, secret)
   if (link.kind === 'invitation' && !(name && email)) {
-    throw new Refusal(422, 'invalid', 'Some fields need another look.', {
-      ...(name ? {} : { name: 'Enter a name.' }),
-      ...(email ? {} : { email: 'Enter your e-mail address.' }),
+    throw new Refusal(422, 'invalid', say('server.someFieldsNeedAnother'), {
+      ...(name ? {} : { name: say('server.enterAName') }),
+      ...(email ? {} : { email: say('server.enterYourEMail') }),
     })
   }
   if (link.personId) await secondFactorGiven({ firmId: link.firmId, personId: link.personId }, code)
   const used = await useLink(link, await hashPassword(password), name && email ? { name, email } : undefined)
   if (used === 'used') throw linkSpent()
   if (used === 'address taken')
-    throw new Refusal(409, 'taken', 'This address signs in somebody already.', {
-      email: 'This address signs in somebody already. Use another.',
+    throw new Refusal(409, 'taken', say('server.thisAddressSignsIn'), {
+      email: say('server.thisAddressSignsInSomebody'),
     })
   await enter(event, used)
   return { signedIn: true }

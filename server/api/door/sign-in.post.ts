@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { signInSchema } from '#contract/firm'
 import { forgetTries } from '../../records/attempts'
 import { personAtTheDoor } from '../../records/people'
@@ -20,7 +21,7 @@ export default answerAnyone(async (event) => {
   }
   await passwordTried(at)
   if (!(await passwordFits(person?.passwordHash, password)) || !person) {
-    throw new Refusal(401, 'wrong', 'This address and password do not go together.')
+    throw new Refusal(401, 'wrong', say('server.thisAddressAndPassword'))
   }
   await secondFactorGiven(person, code)
   await forgetTries(at)

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { randomUUID } from 'node:crypto'
 import { signUpSchema } from '#contract/firm'
 import { foundFirm } from '../../records/firms'
@@ -11,8 +12,7 @@ import { enter } from '../../utils/session'
 import { signUpOpen } from '../../utils/settings'
 
 export default answerAnyone(async (event) => {
-  if (!signUpOpen())
-    throw new Refusal(403, 'no_sign_up', 'This server takes no new firms. Ask an owner of yours for an invitation.')
+  if (!signUpOpen()) throw new Refusal(403, 'no_sign_up', say('server.thisServerTakesNo'))
   const { firmName, units, currency, timeZone, language, name, email, password } = await bodyOf(event, signUpSchema)
   await limited('new firm, address', addressOf(event))
   await zoneKnown(timeZone)
@@ -21,8 +21,8 @@ export default answerAnyone(async (event) => {
     { name, email, passwordHash: await hashPassword(password) },
   )
   if (!founder)
-    throw new Refusal(409, 'taken', 'This address signs in somebody already.', {
-      email: 'This address signs in somebody already. Sign in with it, or use another.',
+    throw new Refusal(409, 'taken', say('server.thisAddressSignsIn'), {
+      email: say('server.thisAddressSignsInSomebodyAlready'),
     })
   await enter(event, founder)
   return { signedIn: true }

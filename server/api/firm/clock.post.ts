@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { clockStepSchema } from '#contract/firm'
 import { stepClock } from '../../records/firms'
 import { answer } from '../../utils/answer'
@@ -9,14 +10,10 @@ import { addDays } from '#core/measure/calendar'
 /** Steps the demo's clock; its devices deliver the days it passes when they are next asked. */
 export default answer(async (event, { firm, today }) => {
   const { days } = await bodyOf(event, clockStepSchema)
-  if (!firm.demo) throw new Refusal(409, 'not_demo', 'Only the demo has a clock that can be stepped.')
+  if (!firm.demo) throw new Refusal(409, 'not_demo', say('server.onlyTheDemoHas'))
   const day = addDays(today, days)
   if (day > LAST_STANDIN_DAY)
-    throw new Refusal(
-      422,
-      'invalid',
-      `The simulated station ends on ${LAST_STANDIN_DAY}. Begin again with bin/demo --fresh.`,
-    )
+    throw new Refusal(422, 'invalid', say('server.theSimulatedStationEnds', { LAST_STANDIN_DAY }))
   await stepClock(firm.id, days)
   return { today: day }
 })

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { firmSettingsSchema } from '#contract/firm'
 import { saveFirm } from '../../records/firms'
 import { stationById } from '../../records/stations'
@@ -10,11 +11,6 @@ export default answer(async (event, { firm }) => {
   const settings = await bodyOf(event, firmSettingsSchema)
   if (settings.timeZone !== firm.timeZone) await zoneKnown(settings.timeZone)
   if (settings.homeStationId && !(await stationById(firm.id, settings.homeStationId))) throw notFound('station')
-  if (!(await saveFirm(firm.id, settings)))
-    throw new Refusal(
-      409,
-      'conflict',
-      'Another owner saved these settings meanwhile. Yours are still here: open Firm in another tab to see theirs, then reload this one and enter yours.',
-    )
+  if (!(await saveFirm(firm.id, settings))) throw new Refusal(409, 'conflict', say('server.anotherOwnerSavedThese'))
   return { saved: true }
 }, 'owner')

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { newLawnSchema } from '#contract/newLawn'
 import { authorOf } from '../../records/firms'
 import { addLawn } from '../../records/lawns'
@@ -7,6 +8,6 @@ import { Refusal } from '../../utils/refusal'
 
 export default answer(async (event, work) => {
   const lawn = await addLawn(authorOf(work), await bodyOf(event, newLawnSchema))
-  if (!lawn) throw new Refusal(409, 'taken', 'This could not be added. Add it again.')
+  if (!lawn) throw new Refusal(409, 'taken', say('server.thisCouldNotBe'))
   return lawn
 })

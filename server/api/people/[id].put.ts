@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { personChangeSchema } from '#contract/firm'
 import { idSchema } from '#contract/fields'
 import { changePerson, peopleOf } from '../../records/people'
@@ -9,7 +10,6 @@ export default answer(async (event, { firm }) => {
   const personId = paramOf(event, 'id', idSchema, 'person')
   const outcome = await changePerson(firm.id, personId, await bodyOf(event, personChangeSchema))
   if (outcome === 'missing') throw notFound('person')
-  if (outcome === 'last owner')
-    throw new Refusal(409, 'last_owner', 'A firm keeps one owner at least. Make somebody else an owner first.')
+  if (outcome === 'last owner') throw new Refusal(409, 'last_owner', say('server.aFirmKeepsOne'))
   return peopleOf(firm.id)
 }, 'owner')

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { newStationSchema, type Station } from '#contract/station'
 import { addStation, stationsOf } from '../../records/stations'
 import { answer } from '../../utils/answer'
@@ -10,8 +11,8 @@ export default answer(async (event, { firm }): Promise<Station> => {
   const before = await stationsOf(firm.id)
   const station = await addStation(firm.id, wanted)
   if (!station)
-    throw new Refusal(409, 'taken', 'There is a station of this name already.', {
-      name: 'There is a station of this name already.',
+    throw new Refusal(409, 'taken', say('server.thereIsAStation'), {
+      name: say('server.thereIsAStation'),
     })
   // A second station takes no lawn over in silence.
   await holdStations(firm.id, before)

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { newStockSchema } from '#contract/stock'
 import { authorOf } from '../../records/firms'
 import { addStock, stockOf } from '../../records/stock'
@@ -9,7 +10,6 @@ import { Refusal } from '../../utils/refusal'
 export default answer(async (event, work) => {
   const wanted = await bodyOf(event, newStockSchema)
   notAhead(wanted.day, work.today, 'day')
-  if (!(await addStock(authorOf(work), wanted)))
-    throw new Refusal(409, 'taken', 'This line could not be added. Add it again.')
+  if (!(await addStock(authorOf(work), wanted))) throw new Refusal(409, 'taken', say('server.thisLineCouldNot'))
   return stockOf(work.firm.id)
 })

@@ -1,3 +1,4 @@
+import { said } from '#contract/said'
 import type { WeatherFileTold } from '#contract/station'
 import { compute } from '../../compute/pool'
 import { answer } from '../../utils/answer'
@@ -12,7 +13,7 @@ export default answer(async (event, work) =>
       {
         signal,
         progress: (share) => {
-          progress('Reading the file', share)
+          progress(said('server.readingTheFile'), share)
         },
       },
     ),

@@ -5,10 +5,10 @@ const { lawn, shown, stepTo } = useLawn()
 <template>
   <BringLoad v-if="lawn && shown?.schedule" :key="lawn.plan.version" :lawn="lawn" />
   <section v-else-if="lawn" class="panel empty">
-    <p class="verdict">Nothing to load yet.</p>
-    <p>Seed, starter and cover follow from the plan and its sowing day.</p>
+    <p class="verdict">{{ t('load.nothingToLoadYet') }}</p>
+    <p>{{ t('load.seedStarterAndCover') }}</p>
     <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{
-      lawn.plan.programme ? 'Choose sowing day' : 'Go to Decide'
+      lawn.plan.programme ? t('load.chooseSowingDay') : t('load.goToDecide')
     }}</UButton>
   </section>
 </template>

@@ -28,7 +28,7 @@ const recommended = computed(() => decision.value?.recommended)
 const trouble = computed(() => problem.value ?? look.problem.value)
 const counts = computed(() => {
   const fit = candidates.value.length
-  return `${fit} ${fit === 1 ? 'programme fits' : 'programmes fit'}, ${refused.value.length} do not.`
+  return t('decide.programmeFitsProgrammesFit', { fit, refused: refused.value.length })
 })
 
 async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
@@ -51,15 +51,17 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
       @settle="(theirs) => look.settleClash(theirs)"
     />
     <section v-if="missing.length" class="panel ask whole">
-      <p class="verdict">The survey is not done yet.</p>
-      <p>Missing: {{ missing.join(', ') }}.</p>
-      <UButton color="primary" :to="stepTo('look')">Answer what is missing</UButton>
+      <p class="verdict">{{ t('decide.theSurveyIsNot') }}</p>
+      <p>{{ t('decide.missing', { missing }) }}</p>
+      <UButton color="primary" :to="stepTo('look')">{{ t('decide.answerWhatIsMissing') }}</UButton>
     </section>
     <template v-else-if="decision && waiting">
       <DecideVerdict class="whole" :waiting :foremost="chosen ?? recommended" :counts>
         <template v-if="chosen">
-          <UButton color="primary" :to="stepTo('when')">Choose sowing day</UButton>
-          <UButton v-if="!started" variant="outline" :loading="busy" @click="remove">Remove programme</UButton>
+          <UButton color="primary" :to="stepTo('when')">{{ t('decide.chooseSowingDay') }}</UButton>
+          <UButton v-if="!started" variant="outline" :loading="busy" @click="remove">{{
+            t('decide.removeProgramme')
+          }}</UButton>
         </template>
       </DecideVerdict>
       <OverrideAsk
@@ -83,7 +85,7 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
           :locked="started"
           @plan="choose"
         />
-        <p v-if="started" class="small">Work has begun; the programme stays. Undo what is done in Do to change it.</p>
+        <p v-if="started" class="small">{{ t('decide.workHasBegunThe') }}</p>
         <NotSuitable v-if="refused.length" :refused :open="!started && !waiting.binding" @insist="insist" />
       </div>
       <div class="side">
@@ -91,6 +93,7 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
         <GrassByZone
           :lawn
           :zones="decision.zones"
+          :years="outlook?.lasting"
           :chosen
           :busy="busy || look.busy.value"
           :locked="started"
@@ -100,8 +103,8 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
         <OverriddenNotes :lawn />
       </div>
     </template>
-    <NoClimate v-else-if="sill.lacks" class="whole" what="Decide" />
-    <p v-else-if="!sill.problem" class="panel ask whole" role="status">Working out 30 weather years for this ground.</p>
+    <NoClimate v-else-if="sill.lacks" class="whole" :what="t('decide.decide')" />
+    <p v-else-if="!sill.problem" class="panel ask whole" role="status">{{ t('decide.workingOut30Weather') }}</p>
   </div>
 </template>
 

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
-import { shortDay, shortDayWithWeekday } from '#core/measure/calendar'
 import type { Task } from '#core/job/schedule/schedule'
 import { phasesOf, workScale, workTicks } from '~/utils/workPhases'
 
@@ -80,13 +79,14 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
 <template>
   <div v-if="lawn && shown" class="do" :class="`paper-${paper}`">
     <TreatmentNotice v-if="paper === 'notice' && noticed" :lawn="lawn" :task="noticed" />
-    <section v-if="nextUp" class="sheet next first" aria-label="Next">
+    <section v-if="nextUp" class="sheet next first" :aria-label="t('work.next2')">
       <TaskCard v-bind="cardFor(nextUp, 'next')" v-on="taskActions" />
     </section>
     <JobSheetHead v-if="paper !== 'visits'" class="head" :lawn="lawn" :crew-hours="shown.crewHours" />
     <WorkSummary :confirming="marking === 'confirm'" @confirm="work.confirm()" @print="print" />
     <p v-if="kept && !trying" class="kept small" role="status">
-      {{ kept.words }}: kept. <button type="button" class="opens" @click="work.takeBack()">Undo</button>
+      {{ t('work.kept', { words: kept.words }) }}
+      <button type="button" class="opens" @click="work.takeBack()">{{ t('work.undo2') }}</button>
     </p>
     <p v-if="message || problem" class="problem" role="alert">
       {{ message || problem!.fields.sowOn || problem!.message }}
@@ -103,20 +103,20 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
       @confirm="work.confirm()"
     />
     <p
-      v-for="{ text, sowOn } in shown.troubles.filter((one) => !breaks.includes(one.text))"
-      :key="text"
+      v-for="({ text, sowOn }, i) in shown.troubles.filter((one) => !breaks.includes(one.text))"
+      :key="i"
       class="caution"
     >
-      {{ text }}
+      {{ tell(text) }}
       <button v-if="sowOn && !trying" type="button" class="opens" @click="trials.day([trials.anchor.value], sowOn)">
-        See {{ shortDay(sowOn, context.today) }}
+        {{ t('work.see', { sowOn: shortDay(sowOn, context.today) }) }}
       </button>
-      <NuxtLink :to="stepTo('when')" class="opens">Look at the odds</NuxtLink>
+      <NuxtLink :to="stepTo('when')" class="opens">{{ t('work.lookAtTheOdds') }}</NuxtLink>
     </p>
-    <section v-for="{ phase, name, about, cards, done } in phases" :key="phase" class="phase" :class="phase">
+    <section v-for="{ phase, name, cards, done } in phases" :key="phase" class="phase" :class="phase">
       <div class="heads small">
         <h2>
-          {{ name }}<span v-if="about" class="small">, {{ about }}</span>
+          {{ name }}
         </h2>
         <span v-if="phase === 'work'" class="ticks" aria-hidden="true"
           ><i v-for="t in ticks" :key="t.day" :class="{ last: t.percent > 80 }" :style="{ left: `${t.percent}%` }">{{
@@ -133,7 +133,7 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
         >
           <UIcon name="i-lucide-check" class="size-4" aria-hidden="true" />
           <b>{{ shortDayWithWeekday(of.day, context.today) }}</b>
-          <span>{{ of.tasks.map((task) => task.name).join(', ') }}</span>
+          <span>{{ of.tasks.map(({ name }) => tell(name)).join(', ') }}</span>
         </button>
         <TaskCard v-if="unfolded.has(`${phase} ${of.day}`)" v-bind="cardFor(of.tasks, phase)" v-on="taskActions" />
       </div>
@@ -166,10 +166,10 @@ async function print(what: typeof paper.value, task?: Task): Promise<void> {
     />
   </div>
   <section v-else-if="lawn" class="panel empty">
-    <p class="verdict">{{ lawn.plan.programme ? 'No sowing day yet.' : 'Nothing is planned yet.' }}</p>
-    <p>The schedule is dated from the sowing day.</p>
+    <p class="verdict">{{ lawn.plan.programme ? t('work.noSowingDayYet') : t('work.nothingIsPlannedYet') }}</p>
+    <p>{{ t('work.theScheduleIsDated') }}</p>
     <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{
-      lawn.plan.programme ? 'Choose sowing day' : 'Go to Decide'
+      lawn.plan.programme ? t('work.chooseSowingDay') : t('work.goToDecide')
     }}</UButton>
   </section>
 </template>

@@ -4,5 +4,5 @@ await navigateTo(`/lawns/${id}/${lawn.value?.job.endedOn ? 'jobs' : 'look'}`, { 
 </script>
 
 <template>
-  <NuxtLink :to="`/lawns/${id}/look`">Look</NuxtLink>
+  <NuxtLink :to="`/lawns/${id}/look`">{{ t('shell.look') }}</NuxtLink>
 </template>

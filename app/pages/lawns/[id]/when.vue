@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { addDays, longDay, shortDay } from '#core/measure/calendar'
+import { addDays } from '#core/measure/calendar'
 import { dayOutOfReach } from '#core/job/decision/dayInReach'
 import { labelForbids } from '#core/job/decision/decide'
 import { PROGRAMMES } from '#core/job/decision/programmes'
-import { grassOf } from '#core/job/lawn'
-import { sownOn as seedSown } from '#core/job/seeding'
+import { grassOf, isIrrigated } from '#core/job/lawn'
+import { DRESSED } from '#core/establishment/growing'
+import { indexOf } from '#core/establishment/outlook'
+import { practicesOf, sownOn as seedSown } from '#core/job/seeding'
 import { shallowEnough } from '#core/job/settings'
 import { depthLimitOf, mainOf, type Blend } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
@@ -17,8 +19,15 @@ const sill = useSillStore()
 const { text } = useUnits()
 const { day, sownOn, suggested, lifted } = useSowingDay(here)
 
-const seed = computed(() => (lawn.value && job.value ? seedSown(lawn.value, job.value) : undefined))
+const seed = computed(() =>
+  lawn.value && job.value ? seedSown(lawn.value, job.value, practicesOf(job.value, context.firmRecord)) : undefined,
+)
 const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
+/** Fewer than half of the years make a stand: what would change it is asked without being told to. */
+const late = computed(() => {
+  const of = outlook.value && outlook.value.sowing[indexOf(outlook.value, day.value)]
+  return of !== undefined && of.dormantGood === null && of.chance.of100 < 50
+})
 const programme = computed(() => lawn.value?.plan.programme ?? null)
 /** A programme that brings its own seed, or none, leaves nothing to mix. */
 const mixable = computed(() => programme.value !== null && !lifted.value && !PROGRAMMES[programme.value].seed)
@@ -39,9 +48,11 @@ const forbidden = computed(() =>
 )
 const keepWords = computed(() => {
   const moves = lawn.value?.plan.sowOn && lawn.value.plan.sowOn !== day.value
-  const what = lifted.value ? 'first topdressing' : 'sowing'
-  if (moves) return `Move ${what} to ${shortDay(day.value)}`
-  return lifted.value ? `First topdressing ${shortDay(day.value)}` : `Sow ${shortDay(day.value)}`
+  const what = lifted.value ? t('sowingDay.firstTopdressing') : 'sowing'
+  if (moves) return t('sowingDay.moveTo', { what, day: shortDay(day.value) })
+  return lifted.value
+    ? t('sowingDay.firstTopdressing2', { day: shortDay(day.value) })
+    : t('sowingDay.sow', { day: shortDay(day.value) })
 })
 
 async function sow(blend: Blend): Promise<void> {
@@ -58,9 +69,9 @@ async function keep(): Promise<void> {
 <template>
   <div v-if="lawn && outlook" class="when">
     <section v-if="!programme" class="panel ask">
-      <p class="verdict">Nothing is decided yet.</p>
-      <p>{{ decision ? '' : 'Finish the survey first.' }} The odds below are for {{ grass.name }}.</p>
-      <UButton color="primary" :to="stepTo('decide')">Go to Decide</UButton>
+      <p class="verdict">{{ t('sowingDay.nothingIsDecidedYet') }}</p>
+      <p>{{ t('sowingDay.finishTheSurveyFirst', { hasDecision: Boolean(decision), name: grass.name }) }}</p>
+      <UButton color="primary" :to="stepTo('decide')">{{ t('sowingDay.goToDecide') }}</UButton>
     </section>
     <div class="left">
       <WhenChart v-model="day" :outlook :locked="sownOn !== undefined" :lifted />
@@ -73,27 +84,39 @@ async function keep(): Promise<void> {
         :locked="sownOn !== undefined"
         @choose="sow"
       />
-      <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day />
+      <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day :late />
       <OddsTable v-if="!lifted" :outlook @look="day = $event" />
     </div>
     <aside>
       <template v-if="lifted">
         <p class="verdict">
-          {{ sownOn ? `Dressed on ${longDay(day)}.` : `First topdressing on ${longDay(day)}.` }} Nothing is sown.
+          {{ t('sowingDay.dressedOnFirstTopdressing', { hasSownOn: Boolean(sownOn), day: longDay(day) }) }}
         </p>
         <p v-if="growing" class="small">
-          The turf grows through a topdressing from <b>{{ shortDay(growing.from, context.today) }}</b>; last layer by
-          <b>{{ shortDay(growing.to, context.today) }}</b>, three weeks before the soil falls below
-          {{ text(figure('tempC', 15)) }}.
+          {{ t('sowingDay.theTurfGrowsThrough') }} <b>{{ shortDay(growing.from, context.today) }}</b>{{
+            t('sowingDay.lastLayerBy')
+          }}
+          <b>{{ shortDay(growing.to, context.today) }}</b>{{
+            t('sowingDay.threeWeeksBeforeThe', { value: text(figure('tempC', DRESSED[grass.season].dormantC)) })
+          }}
         </p>
-        <p v-else class="small">No growing season of three weeks and more lies in the year ahead at this station.</p>
+        <p v-else class="small">{{ t('sowingDay.noGrowingSeasonOf') }}</p>
       </template>
       <PastDay v-else-if="past" :outlook :day />
-      <WhenVerdict v-else :outlook :day :sown="sownOn !== undefined" :lat-deg="lawn.latDeg" @look="day = $event" />
+      <WhenVerdict
+        v-else
+        :outlook
+        :day
+        :sown="sownOn !== undefined"
+        :seed="seed ?? []"
+        :irrigated="isIrrigated(lawn)"
+        @look="day = $event"
+      />
       <p v-if="inside" class="small">
-        Soil at {{ text(figure('depthMm', 50)) }} stays in the germination band
-        <b>{{ dated(inside.from) }} to {{ dated(inside.to) }}</b
-        >, {{ inside.to - inside.from + 1 }} days.
+        {{ t('sowingDay.soilAtStaysIn', { value: text(figure('depthMm', 50)) }) }}
+        <b>{{ t('sowingDay.to3', { from: dated(inside.from), to: dated(inside.to) }) }}</b>{{
+          t('sowingDay.days', { to: inside.to - inside.from + 1 })
+        }}
       </p>
       <template v-if="!lifted">
         <DayFacts :outlook :day :grass />
@@ -102,8 +125,8 @@ async function keep(): Promise<void> {
       <div v-if="!sownOn" class="gates">
         <GateLine v-for="(gate, i) in sowGates" :key="i" :gate="gate" />
       </div>
-      <p v-for="{ text: trouble } in preview?.troubles ?? []" :key="trouble" class="caution">{{ trouble }}</p>
-      <p v-if="forbidden && !sownOn" class="caution">{{ forbidden }}</p>
+      <p v-for="({ text: trouble }, i) in preview?.troubles ?? []" :key="i" class="caution">{{ tell(trouble) }}</p>
+      <p v-if="forbidden && !sownOn" class="caution">{{ tell(forbidden) }}</p>
       <p v-if="problem" class="problem" role="alert">{{ problem.message }}</p>
       <div v-if="programme && !sownOn" class="actions">
         <UButton
@@ -115,14 +138,14 @@ async function keep(): Promise<void> {
           {{ keepWords }}
         </UButton>
         <UButton v-if="day !== suggested" variant="outline" @click="day = suggested">
-          Use best day, {{ shortDay(suggested) }}
+          {{ t('sowingDay.useBestDay', { suggested: shortDay(suggested) }) }}
         </UButton>
       </div>
     </aside>
   </div>
-  <NoClimate v-else-if="sill.lacks" what="When" />
+  <NoClimate v-else-if="sill.lacks" :what="t('sowingDay.when')" />
   <div v-else-if="!sill.problem" class="panel waiting" role="status">
-    Working out the weather years for this ground.
+    {{ t('sowingDay.workingOutTheWeather') }}
   </div>
 </template>
 

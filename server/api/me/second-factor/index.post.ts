@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { toString as qrCode } from 'qrcode'
 import { passwordSchema, type SecondFactorProposed } from '#contract/firm'
 import { authorOf } from '../../../records/firms'
@@ -13,7 +14,6 @@ export default answer(async (event, work): Promise<SecondFactorProposed> => {
   const { current } = await bodyOf(event, passwordSchema)
   await ownPasswordGiven(event, work, current)
   const { secret, address, sealed } = newTotpSecret(work.person.email)
-  if (!(await proposeSecondFactor(authorOf(work), sealed)))
-    throw new Refusal(409, 'on', 'A second factor is on already. Turn it off first to set up another device.')
+  if (!(await proposeSecondFactor(authorOf(work), sealed))) throw new Refusal(409, 'on', say('server.aSecondFactorIs'))
   return { secret, address, qrSvg: await qrCode(address, { type: 'svg', margin: 2 }) }
 }, 'owner')

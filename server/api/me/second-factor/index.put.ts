@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { secondFactorSchema } from '#contract/firm'
 import { authorOf } from '../../../records/firms'
 import { secondFactorOf, turnSecondFactorOn } from '../../../records/secondFactors'
@@ -13,14 +14,13 @@ import { newRecoveryCodes, stepOf } from '../../../utils/secondFactor'
 export default answer(async (event, work) => {
   const { code } = await bodyOf(event, secondFactorSchema)
   const { secret, on } = await secondFactorOf(authorOf(work))
-  if (secret === null || on)
-    throw new Refusal(409, 'nothing_to_confirm', 'There is nothing to confirm. Begin again with Set up.')
+  if (secret === null || on) throw new Refusal(409, 'nothing_to_confirm', say('server.thereIsNothingTo'))
   await passwordTried({ account: work.person.email, address: addressOf(event), known: true })
   const step = stepOf(secret, code)
-  const message = 'That is not the code of this secret now. Check the clock of your device, and take the newest code.'
+  const message = say('server.thatIsNotThe')
   if (step === undefined) throw new Refusal(422, 'wrong_code', message, { code: message })
   const { codes, hashes } = newRecoveryCodes()
   if (!(await turnSecondFactorOn(authorOf(work), secret, step, hashes)))
-    throw new Refusal(409, 'on', 'A second factor was turned on a moment ago.')
+    throw new Refusal(409, 'on', say('server.aSecondFactorWas'))
   return { codes }
 }, 'owner')

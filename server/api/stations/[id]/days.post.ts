@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { getRequestHeader, type H3Event } from 'h3'
 import { deliverySchema, type DeliveryResult } from '#contract/delivery'
 import { idSchema } from '#contract/fields'
@@ -20,7 +21,7 @@ async function byKey(event: H3Event): Promise<Delivered> {
   const found = secret ? await stationOfKey(secretHash(secret)) : undefined
   if (!found) {
     await limited('unknown key, address', addressOf(event))
-    throw new Refusal(401, 'no_key', 'This door opens by the key of its station: "Authorization: Bearer …".')
+    throw new Refusal(401, 'no_key', say('server.thisDoorOpensBy'))
   }
   if (paramOf(event, 'id', idSchema, 'station') !== found.stationId) throw notFound('station')
   await limited('station key', found.keyId)

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { removeStation } from '../../../records/stations'
 import { answer } from '../../../utils/answer'
 import { Refusal } from '../../../utils/refusal'
@@ -6,11 +7,7 @@ import { stationAsked } from '../../../utils/stationAsked'
 export default answer(async (event, work) => {
   const { id } = await stationAsked(event, work)
   if (!(await removeStation(work.firm.id, id))) {
-    throw new Refusal(
-      409,
-      'in_use',
-      'This station stays: it is the home station, delivers by itself, or a lawn was told to read it.',
-    )
+    throw new Refusal(409, 'in_use', say('server.thisStationStaysIt'))
   }
   return { removed: true }
 })

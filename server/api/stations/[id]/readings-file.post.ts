@@ -1,3 +1,4 @@
+import { said } from '#contract/said'
 import { readingsFileSchema, type ReadingsResult } from '#contract/station'
 import { compute } from '../../../compute/pool'
 import { keepReadingRows } from '../../../records/stations'
@@ -18,11 +19,11 @@ export default answer(async (event, work) => {
       {
         signal,
         progress: (share) => {
-          progress('Reading the file', share)
+          progress(said('server.readingTheFile'), share)
         },
       },
     )
-    progress('Saving the readings', null)
+    progress(said('server.savingTheReadings'), null)
     await keepReadingRows(work.firm.id, station.id, pieces)
     return { kept: count, ...rejected }
   })

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { stockMoveSchema } from '#contract/stock'
 import { authorOf } from '../../../records/firms'
 import { MOST_ON_HAND, moveStock, stockOf } from '../../../records/stock'
@@ -12,8 +13,8 @@ export default answer(async (event, work) => {
   const move = await bodyOf(event, stockMoveSchema)
   notAhead(move.day, work.today, 'day')
   if (!(await moveStock(authorOf(work), id, move)))
-    throw new Refusal(422, 'invalid', 'That is more than any shed holds.', {
-      amount: `No line says more than ${MOST_ON_HAND.toLocaleString('en-US')} kg or m³. Count what is there first.`,
+    throw new Refusal(422, 'invalid', say('server.thatIsMoreThanAny'), {
+      amount: say('server.noLineSaysMore', { MOST_ON_HAND: MOST_ON_HAND.toLocaleString('en-US') }),
     })
   return stockOf(work.firm.id)
 })

@@ -25,7 +25,7 @@ async function reopen(): Promise<void> {
 <template>
   <div>
     <p v-if="problem" class="problem" role="alert">
-      {{ problem.message }} <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">All jobs of this lawn</NuxtLink>
+      {{ problem.message }} <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">{{ t('job.allJobsOfThis') }}</NuxtLink>
     </p>
     <template v-if="record">
       <JobRecord :record="record" />
@@ -33,8 +33,8 @@ async function reopen(): Promise<void> {
       <PlanVersions :lawn-id="id" :job-id="jobId" :version="record.plan.version" ended />
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <p class="actions">
-        <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">All jobs of this lawn</NuxtLink>
-        <UButton variant="outline" size="sm" :loading="busy" @click="reopen">Reopen this job</UButton>
+        <NuxtLink :to="`/lawns/${id}/jobs`" class="opens">{{ t('job.allJobsOfThis') }}</NuxtLink>
+        <UButton variant="outline" size="sm" :loading="busy" @click="reopen">{{ t('job.reopenThisJob') }}</UButton>
       </p>
     </template>
   </div>

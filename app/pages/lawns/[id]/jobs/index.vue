@@ -31,15 +31,17 @@ async function ended(): Promise<void> {
 
 <template>
   <div v-if="lawn" class="jobs">
-    <table class="ledger" aria-label="Jobs of this lawn">
+    <table class="ledger" :aria-label="t('job.jobsOfThisLawn')">
       <thead>
         <tr>
-          <th scope="col">Job</th>
-          <th scope="col">Programme</th>
-          <th scope="col">Zones</th>
-          <th scope="col">Sowing</th>
-          <th scope="col">State</th>
-          <th scope="col"><span class="sr-only">Open</span></th>
+          <th scope="col">{{ t('job.job3') }}</th>
+          <th scope="col">{{ t('job.programme') }}</th>
+          <th scope="col">{{ t('job.zones') }}</th>
+          <th scope="col">{{ t('job.sowing') }}</th>
+          <th scope="col">{{ t('job.state') }}</th>
+          <th scope="col">
+            <span class="sr-only">{{ t('job.open') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -50,18 +52,18 @@ async function ended(): Promise<void> {
           <td>{{ sownWords(job, context.today) }}</td>
           <td>{{ stateWords(job, context.today) }}</td>
           <td class="right">
-            <NuxtLink v-if="job.endedOn" :to="`/lawns/${id}/jobs/${job.id}`" class="opens"
-              >Record of job {{ job.number }}</NuxtLink
-            >
-            <NuxtLink v-else :to="{ path: `/lawns/${id}/${stepOf(job.id)}`, query: { job: job.id } }" class="opens"
-              >Open job {{ job.number }}</NuxtLink
-            >
+            <NuxtLink v-if="job.endedOn" :to="`/lawns/${id}/jobs/${job.id}`" class="opens">{{
+              t('job.recordOfJob', { number: job.number })
+            }}</NuxtLink>
+            <NuxtLink v-else :to="{ path: `/lawns/${id}/${stepOf(job.id)}`, query: { job: job.id } }" class="opens">{{
+              t('job.openJob', { number: job.number })
+            }}</NuxtLink>
           </td>
         </tr>
       </tbody>
     </table>
     <section v-if="!lawn.job.endedOn" class="block" aria-labelledby="end-job">
-      <h2 id="end-job">Job {{ lawn.job.number }}</h2>
+      <h2 id="end-job">{{ t('job.job', { number: lawn.job.number }) }}</h2>
       <EndJob :key="lawn.job.id" :lawn="lawn" @ended="ended" />
     </section>
     <NextJob :key="lawn.jobs.length" :lawn="lawn" />

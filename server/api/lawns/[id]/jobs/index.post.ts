@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { newJobSchema } from '#contract/lawn'
 import { authorOf } from '../../../../records/firms'
 import { startJob } from '../../../../records/jobEnds'
@@ -12,10 +13,6 @@ export default answer(async (event, work) => {
   const { id } = await lawnAsked(event, work)
   const job = await bodyOf(event, newJobSchema)
   if (!(await startJob(authorOf(work), id, { ...job, begunOn: work.today })))
-    throw new Refusal(
-      409,
-      'zone_taken',
-      'One of these zones is gone, or in another open job. Nothing was begun; close that job first, or choose other zones.',
-    )
+    throw new Refusal(409, 'zone_taken', say('server.oneOfTheseZones'))
   return (await lawnById(work.firm.id, id, job.id))!
 })

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { MOST_PHOTO_REQUEST_BYTES, MOST_PHOTOS, newPhotoSchema } from '#contract/photo'
 import { compute } from '../../../../compute/pool'
 import { authorOf } from '../../../../records/firms'
@@ -12,6 +13,6 @@ export default answer(async (event, work) => {
   const { jpeg, small, ...words } = await bodyOf(event, newPhotoSchema, { mostBytes: MOST_PHOTO_REQUEST_BYTES })
   const pictures = await compute('photo', { jpeg, small })
   if (!(await addPhoto(authorOf(work), id, words, pictures)))
-    throw new Refusal(409, 'full_shelf', `A lawn keeps ${MOST_PHOTOS} photos. Delete one first; this one was not kept.`)
+    throw new Refusal(409, 'full_shelf', say('server.aLawnKeepsPhotos', { MOST_PHOTOS }))
   return photosOf(work.firm.id, id)
 })

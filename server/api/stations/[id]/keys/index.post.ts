@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { newKeySchema, type StationKeyMade } from '#contract/delivery'
 import { addKey } from '../../../../records/stationKeys'
 import { answer } from '../../../../utils/answer'
@@ -10,8 +11,7 @@ import { stationAsked } from '../../../../utils/stationAsked'
 export default answer(async (event, work): Promise<StationKeyMade> => {
   const station = await stationAsked(event, work)
   const { name } = await bodyOf(event, newKeySchema)
-  if (station.kind === 'simulated')
-    throw new Refusal(409, 'simulated', 'The simulated station brings its own days. Add a station for yours.')
+  if (station.kind === 'simulated') throw new Refusal(409, 'simulated', say('server.theSimulatedStationBringsItsOwn'))
   const secret = newSecret()
   return { ...(await addKey(work.firm.id, station.id, name, secretHash(secret))), secret }
 }, 'owner')

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { confirmSchema } from '#contract/lawn'
 import { authorOf } from '../../../../../records/firms'
 import { savePlan } from '../../../../../records/jobs'
@@ -12,17 +13,12 @@ export default answer(async (event, work) => {
   const lawn = await jobAsked(event, work, 'open')
   const { job, plan } = lawn
   const { version, days } = await bodyOf(event, confirmSchema)
-  if (!plan.programme || !plan.sowOn)
-    throw new Refusal(422, 'nothing_to_confirm', 'There is no schedule yet. Decide and keep a day first.')
+  if (!plan.programme || !plan.sowOn) throw new Refusal(422, 'nothing_to_confirm', say('server.thereIsNoSchedule'))
   // Judged as it would be: on the days that are confirmed.
   const asConfirmed = { ...lawn, plan: { ...plan, work: { ...plan.work, days } } }
   if (version === plan.version) await nothingHeld(asConfirmed, work)
   const confirmed = { ...plan, version, work: { ...plan.work, days } }
   if (!(await savePlan(authorOf(work), job.id, confirmed, work.today)))
-    throw new Refusal(
-      409,
-      'conflict',
-      'Somebody changed this schedule meanwhile. It is shown as it is now; confirm it if it is right.',
-    )
+    throw new Refusal(409, 'conflict', say('server.somebodyChangedThisSchedule'))
   return jobAsked(event, work)
 })

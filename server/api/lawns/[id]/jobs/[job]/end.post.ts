@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { endJobSchema } from '#contract/lawn'
 import { authorOf } from '../../../../../records/firms'
 import { endJob } from '../../../../../records/jobEnds'
@@ -13,10 +14,6 @@ export default answer(async (event, work) => {
   const end = await bodyOf(event, endJobSchema)
   const kept = { ...end, endedOn: work.today, record: await keptJobOf(lawn, work) }
   if (!(await endJob(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, kept)))
-    throw new Refusal(
-      409,
-      'conflict',
-      'Somebody changed or ended this job meanwhile. It is shown as it is now; nothing was ended.',
-    )
+    throw new Refusal(409, 'conflict', say('server.somebodyChangedOrEnded'))
   return jobAsked(event, work)
 })

@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { groundOf, planSchema, pricesChanged } from '#contract/lawn'
 import { dayOutOfReach } from '#core/job/decision/dayInReach'
 import { labelForbids } from '#core/job/decision/decide'
@@ -25,7 +26,7 @@ export default answer(async (event, work) => {
     newDay && isSeeded(plan) ? labelForbids(putOn(groundOf(lawn), planningOf(work.firm.planning)), newDay) : undefined
   if (forbidden) throw new Refusal(422, 'label', forbidden, { sowOn: forbidden })
   if (work.person.role !== 'owner' && pricesChanged(before.settings, plan.settings).length) {
-    throw new Refusal(403, 'owner_only', 'Prices are put in by an owner of the firm. Nothing was saved.')
+    throw new Refusal(403, 'owner_only', say('server.pricesArePutIn'))
   }
   if (!(await savePlan(authorOf(work), lawn.job.id, plan))) throw conflict((await jobAsked(event, work)).plan)
   const saved = await jobAsked(event, work)

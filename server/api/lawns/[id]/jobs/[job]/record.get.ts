@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import type { EndedJob } from '#contract/keptJob'
 import { recordOf } from '../../../../../records/jobEnds'
 import { answer } from '../../../../../utils/answer'
@@ -8,6 +9,6 @@ import { Refusal } from '../../../../../utils/refusal'
 export default answer(async (event, work): Promise<EndedJob> => {
   const { job, done } = await jobAsked(event, work)
   const kept = await recordOf(work.firm.id, job.id)
-  if (!kept) throw new Refusal(409, 'open', 'This job is open; its record is kept when it is closed.')
+  if (!kept) throw new Refusal(409, 'open', say('server.thisJobIsOpen'))
   return { ...kept, job, done }
 })

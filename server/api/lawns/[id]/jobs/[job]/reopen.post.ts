@@ -1,3 +1,4 @@
+import { say } from '#core/explain/message'
 import { reopenJob } from '../../../../../records/jobEnds'
 import { answer } from '../../../../../utils/answer'
 import { keepDemand } from '../../../../../plans/demand'
@@ -9,7 +10,7 @@ export default answer(async (event, work) => {
   const lawn = await jobAsked(event, work)
   if (!lawn.job.endedOn) return lawn
   if (!(await reopenJob(work.firm.id, { lawnId: lawn.id, jobId: lawn.job.id })))
-    throw new Refusal(409, 'zone_taken', 'A zone of this job is gone, or in another open job by now. It stays ended.')
+    throw new Refusal(409, 'zone_taken', say('server.aZoneOfThis'))
   const now = await jobAsked(event, work)
   await keepDemand(now, work)
   return now

@@ -1,3 +1,4 @@
+import { say, shortDay } from '#core/explain/message'
 import { markSchema } from '#contract/work'
 import { addDays, daysBetween } from '#core/measure/calendar'
 import { authorOf } from '../../../../../../records/firms'
@@ -19,18 +20,18 @@ export default answer(async (event, work) => {
   const told = await bodyOf(event, markSchema)
   notAhead(told.doneOn, work.today, 'doneOn')
   if (daysBetween(told.doneOn, work.today) > MOST_DAYS_BACK) {
-    throw new Refusal(422, 'invalid', 'That is too long ago.', {
-      doneOn: `Not before ${addDays(work.today, -MOST_DAYS_BACK)}.`,
+    throw new Refusal(422, 'invalid', say('server.thatIsTooLong'), {
+      doneOn: say('server.notBefore', { today: addDays(work.today, -MOST_DAYS_BACK) }),
     })
   }
   const held = await wantsNote(lawn, work, told)
   const mark = held ? told : { ...told, against: '' }
   const marked = await markDone(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, mark)
   if (marked === 'more than the whole')
-    throw new Refusal(422, 'invalid', 'That is more than the whole.', {
-      share: 'More than is left to do: somebody may have marked a part meanwhile.',
+    throw new Refusal(422, 'invalid', say('server.thatIsMoreThan'), {
+      share: say('server.moreThanIsLeft'),
     })
-  if (marked === 'other mark') throw new Refusal(409, 'taken', 'This mark could not be added. Mark it again.')
+  if (marked === 'other mark') throw new Refusal(409, 'taken', say('server.thisMarkCouldNot'))
   const now = await jobAsked(event, work)
   if (marked === 'kept') {
     await keepDemand(now, work)
@@ -40,6 +41,11 @@ export default answer(async (event, work) => {
   throw new Refusal(
     409,
     'done_already',
-    `${last?.savedBy ?? 'Somebody'} marked this done already${last ? `, for ${last.doneOn}` : ''}. Yours was not added; take theirs back first if it is wrong.`,
+    last
+      ? say('server.markedThisDoneAlready', {
+          savedBy: last.savedBy ?? say('shell.somebody'),
+          doneOn: shortDay(last.doneOn, work.today),
+        })
+      : say('server.thisMarkCouldNot'),
   )
 })

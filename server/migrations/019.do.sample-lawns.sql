@@ -1,0 +1,2 @@
+-- Lawns that are loaded to try things out, and go together again.
+alter table lawns add sample boolean not null default false;
