@@ -5,6 +5,7 @@ import type { Lawn } from '#contract/lawn'
 import { PELLMOOR } from '../../../demo/pellmoor'
 import { owner, useTestDatabase } from '../database'
 import { FIRM, startServer, Visitor, type Running } from './process'
+import { waitsHold } from '../waits'
 
 useTestDatabase()
 let one: Running
@@ -121,6 +122,7 @@ describe('two servers on one database', () => {
     const statuses: number[] = []
     for (let i = 0; i < 6; i++) statuses.push((await guess(i % 2 ? one : two)).status)
     expect(statuses).toEqual(Array(6).fill(401))
+    await waitsHold()
     expect([(await guess(one)).status, (await guess(two)).status]).toEqual([429, 429])
   })
 })
