@@ -16,6 +16,7 @@ export const WORK_RATES_M2_PER_H = {
   roll: 1500,
   level: 120,
   fork: 15,
+  till: 150,
   fleece: 400,
 } as const
 

@@ -122,17 +122,25 @@ export function partsOf(
 export const bringsLoam = ({ programme, practices }: Part): boolean =>
   programme.code === 'strip' && practices.loam === 'bring'
 
+/** A seedbed where nothing grows: no turf is cut, torn or cored for it. */
+export const madeOfBareSoil = ({ programme }: Pick<Part, 'programme'>): boolean => programme.code === 'bare'
+
+/** Topsoil that bare ground lacks of the least that roots want, mm; 0 where nobody looked. */
+const topsoilLackMm = ({ survey, planning }: Part): number =>
+  Math.max(0, planning.topsoilLeast - (survey.topsoilMm ?? Infinity))
+
 /**
  * Soil to bring, m³ loose, how deep it lies at the most, mm, and the ground it is dragged over, m². @source turf
  * handbooks: loose topsoil settles by 15 %
  */
 export function soilOf(part: Part): { volumeM3: number; deepestMm: number; overM2: number } {
   const { survey, programme } = part
-  const loam = bringsLoam(part) ? (survey.areaM2 * LOAM_MM) / 1000 : 0
+  const loamMm = bringsLoam(part) ? LOAM_MM : madeOfBareSoil(part) ? topsoilLackMm(part) : 0
+  const loam = (survey.areaM2 * loamMm) / 1000
   const even = programme.code === 'level' && !survey.hollowM3 ? (survey.areaM2 * EVEN_LIFT_MM) / 1000 : 0
   return {
     volumeM3: (survey.hollowM3 + loam + even) * (1 + SETTLING),
-    deepestMm: Math.max(survey.deepestMm, loam ? LOAM_MM : even ? EVEN_LIFT_MM : 0),
+    deepestMm: Math.max(survey.deepestMm, loam ? loamMm : even ? EVEN_LIFT_MM : 0),
     overM2: loam || even ? survey.areaM2 : Math.min(survey.areaM2, survey.hollowM2 * FEATHERED),
   }
 }

@@ -59,6 +59,7 @@ const LIMITS = {
   overseedFrom: share(say('figures.desirableGrassThatIs'), 0.5, mem(say('figures.desirableGrassFrom50'))),
   hardFrom: share(say('figures.desirableGrassUnderWhich'), 0.3, mem(say('figures.under30KillOr'))),
   spotFrom: share(say('figures.desirableGrassThatLeaves'), 0.9, own(say('figures.bareOrDamagedUnder'))),
+  bareFrom: share(say('figures.bareSoilFromWhich'), 0.8, own(say('figures.nothingToKeep'))),
   spotWeeds: share(say('figures.weedsOverWhichPatches'), 0.05, own(say('figures.theRestDense'))),
   coarseSpot: share(say('figures.coarseWeedGrassesOver'), 0.1, own(say('figures.over10'))),
   coarseKill: share(say('figures.coarseWeedGrassesOverWhich'), 0.3, own(say('figures.over30'))),

@@ -32,6 +32,8 @@ export interface Survey {
    */
   driverMm: number | null
   penetrometerKPa: number | null
+  /** Loose topsoil where it is thinnest, mm; null where nobody looked. */
+  topsoilMm: number | null
   /** Grubs enough to eat the roots of what is sown. */
   grubs: boolean
 }
@@ -98,6 +100,10 @@ export function surveyOver(zones: readonly ZoneSurvey[], texture: Texture): Surv
     penetrometerKPa: extreme(
       Math.max,
       zones.map((zone) => zone.penetrometerKPa),
+    ),
+    topsoilMm: extreme(
+      Math.min,
+      zones.map((zone) => zone.topsoilMm),
     ),
   }
 }

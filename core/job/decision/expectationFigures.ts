@@ -1,7 +1,7 @@
 import { say, type Message } from '../../explain/message'
 import type { Source } from '../../explain/working'
 
-export const PROGRAMME_CODES = ['spot', 'overseed', 'hard', 'kill', 'strip', 'level', 'winter', 'warm'] as const
+export const PROGRAMME_CODES = ['spot', 'bare', 'overseed', 'hard', 'kill', 'strip', 'level', 'winter', 'warm'] as const
 export type ProgrammeCode = (typeof PROGRAMME_CODES)[number]
 
 /** When a result is looked at. */
@@ -33,6 +33,11 @@ const SHARES: Record<ProgrammeCode, readonly (readonly [kept: number, weeds: num
     [1, 1, 0.5],
     [1, 0.9, 0.8],
     [1, 0.8, 0.9],
+  ],
+  bare: [
+    [0, 0.2, 0.55],
+    [0, 0.3, 0.85],
+    [0, 0.2, 0.93],
   ],
   overseed: [
     [0.95, 0.75, 0.5],
@@ -82,6 +87,7 @@ const figureOf = (name: Message, value: number) => ({
 
 const NAMES: Record<ProgrammeCode, Message> = {
   spot: say('expected.spotRepair'),
+  bare: say('expected.newSeedbed'),
   overseed: say('expected.overseed'),
   hard: say('expected.hardRenovation'),
   kill: say('expected.killAndRenovate'),

@@ -45,6 +45,18 @@ export const PROGRAMMES: Record<ProgrammeCode, Programme> = {
     dethatchPasses: 0,
     coreSpacingMm: 0,
   },
+  bare: {
+    code: 'bare',
+    name: PROGRAMME_NAMES.bare,
+    about: say('programmes.bareAbout'),
+    plan: say('programmes.barePlan'),
+    anchor: 'seeding',
+    rateShare: 1,
+    work: 2,
+    keepsTurf: false,
+    dethatchPasses: 0,
+    coreSpacingMm: 0,
+  },
   overseed: {
     code: 'overseed',
     name: PROGRAMME_NAMES.overseed,

@@ -1,4 +1,8 @@
 import { rule, type Rule } from './rule'
+import type { ProgrammeCode } from './programmes'
+
+/** Programmes that are nothing without turf. */
+const TURF_WORK: readonly ProgrammeCode[] = ['overseed', 'hard', 'kill', 'level', 'winter', 'warm']
 
 /** What a programme cannot do without. @source turf handbooks and trade */
 export const NEEDS: readonly Rule[] = [
@@ -44,6 +48,26 @@ export const NEEDS: readonly Rule[] = [
     ['patchy', 'not', false],
     ['ground', 'is', 'cut-out'],
   ]),
+  rule('needs', ['bare'], [], ['rules.grassStandsHere', 'desirable', 'bare'], 'own', 'rules.bareSoilFrom80', [
+    ['bare', '>=', 'bareFrom'],
+    ['ground', 'is', 'cut-out'],
+  ]),
+  rule(
+    'refuses',
+    TURF_WORK,
+    [['ground', 'is', 'cut-out']],
+    ['rules.aCutOutHasNoTurf'],
+    'own',
+    'rules.newSeedbedFromBare',
+  ),
+  rule(
+    'refuses',
+    TURF_WORK,
+    [['bare', '>=', 'bareFrom']],
+    ['rules.noTurfToWorkOn', 'bare'],
+    'own',
+    'rules.newSeedbedFromBare',
+  ),
   rule(
     'needs',
     ['overseed'],

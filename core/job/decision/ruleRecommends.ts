@@ -4,6 +4,14 @@ import { rule, type Rule } from './rule'
 export const LEANS: readonly Rule[] = [
   rule(
     'recommends',
+    ['bare'],
+    [['bare', '>=', 'bareFrom']],
+    ['rules.bareSoilWantsASeedbed', 'bare'],
+    'trade',
+    'rules.newSeedbedFromBare',
+  ),
+  rule(
+    'recommends',
     ['winter'],
     [['goal', 'is', 'winter']],
     ['rules.greenInWinterIsWanted'],

@@ -1,7 +1,7 @@
 import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { bringsLoam, type Part } from '../parts'
+import { bringsLoam, madeOfBareSoil, type Part } from '../parts'
 import { SERVICES } from './cautions'
 import { coreHolesPerM2, coreSpacingMm, coringPasses } from './coring'
 import { onTheDay, operation, RENOVATIONS, type Brief } from './definition'
@@ -121,6 +121,36 @@ const fork = operation({
   }),
 })
 
+function forked({ survey }: Part): Brief {
+  return {
+    settings: say('operations.forkOfBareGround', {
+      areaM2: figure('areaM2', survey.areaM2),
+      TINES_MM: figure('depthMm', TINES_MM),
+    }),
+    gates: [],
+    hours: crewHours(say('operations.loosen'), survey.areaM2, [
+      { what: say('operations.byFork'), passes: 1, rateM2PerH: RATES.fork },
+    ]),
+  }
+}
+
+/** A seedbed is loosened this deep, mm, in two directions. @source turf handbooks, from memory: 4 to 6 in */
+const TILL_MM = 101.6
+const TILL_PASSES = 2
+
+function tilled({ survey }: Part): Brief {
+  return {
+    settings: say('operations.tillInTwoDirections', {
+      areaM2: figure('areaM2', survey.areaM2),
+      TILL_MM: figure('depthMm', TILL_MM),
+    }),
+    gates: [onTheDay(say('operations.aHandfulCrumbles')), onTheDay(say('operations.noTillingUnderTrees'))],
+    hours: crewHours(say('operations.loosen'), survey.areaM2, [
+      { what: say('operations.passesOfTheTiller'), passes: TILL_PASSES, rateM2PerH: RATES.till },
+    ]),
+  }
+}
+
 const loosen = operation({
   code: 'loosen',
   order: 160,
@@ -133,22 +163,17 @@ const loosen = operation({
   why: say('operations.loosenWhy'),
   check: say('operations.loosenCheck'),
   caution: SERVICES,
-  programmes: ['spot'],
+  programmes: ['spot', 'bare'],
   records: ['passes'],
-  lags: [{ from: 'loosen', to: 'sow', least: 0, most: 7, why: say('operations.looseGroundSetsAgain') }],
+  lags: [
+    { from: 'loosen', to: 'sow', least: 0, most: 7, why: say('operations.looseGroundSetsAgain') },
+    { from: 'loosen', to: 'level', least: 0, why: say('operations.soilIsWorkedIntoTheOld') },
+  ],
   wantsMoistGround: true,
   breaksGround: true,
+  pastSoaking: true,
   closesLawn: true,
-  brief: ({ survey }) => ({
-    settings: say('operations.forkOfBareGround', {
-      areaM2: figure('areaM2', survey.areaM2),
-      TINES_MM: figure('depthMm', TINES_MM),
-    }),
-    gates: [],
-    hours: crewHours(say('operations.loosen'), survey.areaM2, [
-      { what: say('operations.byFork'), passes: 1, rateM2PerH: RATES.fork },
-    ]),
-  }),
+  brief: (part) => (madeOfBareSoil(part) && !small(part) ? tilled(part) : forked(part)),
 })
 
 export const AERATION = [core, fork, loosen] as const

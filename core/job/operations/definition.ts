@@ -266,5 +266,7 @@ export const onTheDay = (text: Message): Gate => ({ state: 'waiting', text })
 
 /** Programmes that make a new bed of most of the lawn, by the same run of work. */
 export const RENOVATIONS = ['overseed', 'hard', 'kill', 'strip', 'warm'] as const
+/** Programmes that make a seedbed of all of their ground, of turf or of bare soil. */
+export const SEEDBEDS = ['bare', ...RENOVATIONS] as const
 /** Programmes that lay seed into a bed made for it. */
-export const SEEDED = ['spot', ...RENOVATIONS] as const
+export const SEEDED = ['spot', ...SEEDBEDS] as const

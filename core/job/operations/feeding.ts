@@ -8,7 +8,7 @@ import { GRANULES, SPRAY } from './cautions'
 import {
   onTheDay,
   operation,
-  RENOVATIONS,
+  SEEDBEDS,
   SEEDED,
   type Brief,
   type LagPlan,
@@ -245,7 +245,7 @@ const feedAgain = operation({
   weight: 0.1,
   why: say('operations.feedAgainWhy'),
   caution: GRANULES,
-  programmes: [...RENOVATIONS, 'winter'],
+  programmes: [...SEEDBEDS, 'winter'],
   addable: true,
   records: ['passes'],
   day: ({ mow }) => Math.max(56, mow),

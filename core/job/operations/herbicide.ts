@@ -4,7 +4,7 @@ import type { Worked } from '../../explain/working'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { SPRAY } from './cautions'
-import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief, type Charge, type Definition } from './definition'
+import { onTheDay, operation, SEEDBEDS, SEEDED, type Brief, type Charge, type Definition } from './definition'
 import { NON_SELECTIVE, SEEDLING_SAFE, SELECTIVE } from './labels'
 
 /** Hours of a spraying over a part. */
@@ -198,7 +198,7 @@ const weedControl = operation({
   weight: 0.1,
   why: say('operations.weedControlWhy'),
   caution: SPRAY,
-  programmes: RENOVATIONS,
+  programmes: SEEDBEDS,
   addable: true,
   day: ({ fourthMow }) => fourthMow + 3,
   lags: [

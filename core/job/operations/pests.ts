@@ -1,7 +1,7 @@
 import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { SPRAY } from './cautions'
-import { onTheDay, operation, RENOVATIONS } from './definition'
+import { onTheDay, operation, SEEDBEDS } from './definition'
 import { LICENCE, sprayed } from './herbicide'
 
 /** Water that takes a product down to the grubs, mm. @source labels, from memory: half an inch within a day */
@@ -19,7 +19,7 @@ const insectTreatment = operation({
   why: say('operations.insectTreatmentWhy'),
   check: say('operations.insectTreatmentCheck'),
   caution: SPRAY,
-  programmes: [...RENOVATIONS, 'level'],
+  programmes: [...SEEDBEDS, 'level'],
   addable: true,
   dispensable: true,
   wanted: ({ survey }) => survey.grubs,

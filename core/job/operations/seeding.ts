@@ -5,8 +5,8 @@ import { figure } from '../../measure/figure'
 import { blendWords, depthLimitOf } from '../../seed/blends'
 import { seedNeed } from '../../seed/liveSeed'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { depthGate, dragsIn, PLAN_RATE, seedOf, slitSeeded, type Part } from '../parts'
-import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief, type Wanted } from './definition'
+import { depthGate, dragsIn, madeOfBareSoil, PLAN_RATE, seedOf, slitSeeded, type Part } from '../parts'
+import { onTheDay, operation, SEEDBEDS, SEEDED, type Brief, type Wanted } from './definition'
 
 const SLIT_MM = 6
 /** From here on loose seed washes off. @source own: between 1 in 8 and 1 in 6 */
@@ -118,7 +118,9 @@ const rake = operation({
         ? say('operations.shakeTheSeedDown')
         : dragsIn(part)
           ? say('operations.dragTheSeedIn', { rakeMm: figure('depthMm', Math.min(part.settings.rakeMm, DRAG_MM)) })
-          : say('operations.toBacksOfThe', { rakeMm: figure('depthMm', part.settings.rakeMm) }),
+          : say(madeOfBareSoil(part) ? 'operations.rakeAcrossTheFurrows' : 'operations.toBacksOfThe', {
+              rakeMm: figure('depthMm', part.settings.rakeMm),
+            }),
     gates: [depthGate(part)],
     hours: crewHours(say('operations.rakeIn'), part.survey.areaM2, [
       { what: say('operations.raking'), passes: 1, rateM2PerH: RATES.rake },
@@ -162,7 +164,7 @@ const weak = operation({
   weight: 0.1,
   why: say('operations.weakWhy'),
   check: say('operations.weakCheck'),
-  programmes: RENOVATIONS,
+  programmes: SEEDBEDS,
   addable: true,
   wantsWindow: true,
   day: ({ up, planning }) => up + Math.round((planning.weakFirst + planning.weakLast) / 2),

@@ -4,16 +4,19 @@ import { figure } from '../../measure/figure'
 import { LIFT_MM } from '../../site/hollow'
 import { carriedHours } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { bringsLoam, coverM3, soilOf, wantsRelaying, type Part } from '../parts'
+import { bringsLoam, coverM3, madeOfBareSoil, soilOf, wantsRelaying, type Part } from '../parts'
 import { SERVICES, SOIL } from './cautions'
 import { coverByTruck } from './covering'
-import { onTheDay, operation, RENOVATIONS, type Brief } from './definition'
+import { onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief } from './definition'
 import { layered, soilName, soilUsed } from './soilChoice'
 
 /** Less soil than this comes in buckets on the van, m³: three barrow loads. @source own */
 const TIPPED_FROM_M3 = 0.25
 /** Turf is cut this deep to come off and knit again, mm. @source own */
 const SOD_MM = 40
+
+/** A firmed seedbed takes a footprint no deeper than this, mm. @source turf handbooks, from memory: half an inch */
+const FOOTPRINT_MM = 12.7
 
 const relay = operation({
   code: 'relay',
@@ -72,7 +75,7 @@ const delivery = operation({
   why: say('operations.deliveryWhy'),
   check: say('operations.deliveryCheck'),
   caution: say('operations.deliveryCaution'),
-  programmes: ['spot', ...RENOVATIONS, 'level'],
+  programmes: [...SEEDED, 'level'],
   mayBeLate: true,
   wanted: (part) => soilOf(part).volumeM3 >= TIPPED_FROM_M3 || coverByTruck(part),
   lags: [
@@ -97,6 +100,33 @@ const delivery = operation({
     }
   },
 })
+
+/** Bare ground is raked to its levels all over, whatever comes to it. */
+function graded(part: Part): Brief {
+  const { areaM2 } = part.survey
+  const { volumeM3 } = soilOf(part)
+  return {
+    settings: say('operations.rakeToLevels', {
+      hasVolumeM3: volumeM3 > 0,
+      volumeM3: figure('volumeM3', volumeM3),
+      soilName: soilName(part),
+    }),
+    gates: [
+      ...layered(part),
+      onTheDay(say('operations.dryOnTop')),
+      onTheDay(say('operations.footprintsNoDeeper', { most: figure('depthMm', FOOTPRINT_MM) })),
+    ],
+    hours: carriedHours(
+      crewHours(say('operations.level'), areaM2, [
+        { what: say('operations.draggingLevel'), passes: 1, rateM2PerH: RATES.level },
+        { what: say('operations.rolling'), passes: 1, rateM2PerH: RATES.roll },
+      ]),
+      say('operations.barrowing'),
+      volumeM3,
+      part.way,
+    ),
+  }
+}
 
 function levelled(part: Part): Brief {
   const { volumeM3, deepestMm, overM2 } = soilOf(part)
@@ -138,16 +168,16 @@ const level = operation({
   why: say('operations.levelWhy'),
   check: say('operations.levelCheck'),
   caution: SOIL,
-  programmes: RENOVATIONS,
+  programmes: SEEDBEDS,
   records: ['passes'],
-  wanted: (part) => part.survey.hollowM3 > 0 || bringsLoam(part),
-  after: ['delivery', 'core', 'dethatch'],
+  wanted: (part) => madeOfBareSoil(part) || part.survey.hollowM3 > 0 || bringsLoam(part),
+  after: ['delivery', 'core', 'dethatch', 'loosen'],
   lags: [{ from: 'level', to: 'sow', least: 'levelRest', most: 10, why: say('operations.firmedAndDraggedAgain') }],
   putsDown: 'dressing',
   closesLawn: true,
   uses: 'soil',
   demand: (part) => soilUsed(part),
-  brief: levelled,
+  brief: (part) => (madeOfBareSoil(part) ? graded(part) : levelled(part)),
 })
 
 export const SOILWORK = [relay, delivery, level] as const

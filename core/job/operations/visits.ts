@@ -5,7 +5,7 @@ import { blendWords } from '../../seed/blends'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { seedOf, soilOf, type Part } from '../parts'
 import { SERVICES } from './cautions'
-import { operation, RENOVATIONS, SEEDED, type LagRule } from './definition'
+import { operation, SEEDBEDS, SEEDED, type LagRule } from './definition'
 
 const walked = (title: Message, { survey }: Part): Worked =>
   crewHours(title, survey.areaM2, [{ what: say('operations.walkingIt'), passes: 1, rateM2PerH: RATES.inspect }])
@@ -29,7 +29,7 @@ const soilTest = operation({
   why: say('operations.soilTestWhy'),
   check: say('operations.soilTestCheck'),
   samples: true,
-  programmes: [...RENOVATIONS, 'level'],
+  programmes: [...SEEDBEDS, 'level'],
   addable: true,
   dispensable: true,
   wanted: (_, { extent }) => !extent.soilTested,
@@ -55,7 +55,7 @@ const order = operation({
   weight: 0.1,
   why: say('operations.orderWhy'),
   check: say('operations.orderCheck'),
-  programmes: ['spot', ...RENOVATIONS, 'level', 'winter'],
+  programmes: [...SEEDED, 'level', 'winter'],
   orders: true,
   lags: [
     { from: 'order', to: 'sow', least: 'seedLead', why: say('operations.seedTakesThatLong') },
@@ -91,7 +91,7 @@ const locate = operation({
   why: say('operations.locateWhy'),
   check: say('operations.locateCheck'),
   caution: SERVICES,
-  programmes: ['spot', ...RENOVATIONS, 'level'],
+  programmes: [...SEEDED, 'level'],
   locates: true,
   wanted: (_, { has }) => MACHINES.some(has),
   lags: MACHINES.map((to): LagRule => ({
@@ -183,7 +183,7 @@ const close = operation({
   weight: 0.1,
   why: say('operations.closeWhy'),
   check: say('operations.closeCheck'),
-  programmes: ['spot', ...RENOVATIONS, 'level'],
+  programmes: [...SEEDED, 'level'],
   addable: true,
   day: ({ anchor, dressingDays, mow }) => (anchor === 'dressing' ? dressingDays + 42 : Math.max(63, mow + 30)),
   after: ['mow', 'nip'],
@@ -230,7 +230,7 @@ const nextSeason = operation({
   preferredDay: 330,
   weight: 0.01,
   why: say('operations.nextSeasonWhy'),
-  programmes: RENOVATIONS,
+  programmes: SEEDBEDS,
   addable: true,
   after: ['close'],
   lags: [{ from: 'sow', to: 'nextSeason', least: 180, most: 400, why: say('operations.itHasToHaveStood') }],

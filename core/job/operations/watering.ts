@@ -4,7 +4,7 @@ import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { isHard } from './coring'
-import { onTheDay, operation, RENOVATIONS, SEEDED } from './definition'
+import { onTheDay, operation, SEEDBEDS, SEEDED } from './definition'
 
 /** Water of the first watering, mm: damp to an inch. @source own */
 export const FIRST_WATERING_MM = 6.35
@@ -18,6 +18,8 @@ const soakSpanDays = (parts: readonly Part[]): number => (isHardIn(parts) ? (HAR
 /** Said where fewer days are left. */
 const squeezed = (parts: readonly Part[], left: number): Message =>
   say('operations.soakingsWantDays', { turns: HARD_TURNS, days: soakSpanDays(parts), left })
+/** What opens ground, which has to be neither dry nor wet for it. */
+const OPENED = ['core', 'fork', 'loosen']
 const RESTRICTIONS = say('operations.localWateringRestrictionsCome')
 
 const waterAhead = operation({
@@ -33,14 +35,15 @@ const waterAhead = operation({
   why: say('operations.waterAheadWhy'),
   check: say('operations.waterAheadCheck'),
   caution: RESTRICTIONS,
-  programmes: [...RENOVATIONS, 'level'],
+  programmes: [...SEEDBEDS, 'level'],
   addable: true,
   dispensable: true,
-  wanted: (_, { extent, has }) => extent.dryGround && (has('core') || has('fork')),
+  wanted: (_, { extent, has }) => extent.dryGround && OPENED.some(has),
   lags: [
     { from: 'waterAhead', to: 'core', least: 1, most: 3, why: say('operations.waterHasToSink') },
     { from: 'waterAhead', to: 'dethatch', least: 1, why: say('operations.waterHasToSinkIn') },
     { from: 'waterAhead', to: 'fork', least: 1, most: 3, why: say('operations.waterHasToSinkInBefore') },
+    { from: 'waterAhead', to: 'loosen', least: 1, most: 3, why: say('operations.waterHasToSinkInBeforeLoosening') },
   ],
   soaks: true,
   brief: (part) => {
