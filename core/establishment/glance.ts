@@ -25,14 +25,19 @@ export interface Glance {
     fourthMow: number | null
     soilC: number
     groundLeft: number
+    /** What keeps the bed moist until nearly all is up; null where water is not followed. */
+    water: SowingDay['water']
   } | null
 }
 
 /** An outlook without what only a chart shows: glances at any sowing day are made of it. A tenth of its size. */
 export interface Brief extends Omit<Glance, 'sowing'> {
   first: Day
-  /** Good years of 100, 1 for dormant, soil, water in the ground, first mowing, emergence and fourth mowing of each day. */
-  days: [number, 0 | 1, number, number, Waits, Waits, number | null][]
+  /**
+   * Good years of 100, 1 for dormant, soil, water in the ground, first mowing, emergence, fourth mowing, and mm and times of
+   * water of each day.
+   */
+  days: [number, 0 | 1, number, number, Waits, Waits, number | null, [number, number] | null][]
 }
 /** Days in an early, a middle and a late year. */
 type Waits = [number, number, number] | null
@@ -62,6 +67,7 @@ function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowin
         fourthMow: day.fourthMow,
         soilC: soilC.median[i]!,
         groundLeft: driest,
+        water: day.water,
       }
     : null
 }
@@ -85,8 +91,9 @@ export const briefOf = (outlook: Outlook): Brief => ({
   ...whatLasts(outlook),
   first: outlook.first,
   days: outlook.sowing.map((_, i) => {
-    const { of100, dormant, soilC, groundLeft, mow, up, fourthMow } = dayOf(outlook, i)!
-    return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow]
+    const { of100, dormant, soilC, groundLeft, mow, up, fourthMow, water } = dayOf(outlook, i)!
+    const told: [number, number] | null = water && [water.mmADay, water.timesADay]
+    return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow, told]
   }),
 })
 
@@ -94,9 +101,18 @@ export const briefOf = (outlook: Outlook): Brief => ({
 export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
   const day = sowOn ? brief.days[daysBetween(brief.first, sowOn)] : undefined
   if (!day) return { ...whatLasts(brief), sowing: null }
-  const [of100, dormant, soilC, groundLeft, mow, up, fourthMow = null] = day
+  const [of100, dormant, soilC, groundLeft, mow, up, fourthMow, water] = day
   return {
     ...whatLasts(brief),
-    sowing: { of100, dormant: dormant === 1, soilC, groundLeft, mow: fromWaits(mow), up: fromWaits(up), fourthMow },
+    sowing: {
+      of100,
+      dormant: dormant === 1,
+      soilC,
+      groundLeft,
+      mow: fromWaits(mow),
+      up: fromWaits(up),
+      fourthMow,
+      water: water && { mmADay: water[0], timesADay: water[1] },
+    },
   }
 }

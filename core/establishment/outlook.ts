@@ -72,7 +72,7 @@ export interface Outlook {
   growsThrough: number[]
   /** Rain of the last four weeks against the usual, 0-…; null where too little was observed. */
   rainShare: number | null
-  /** Water in the root zone of the turf that stands there, 0-1, by day, rain alone; the middle year ahead. */
+  /** Water in the root zone of the turf that stands there, 0-1, by day, of rain and irrigation; the middle year ahead. */
   groundLeft: number[]
   /**
    * One letter a day and year: g good, h heat, w washout, f frost, c cold, d dried out, n weeds; for the years behind the
@@ -153,10 +153,23 @@ export function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
   return soilC
 }
 
-function groundLeftOf({ years, ground }: Season, season: 'cool' | 'warm', days: number): number[] {
+/** Index of the day from which on standing turf is irrigated, a ban on watering over. */
+function sprinkledFrom({ first }: Season, { irrigated, bed }: SeedbedRisk): number {
+  if (!irrigated) return Infinity
+  const bannedUntil = bed?.watering.bannedUntil ?? null
+  return bannedUntil === null ? 0 : dayNumber(bannedUntil) - dayNumber(first)
+}
+
+function groundLeftOf(
+  { years, ground }: Season,
+  season: 'cool' | 'warm',
+  days: number,
+  irrigatedFrom: number,
+): number[] {
   const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, runLength(years[0]!.weather))
   const left = years.map(
-    ({ weather }) => followRootZone(weather, ground, ROOTS_MM.standing, season, undefined, raMJ).leftShare,
+    ({ weather }) =>
+      followRootZone(weather, ground, ROOTS_MM.standing, season, { sprinkledFrom: irrigatedFrom }, raMJ).leftShare,
   )
   return Array.from(
     { length: days },
@@ -276,7 +289,7 @@ export function summarise(
     growing: growingRuns(season, turf),
     growsThrough: growingYears(season, shown, turf),
     rainShare: rainShareOf(season, normals),
-    groundLeft: groundLeftOf(season, grassByCode(mainOf(blend)).season, shown),
+    groundLeft: groundLeftOf(season, turf, shown, sprinkledFrom(season, risk)),
     grain: years.map((year) =>
       Array.from({ length: shown }, (_, i) => {
         const cause = causeOf(year, i)

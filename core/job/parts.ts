@@ -32,6 +32,15 @@ export interface Part {
   planning: Planning
   /** From where a truck stands to the lawn. */
   way: Way
+  wet: WetPhase | undefined
+}
+
+/** Water from sowing until nearly all is up: what the bed wants in the middle year, and what the client can do. */
+export interface WetPhase {
+  mmADay: number
+  timesADay: number
+  /** Times a day that the client can water; null where nobody asked. */
+  clientTimes: number | null
 }
 
 export const PLAN_RATE: Source = { kind: 'user', text: say('planned.bringLiveSeed') }
@@ -76,6 +85,8 @@ export interface PartsAround {
   planning?: Planning
   /** From the truck to the lawn; a short one where left out. */
   way?: Way
+  /** Not told where the season is not worked out. */
+  wet?: WetPhase | undefined
 }
 
 /**
@@ -85,7 +96,7 @@ export interface PartsAround {
 export function partsOf(
   zones: readonly PlannedZone[],
   settings: PlanSettings,
-  { texture, practices, blend = [], planning = planningOf(), way = SHORT_WAY }: PartsAround,
+  { texture, practices, blend = [], planning = planningOf(), way = SHORT_WAY, wet }: PartsAround,
 ): Part[] {
   if (!zones.length) throw new RangeError('A plan needs one zone at least.')
   const groups = new Map<string, PlannedZone[]>()
@@ -107,6 +118,7 @@ export function partsOf(
         practices,
         planning,
         way,
+        wet,
         zones: group.map(({ zone }) => zone.name),
         standing: group.map(({ zone: { sward, desirableShare } }) => ({ sward, desirableShare })),
         survey: groundOf(

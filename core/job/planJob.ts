@@ -19,7 +19,7 @@ import { WATER_AHEAD_BELOW } from './operations/groundGates'
 import type { Extent } from './operations/definition'
 import { anchorOf } from './operations/planned'
 import { OPERATIONS } from './operations/registry'
-import { partsOf, type Part, type PlannedZone } from './parts'
+import { partsOf, type Part, type PlannedZone, type WetPhase } from './parts'
 import { estimateOf, type Estimate } from './price'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSchedule, type Schedule } from './schedule/schedule'
@@ -92,6 +92,12 @@ function waitingFor(given: Given, glance: Glance, programme: ProgrammeCode, zone
     lasting: lastingHere(given, glance, programme),
   })
 }
+
+/** Water until nearly all is up, of a sowing that has to be kept wet. */
+const wetPhase = ({ water }: LawnRecord, glance: Glance | undefined): WetPhase | undefined =>
+  glance?.sowing?.water
+    ? { ...glance.sowing.water, clientTimes: water.source === 'none' ? 0 : water.timesADay }
+    : undefined
 
 /** What is sown to live here, and may not. Winter color is not to. */
 function lastingHere({ job, lawn, practices }: Given, { lasting }: Glance, programme: ProgrammeCode): Gate | undefined {
@@ -237,6 +243,7 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
         blend: job.blend,
         planning: firm.planning,
         way: wayOf(lawn),
+        wet: wetPhase(lawn, glance),
       })
     : []
   const schedule = parts.length && job.sowOn ? scheduleOf(given, parts, job.sowOn, season) : undefined

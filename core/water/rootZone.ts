@@ -35,6 +35,17 @@ export const rootDepthMm = (rooting: ArrayLike<number>, up: number, day: number)
 export const availableMm = (texture: Ground['texture'], depthMm: number): number =>
   (WATER_SHARES[texture].field - WATER_SHARES[texture].wilting) * depthMm
 
+/** What comes to standing turf besides rain. */
+export interface TurfWatering {
+  /** Watering of each day, mm. */
+  givenMm?: ArrayLike<number>
+  /**
+   * Index of the day from which on it is irrigated: watered back to full when turf has taken what it takes without
+   * curbing.
+   */
+  sprinkledFrom?: number
+}
+
 /** A root zone through a run of weather, by the day. */
 export interface RootZoneCourse {
   /** Water left at the end of each day, 0 to 1 of what the zone can hold for roots. */
@@ -46,7 +57,7 @@ export interface RootZoneCourse {
 /**
  * Follows the water of the root zone day by day: turf takes it, rain and watering fill it, the rest drains. It begins full.
  * @param depthMm of roots, the same throughout or by the day; soil that roots grow into is as wet as the zone above it
- * @param givenMm watering of each day; none where left out
+ * @param watering rain alone where left out
  * @source FAO-56 eq. 82-85, water balance of the root zone by day, from memory
  */
 export function followRootZone(
@@ -54,7 +65,7 @@ export function followRootZone(
   ground: Pick<Ground, 'latDeg' | 'sun' | 'texture'>,
   depthMm: number | ArrayLike<number>,
   season: 'cool' | 'warm',
-  givenMm?: ArrayLike<number>,
+  { givenMm, sprinkledFrom = Infinity }: TurfWatering = {},
   raMJ = radiationOf(ground.latDeg, run.first, runLength(run)),
 ): RootZoneCourse {
   const days = runLength(run)
@@ -70,6 +81,7 @@ export function followRootZone(
     const water = Math.max(0, left * holds - used + came)
     course.drainedMm[d] = Math.max(0, water - holds)
     left = Math.min(1, water / holds)
+    if (d >= sprinkledFrom && left < 1 - readilyShare) left = 1
     course.leftShare[d] = left
   }
   return course

@@ -2,7 +2,7 @@ import { say, type Message } from '../../explain/message'
 import { wateringNeed } from '../../materials/volume'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import type { Part } from '../parts'
+import type { Part, WetPhase } from '../parts'
 import { isHard } from './coring'
 import { onTheDay, operation, SEEDBEDS, SEEDED } from './definition'
 
@@ -61,6 +61,22 @@ const waterAhead = operation({
   },
 })
 
+/** The same figures as When tells for the day. */
+const keptWet = ({ mmADay, timesADay, clientTimes }: WetPhase): Message =>
+  say('operations.keptWetUntilUp', {
+    depth: figure('waterMm', mmADay),
+    times: Math.max(1, Math.round(timesADay)),
+    client:
+      clientTimes === null
+        ? 'unasked'
+        : clientTimes === 0
+          ? 'nobody'
+          : clientTimes + 0.5 < timesADay
+            ? 'less'
+            : 'enough',
+    clientTimes: clientTimes ?? 0,
+  })
+
 const water = operation({
   code: 'water',
   order: 260,
@@ -80,8 +96,9 @@ const water = operation({
     { from: 'sow', to: 'water', least: 0, most: 0, why: say('operations.onTheDayOf') },
     { from: 'lift', to: 'water', least: 0, most: 0, why: say('operations.wateredInAtOnce'), fromFirst: true },
   ],
-  brief: ({ survey }) => ({
+  brief: ({ survey, wet }) => ({
     settings: say('operations.withinTheHourFine', {
+      keptWet: wet ? keptWet(wet) : '',
       FIRST_WATERING_MM: figure('waterMm', FIRST_WATERING_MM),
       areaM2: wateringNeed(survey.areaM2, FIRST_WATERING_MM),
     }),

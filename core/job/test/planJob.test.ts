@@ -86,6 +86,7 @@ const glance: Glance = {
     mow: { early: 26, middle: 30, late: 36 },
     up: { early: 7, middle: 9, late: 13 },
     fourthMow: 60,
+    water: { mmADay: 4.2, timesADay: 2.8 },
     groundLeft: 0.6,
     soilC: 20,
   },
@@ -309,4 +310,16 @@ test('what has its day chosen cannot be left out of a plan', () => {
   expect(schedule!.tasks.map(({ key }) => key)).toContain('sow')
   expect(schedule!.skipped.map(({ key }) => key)).toEqual(['scalp'])
   expect(price!.priceMinor.value).toBeGreaterThan(0)
+})
+
+test('what the bed wants to drink is told at the watering as When tells it, beside what the client can do', () => {
+  const asked = (water: Partial<Lawn['water']>) => {
+    const one = lawn()
+    const { tasks } = plan({ ...one, water: { ...one.water, ...water } }).schedule!
+    return told(tasks.find(({ operation }) => operation.code === 'water')!.settings)
+  }
+  expect(asked({ timesADay: 3 })).toMatch(/a day until nearly all is up, in 3 turns\.$/)
+  expect(asked({ timesADay: 1 })).toContain('the client can do one')
+  expect(asked({ timesADay: null })).toContain('Ask who waters')
+  expect(asked({ source: 'none' })).toContain('rain alone')
 })

@@ -70,7 +70,7 @@ describe('water of the root zone', () => {
           GROUND,
           150,
           'cool',
-          new Float64Array(30).fill(3),
+          { givenMm: new Float64Array(30).fill(3) },
         ).leftShare
         wetter.forEach((left, d) => {
           expect(left).toBeGreaterThanOrEqual(plain[d]! - 1e-12)
@@ -80,6 +80,15 @@ describe('water of the root zone', () => {
         })
       }),
     )
+  })
+  test('of an irrigated lawn is never left without what turf takes freely, from the end of a ban on', () => {
+    const dry = weather(40, () => 0, 32, 18)
+    const { leftShare } = followRootZone(dry, GROUND, 150, 'cool', { sprinkledFrom: 20 })
+    const rain = followRootZone(dry, GROUND, 150, 'cool').leftShare
+    expect(leftShare.slice(0, 20)).toEqual(rain.slice(0, 20))
+    // FAO-56 irrigates when the readily available water is gone: p = 0.4 of it for cool-season turf (table 22, from memory).
+    expect(Math.min(...leftShare.slice(20))).toBeGreaterThanOrEqual(0.6)
+    expect(Math.min(...rain)).toBeLessThan(0.2)
   })
   test('is kept from snow until it thaws', () => {
     const cold = (rain: number) =>
