@@ -42,9 +42,15 @@ export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedS
  * Thermal time of germination collected on each day.
  * @param seedbedHourlyC 24 values a day at seed depth, °C
  * @param moisture share of its speed that the water of each hour leaves it; kept moist where left out
+ * @param warmerK by which seed lies warmer than that, as under fleece
  * @returns °C·d, one a day
  */
-export function dailyGerminationCd(seedbedHourlyC: Float32Array, grass: Grass, moisture?: Float32Array): Float64Array {
+export function dailyGerminationCd(
+  seedbedHourlyC: Float32Array,
+  grass: Grass,
+  moisture?: Float32Array,
+  warmerK = 0,
+): Float64Array {
   const days = Math.floor(seedbedHourlyC.length / 24)
   const out = new Float64Array(days)
   const { baseC, optimumC, ceilingC } = grass.thermal
@@ -53,7 +59,7 @@ export function dailyGerminationCd(seedbedHourlyC: Float32Array, grass: Grass, m
   for (let d = 0, h = 0; d < days; d++) {
     let sum = 0
     for (const end = h + 24; h < end; h++) {
-      const tempC = seedbedHourlyC[h]!
+      const tempC = seedbedHourlyC[h]! + warmerK
       const rising = tempC - baseC
       const past = falling * (ceilingC - tempC)
       const rateC = rising < past ? rising : past

@@ -21,6 +21,7 @@ import { runOf, type PlainRun } from '../weather/stationYears'
 import {
   emptyRun,
   joinRuns,
+  refuseNonFinite,
   runLength,
   sliceRun,
   warmedRun,
@@ -156,11 +157,14 @@ function moveBy({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array):
  * The season of one piece of ground: soil temperature as it was, and as it may go in each of many weather years.
  * @param input.years number of weather years, 1-200; of the station's own there may be fewer
  * @returns one series a year, all beginning DAYS_BEHIND before today
+ * @throws RangeError for another number of years, and for a day whose weather is no number
  * @source own, over Richardson 1981 and conduction; the years are the place's, so the spread ahead is the climate's, not a forecast model's
  */
 export function buildSeason(input: SeasonInput): Season {
   if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200)
     throw new RangeError('Between 1 and 200 weather years.')
+  refuseNonFinite(input.observed)
+  refuseNonFinite(input.forecast)
   const { run: history, filled } = gaplessRun(
     input.observed,
     addDays(input.today, -DAYS_READ),

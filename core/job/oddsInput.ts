@@ -82,6 +82,7 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
     },
     risk: {
       covering: coveringOf(cover),
+      sun: survey?.sun ?? 'full',
       slopeShare: survey?.slopeShare ?? 0,
       swardCover: stand?.keptShare ?? 0,
       ...(isIrrigated(lawn) ? { irrigated: true } : {}),

@@ -17,6 +17,13 @@ export const SURFACE_WARMING: Record<GroundCover, number> = {
 /** Share of the sun's radiation that reaches the ground. @source own */
 export const SUN_SHARE: Record<Sun, number> = { full: 1, part: 0.6, dense: 0.25 }
 
+/** What fleece adds to the mean of a day at seed depth in full sun, and of that by night and in the shade. @source own */
+const FLEECE = { warmsK: 2, withoutSun: 0.25 } as const
+
+/** K by which seed under fleece lies warmer than without. */
+export const fleeceWarmsK = (sun: Sun): number =>
+  FLEECE.warmsK * (FLEECE.withoutSun + (1 - FLEECE.withoutSun) * SUN_SHARE[sun])
+
 /** What makes one piece of ground warmer or colder than another under the same weather. */
 export interface Ground {
   latDeg: number

@@ -1,7 +1,7 @@
 import { addDays, dayNumber, isDay, type Day } from '../measure/calendar'
 import { climateFromNormals, climateFromRecord, type Climate } from './climate'
 import { dailyNormals, type Normals } from './normals'
-import type { DailyWeather, WeatherRun } from './weather'
+import { refuseNonFinite, type DailyWeather, type WeatherRun } from './weather'
 
 /** A run as plain numbers, so that it can be sent and kept. */
 export interface PlainRun {
@@ -97,9 +97,11 @@ export interface PlaceClimate {
 /**
  * Climate of a place from its record, its normals, or both: a short record is drawn towards the normals.
  * @returns undefined where there are no normals and some month has fewer than 20 days on record
+ * @throws RangeError for a day whose weather is no number
  * @source own: shrinking linear in the monthly means, hence in their harmonics
  */
 export function climateOfPlace(record: readonly DailyWeather[], normals: Normals | null): PlaceClimate | undefined {
+  refuseNonFinite(record)
   const years = record.length / DAYS_A_YEAR
   const own = climateFromRecord(record)
   if (!normals) return own && { climate: own, from: 'record', years }

@@ -29,6 +29,15 @@ export const emptyRun = (first: Day, days: number): WeatherRun => ({
   rainMm: new Float64Array(days),
 })
 
+/**
+ * Weather is read only where it is weather: one value that is no number would make every share after it none.
+ * @throws RangeError that names the day
+ */
+export function refuseNonFinite(days: readonly DailyWeather[]): void {
+  for (const { day, tmaxC, tminC, rainMm } of days)
+    if (!Number.isFinite(tmaxC + tminC + rainMm) || rainMm < 0) throw new RangeError(`No weather on ${day}.`)
+}
+
 export const runLength = (run: WeatherRun): number => run.tmaxC.length
 
 /** Limits outside of which a reading cannot be weather. @source common practice, no source; wider than world records */
