@@ -55,6 +55,18 @@ describe('waiting', () => {
     })
   })
 
+  test('a longer label interval never lets seed down sooner', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 300 }), fc.nat(200), fc.nat(90), (waitDays, more, ago) => {
+        const next = (days: number) =>
+          wait({ applications: [{ ...prodiamine, appliedOn: addDays(TODAY, -ago), waitDays: days }] }).next
+        const [sooner, later] = [next(waitDays), next(waitDays + more)]
+        // Where no window is left, no day is promised at all.
+        expect(later === undefined || (sooner !== undefined && later >= sooner)).toBe(true)
+      }),
+    )
+  })
+
   test('a barrier does not stop a dressing, which sows nothing', () => {
     const growing = [window('2027-05-01', '2027-09-20', '2027-05-01', 30)]
     expect(wait({ programme: 'level', applications: [prodiamine], growing })).toMatchObject({
