@@ -1,5 +1,5 @@
 import type { Season as GrassSeason } from '../grass/grasses'
-import { fiveDayMeans, quantile, type Season } from './season'
+import { middleSoilCs, type Season } from './season'
 
 /** Soil at 50 mm from which seed is thought of, 5-day mean. @source trade (cool-season), mem (warm-season) */
 export const LEAST_SOIL_C: Readonly<Record<GrassSeason, number>> = { cool: 10, warm: 18 }
@@ -14,13 +14,7 @@ const SMOOTHED_DAYS = 10
  * @param days from the first of the season
  */
 export function candidateDays(season: Season, grass: GrassSeason, winterColour: boolean, days: number): boolean[] {
-  const means = season.years.map(({ soil }) => fiveDayMeans(soil.probeDailyC))
-  const median = Array.from({ length: days }, (_, i) =>
-    quantile(
-      means.map((year) => year[i]!),
-      0.5,
-    ),
-  )
+  const median = Array.from(middleSoilCs(season, days))
   if (!winterColour) return median.map((soilC) => soilC >= LEAST_SOIL_C[grass])
   const smooth = median.map((_, i) => {
     const last = median.slice(Math.max(0, i - SMOOTHED_DAYS + 1), i + 1)

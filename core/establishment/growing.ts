@@ -1,6 +1,6 @@
 import type { Season as GrassSeason } from '../grass/grasses'
 import { addDays } from '../measure/calendar'
-import { fiveDayMean, middleSoilC, SOWN_AHEAD, type Season } from './season'
+import { fiveDayMeans, middleSoilCs, SOWN_AHEAD, type Season } from './season'
 import { sunSeason } from './sunSeason'
 import { chanceOf, type DatedWindow } from './window'
 
@@ -18,17 +18,18 @@ const AFTER_LAST_LIFT_DAYS = 21
 /** In how many years turf dressed on a day grows through: growing then, and for three weeks after. */
 export function growingYears(season: Season, days: number, turf: GrassSeason): number[] {
   const { growsC, dormantC, stressC } = DRESSED[turf]
-  return Array.from(
-    { length: days },
-    (_, i) =>
-      season.years.filter(({ soil: { probeDailyC } }) => {
-        const onTheDay = fiveDayMean(probeDailyC, i)
-        if (onTheDay < growsC || onTheDay > stressC) return false
-        for (let d = i; d <= i + AFTER_LAST_LIFT_DAYS && d < probeDailyC.length; d++)
-          if (fiveDayMean(probeDailyC, d) < dormantC) return false
-        return true
-      }).length,
-  )
+  const counts = new Array<number>(days).fill(0)
+  for (const { soil } of season.years) {
+    const means = fiveDayMeans(soil.probeDailyC)
+    // From the last day back: the next dormant one is at hand.
+    let dormant = Infinity
+    for (let d = means.length - 1; d >= 0; d--) {
+      const soilC = means[d]!
+      if (soilC < dormantC) dormant = d
+      if (d < days && soilC >= growsC && soilC <= stressC && dormant > d + AFTER_LAST_LIFT_DAYS) counts[d]!++
+    }
+  }
+  return counts
 }
 
 /**
@@ -38,7 +39,7 @@ export function growingYears(season: Season, days: number, turf: GrassSeason): n
 export function growingRuns(season: Season, turf: GrassSeason): DatedWindow[] {
   const { growsC, dormantC, stressC } = DRESSED[turf]
   const end = Math.min(season.todayIndex + SOWN_AHEAD, season.years[0]!.soil.probeDailyC.length)
-  const middle = Array.from({ length: end }, (_, i) => middleSoilC(season, i))
+  const middle = middleSoilCs(season, end)
   const runs: DatedWindow[] = []
   for (let i = season.todayIndex; i < end; i++) {
     if (middle[i]! < growsC || middle[i]! > stressC) continue

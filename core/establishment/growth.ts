@@ -4,18 +4,9 @@ import type { WeatherRun } from '../weather/weather'
 /** @returns °C·d of air from median emergence to a leaf height, mm; straight lines through 0, 25, 50 and 80 mm */
 export function thermalTimeToHeight(grass: Grass, heightMm: number): number {
   const [to25, to50, to80] = grass.growthCd
-  const points: [number, number][] = [
-    [0, 0],
-    [25, to25],
-    [50, to50],
-  ]
-  if (to80 !== null) points.push([80, to80])
-  for (let i = 1; i < points.length; i++) {
-    const [h0, t0] = points[i - 1]!
-    const [h1, t1] = points[i]!
-    if (heightMm <= h1 || i === points.length - 1) return t0 + ((heightMm - h0) / (h1 - h0)) * (t1 - t0)
-  }
-  throw new RangeError('A growth table needs two heights at least.')
+  if (heightMm <= 25) return (heightMm / 25) * to25
+  if (heightMm <= 50 || to80 === null) return to25 + ((heightMm - 25) / 25) * (to50 - to25)
+  return to50 + ((heightMm - 50) / 30) * (to80 - to50)
 }
 
 /**
@@ -75,25 +66,34 @@ const LATER_MOW = 1.25
 export const RELEASING_MOWINGS = 4
 
 /**
- * Days of the first mowings in one weather year; never more than a third of what stands comes off.
+ * Growth of leaves to each of the first mowings from the one before it, °C·d; never more than a third of what stands comes
+ * off.
+ * @param count mowings that are looked for
+ */
+export function mowingsCd(grass: Grass, keptMm: number, count: number): number[] {
+  const growths: number[] = []
+  let [standsMm, dueMm] = [0, firstMowHeightMm(keptMm)]
+  for (let k = 0; k < count; k++) {
+    growths.push(thermalTimeToHeight(grass, dueMm) - thermalTimeToHeight(grass, standsMm))
+    standsMm = firstCutMm(dueMm, keptMm)
+    dueMm = LATER_MOW * standsMm
+  }
+  return growths
+}
+
+/**
+ * Days of those mowings in one weather year.
  * @param course of its leaves
  * @param emergedIndex day of median emergence
- * @param count mowings that are looked for
  * @returns indices; Infinity from the one on that growth stops before
  */
-export function mowingDays(
-  course: Float64Array,
-  grass: Grass,
-  emergedIndex: number,
-  { keptMm, count }: { keptMm: number; count: number },
-): number[] {
+export function mowingDays(course: Float64Array, emergedIndex: number, growthsCd: readonly number[]): number[] {
   const days: number[] = []
-  let [from, standsMm, dueMm] = [emergedIndex, 0, firstMowHeightMm(keptMm)]
-  for (let k = 0; k < count; k++) {
-    const day = dayReached(course, from, thermalTimeToHeight(grass, dueMm) - thermalTimeToHeight(grass, standsMm))
+  let from = emergedIndex
+  for (const growthCd of growthsCd) {
+    const day = dayReached(course, from, growthCd)
     days.push(day)
-    ;[from, standsMm] = [day + 1, firstCutMm(dueMm, keptMm)]
-    dueMm = LATER_MOW * standsMm
+    from = day + 1
   }
   return days
 }

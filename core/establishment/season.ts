@@ -225,12 +225,16 @@ export function fiveDayMeans(series: Float64Array): Float64Array {
   return out
 }
 
-/** The five-day soil at probe depth that ends with day i, in the middle of the years, °C. */
-export const middleSoilC = ({ years }: Season, i: number): number =>
-  quantile(
-    years.map(({ soil }) => fiveDayMean(soil.probeDailyC, i)),
-    0.5,
+/** The five-day soil at probe depth that ends with each of the first days, in the middle of the years, °C. */
+export function middleSoilCs({ years }: Season, days: number): Float64Array {
+  const means = years.map(({ soil }) => fiveDayMeans(soil.probeDailyC))
+  return Float64Array.from({ length: days }, (_, i) =>
+    quantile(
+      means.map((year) => year[i]!),
+      0.5,
+    ),
   )
+}
 
 /**
  * The value below which a share of the values lies, between neighbours linearly.

@@ -4,7 +4,7 @@ import { addDays, type Day } from '../measure/calendar'
 import { rootDepthMm } from '../water/rootZone'
 import type { BlendYear } from './blendYear'
 import type { DryHours, DryHoursCount, GivenWater } from './moisture'
-import { mowingDays, RELEASING_MOWINGS } from './growth'
+import { mowingDays, mowingsCd, RELEASING_MOWINGS } from './growth'
 import { quantile, SOWN_AHEAD, type Season } from './season'
 import { causeOf, type SeedYear } from './sowing'
 import {
@@ -64,26 +64,35 @@ export interface SeasonBest {
   chance: Chance
 }
 
-/** Nearest-rank quantile of waits of which some never end; null when it falls among those. */
-function waitQuantile(waits: readonly number[], share: number): number | null {
-  const wait = Float64Array.from(waits).sort()[Math.round(share * (waits.length - 1))]!
-  return Number.isFinite(wait) ? wait : null
+/** Nearest-rank quantiles of waits of which some never end; null where one falls among those. */
+function waitQuantiles(waits: readonly number[], shares: readonly number[]): (number | null)[] {
+  const sorted = Float64Array.from(waits).sort()
+  return shares.map((share) => {
+    const wait = sorted[Math.round(share * (waits.length - 1))]!
+    return Number.isFinite(wait) ? wait : null
+  })
 }
+const threeOf = (waits: readonly number[], shares: readonly [number, number, number]) =>
+  waitQuantiles(waits, shares) as [number | null, number | null, number | null]
+const middleWait = (waits: readonly number[]): number | null => waitQuantiles(waits, [0.5])[0]!
 
-function dayMean(hourly: ArrayLike<number>, day: number): number {
-  let sum = 0
-  for (let h = day * 24; h < day * 24 + 24; h++) sum += hourly[h]!
-  return sum / 24
-}
-
-/** Coolest and warmest hour of a day at seed depth, in the middle year. */
-function swingOn({ years }: Season, day: number): SowingDay['seedbedSwing'] {
-  const hours = years.map(({ soil }) => soil.seedbedHourlyC.subarray(day * 24, day * 24 + 24))
-  const middle = (of: (hours: Float32Array) => number) => Math.round(quantile(hours.map(of), 0.5) * 10) / 10
-  return {
-    lowC: middle((day24) => day24.reduce((a, b) => Math.min(a, b), Infinity)),
-    highC: middle((day24) => day24.reduce((a, b) => Math.max(a, b), -Infinity)),
+/** Mean, coolest and warmest hour of a day at seed depth, each in the middle of the years. */
+function seedbedOn({ years }: Season, day: number): Pick<SowingDay, 'seedbedC' | 'seedbedSwing'> {
+  const [means, lows, highs]: [number[], number[], number[]] = [[], [], []]
+  for (const { soil } of years) {
+    let [sum, low, high] = [0, Infinity, -Infinity]
+    for (let h = day * 24; h < day * 24 + 24; h++) {
+      const hourC = soil.seedbedHourlyC[h]!
+      sum += hourC
+      if (hourC < low) low = hourC
+      if (hourC > high) high = hourC
+    }
+    means.push(sum / 24)
+    lows.push(low)
+    highs.push(high)
   }
+  const middle = (values: readonly number[], parts: number) => Math.round(quantile(values, 0.5) * parts) / parts
+  return { seedbedC: middle(means, 100), seedbedSwing: { lowC: middle(lows, 10), highC: middle(highs, 10) } }
 }
 
 /** Days of the wet phase that are looked at where seed does not come up within them. */
@@ -152,13 +161,13 @@ export interface Judged {
 /** Days until the first and the fourth mowing of the first of the mixture's seedlings, in each year. */
 function mowWaits({ blend, years, keptMm, leaves }: Judged, i: number): { first: number[]; fourth: number[] } {
   const seen = blend.flatMap(({ grass, massShare }, part) =>
-    massShare >= MOWN_FOR_SHARE ? [{ part, grass: grassByCode(grass) }] : [],
+    massShare >= MOWN_FOR_SHARE ? [{ part, growthsCd: mowingsCd(grassByCode(grass), keptMm, RELEASING_MOWINGS) }] : [],
   )
   const [first, fourth]: [number[], number[]] = [[], []]
   years.forEach(({ parts }, y) => {
     let days = [Infinity]
-    for (const { part, grass } of seen) {
-      const of = mowingDays(leaves[y]![part]!, grass, parts[part]!.up50[i]!, { keptMm, count: RELEASING_MOWINGS })
+    for (const { part, growthsCd } of seen) {
+      const of = mowingDays(leaves[y]![part]!, parts[part]!.up50[i]!, growthsCd)
       if (of[0]! < days[0]!) days = of
     }
     first.push(days[0]! - i)
@@ -198,17 +207,9 @@ function standOn({ blend, years, stand, keptMm, soils, oldLeaves }: Judged, i: n
     0.5,
   )
   return {
-    dense: waitQuantile(
-      soils.map((soil, y) => denseIndex(stand, soil, coming[y]!, i) - i),
-      0.5,
-    ),
+    dense: middleWait(soils.map((soil, y) => denseIndex(stand, soil, coming[y]!, i) - i)),
     cover: Math.round(cover * 100) / 100,
-    oldMow: oldLeaves.length
-      ? waitQuantile(
-          oldLeaves.map((course) => oldMowIndex(stand, course, i, keptMm) - i),
-          0.5,
-        )
-      : null,
+    oldMow: oldLeaves.length ? middleWait(oldLeaves.map((course) => oldMowIndex(stand, course, i, keptMm) - i)) : null,
   }
 }
 
@@ -227,36 +228,22 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   const { season, blend, told } = judged
   const years = judged.years.map(({ whole }) => whole)
   const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
-  const half = waits('up50')
+  const [up50Early, up50, up50Late] = threeOf(waits('up50'), [0.05, 0.5, 0.95])
+  const up95 = middleWait(waits('up95'))
   const mow = mowWaits(judged, i)
-  const [early, middle, late] = [0.1, 0.5, 0.9].map((share) => waitQuantile(mow.first, share)) as [
-    number | null,
-    number | null,
-    number | null,
-  ]
+  const [early, middle, late] = threeOf(mow.first, [0.1, 0.5, 0.9])
   return {
     ...odds,
-    seedbedC:
-      Math.round(
-        quantile(
-          season.years.map(({ soil }) => dayMean(soil.seedbedHourlyC, i)),
-          0.5,
-        ) * 100,
-      ) / 100,
-    seedbedSwing: swingOn(season, i),
-    up05: waitQuantile(waits('up05'), 0.5),
-    up50: waitQuantile(half, 0.5),
-    up95: waitQuantile(waits('up95'), 0.5),
-    up50Early: waitQuantile(half, 0.05),
-    up50Late: waitQuantile(half, 0.95),
+    ...seedbedOn(season, i),
+    up05: middleWait(waits('up05')),
+    up50,
+    up95,
+    up50Early,
+    up50Late,
     mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
-    fourthMow: waitQuantile(mow.fourth, 0.5),
+    fourthMow: middleWait(mow.fourth),
     water: waterNeed(told, years, i),
-    dry:
-      judged.dryHours?.(
-        i,
-        Math.min(season.years[0]!.weather.rainMm.length, i + (waitQuantile(waits('up95'), 0.5) ?? WET_PHASE_DAYS)),
-      ) ?? null,
+    dry: judged.dryHours?.(i, Math.min(season.years[0]!.weather.rainMm.length, i + (up95 ?? WET_PHASE_DAYS))) ?? null,
     dormantGood: dormantYears(years, i),
     weeds: judged.weeds[i]!,
     stand: standOn(judged, i),
@@ -269,10 +256,7 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
             return {
               grass,
               good: own.filter((part) => !causeOf(part, i)).length,
-              up50: waitQuantile(
-                own.map(({ up50 }) => up50[i]! - i),
-                0.5,
-              ),
+              up50: middleWait(own.map(({ up50 }) => up50[i]! - i)),
             }
           }),
   }

@@ -65,8 +65,11 @@ export interface Plants {
 export function coverShare(plants: readonly Plants[], oldShare = 0): number {
   let covered = 0
   for (const { grass, perCm2, thermalCd } of plants) if (thermalCd >= 0) covered += perCm2 * plantCm2(grass, thermalCd)
-  return 1 - (1 - oldShare) * Math.exp(-covered)
+  return coverBy(covered, oldShare)
 }
+
+/** @param covered cm² that plants reach on each cm² of ground, one over the other */
+const coverBy = (covered: number, oldShare: number): number => 1 - (1 - oldShare) * Math.exp(-covered)
 
 /** Seedlings to be counted on, per cm². */
 export function seedlingsPerCm2({ liveSeedsPerCm2, buried, keptShare }: Stand): number {
@@ -96,17 +99,13 @@ export type ComingUp = readonly { grass: Grass; countShare: number; up50: number
 export function coverOn(stand: Stand, course: SoilCourse50, coming: ComingUp, day: number): number {
   const perCm2 = seedlingsPerCm2(stand)
   const last = Math.min(day, course.cool.length - 1)
-  return coverShare(
-    coming.map(({ grass, countShare, up50 }) => {
-      const sums = course[grass.season]
-      return {
-        grass: grass.code,
-        perCm2: perCm2 * countShare,
-        thermalCd: up50 <= last ? sums[last]! - (up50 > 0 ? sums[up50 - 1]! : 0) : -1,
-      }
-    }),
-    stand.keptShare,
-  )
+  let covered = 0
+  for (const { grass, countShare, up50 } of coming) {
+    if (up50 > last) continue
+    const sums = course[grass.season]
+    covered += perCm2 * countShare * plantCm2(grass.code, sums[last]! - (up50 > 0 ? sums[up50 - 1]! : 0))
+  }
+  return coverBy(covered, stand.keptShare)
 }
 
 /** First day on which the bed is dense in one year; Infinity where it is not within the series. */

@@ -1,4 +1,4 @@
-import { middleSoilC, type Season } from './season'
+import { middleSoilCs, type Season } from './season'
 
 /** Weeds that come up with the seed, by the soil they wait for. */
 export type Weed = 'crabgrass' | 'annual bluegrass'
@@ -25,7 +25,7 @@ const TREND_DAYS = 14
 export function weedsByDay(season: Season, days: number): Weed[][] {
   const length = season.years[0]!.soil.probeDailyC.length
   const reach = Math.min(length, days + OPEN_DAYS + TREND_DAYS)
-  const middle = Float64Array.from({ length: reach }, (_, i) => middleSoilC(season, i))
+  const middle = middleSoilCs(season, reach)
   const trend = (i: number) => middle[Math.min(reach - 1, i + TREND_DAYS)]! - middle[Math.max(0, i - TREND_DAYS)]!
   const sprouts = Array.from({ length: Math.min(reach, days + OPEN_DAYS) }, (_, i): Weed | undefined => {
     if (trend(i) > 0) return middle[i]! >= CRABGRASS_FROM_C && middle[i]! < CRABGRASS_TO_C ? 'crabgrass' : undefined

@@ -18,10 +18,12 @@ import {
   leafCd,
   leafCourse,
   mowingDays,
+  mowingsCd,
   thermalTimeToHeight,
 } from '../growth'
 import { briefOf, glanceOf, glanceOfBrief } from '../glance'
 import { indexOf, readingOnLine, summarise, type Outlook } from '../outlook'
+import { readOutlook, tellOutlook } from '../outlookTold'
 import { buildSeason, DAYS_BEHIND, fiveDayMean, quantile } from '../season'
 import { causeOf, judgeYear } from '../sowing'
 
@@ -205,11 +207,11 @@ describe('growth', () => {
   // By hand, tall fescue kept at 60 mm at a steady 15 °C, ten a day: 90 mm after 263 °C·d, then a quarter of 60 takes 50.
   test('mowings come at short intervals within the one-third rule, four of them', () => {
     const steady = { tmaxC: new Float64Array(200).fill(18), tminC: new Float64Array(200).fill(12) }
-    const days = mowingDays(leafCourse(grassByCode('TF'), steady), grassByCode('TF'), 10, { keptMm: 60, count: 4 })
+    const days = mowingDays(leafCourse(grassByCode('TF'), steady), 10, mowingsCd(grassByCode('TF'), 60, 4))
     expect(days[0]).toBe(10 + Math.ceil(thermalTimeToHeight(grassByCode('TF'), 90) / 10) - 1)
     expect(days.slice(1).map((day, k) => day - days[k]!)).toEqual([5, 5, 5])
     const cold = { tmaxC: new Float64Array(200).fill(6), tminC: new Float64Array(200).fill(2) }
-    expect(mowingDays(leafCourse(grassByCode('TF'), cold), grassByCode('TF'), 10, { keptMm: 60, count: 4 })).toEqual([
+    expect(mowingDays(leafCourse(grassByCode('TF'), cold), 10, mowingsCd(grassByCode('TF'), 60, 4))).toEqual([
       Infinity,
       Infinity,
       Infinity,
@@ -291,4 +293,11 @@ describe('a probe', () => {
       readingOnLine(outlook, outlook.readings[0]!)! - (outlook.soilC.median[at]! - outlook.correctionK[at]!),
     ).toBeCloseTo(20 - outlook.readings[0]!.modelC, 6)
   })
+})
+
+test('an outlook reads back as it was told, its years by runs', () => {
+  const outlook = summarise(season({ years: 6 }), pureSeed('KBG'), COVERED, 75, COLUMBUS)
+  const told = tellOutlook(outlook)
+  expect(readOutlook(JSON.parse(JSON.stringify(told)) as typeof told)).toEqual(JSON.parse(JSON.stringify(outlook)))
+  expect(told.grain.join('').length).toBeLessThan(outlook.grain.join('').length / 5)
 })
