@@ -138,7 +138,8 @@ export const CAUTIONS: readonly Rule[] = [
   rule('risk', 'all', [['stones', 'is', 'many']], ['rules.manyStonesRakeAnd'], 'trade', 'rules.stones'),
   rule(
     'risk',
-    'seeded',
+    // A new seedbed is brought what it lacks.
+    ['spot', 'overseed', 'hard', 'kill', 'strip', 'warm'],
     [['topsoil', '<', 'topsoilLeast']],
     ['rules.ofLooseTopsoilWanted', 'topsoil', 'topsoilLeast'],
     'trade',

@@ -124,6 +124,7 @@ export function feedGates(
     phosphorusGate(input, fed.analysis, fed.establishing) ?? [],
     nitrogenGates(fed.nGPerM2, part.settings.starterSlowShare, input),
     blackoutGate(input, operation, day),
-    summerGate(input, fed.nGPerM2, part, day),
+    // Turf that summer is made for is fed into it.
+    operation.wantsGrowth === 'warm' ? [] : summerGate(input, fed.nGPerM2, part, day),
   ].flat()
 }

@@ -74,7 +74,7 @@ function laterAnalysis({ settings }: Part): string {
 }
 
 /** A feed of so much nitrogen, without phosphorus. */
-const fed =
+export const fed =
   (title: Message, nGPerM2: (part: Part) => number) =>
   (part: Part): Brief => {
     const { survey } = part
@@ -104,12 +104,12 @@ const begins = ({ settings, programme }: Part) => ({
   nGPerM2: settings.starterNGPerM2,
   establishing: programme.anchor === 'seeding',
 })
-const later = (nGPerM2: (part: Part) => number) => (part: Part) => ({
+export const later = (nGPerM2: (part: Part) => number) => (part: Part) => ({
   analysis: laterAnalysis(part),
   nGPerM2: nGPerM2(part),
   establishing: false,
 })
-const again = ({ settings }: Part): number => settings.starterNGPerM2 || LIGHT_N_G_PER_M2
+export const again = ({ settings }: Part): number => settings.starterNGPerM2 || LIGHT_N_G_PER_M2
 
 const feed = operation({
   code: 'feed',

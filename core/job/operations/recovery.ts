@@ -1,7 +1,7 @@
 import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { MOWER, SPRAY } from './cautions'
+import { SPRAY } from './cautions'
 import { onTheDay, operation, SEEDED } from './definition'
 import { LICENCE, sprayed } from './herbicide'
 
@@ -86,35 +86,4 @@ const regulator = operation({
   }),
 })
 
-/** Days from an autumn sowing to the spring in which warm-season turf greens up. @source own: October to May */
-const GREEN_UP_DAYS = 210
-const springGreenUp = operation({
-  code: 'springGreenUp',
-  order: 365,
-  name: say('operations.springGreenUpName'),
-  done: say('operations.springGreenUpDone'),
-  mark: 'cut',
-  phase: 'after',
-  preferredDay: GREEN_UP_DAYS,
-  weight: 0.05,
-  why: say('operations.springGreenUpWhy'),
-  check: say('operations.springGreenUpCheck'),
-  caution: MOWER,
-  programmes: ['winter'],
-  records: ['heightMm'],
-  lags: [
-    { from: 'sow', to: 'springGreenUp', least: 120, most: 300, why: say('operations.aWinterLiesBetween') },
-    { from: 'mow', to: 'springGreenUp', least: 60, why: say('operations.theWinterSwardHas') },
-  ],
-  wantsDry: true,
-  wantsGrowth: 'warm',
-  brief: ({ survey }) => ({
-    settings: say('operations.lowerTheMowerStep', { areaM2: figure('areaM2', survey.areaM2) }),
-    gates: [onTheDay(say('operations.whereItIsSprayed'))],
-    hours: crewHours(say('operations.springGreenUp'), survey.areaM2, [
-      { what: say('operations.mowingLow'), passes: 2, rateM2PerH: RATES.scalp },
-    ]),
-  }),
-})
-
-export const RECOVERY = [clear, removeLeaves, regulator, springGreenUp] as const
+export const RECOVERY = [clear, removeLeaves, regulator] as const

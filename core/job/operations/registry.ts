@@ -11,6 +11,7 @@ import { PESTS } from './pests'
 import { RECOVERY } from './recovery'
 import { SEEDING } from './seeding'
 import { SOILWORK } from './soil'
+import { TRANSITION } from './transition'
 import { VISITS } from './visits'
 import { WATERING } from './watering'
 
@@ -28,6 +29,7 @@ const ALL = [
   ...WATERING,
   ...VISITS,
   ...RECOVERY,
+  ...TRANSITION,
 ] as const
 
 /** Code of an operation that is defined; work of the technician's own has none. */

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, test } from 'vitest'
-import { addDays, toDay } from '../../measure/calendar'
+import { addDays, daysBetween, toDay } from '../../measure/calendar'
 import { PROGRAMME_CODES, PROGRAMMES } from '../decision/programmes'
 import { GROWS_FROM_C } from '../operations/groundGates'
 import { LAGS } from '../operations/lags'
@@ -143,5 +143,28 @@ describe('what was added last', () => {
       'risk',
       'hold',
     ])
+  })
+
+  test('in spring ryegrass is mown low, then thinned, then the turf below is fed; it is sprayed out only where asked for', () => {
+    // Nitrogen after green-up and not before it: turf handbooks on spring transition, from memory.
+    const spring = (added: string[]) =>
+      run({
+        parts: planned({ programme: 'winter', zone: { grass: 'BER', sward: 'BER' } }),
+        sowOn: toDay('2026-10-05'),
+        // Ten degrees in January, thirty in July: turf below wakes at 18 °C by the first of May.
+        soilOn: (day) => 20 - 10 * Math.cos(((daysBetween(toDay('2027-01-15'), day) % 365) / 365) * 2 * Math.PI),
+        extent: { ...scheduleInput().extent, added },
+      })
+    const keys = ['springGreenUp', 'thinRyegrass', 'springFeed']
+    const tasks = spring([]).filter(({ key }) => keys.includes(key))
+    expect(tasks.map(({ key }) => key)).toEqual(keys)
+    const [low, thin, feed] = tasks as [(typeof tasks)[0], (typeof tasks)[0], (typeof tasks)[0]]
+    expect(daysBetween(low.to, thin.to)).toBeGreaterThanOrEqual(5)
+    expect(daysBetween(low.to, feed.to)).toBeGreaterThanOrEqual(21)
+    expect(feed.gates.filter(({ code }) => code === 'summer')).toEqual([])
+    expect(spring([]).map(({ key }) => key)).not.toContain('sprayRyegrass')
+    const spray = spring(['sprayRyegrass']).find(({ key }) => key === 'sprayRyegrass')!
+    expect(told(spray.operation.caution!)).toContain('The label is the law')
+    expect(spray.to > low.to).toBe(true)
   })
 })

@@ -217,6 +217,8 @@ describe('every programme', () => {
       'mow',
       'feedAgain',
       'springGreenUp',
+      'thinRyegrass',
+      'springFeed',
     ])
   })
 
