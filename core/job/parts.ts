@@ -158,7 +158,7 @@ export function soilOf(part: Part): { volumeM3: number; deepestMm: number; overM
 }
 export const SETTLING = 0.15
 /** Ground that is dragged about a hollow, times the hollow: soil is feathered out. @source own */
-const FEATHERED = 2
+export const FEATHERED = 2
 /** A dressing all over where no hollow is measured. @source own */
 const EVEN_LIFT_MM = 6
 

@@ -167,6 +167,7 @@ const PRICES = {
   herbicide: price(say('figures.nonSelectiveHerbicideEach'), 'areaM2', 6),
   additive: price(say('figures.additiveWhereWanted'), 'areaM2', 9),
   fleece: price(say('figures.fleece'), 'areaM2', 45),
+  sod: price(say('figures.sod'), 'areaM2', 450),
 } satisfies Record<string, Limit>
 
 const grouped = <C extends string>(

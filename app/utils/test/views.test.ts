@@ -59,6 +59,7 @@ const glance: Glance = {
   sowing: {
     of100: 97,
     dormant: false,
+    water: null,
     mow: { early: 26, middle: 30, late: 36 },
     up: { early: 7, middle: 9, late: 13 },
     fourthMow: 60,

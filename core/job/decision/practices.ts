@@ -29,6 +29,7 @@ export interface Practices {
   warmSowing: 'dethatch and cover' | 'core and drag'
   winterGrass: 'annual' | 'intermediate' | 'perennial'
   hybridBermuda: 'sprigs or sod' | 'named seed'
+  relaying: 'own turf' | 'new turf' | 'seed on top'
 }
 export type PracticeCode = keyof Practices
 
@@ -209,6 +210,14 @@ export const PRACTICES: Questions = {
       choice('perennial', say('practices.perennialRyegrass'), say('practices.perennialRyegrassChanges')),
     ],
   },
+  relaying: {
+    asks: say('practices.relaying'),
+    choices: [
+      choice('own turf', say('practices.ownTurf'), say('practices.ownTurfChanges')),
+      choice('new turf', say('practices.newTurf'), say('practices.newTurfChanges')),
+      choice('seed on top', say('practices.seedOnTop'), say('practices.seedOnTopChanges')),
+    ],
+  },
   hybridBermuda: {
     asks: say('practices.hybridBermuda'),
     choices: [
@@ -243,6 +252,7 @@ export const DEFAULT_PRACTICES: Practices = {
   warmSowing: 'dethatch and cover',
   winterGrass: 'annual',
   hybridBermuda: 'sprigs or sod',
+  relaying: 'own turf',
 }
 
 /** A firm's practices, with what it has not said yet filled by the usual. */

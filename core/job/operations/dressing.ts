@@ -1,19 +1,14 @@
 import { say } from '../../explain/message'
 import { SOILS, soilMatter } from '../../materials/stock'
 import { figure } from '../../measure/figure'
-import { LIFT_MM, liftsFor, liftShares } from '../../site/hollow'
+import { LIFT_MM, liftsFor } from '../../site/hollow'
 import { carriedHours, LOADS_M3 } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { dragsIn, soilOf, wantsRelaying, type Part } from '../parts'
 import { SOIL } from './cautions'
 import { onTheDay, operation, type Brief, type Turn } from './definition'
+import { laterLifts, sharesOf } from './lifts'
 import { layered, soilName, soilUsed } from './soilChoice'
-
-/** What of a hollow's soil each lift takes. */
-function sharesOf(part: Part) {
-  const { deepestMm, volumeM3, overM2 } = soilOf(part)
-  return liftShares(deepestMm, overM2 ? (volumeM3 / overM2) * 1000 : deepestMm)
-}
 
 function dressed(part: Part, { number, of }: Turn): Brief {
   const { deepestMm, volumeM3, overM2 } = soilOf(part)
@@ -146,4 +141,35 @@ const topdress = operation({
   }),
 })
 
-export const DRESSING = [topdress, lift] as const
+/** Lifts go on over new grass that was mown four times; the first of the hollow lies under its seed. */
+const laterLift = operation({
+  code: 'laterLift',
+  order: 355,
+  name: say('operations.laterLiftName'),
+  done: say('operations.liftDone'),
+  mark: 'machine',
+  phase: 'after',
+  preferredDay: 60,
+  weight: 0.05,
+  why: say('operations.laterLiftWhy'),
+  check: say('operations.liftCheck'),
+  caution: SOIL,
+  programmes: ['overseed', 'hard', 'warm'],
+  records: ['passes'],
+  wanted: (part) => laterLifts(part).length > 0,
+  times: (parts) => Math.max(1, ...parts.map((part) => laterLifts(part).length)),
+  turnName: say('operations.liftTurnName'),
+  between: { least: 'liftGrow', why: say('operations.turfHasToGrow') },
+  day: ({ number, fourthMow, planning }) => fourthMow + 7 + (number - 1) * planning.liftGrow,
+  after: ['mow'],
+  lags: [{ from: 'mow', to: 'laterLift', least: 21, why: say('operations.threeMoreMowingsAbout'), fromFirst: true }],
+  wantsTurns: { of: 'mow', least: 4, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  putsDown: 'dressing',
+  wantsGrowth: true,
+  partOfGround: true,
+  uses: 'soil',
+  demand: (part, { number }) => soilUsed(part, laterLifts(part)[number - 1]?.volumeShare ?? 0),
+  brief: (part, { number, of }) => dressed(part, { number: number + 1, of: of + 1 }),
+})
+
+export const DRESSING = [topdress, lift, laterLift] as const

@@ -4,10 +4,11 @@ import { figure } from '../../measure/figure'
 import { LIFT_MM } from '../../site/hollow'
 import { carriedHours } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { bringsLoam, coverM3, madeOfBareSoil, soilOf, wantsRelaying, type Part } from '../parts'
+import { bringsLoam, coverM3, FEATHERED, madeOfBareSoil, soilOf, wantsRelaying, type Part } from '../parts'
 import { SERVICES, SOIL } from './cautions'
 import { coverByTruck } from './covering'
-import { onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief } from './definition'
+import { onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief, type Charge } from './definition'
+import { firstShare, soilNowM3 } from './lifts'
 import { layered, soilName, soilUsed } from './soilChoice'
 
 /** Less soil than this comes in buckets on the van, m³: three barrow loads. @source own */
@@ -17,6 +18,17 @@ const SOD_MM = 40
 
 /** A firmed seedbed takes a footprint no deeper than this, mm. @source turf handbooks, from memory: half an inch */
 const FOOTPRINT_MM = 12.7
+
+/** What goes over the filled hollow; a dressing sows nothing. */
+const relayingOf = ({ practices, programme }: Part): Part['practices']['relaying'] =>
+  practices.relaying === 'seed on top' && programme.anchor !== 'seeding' ? 'own turf' : practices.relaying
+
+function newTurf(parts: readonly Part[]): Charge[] {
+  const areaM2 = parts
+    .filter((part) => wantsRelaying(part) && relayingOf(part) === 'new turf')
+    .reduce((sum, part) => sum + soilOf(part).overM2 / FEATHERED, 0)
+  return areaM2 ? [{ what: say('operations.newTurf'), price: 'sod', amount: figure('areaM2', areaM2) }] : []
+}
 
 const relay = operation({
   code: 'relay',
@@ -40,10 +52,12 @@ const relay = operation({
   ],
   wantsDry: true,
   breaksGround: true,
+  charges: (_, parts) => newTurf(parts),
   brief: (part) => {
     const { deepestMm, volumeM3, overM2 } = soilOf(part)
     return {
       settings: say('operations.cutTheTurfOver', {
+        how: relayingOf(part).replaceAll(' ', '_'),
         SOD_MM: figure('depthMm', SOD_MM),
         volumeM3: figure('volumeM3', volumeM3),
         soilName: soilName(part),
@@ -51,7 +65,7 @@ const relay = operation({
       }),
       gates: [],
       hours: carriedHours(
-        crewHours(say('operations.liftTurfFillRelay'), overM2 / 2, [
+        crewHours(say('operations.liftTurfFillRelay'), overM2 / FEATHERED, [
           { what: say('operations.cuttingAndRelaying'), passes: 1, rateM2PerH: RATES.fork },
         ]),
         say('operations.barrowing'),
@@ -77,14 +91,14 @@ const delivery = operation({
   caution: say('operations.deliveryCaution'),
   programmes: [...SEEDED, 'level'],
   mayBeLate: true,
-  wanted: (part) => soilOf(part).volumeM3 >= TIPPED_FROM_M3 || coverByTruck(part),
+  wanted: (part) => soilNowM3(part) >= TIPPED_FROM_M3 || coverByTruck(part),
   lags: [
     { from: 'delivery', to: 'level', least: 0, most: 5, why: LONG_HEAP },
     { from: 'delivery', to: 'lift', least: 0, most: 5, why: LONG_HEAP },
     { from: 'delivery', to: 'sow', least: 0, most: 10, why: LONG_HEAP },
   ],
   brief: (part) => {
-    const { volumeM3 } = soilOf(part)
+    const volumeM3 = soilNowM3(part)
     const cover = coverByTruck(part) ? coverM3(part) : 0
     return {
       settings: say('operations.ofSoilAndOf', {
@@ -129,7 +143,8 @@ function graded(part: Part): Brief {
 }
 
 function levelled(part: Part): Brief {
-  const { volumeM3, deepestMm, overM2 } = soilOf(part)
+  const { deepestMm, overM2 } = soilOf(part)
+  const volumeM3 = soilNowM3(part)
   const dressFirst =
     part.practices.dressing === 'dress first' || (part.practices.dressing === 'by depth' && deepestMm > LIFT_MM)
   const living = part.programme.keepsTurf && deepestMm > LIFT_MM
@@ -176,7 +191,7 @@ const level = operation({
   putsDown: 'dressing',
   closesLawn: true,
   uses: 'soil',
-  demand: (part) => soilUsed(part),
+  demand: (part) => soilUsed(part, firstShare(part)),
   brief: (part) => (madeOfBareSoil(part) ? graded(part) : levelled(part)),
 })
 

@@ -71,6 +71,7 @@ describe('an estimate', () => {
     const SITES: Planned[] = [
       {},
       { programme: 'strip' },
+      { zone: { deepestMm: 90, hollowM3: 0.9, hollowM2: 20 } },
       { programme: 'kill', zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } },
       { programme: 'winter', zone: { grass: 'BER', sward: 'BER' } },
       { programme: 'warm', zone: { grass: 'BER', sward: 'HBER' } },

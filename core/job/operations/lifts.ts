@@ -1,0 +1,21 @@
+import { LIFT_MM, liftShares } from '../../site/hollow'
+import { soilOf, wantsRelaying, type Part } from '../parts'
+
+/** What of a hollow's soil and ground each lift takes. */
+export function sharesOf(part: Part): ReturnType<typeof liftShares> {
+  const { deepestMm, volumeM3, overM2 } = soilOf(part)
+  return liftShares(deepestMm, overM2 ? (volumeM3 / overM2) * 1000 : deepestMm)
+}
+
+/** Lifts that a seeding over living turf leaves for when the new grass bears them. */
+export const laterLifts = (part: Part): ReturnType<typeof liftShares> =>
+  part.programme.keepsTurf &&
+  part.programme.anchor === 'seeding' &&
+  soilOf(part).deepestMm > LIFT_MM &&
+  !wantsRelaying(part)
+    ? sharesOf(part).slice(1)
+    : []
+
+/** Soil that goes down before the seed, m³ loose: of living turf no more than a lift. */
+export const soilNowM3 = (part: Part): number => soilOf(part).volumeM3 * firstShare(part)
+export const firstShare = (part: Part): number => (laterLifts(part).length ? sharesOf(part)[0]!.volumeShare : 1)
