@@ -65,7 +65,7 @@ const thinRyegrass = operation({
   wantsGrowth: 'warm',
   brief: ({ survey }) => ({
     settings: say('operations.bladesAboveTheSoil', { areaM2: figure('areaM2', survey.areaM2) }),
-    gates: [onTheDay(say('operations.turfBelowShowsGreen'))],
+    gates: [],
     hours: crewHours(say('operations.thinRyegrassName'), survey.areaM2, [
       { what: say('operations.directions'), passes: 1, rateM2PerH: RATES.dethatch },
       { what: say('operations.clearingByMower'), passes: 1, rateM2PerH: RATES.scalp },
@@ -122,10 +122,7 @@ const springFeed = operation({
   feeds: later(again),
   wantsGrowth: 'warm',
   uses: 'feed',
-  brief: (part) => {
-    const of = fed(say('operations.springFeedName'), again)(part)
-    return { ...of, gates: [onTheDay(say('operations.turfHalfGreenBelow')), ...of.gates] }
-  },
+  brief: fed(say('operations.springFeedName'), again),
 })
 
 export const TRANSITION = [springGreenUp, thinRyegrass, sprayRyegrass, springFeed] as const
