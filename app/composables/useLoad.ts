@@ -13,6 +13,7 @@ import { layerVolume } from '#core/materials/volume'
 import { someIn } from '#core/job/operations/registry'
 import { soilName } from '#core/job/operations/soilChoice'
 import type { PlanSettings } from '#core/job/settings'
+import { soilLaterM3, soilNowM3 } from '#core/job/operations/lifts'
 import { depthGate, enoughHere, PLAN_RATE, seedOf, soilOf, type Part } from '#core/job/parts'
 
 /** What the open job takes along, by the settings that are shown: kept ones, or those that are tried. */
@@ -97,7 +98,12 @@ export function useLoad(lawn: () => Lawn) {
     soils: computed(() =>
       parts.value
         .filter((part) => soilOf(part).volumeM3 > 0 && someIn(part.programme, ({ uses }) => uses === 'soil'))
-        .map((part) => ({ name: soilName(part), zones: part.zones.join(', '), volumeM3: soilOf(part).volumeM3 })),
+        .map((part) => ({
+          name: soilName(part),
+          zones: part.zones.join(', '),
+          nowM3: soilNowM3(part),
+          laterM3: soilLaterM3(part),
+        })),
     ),
   }
 }

@@ -1,5 +1,5 @@
 import { AS_TOLD, followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../water/topLayer'
-import { SUN_WAVE, type Ground } from '../soil/soilCourse'
+import { fleeceWarmsK, SUN_WAVE, type Ground } from '../soil/soilCourse'
 import type { WeatherRun } from '../weather/weather'
 
 /** The bed that seed lies in, as far as water goes. */
@@ -19,8 +19,8 @@ const DRY_BELOW = 0.1
 export const moistureFactor = (leftShare: number): number =>
   Math.min(1, Math.max(0, (leftShare - STANDS_AT) / (SLOWS_BELOW - STANDS_AT)))
 
-/** What of the bed's water seed is judged by. */
-export type SeedWater = Pick<BedWater, 'factor' | 'dryHours'>
+/** What of its bed seed is judged by, in one year. */
+export type SeedWater = Pick<BedWater, 'factor' | 'dryHours' | 'warmerK'>
 
 /** What the bed's water does to seed in one weather year. */
 export interface BedWater {
@@ -29,6 +29,8 @@ export interface BedWater {
   factor: Float32Array
   /** Hours of daylight of each day at which the layer is dry. */
   dryHours: Uint8Array
+  /** K by which seed lies warmer for its cover. */
+  warmerK: number
 }
 
 /** Hours of daylight of each day at which the layer is dry. */
@@ -81,6 +83,7 @@ export function bedWater(
     course,
     factor,
     dryHours: dryDaylight(course.leftShare),
+    warmerK: bed.cover === 'fleece' ? fleeceWarmsK(ground.sun) : 0,
   }
 }
 

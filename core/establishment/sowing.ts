@@ -22,7 +22,6 @@ import {
   type Covering,
 } from './losses'
 import { fiveDayMeans, type SeasonYear } from './season'
-import { fleeceWarmsK, type Sun } from '../soil/soilCourse'
 import type { BedCover } from '../water/topLayer'
 
 export type { Cause, Covering } from './losses'
@@ -56,8 +55,6 @@ export interface SeedbedRisk {
   irrigated?: boolean
   /** Sown into warm-season turf for its dormancy: not while that still grows. */
   winterColour?: boolean
-  /** What of the sun reaches it, for what a fleece makes of it; all where left out. */
-  sun?: Sun
   /** How its bed is covered and watered; kept moist where left out. */
   bed?: SeedBed
 }
@@ -156,9 +153,8 @@ export function judgeYear(
   const warm = grass.season === 'warm'
   const baseC = growthBaseC(grass)
   const { medianCd } = grass.thermal
-  const warmerK = risk.covering === 'fleece' ? fleeceWarmsK(risk.sun ?? 'full') : 0
   const collected = (factor?: Float32Array) => {
-    const daily = dailyGerminationCd(soil.seedbedHourlyC, grass, factor, warmerK)
+    const daily = dailyGerminationCd(soil.seedbedHourlyC, grass, factor, water?.warmerK)
     return accumulate(days, (i) => daily[i]!)
   }
   const germinated = collected(water?.factor)

@@ -172,8 +172,8 @@ export function watersOf({ ground, risk: { slopeShare, bed } }: Variant, { years
   const [first] = years
   const raMJ = first && radiationOf(ground.latDeg, first.weather.first, runLength(first.weather))
   return years.map(({ weather }) => {
-    const { factor, dryHours } = bedWater(weather, ground, slopeShare, bed, raMJ)
-    return { factor, dryHours }
+    const { factor, dryHours, warmerK } = bedWater(weather, ground, slopeShare, bed, raMJ)
+    return { factor, dryHours, warmerK }
   })
 }
 

@@ -82,7 +82,6 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
     },
     risk: {
       covering: coveringOf(cover),
-      sun: survey?.sun ?? 'full',
       slopeShare: survey?.slopeShare ?? 0,
       swardCover: stand?.keptShare ?? 0,
       ...(isIrrigated(lawn) ? { irrigated: true } : {}),

@@ -12,8 +12,11 @@ const bulk = (m3: number) =>
 <template>
   <LoadCard :title="t('load.soil')">
     <p v-for="soil in soils" :key="soil.zones" class="wide">
-      <b class="num">{{ text(figure('volumeM3', soil.volumeM3)) }}</b>
-      {{ t('load.ofFor15Of', { volumeM3: bulk(soil.volumeM3), name: soil.name, zones: soil.zones }) }}
+      <b class="num">{{ text(figure('volumeM3', soil.nowM3)) }}</b>
+      {{ t('load.ofFor15Of', { volumeM3: bulk(soil.nowM3), name: soil.name, zones: soil.zones }) }}
+      <template v-if="soil.laterM3">{{
+        t('load.moreForLaterLifts', { later: text(figure('volumeM3', soil.laterM3)) })
+      }}</template>
     </p>
     <template #load>
       <p class="caution">

@@ -39,7 +39,7 @@ const bedOf = (cover: SeedBed['cover'], timesADay: Watering['timesADay']): SeedB
 /** Days to half of the seedlings and share that stands, as means of the years. */
 function sown(season: Season, code: GrassCode, day: Day, bed: SeedBed): { days: number; share: number } {
   const i = daysBetween(season.first, day)
-  const risk = { covering: coveringOf(bed.cover), slopeShare: 0, sun: season.ground.sun, bed }
+  const risk = { covering: coveringOf(bed.cover), slopeShare: 0, bed }
   const years = season.years.map((year) =>
     judgeYear(year, grassByCode(code), risk, bedWater(year.weather, season.ground, 0, bed)),
   )

@@ -73,8 +73,8 @@ function season({ latDeg, normals, coastal = false }: Place): { season: Season; 
     seed: WEATHER_SEED,
   })
   const waters = of.years.map(({ weather }) => {
-    const { factor, dryHours } = bedWater(weather, ground, 0, BED)
-    return { factor, dryHours }
+    const { factor, dryHours, warmerK } = bedWater(weather, ground, 0, BED)
+    return { factor, dryHours, warmerK }
   })
   return { season: of, waters }
 }

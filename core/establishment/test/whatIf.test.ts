@@ -8,6 +8,11 @@ import { toDay } from '../../measure/calendar'
 import { AS_TOLD } from '../../water/topLayer'
 import { summarise } from '../outlook'
 import type { YearsOfTurf } from '../lasting'
+import { groundOf, jobOf } from '#contract/lawn'
+import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
+import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
+import { allPractices } from '../../job/decision/practices'
+import { oddsInputOf } from '../../job/oddsInput'
 import { buildSeason, DAYS_BEHIND, SOWN_AHEAD, type Season, type SeasonInput } from '../season'
 import type { SeedbedRisk } from '../sowing'
 import { oddsOf, variantsOf, type Variant } from '../whatIf'
@@ -27,6 +32,7 @@ const INPUT: SeasonInput = {
   years: 12,
   seed: 5,
 }
+const look = aLook({ zones: { [ZONE_ID]: aZone({ tapedM2: 400, sunHours: 3.5 }) } })
 let season: Season
 let variants: Variant[]
 beforeAll(() => {
@@ -64,6 +70,25 @@ describe('what may be tried', () => {
 })
 
 describe('odds of a variant', () => {
+  // Found: the sun of the lawn went along to a variant in another, so fleece warmed there as it does here.
+  test('in other sun are those of a lawn that lies in that sun, under fleece too', () => {
+    const bed = { cover: 'fleece', coverMm: 1, watering: AS_TOLD } as const
+    const shaded = oddsInputOf(
+      jobOf(aPlannedLawn(look)),
+      groundOf(aPlannedLawn(look)),
+      aFirm({ practices: allPractices({ coverMaterial: 'fleece' }) }),
+      false,
+    )
+    expect([shaded.ground.sun, shaded.risk.covering]).toEqual(['part', 'fleece'])
+    const inSun: SeedbedRisk = { ...RISK, covering: 'fleece', bed }
+    const moved = variantsOf(pureSeed('TF'), shaded.ground, { ...shaded.risk, ...inSun }).find(
+      ({ code }) => code === 'sun full',
+    )!
+    const there = { ...moved, ground: GROUND }
+    const [one] = variantsOf(pureSeed('TF'), GROUND, { ...inSun, swardCover: shaded.risk.swardCover! })
+    expect(oddsOf(there, season).odds.chance).toEqual(oddsOf(one!, season).odds.chance)
+  })
+
   test('of the plan are those of its summary, also when its ingredients went through JSON to a browser', () => {
     const summary = summarise(season, pureSeed('TF'), RISK, 75, COLUMBUS)
     const { odds: plan } = oddsOf(named('plan'), season)

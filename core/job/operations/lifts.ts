@@ -1,4 +1,5 @@
 import { LIFT_MM, liftShares } from '../../site/hollow'
+import { LOADS_M3 } from '../carrying'
 import { soilOf, wantsRelaying, type Part } from '../parts'
 
 /** What of a hollow's soil and ground each lift takes. */
@@ -18,4 +19,9 @@ export const laterLifts = (part: Part): ReturnType<typeof liftShares> =>
 
 /** Soil that goes down before the seed, m³ loose: of living turf no more than a lift. */
 export const soilNowM3 = (part: Part): number => soilOf(part).volumeM3 * firstShare(part)
+/** Soil for the lifts after it, m³ loose; a bucket or less is not worth telling. */
+export function soilLaterM3(part: Part): number {
+  const m3 = soilOf(part).volumeM3 - soilNowM3(part)
+  return m3 < LOADS_M3.bucket ? 0 : m3
+}
 export const firstShare = (part: Part): number => (laterLifts(part).length ? sharesOf(part)[0]!.volumeShare : 1)

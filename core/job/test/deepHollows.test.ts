@@ -4,6 +4,7 @@ import { told } from '../../explain/test/told'
 import { daysBetween } from '../../measure/calendar'
 import { DEFAULT_PRACTICES, type Practices } from '../decision/practices'
 import { operationByCode } from '../operations/registry'
+import { soilLaterM3, soilNowM3 } from '../operations/lifts'
 import { soilOf } from '../parts'
 import { buildSchedule } from '../schedule/schedule'
 import { PLANNING_FIGURES, planned, scheduleInput, type Planned } from './ground'
@@ -58,6 +59,15 @@ describe('a hollow under turf that lives on', () => {
       expect(daysBetween(lifts[i]!.to, to)).toBeGreaterThanOrEqual(PLANNING_FIGURES.liftGrow)
     expect(lifts[0]!.gates.map(({ text }) => told(text)).join()).toContain('0 of 4 mowings')
   })
+})
+
+test('what Bring tells of soil is what goes down now, and beside it what later lifts want', () => {
+  const of = (zone: Planned['zone']) => planned({ zone })[0]!
+  const [deep, shallow] = [of(HOLLOW), of({ deepestMm: 13, hollowM3: 0.05, hollowM2: 12 })]
+  expect(soilNowM3(deep) + soilLaterM3(deep)).toBeCloseTo(soilOf(deep).volumeM3, 9)
+  expect(soilLaterM3(deep)).toBeGreaterThan(0)
+  // A millimeter over one lift: less than a bucket of 12 l is left.
+  expect(soilLaterM3(shallow)).toBe(0)
 })
 
 describe('a hollow too deep for lifts', () => {

@@ -1,3 +1,4 @@
+import type { Glance } from '../../establishment/glance'
 import { planningOf } from '../planningFigures'
 import { SHORT_WAY, type Way } from '../carrying'
 import { partsOf, type Part } from '../parts'
@@ -92,6 +93,34 @@ export function planned({
     practices: all,
   })
   return partsOf([{ zone: ground, programme }], { ...begun, ...settings }, { texture: 'loam', practices: all, way })
+}
+
+/** A season that is at its best on the eighteenth of September. */
+export const GLANCE: Glance = {
+  years: 30,
+  band: { lowC: 10, highC: 18.3 },
+  growing: [],
+  rainShare: 1,
+  sowing: {
+    of100: 97,
+    dormant: false,
+    mow: { early: 26, middle: 30, late: 36 },
+    up: { early: 7, middle: 9, late: 13 },
+    fourthMow: 60,
+    water: { mmADay: 4.2, timesADay: 2.8 },
+    groundLeft: 0.6,
+    soilC: 20,
+  },
+  windows: [
+    {
+      from: toDay('2026-09-11'),
+      to: toDay('2026-09-23'),
+      best: toDay('2026-09-18'),
+      chance: { of100: 97, low: 90, high: 99 },
+      season: 'autumn',
+      cut: false,
+    },
+  ],
 }
 
 export const TODAY = toDay('2026-09-08')

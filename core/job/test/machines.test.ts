@@ -1,11 +1,9 @@
 import { expect, test } from 'vitest'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
-import { aLook, aZone, oneJob, ZONE_ID } from '../../../contract/test/looks'
+import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
+import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
 import { told } from '../../explain/test/told'
 import { grassByCode } from '../../grass/grasses'
-import { toDay } from '../../measure/calendar'
-import { measureZones } from '../../site/measure'
-import { DEFAULT_PRACTICES } from '../decision/practices'
 import { PROGRAMMES } from '../decision/programmes'
 import { NO_WORK } from '../nothingDecided'
 import { planJob } from '../planJob'
@@ -13,47 +11,10 @@ import { planningOf, type Planning } from '../planningFigures'
 import type { FirmRecord } from '../records'
 import { defaultScalpMm, defaultSettings } from '../settings'
 
-const firm = (planning: Partial<Planning> = {}): FirmRecord => ({
-  currency: 'USD',
-  today: toDay('2026-09-08'),
-  practices: DEFAULT_PRACTICES,
-  planning: planningOf(planning),
-  workingDays: [1, 2, 3, 4, 5, 6],
-  holidays: [],
-  feedRules: { phosphorus: 'exemption', blackouts: [] },
-  hoursADay: 16,
-  pace: {},
-  stock: {},
-  spokenFor: {},
-})
+const firm = (planning: Partial<Planning> = {}): FirmRecord => aFirm({ planning: planningOf(planning) })
 const look = aLook({ zones: { [ZONE_ID]: aZone({ tapedM2: 400, mowingHeightMm: 75 }) } })
-const lawn = (access: Partial<Lawn['access']>, work: Partial<Lawn['plan']['work']> = {}, practices = {}): Lawn => {
-  return {
-    ...look,
-    ...oneJob(look),
-    plan: {
-      version: 1,
-      programme: 'overseed',
-      overruleNote: null,
-      zonePlans: {},
-      practices,
-      blend: [],
-      sowOn: toDay('2026-09-18'),
-      settings: null,
-      work: { ...NO_WORK, ...work },
-      savedAt: null,
-      savedBy: null,
-    },
-    id: ZONE_ID,
-    measured: measureZones(look.zones, look.features, look),
-    areaM2: 400,
-    sunAwaited: false,
-    done: [],
-    savedAt: null,
-    savedBy: null,
-    access: { ...look.access, ...access },
-  }
-}
+const lawn = (access: Partial<Lawn['access']>, work: Partial<Lawn['plan']['work']> = {}, practices = {}): Lawn =>
+  aPlannedLawn(look, { practices, work: { ...NO_WORK, ...work } }, { access: { ...look.access, ...access } })
 const stopped = (of: Lawn, planning: Partial<Planning> = {}) =>
   planJob(jobOf(of), groundOf(of), firm(planning)).schedule!.tasks.flatMap(({ key, gates }) =>
     gates.filter(({ code }) => code === 'gate' || code === 'steps').map((gate) => ({ key, ...gate })),

@@ -1,34 +1,19 @@
 import { told } from '../../explain/test/told'
 import { describe, expect, test } from 'vitest'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
-import { doneSchema } from '#contract/work'
-import type { Gate } from '../../explain/judgement'
 import { NO_WORK } from '../nothingDecided'
-import type { Glance } from '#core/establishment/glance'
-import { planningOf } from '#core/job/planningFigures'
 import { DEFAULT_PRACTICES, allPractices } from '#core/job/decision/practices'
 import { toDay } from '#core/measure/calendar'
-import { measureZones } from '#core/site/measure'
-import { aLook, aZone, oneJob, ZONE_ID } from '../../../contract/test/looks'
+import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
+import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
 import { settingsUnder } from '../decision/candidates'
 import { oddsInputOf } from '../oddsInput'
 import { daysOf, planJob, tried } from '../planJob'
 import type { FirmRecord } from '../records'
 import { seasonOfGlance } from '../season'
+import { GLANCE as glance } from './ground'
 import { beginningSettings } from '../seeding'
 
-const NEW_FEATURE = {
-  name: '',
-  points: [
-    [0, 0],
-    [5, 0],
-  ] as [number, number][],
-  holes: [],
-  zoneId: null,
-  heightM: null,
-  radiusM: null,
-  depthMm: null,
-}
 const BACK = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
 const look = aLook({
   zones: {
@@ -36,72 +21,8 @@ const look = aLook({
     [BACK]: aZone({ name: 'Back', order: 1, tapedM2: 100, grass: 'CRF', sunHours: 4 }),
   },
 })
-const FIRM: FirmRecord = {
-  currency: 'USD',
-  today: toDay('2026-09-08'),
-  practices: DEFAULT_PRACTICES,
-  planning: planningOf(),
-  workingDays: [1, 2, 3, 4, 5, 6],
-  holidays: [],
-  feedRules: { phosphorus: 'exemption', blackouts: [] },
-  hoursADay: 16,
-  pace: {},
-  stock: {},
-  spokenFor: {},
-}
-const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => ({
-  ...look,
-  ...oneJob(look),
-  id: ZONE_ID,
-  measured: measureZones(look.zones, look.features, look),
-  areaM2: 500,
-  sunAwaited: false,
-  done: [],
-  savedAt: null,
-  savedBy: null,
-  ...change,
-  plan: {
-    version: 1,
-    programme: 'overseed',
-    overruleNote: null,
-    zonePlans: {},
-    practices: {},
-    blend: [],
-    sowOn: toDay('2026-09-18'),
-    settings: null,
-    work: NO_WORK,
-    savedAt: null,
-    savedBy: null,
-    ...plan,
-  },
-})
-const glance: Glance = {
-  years: 30,
-  band: { lowC: 10, highC: 18.3 },
-  growing: [],
-  rainShare: 1,
-  sowing: {
-    of100: 97,
-    dormant: false,
-    mow: { early: 26, middle: 30, late: 36 },
-    up: { early: 7, middle: 9, late: 13 },
-    fourthMow: 60,
-    water: { mmADay: 4.2, timesADay: 2.8 },
-    groundLeft: 0.6,
-    soilC: 20,
-  },
-  windows: [
-    {
-      from: toDay('2026-09-11'),
-      to: toDay('2026-09-23'),
-      best: toDay('2026-09-18'),
-      chance: { of100: 97, low: 90, high: 99 },
-      season: 'autumn',
-      cut: false,
-    },
-  ],
-}
-
+const FIRM = aFirm()
+const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => aPlannedLawn(look, plan, change)
 const plan = (of: Lawn, firm = FIRM) => planJob(jobOf(of), groundOf(of), firm, seasonOfGlance(glance))
 
 describe('the plan of a lawn in zones', () => {
@@ -262,64 +183,4 @@ describe('something tried out', () => {
     const inDo = tried(jobOf(now), standing, { sowOn, work: { ...NO_WORK, days: {} } })
     expect(inDo.work.days).toEqual(days)
   })
-})
-
-// Each was an answer that changed nothing.
-describe('an answer does what it says', () => {
-  const words = (gates: readonly Gate[]) => gates.map(({ text }) => told(text)).join('; ')
-  const gatesOf = (of: Lawn, key: string, seen = glance) =>
-    planJob(jobOf(of), groundOf(of), FIRM, seasonOfGlance(seen)).schedule!.tasks.find((task) => task.key === key)!.gates
-
-  test('that nothing was put on is not asked again', () => {
-    const clear = (change: Partial<Lawn>) =>
-      words(plan(lawn({}, { applications: [], ...change })).decision!.waiting.clear)
-    expect(clear({ nothingPutOn: false })).toContain('Ask the client')
-    expect(clear({ nothingPutOn: true })).not.toContain('Ask the client')
-  })
-
-  test('that lines are located and marked opens the ground, unless one that is drawn is not', () => {
-    const today = lawn({ sowOn: FIRM.today, work: { ...NO_WORK, pins: { core: FIRM.today } } })
-    const located = { access: { ...today.access, services: 'located' as const } }
-    const line = { ...NEW_FEATURE, kind: 'buried' as const, located: false }
-    const held = (of: Lawn) => gatesOf(of, 'core').some(({ code, state }) => code === 'services' && state === 'hold')
-    expect(held(today)).toBe(true)
-    expect(held({ ...today, ...located })).toBe(false)
-    expect(held({ ...today, ...located, features: { [BACK]: line } })).toBe(true)
-  })
-
-  test('of soaked ground reaches the gate that says it is too dry; a guess from normals holds nothing', () => {
-    const dry = (rainShare: number | null): Glance => ({
-      ...glance,
-      rainShare,
-      sowing: { ...glance.sowing!, groundLeft: 0.1 },
-    })
-    const skipped = { ...NO_WORK, skipped: { waterAhead: 'the client does' } }
-    const state = (of: Lawn, seen: Glance) =>
-      gatesOf(of, 'dethatch', seen).find(({ text }) => /ground|watered|pre-soak the soil/.test(told(text)))!.state
-    expect(state(lawn({ work: skipped }), dry(0.8))).toBe('hold')
-    expect(state(lawn({ work: skipped }), dry(null))).toBe('waiting')
-    expect(state(lawn(), dry(0.8))).toBe('waiting')
-    const mark = { id: BACK, key: 'waterAhead', savedBy: null, ...doneSchema.parse({ doneOn: '2026-09-15' }) }
-    expect(state(lawn({}, { done: [mark] }), dry(0.8))).toBe('met')
-  })
-})
-
-// Found by planning jobs at random: a plan whose sowing was left out could not be priced, and no page of it opened.
-test('what has its day chosen cannot be left out of a plan', () => {
-  const { schedule, price } = plan(lawn({ work: { ...NO_WORK, skipped: { sow: 'no', scalp: 'low already' } } }))
-  expect(schedule!.tasks.map(({ key }) => key)).toContain('sow')
-  expect(schedule!.skipped.map(({ key }) => key)).toEqual(['scalp'])
-  expect(price!.priceMinor.value).toBeGreaterThan(0)
-})
-
-test('what the bed wants to drink is told at the watering as When tells it, beside what the client can do', () => {
-  const asked = (water: Partial<Lawn['water']>) => {
-    const one = lawn()
-    const { tasks } = plan({ ...one, water: { ...one.water, ...water } }).schedule!
-    return told(tasks.find(({ operation }) => operation.code === 'water')!.settings)
-  }
-  expect(asked({ timesADay: 3 })).toMatch(/a day until nearly all is up, in 3 turns\.$/)
-  expect(asked({ timesADay: 1 })).toContain('the client can do one')
-  expect(asked({ timesADay: null })).toContain('Ask who waters')
-  expect(asked({ source: 'none' })).toContain('rain alone')
 })
