@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { Message } from '#core/explain/message'
 import type { FirmSettings, Role } from './firm'
 import type { StockLevels } from '#core/materials/stock'
@@ -53,8 +54,13 @@ export interface SillData {
   recordEnds: Day | null
   /** How the weather years were made, in words. */
   yearsFrom: string
+  /** A first look by a handful of years, while all of them are worked out. */
+  coarse: boolean
   outlook: Outlook
 }
+
+/** How a season is asked for: a first look will do, or all its years are waited for. */
+export const sillAskedSchema = z.object({ coarse: z.literal('yes').optional() })
 
 /** The same as it crosses. */
 export type SillTold = Omit<SillData, 'outlook'> & { outlook: OutlookTold }

@@ -23,6 +23,8 @@ export const outlinesAskedSchema = z.object({
     .max(LIST_PAGE * 37)
     .transform((ids) => ids.split(',').filter(Boolean))
     .pipe(z.array(idSchema).max(LIST_PAGE, said('contract.atMostLawnsAt', { LIST_PAGE }))),
+  /** Odds of a handful of weather years will do where none are worked out. */
+  coarse: z.literal('yes').optional(),
 })
 
 /** A lawn as the list knows it, by the job in view: the open one, or the last. */
@@ -45,10 +47,14 @@ export interface ListedLawn {
   }
   /** As it was last worked out of the lawn as it stands now; null while it is being worked out. */
   outline: Outline | null
+  /** The outline goes by a handful of weather years, while the others are worked out. */
+  coarse?: boolean
 }
 
 /** The outline of a lawn in the list as it is today; null where it could not be worked out. */
 export interface LawnOutline {
   id: string
   outline: Outline | null
+  /** By a handful of weather years: asked for again without, it goes by all that a list goes by. */
+  coarse: boolean
 }

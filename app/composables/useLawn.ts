@@ -19,8 +19,9 @@ function deriveLawn(id: string) {
   const outlook = computed(() =>
     sill.lawnId === id && sill.data?.jobId === lawn.value?.job.id ? sill.data?.outlook : undefined,
   )
+  /** Nothing is planned by a first look. */
   const season = computed<SeasonKnown>(() =>
-    outlook.value ? seasonOfOutlook(outlook.value, sill.data?.forecast ?? []) : NO_SEASON,
+    outlook.value && !sill.data?.coarse ? seasonOfOutlook(outlook.value, sill.data?.forecast ?? []) : NO_SEASON,
   )
   const planned = (of: JobRecord): JobPlan | undefined =>
     // What has ended is shown as it was kept, and never planned anew.

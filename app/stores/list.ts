@@ -63,17 +63,32 @@ export const useListStore = defineStore('list', () => {
     await today(signal)
   }
 
-  async function today(signal: AbortSignal): Promise<void> {
-    const ids = lawns.value.map(({ id }) => id)
+  /** Rows as they are told, a page after the other. @param coarse whether a first look will do */
+  async function told(ids: readonly string[], coarse: boolean, signal: AbortSignal): Promise<void> {
     for (let i = 0; i < ids.length; i += LIST_PAGE) {
-      const asked = ids.slice(i, i + LIST_PAGE)
-      const list = await $fetch<LawnOutline[]>('/api/outlines', { query: { of: asked.join(',') }, signal })
-      const outlines = new Map(list.map(({ id, outline }) => [id, outline]))
+      const query = { of: ids.slice(i, i + LIST_PAGE).join(','), ...(coarse ? { coarse: 'yes' } : {}) }
+      const list = await $fetch<LawnOutline[]>('/api/outlines', { query, signal })
+      const found = new Map(list.map((one) => [one.id, one]))
       lawns.value = lawns.value.map((lawn) => {
-        const outline = outlines.get(lawn.id)
-        return outline ? { ...lawn, outline } : lawn
+        const one = found.get(lawn.id)
+        return one?.outline ? { ...lawn, outline: one.outline, coarse: one.coarse } : lawn
       })
     }
+  }
+
+  /** What nothing is known of has a first look at once; then all of them are told as they are today. */
+  async function today(signal: AbortSignal): Promise<void> {
+    const unknown = lawns.value.filter(({ outline }) => !outline)
+    await told(
+      unknown.map(({ id }) => id),
+      true,
+      signal,
+    )
+    await told(
+      lawns.value.map(({ id }) => id),
+      false,
+      signal,
+    )
   }
 
   /** Works all rows out anew, as after a step of the clock; what stands stays meanwhile. */

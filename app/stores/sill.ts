@@ -26,11 +26,18 @@ export const useSillStore = defineStore('sill', () => {
     try {
       const path = id ? `/api/lawns/${id}/sill` : '/api/sill'
       const by = id && tried?.of === id ? ({ method: 'POST', body: { settings: tried.settings } } as const) : {}
-      const told = await $fetch<SillTold | SillLacking>(path, { query: { job }, signal, ...by })
-      lacks.value = 'lacks' in told ? tell(told.lacks) : ''
-      data.value = 'lacks' in told ? undefined : sillOf(told)
-      lawnId.value = id
-      problem.value = undefined
+      const ask = (query: { coarse?: 'yes' }) =>
+        $fetch<SillTold | SillLacking>(path, { query: { job, ...query }, signal, ...by })
+      const hear = (told: SillTold | SillLacking) => {
+        lacks.value = 'lacks' in told ? tell(told.lacks) : ''
+        data.value = 'lacks' in told ? undefined : sillOf(told)
+        lawnId.value = id
+        problem.value = undefined
+      }
+      // A first look fills an empty page; one that stands stays until all years are worked out.
+      const stands = lawnId.value === id && data.value?.jobId === (job ?? null)
+      if (!stands) hear(await ask({ coarse: 'yes' }))
+      if (stands || data.value?.coarse) hear(await ask({}))
     } catch (error) {
       if (!signal.aborted) problem.value = problemOf(error)
     }

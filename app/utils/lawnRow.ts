@@ -72,9 +72,9 @@ function endedRow(lawn: ListedLawn, endedOn: Day, today: Day): LawnRowView {
   }
 }
 
-const oddsWords = ({ odds, possibleFrom }: Outline, today: Day): string =>
+const oddsWords = ({ odds, possibleFrom }: Outline, coarse: boolean, today: Day): string =>
   odds
-    ? t('lawns.of100', { of100: odds.of100 })
+    ? t(coarse ? 'lawns.aboutOf100' : 'lawns.of100', { of100: odds.of100 })
     : possibleFrom
       ? t('lawns.next2', { possibleFrom: shortDay(possibleFrom, today) })
       : ''
@@ -96,7 +96,7 @@ export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRo
     programme: !job.programme && outline.stage === 'not now' ? t('lawns.wait') : programmeWords(job),
     rate,
     sow: job.sowOn ? shortDayWithWeekday(job.sowOn, today) : t('lawns.noDayYet'),
-    odds: oddsWords(outline, today),
+    odds: oddsWords(outline, lawn.coarse ?? false, today),
     next: next
       ? next.from <= today && next.to >= today
         ? t('lawns.today')

@@ -26,6 +26,8 @@ export type SeasonAnswer = { number: number } & (
 
 /** Years of the first, coarse answer. */
 const COARSE_YEARS = 6
+/** Years of what is compared: half of those behind the page, for every variant is worked out on this device. */
+const COMPARED_YEARS = 100
 let current = 0
 const say = (answer: SeasonAnswer) => {
   self.postMessage(answer)
@@ -41,7 +43,7 @@ async function work(number: number, { input, seed, risk, zones }: SeasonTold): P
   say({ number, kind: 'variants', variants })
   const runs = [
     { years: COARSE_YEARS, of: variants.slice(0, 1), coarse: true },
-    { years: input.years, of: variants, coarse: false },
+    { years: Math.min(COMPARED_YEARS, input.years), of: variants, coarse: false },
   ]
   let done = 0
   let plan: GoodYears | undefined

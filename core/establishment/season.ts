@@ -42,6 +42,8 @@ const FADE_DAYS = 10
 /** A forecast's rain is believed for this long. @source own */
 const RAIN_FORECAST_DAYS = 5
 const SPIN_UP_DAYS = 365
+/** Weather years of one season at the most. */
+export const MOST_YEARS = 200
 /** Days of a record that are read at all. */
 export const DAYS_READ = SPIN_UP_DAYS + DAYS_BEHIND
 
@@ -161,8 +163,8 @@ function moveBy({ seedbedHourlyC, probeDailyC }: SoilCourse, byK: Float64Array):
  * @source own, over Richardson 1981 and conduction; the years are the place's, so the spread ahead is the climate's, not a forecast model's
  */
 export function buildSeason(input: SeasonInput): Season {
-  if (!Number.isInteger(input.years) || input.years < 1 || input.years > 200)
-    throw new RangeError('Between 1 and 200 weather years.')
+  if (!Number.isInteger(input.years) || input.years < 1 || input.years > MOST_YEARS)
+    throw new RangeError(`Between 1 and ${MOST_YEARS} weather years.`)
   refuseNonFinite(input.observed)
   refuseNonFinite(input.forecast)
   const { run: history, filled } = gaplessRun(
@@ -209,6 +211,12 @@ export function buildSeason(input: SeasonInput): Season {
     readings,
   }
 }
+
+/** A season by the first so many of its years: the same as one that was built of them alone. */
+export const firstYears = (season: Season, years: number): Season => ({
+  ...season,
+  years: season.years.slice(0, years),
+})
 
 /** Mean of the five days that end with day i; shorter at the start of the series. */
 export function fiveDayMean(series: ArrayLike<number>, i: number): number {

@@ -4,6 +4,7 @@ import { answer } from '../utils/answer'
 import { queryOf } from '../utils/ask'
 
 /** What the list says of the lawns asked for, as of today. Long work, done beside the server's own thread. */
-export default answer((event, work) =>
-  outlinesToday(work, queryOf(event, outlinesAskedSchema).of, () => event.node.req.destroyed),
-)
+export default answer((event, work) => {
+  const { of, coarse } = queryOf(event, outlinesAskedSchema)
+  return outlinesToday(work, of, { coarse: coarse !== undefined, gone: () => event.node.req.destroyed })
+})

@@ -2,7 +2,7 @@ import { commonGrass } from '../records/lawns'
 import { answer } from '../utils/answer'
 import { localFetch } from '../utils/localFetch'
 import { noStation } from '../utils/lawnStation'
-import { sillAnswer } from '../utils/sillAnswer'
+import { coarseAsked, sillAnswer } from '../utils/sillAnswer'
 import { freshStations } from '../weather/collect'
 import { sillJson, sillText } from '../weather/sill'
 import { homeSubject } from '../weather/subject'
@@ -13,6 +13,6 @@ export default answer((event, work) =>
     const home = (await freshStations(work, localFetch))[0]
     if (!home) throw noStation()
     const subject = homeSubject(home, (await commonGrass(work.firm.id)) ?? (work.firm.grows === 'warm' ? 'BER' : 'TF'))
-    return sillJson(await sillText(work, home, subject), null)
+    return sillJson(await sillText(work, home, subject, { coarse: coarseAsked(event) }), null)
   }),
 )

@@ -10,7 +10,7 @@ import {
 } from '#core/weather/stationYears'
 import type { ProbeReading } from '#core/soil/probe'
 import type { DailyWeather } from '#core/weather/weather'
-import { DAYS_AHEAD, DAYS_READ, type SeasonInput } from '#core/establishment/season'
+import { DAYS_AHEAD, DAYS_READ, MOST_YEARS, type SeasonInput } from '#core/establishment/season'
 import { addDays, type Day } from '#core/measure/calendar'
 
 /** Whose normals stand in where a station has none of its own. */
@@ -76,9 +76,6 @@ function climateOf(
   }
 }
 
-/** Generated weather years behind every count on the screen. */
-const WEATHER_YEARS = 100
-
 /** What a season is computed from, as far as it is known before the station's days are read. */
 type Known = Pick<SeasonInput, 'forecast' | 'ground' | 'seed' | 'warmerK'> & {
   probe: Omit<NonNullable<SeasonInput['probe']>, 'readings'>
@@ -105,7 +102,7 @@ export function groundsOfStation({
     today: told.today,
     observed: days.filter(({ day }) => day < told.today && day >= addDays(told.today, -DAYS_READ)),
     climate: ofPlace,
-    years: own ? MOST_STATION_YEARS : WEATHER_YEARS,
+    years: own ? MOST_STATION_YEARS : MOST_YEARS,
     own,
     probe: { ...known.probe, readings: JSON.parse(readings) as ProbeReading[] },
   }

@@ -18,7 +18,7 @@ import { Refusal } from '../utils/refusal'
 import { sunFollows } from '../utils/sunFollows'
 import { freshStations } from '../weather/collect'
 import { stationTold, type StationTold } from '../weather/grounds'
-import { briefText } from '../weather/sill'
+import { briefText, type BriefText } from '../weather/sill'
 import { stationOf } from '../weather/stationOf'
 import { subjectOf } from '../weather/subject'
 
@@ -27,8 +27,18 @@ const IN_ONE_GO = 10
 /** Seasons that are asked for at once: as many as keep every thread at work. */
 const AT_ONCE = 4
 
-/** Somebody waits no longer: what is worked out already stays kept. */
-type Gone = () => boolean
+/** How outlines are asked for. */
+interface AskedHow {
+  /** Whether odds of a handful of years will do where none are kept; such outlines are told, and not kept. */
+  coarse: boolean
+  /** Somebody waits no longer: what is worked out already stays kept. */
+  gone: () => boolean
+}
+/** An outline, and whether it goes by a handful of years. */
+interface Made {
+  outline: Outline
+  coarse: boolean
+}
 
 /** The season of a lawn in brief; null where its station cannot tell, or it could not be worked out. */
 async function briefFor(
@@ -36,12 +46,13 @@ async function briefFor(
   lawn: Lawn,
   stations: readonly StationRecord[],
   told: (station: StationRecord) => Promise<StationTold>,
-): Promise<string | null> {
+  coarse: boolean,
+): Promise<BriefText | null> {
   const station = stationOf(lawn, stations)
   if (lawn.job.endedOn || !station || !sownOn(groundOf(lawn), jobOf(lawn), practicesOf(jobOf(lawn), work.firm)))
     return null
   try {
-    return await briefText(work, { station, told: await told(station) }, subjectOf(lawn, station, work))
+    return await briefText(work, { station, told: await told(station) }, subjectOf(lawn, station, work), coarse)
   } catch (error) {
     // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
     if (failureOf(error) !== undefined) throw error
@@ -61,36 +72,40 @@ function askedOnce(work: AtWork): (station: StationRecord) => Promise<StationTol
   }
 }
 
-async function briefsOf(work: AtWork, lawns: readonly Lawn[], gone: Gone): Promise<Map<string, string | null>> {
+async function briefsOf(
+  work: AtWork,
+  lawns: readonly Lawn[],
+  { coarse, gone }: AskedHow,
+): Promise<Map<string, BriefText | null>> {
   const stations = await freshStations(work, localFetch)
   const told = askedOnce(work)
-  const briefs = new Map<string, string | null>()
+  const briefs = new Map<string, BriefText | null>()
   const left = [...lawns]
   const worker = async (): Promise<void> => {
     for (let lawn = left.shift(); lawn && !gone(); lawn = left.shift())
-      briefs.set(lawn.id, await briefFor(work, lawn, stations, told))
+      briefs.set(lawn.id, await briefFor(work, lawn, stations, told, coarse))
   }
   await Promise.all(Array.from({ length: AT_ONCE }, worker))
   return briefs
 }
 
 /** Works outlines out beside the server's own thread. */
-async function workedOut(work: AtWork, firm: FirmRecord, ids: string[], gone: Gone): Promise<Map<string, Outline>> {
+async function workedOut(work: AtWork, firm: FirmRecord, ids: string[], how: AskedHow): Promise<Map<string, Made>> {
   const lawns = await lawnsOf(work.firm.id, ids)
   // Where a server ended before the sun of a saved plan was there, it is worked out by whoever lists the lawn next.
   for (const lawn of lawns) if (lawn.sunAwaited) void sunFollows(work.firm.id, lawn).catch(() => undefined)
-  const briefs = await briefsOf(work, lawns, gone)
-  const made = new Map<string, Outline>()
-  for (let i = 0; i < lawns.length && !gone(); i += IN_ONE_GO) {
+  const briefs = await briefsOf(work, lawns, how)
+  const made = new Map<string, Made>()
+  for (let i = 0; i < lawns.length && !how.gone(); i += IN_ONE_GO) {
     const some = lawns.slice(i, i + IN_ONE_GO)
     const outlines = await compute('outlinesOf', {
       firm,
-      lawns: some.map((lawn) => ({ lawn, brief: briefs.get(lawn.id) ?? null })),
+      lawns: some.map((lawn) => ({ lawn, brief: briefs.get(lawn.id)?.brief ?? null })),
     })
     for (const [n, outline] of outlines.entries()) {
       const { id } = some[n]!
       if ('failed' in outline) log.error({ lawn: id, reason: outline.failed }, 'a job was left out of a list')
-      else made.set(id, outline)
+      else made.set(id, { outline, coarse: briefs.get(id)?.coarse ?? false })
     }
   }
   return made
@@ -108,7 +123,7 @@ function aroundOf(work: AtWork, firm: FirmRecord): string {
  * Outlines of lawns as they are today: those that nothing has changed for as they are kept, the others worked out anew and
  * kept.
  */
-export async function outlinesToday(work: AtWork, ids: readonly string[], gone: Gone): Promise<LawnOutline[]> {
+export async function outlinesToday(work: AtWork, ids: readonly string[], how: AskedHow): Promise<LawnOutline[]> {
   const firm = await firmOf(work)
   const around = aroundOf(work, firm)
   const kept = await keptOutlines(work.firm.id, engine(), ids)
@@ -118,12 +133,12 @@ export async function outlinesToday(work: AtWork, ids: readonly string[], gone: 
         work,
         firm,
         stale.map(({ lawnId }) => lawnId),
-        gone,
+        how,
       )
-    : new Map<string, Outline>()
+    : new Map<string, Made>()
   const toKeep = stale.flatMap(({ jobId, own, lawnId }: KeptOutline) => {
-    const outline = made.get(lawnId)
-    return outline && own ? [{ jobId, own, outline }] : []
+    const told = made.get(lawnId)
+    return told && !told.coarse && own ? [{ jobId, own, outline: told.outline }] : []
   })
   // Not kept is worked out again; nobody has to be told.
   if (toKeep.length)
@@ -132,6 +147,7 @@ export async function outlinesToday(work: AtWork, ids: readonly string[], gone: 
     })
   return kept.map(({ lawnId, around: of, outline }) => ({
     id: lawnId,
-    outline: of === around ? outline : (made.get(lawnId) ?? null),
+    outline: of === around ? outline : (made.get(lawnId)?.outline ?? null),
+    coarse: made.get(lawnId)?.coarse ?? false,
   }))
 }

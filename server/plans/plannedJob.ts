@@ -17,7 +17,7 @@ import { localFetch } from '../utils/localFetch'
 async function seasonOf(lawn: Lawn, work: AtWork): Promise<SeasonKnown> {
   const station = stationOf(lawn, await freshStations(work, localFetch))
   if (!station) return NO_SEASON
-  const { outlook, forecast } = await sillText(work, station, subjectOf(lawn, station, work))
+  const { outlook, forecast } = await sillText(work, station, subjectOf(lawn, station, work), { coarse: false })
   return seasonOfOutlook(readOutlook(JSON.parse(outlook) as OutlookTold), forecast)
 }
 

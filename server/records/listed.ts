@@ -82,3 +82,10 @@ export async function keepOutlines(
     ),
   )
 }
+
+/** What a list is told of a job is worked out anew, and stands meanwhile. */
+export async function outlineIsOld(firmId: string, jobId: string): Promise<void> {
+  await inFirm(firmId, (client) =>
+    client.query(`update kept_outlines set around = '' where firm_id = $1 and job_id = $2`, [firmId, jobId]),
+  )
+}

@@ -24,9 +24,12 @@ describe('a season that was worked out', () => {
     await keepOutlook(us.firmId, HASH, made(30, 'normals'))
     await keepOutlook(us.firmId, HASH, made(99, 'another'))
     expect(await keptOutlook(us.firmId, HASH)).toEqual({ outlook: outlook(30), yearsFrom: 'normals' })
-    expect(await keptBrief(us.firmId, HASH)).toBe('{"years": 30}')
+    const other = 'cd'.repeat(32)
+    expect(await keptBrief(us.firmId, [other, HASH])).toEqual({ hash: HASH, brief: '{"years": 30}' })
+    await keepOutlook(us.firmId, other, made(12, 'normals'))
+    expect(await keptBrief(us.firmId, [other, HASH])).toEqual({ hash: other, brief: '{"years": 12}' })
     expect(await keptOutlook((await newFirm('Theirs')).firmId, HASH)).toBeUndefined()
-    expect(await keptOutlook(us.firmId, 'cd'.repeat(32))).toBeUndefined()
+    expect(await keptOutlook(us.firmId, 'ef'.repeat(32))).toBeUndefined()
   })
 
   test('goes after three days, when the next is kept, and only the old one', async () => {

@@ -24,14 +24,18 @@ export async function keptOutlook(firmId: string, hash: string): Promise<Omit<Ke
   return rows[0]
 }
 
-/** What a list reads of an outlook that is kept. */
-export async function keptBrief(firmId: string, hash: string): Promise<string | undefined> {
-  const rows = await rowsOf<{ brief: string }>(
+/** What a list reads of an outlook that is kept. @param hashes the first that is kept is told */
+export async function keptBrief(
+  firmId: string,
+  hashes: readonly string[],
+): Promise<{ hash: string; brief: string } | undefined> {
+  const rows = await rowsOf<{ hash: string; brief: string }>(
     firmId,
-    `select brief::text as brief from kept_outlooks where firm_id = $1 and hash = $2`,
-    [firmId, hash],
+    `select hash, brief::text as brief from kept_outlooks where firm_id = $1 and hash = any($2)
+      order by array_position($2, hash) limit 1`,
+    [firmId, hashes],
   )
-  return rows[0]?.brief
+  return rows[0]
 }
 
 /** Two servers that worked the same out keep it once. */

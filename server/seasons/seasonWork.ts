@@ -1,5 +1,5 @@
 import type { Normals } from '#core/weather/normals'
-import { buildSeason, type Season, type SeasonInput } from '#core/establishment/season'
+import { buildSeason, firstYears, type Season, type SeasonInput } from '#core/establishment/season'
 import { yearsOfTurf, type YearsOfTurf } from '#core/establishment/lasting'
 import { briefOf } from '#core/establishment/glance'
 import { summarise } from '#core/establishment/outlook'
@@ -14,6 +14,8 @@ export interface SeasonWork {
   key: string
   /** A `SeasonInput` as JSON. */
   input: string
+  /** Weather years to go by, of those of the input at the most. */
+  years: number
   seed: Blend
   risk: SeedbedRisk
   mowingMm: number
@@ -28,15 +30,25 @@ export interface WorkedOut {
   brief: string
 }
 
-/** A season weighs some megabytes; a thread is given the lawns that share one after the other. */
-let latest: { key: string; season: Season; normals: Normals; lasting: YearsOfTurf } | undefined
+/** A season weighs tens of megabytes; a thread is given the lawns that share one after the other. */
+let latest: { key: string; asked: number; season: Season; normals: Normals; lasting: YearsOfTurf } | undefined
 
-/** Works an outlook out; the season asked for last is at hand. */
-export function workOut({ key, input, seed, risk, mowingMm, stand }: SeasonWork): WorkedOut {
-  if (latest?.key !== key) {
+/** Works an outlook out; the season asked for last is at hand, for fewer of its years too. */
+export function workOut({ key, input, years, seed, risk, mowingMm, stand }: SeasonWork): WorkedOut {
+  if (latest?.key !== key || latest.asked < years) {
     const read = JSON.parse(input) as SeasonInput
-    latest = { key, season: buildSeason(read), normals: read.climate.normals, lasting: yearsOfTurf(read) }
+    const of = { ...read, years: Math.min(years, read.years) }
+    // What was there is let go before the next is built.
+    latest = undefined
+    latest = {
+      key,
+      asked: years,
+      season: buildSeason(of),
+      normals: read.climate.normals,
+      lasting: yearsOfTurf(of),
+    }
   }
-  const outlook = summarise(latest.season, seed, risk, mowingMm, latest.normals, stand, latest.lasting)
+  const { season, normals, lasting } = latest
+  const outlook = summarise(firstYears(season, years), seed, risk, mowingMm, normals, stand, lasting)
   return { outlook: JSON.stringify(tellOutlook(outlook)), brief: JSON.stringify(briefOf(outlook)) }
 }

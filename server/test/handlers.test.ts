@@ -224,6 +224,20 @@ describe('the season', () => {
     expect((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body.outlook).toEqual(own.outlook)
   })
 
+  test('has a first look that is marked, until all of its years are worked out', async () => {
+    await ridge()
+    const path = `/api/lawns/${(await surveyed()).id}/sill`
+    const ask = async (query = '') => (await call<SillTold>('GET', `${path}${query}`)).body
+    const first = await ask('?coarse=yes')
+    expect([first.coarse, first.outlook.years]).toEqual([true, 8])
+    const whole = await ask()
+    expect([whole.coarse, whole.outlook.years]).toEqual([false, 200])
+    expect(await ask('?coarse=yes')).toEqual(whole)
+    // Soil behind today is no matter of chance.
+    expect(first.outlook.soilC.median[0]).toBe(whole.outlook.soilC.median[0])
+    expect((await call('GET', `${path}?coarse=perhaps`)).status).toBe(422)
+  })
+
   test('of settings that are tried is told without keeping them, and is that of the same settings once kept', async () => {
     await ridge()
     const lawn = await surveyed()

@@ -35,8 +35,9 @@ describe('an outline', () => {
   test('says of a job what its own plan and season say', async () => {
     await ridge()
     const lawn = await overseeded()
-    const [told] = await outlines(lawn)
     const { outlook } = sillOf((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body)
+    expect(outlook.years).toBe(200)
+    const [told] = await outlines(lawn)
     expect(told).toMatchObject({ id: lawn.id, outline: { stage: 'to sow', grass: 'TF', missing: 0 } })
     expect(told!.outline!.odds).toEqual({ of100: glanceOf(outlook, lawn.plan.sowOn).sowing!.of100 })
     expect(told!.outline!.marks.find(({ anchor }) => anchor)).toMatchObject({ key: 'sow', day: '2026-09-18' })
@@ -52,6 +53,28 @@ describe('an outline', () => {
     )
     expect(await outlines(one, other)).toEqual(told)
     expect(plannedSince()).toBe(0)
+  })
+
+  test('goes by fewer years until its own page is opened, and then by those of its page', async () => {
+    await ridge()
+    const lawn = await overseeded()
+    const [listed] = await outlines(lawn)
+    const own = sillOf((await call<SillTold>('GET', `/api/lawns/${lawn.id}/sill`)).body).outlook
+    const [after] = await outlines(lawn)
+    expect(after!.outline!.odds).toEqual({ of100: glanceOf(own, lawn.plan.sowOn).sowing!.of100 })
+    expect([listed!.coarse, after!.coarse]).toEqual([false, false])
+    expect(plannedSince()).toBe(2)
+  })
+
+  test('has a first look that is marked and not kept, where nothing is worked out', async () => {
+    await ridge()
+    const lawn = await overseeded()
+    const look = () => call<LawnOutline[]>('GET', `/api/outlines?coarse=yes&of=${lawn.id}`)
+    expect((await look()).body[0]).toMatchObject({ id: lawn.id, coarse: true, outline: { stage: 'to sow' } })
+    expect((await list())[0]!.outline).toBeNull()
+    const [whole] = await outlines(lawn)
+    expect(whole!.coarse).toBe(false)
+    expect((await look()).body).toEqual([whole])
   })
 
   test('of a lawn that changed is no more told, and is worked out for it alone', async () => {

@@ -1,7 +1,11 @@
 import type { H3Event } from 'h3'
-import type { SillLacking } from '#contract/context'
+import { sillAskedSchema, type SillLacking } from '#contract/context'
 import { asJson } from './answer'
+import { queryOf } from './ask'
 import { Refusal } from './refusal'
+
+/** Whether a first look will do. */
+export const coarseAsked = (event: H3Event): boolean => queryOf(event, sillAskedSchema).coarse !== undefined
 
 /** The season as text; where no station can tell it, what is missing: a firm that has just begun did nothing wrong. */
 export async function sillAnswer(event: H3Event, tell: () => Promise<string>): Promise<string> {

@@ -43,38 +43,61 @@ function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): P
 }
 
 /**
- * The season of a subject by the hash of all that it is worked out from.
- * @param when 'soon' where somebody waits for this one, 'later' where it is one of a list
+ * Weather years that a season is told by: for its own page; in a list, where a range a little wider will do; and at
+ * first, marked as coarse, while the others are worked out.
  */
+const YEARS = { whole: 200, listed: 100, coarse: 8 } as const
+type Told = keyof typeof YEARS
+
+/** The season of a subject by the hash of all that it is worked out from. */
 function seasonOf(
   work: AtWork,
   { station, told }: { station: StationRecord; told: StationTold },
   { ground, heightM, seed, risk, mowingMm, stand }: Subject,
-  when: 'soon' | 'later',
 ) {
   const { key, read } = groundsOf(work, station, told, { ground, heightM })
-  const hash = createHash('sha256')
-    .update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand]))
-    .digest('hex')
-  const make = () =>
-    made(work.firm.id, hash, async () => {
+  const of = { seed, risk, mowingMm, stand }
+  return (by: Told, when: 'soon' | 'later') => {
+    const years = YEARS[by]
+    const hash = createHash('sha256')
+      .update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand, years]))
+      .digest('hex')
+    const workOut = async (): Promise<KeptOutlook> => {
       const { input, yearsFrom } = await grounds(key, read)
-      return { ...(await workedOut({ key, input, seed, risk, mowingMm, stand }, when)), yearsFrom }
-    })
-  return { hash, make }
+      return { ...(await workedOut({ key, input, years, ...of }, when)), yearsFrom }
+    }
+    return { hash, workOut, make: () => made(work.firm.id, hash, workOut) }
+  }
+}
+
+/** What a list reads of a subject's season. */
+export interface BriefText {
+  /** A `Brief` as JSON. */
+  brief: string
+  /** Of a handful of years, while the others are not worked out. */
+  coarse: boolean
 }
 
 /**
- * What a list reads of a subject's season, a `Brief` as JSON.
+ * What a list reads of a subject's season: what its own page was told where that is kept, so that both say the same.
  * @param from a station and what it tells, asked once for a list
+ * @param coarse whether a handful of years will do where nothing is kept
  */
 export async function briefText(
   work: AtWork,
   from: { station: StationRecord; told: StationTold },
   subject: Subject,
-): Promise<string> {
-  const { hash, make } = seasonOf(work, from, subject, 'later')
-  return briefs(hash, async () => (await keptBrief(work.firm.id, hash)) ?? (await make()).brief)
+  coarse: boolean,
+): Promise<BriefText> {
+  const season = seasonOf(work, from, subject)
+  const listed = season('listed', 'later')
+  const hashes = [season('whole', 'later').hash, listed.hash]
+  const known = hashes.map((hash) => briefs.known(hash)).find((brief) => brief !== undefined)
+  if (known) return { brief: await known, coarse: false }
+  const kept = await keptBrief(work.firm.id, hashes)
+  if (kept) return { brief: await briefs(kept.hash, () => Promise.resolve(kept.brief)), coarse: false }
+  if (coarse) return { brief: (await season('coarse', 'later').workOut()).brief, coarse: true }
+  return { brief: await briefs(listed.hash, async () => (await listed.make()).brief), coarse: false }
 }
 
 /** What the sill shows of one subject, its outlook still as text. */
@@ -82,14 +105,51 @@ export interface SillText extends Omit<SillData, 'outlook' | 'jobId'> {
   outlook: string
 }
 
+type OutlookText = Pick<SillText, 'outlook' | 'yearsFrom' | 'coarse'>
+
+/** The outlook of a subject over all its years, or as good as it is at hand where that will do. */
+async function outlookText(
+  firmId: string,
+  season: ReturnType<typeof seasonOf>,
+  coarse: boolean,
+  onMade: () => Promise<void>,
+): Promise<OutlookText> {
+  const whole = season('whole', 'soon')
+  const known = (hash: string) =>
+    inTheMaking.has(hash) ? undefined : (outlooks.known(hash) ?? keptOutlook(firmId, hash))
+  const make = async () => {
+    const outlook = await whole.make()
+    await onMade()
+    return outlook
+  }
+  if (!coarse)
+    return {
+      ...(await outlooks(whole.hash, async () => (await keptOutlook(firmId, whole.hash)) ?? (await make()))),
+      coarse: false,
+    }
+  const kept = await known(whole.hash)
+  if (kept) return { ...(await outlooks(whole.hash, () => Promise.resolve(kept))), coarse: false }
+  const told = (await known(season('listed', 'soon').hash)) ?? (await season('coarse', 'soon').workOut())
+  return { ...told, coarse: true }
+}
+
+/** How a season is asked for. */
+export interface Asked {
+  /** Whether fewer years will do, marked so, where all are not worked out yet. */
+  coarse: boolean
+  /** Told once all its years are worked out. */
+  onMade?: () => Promise<void>
+}
+
 /** Everything the sill shows of one subject, from one station. */
-export async function sillText(work: AtWork, station: StationRecord, subject: Subject): Promise<SillText> {
+export async function sillText(
+  work: AtWork,
+  station: StationRecord,
+  subject: Subject,
+  { coarse, onMade = () => Promise.resolve() }: Asked,
+): Promise<SillText> {
   const told = await stationTold(work, station)
-  const { hash, make } = seasonOf(work, { station, told }, subject, 'soon')
-  const { outlook, yearsFrom } = await outlooks(
-    hash,
-    async () => (await keptOutlook(work.firm.id, hash)) ?? (await make()),
-  )
+  const outlook = await outlookText(work.firm.id, seasonOf(work, { station, told }, subject), coarse, onMade)
   const grass = grassByCode(mainOf(subject.seed))
   return {
     place: subject.place,
@@ -101,8 +161,7 @@ export async function sillText(work: AtWork, station: StationRecord, subject: Su
     forecast: told.now.forecast,
     forecastIssued: told.now.forecastIssued,
     recordEnds: told.now.lastDay,
-    yearsFrom,
-    outlook,
+    ...outlook,
   }
 }
 

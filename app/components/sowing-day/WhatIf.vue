@@ -6,7 +6,7 @@ import type { Variant } from '#core/establishment/whatIf'
  * Other seedbeds beside the plan: what more water, another cover, sun or seed would give on the day chosen. Nothing
  * of the plan changes.
  */
-const props = defineProps<{ lawnId: string; day: Day; late: boolean }>()
+const props = defineProps<{ lawnId: string; day: Day; late: boolean; ownYears: boolean }>()
 const context = useContextStore()
 const { variants, odds, coarse, progress, message, ask, stop } = useWhatIf(props.lawnId)
 const open = ref(false)
@@ -145,6 +145,7 @@ const changes = computed(() =>
     </table>
     <p v-if="rows.length && ahead >= 0" class="small">
       {{ t('sowingDay.shadeCountsHereAs') }}
+      <template v-if="!ownYears">{{ t('sowingDay.comparedOver') }}</template>
     </p>
   </details>
 </template>

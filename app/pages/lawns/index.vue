@@ -138,6 +138,7 @@ useKeys({ '/': () => searchBox.value?.inputRef.focus(), a: () => void startAddin
         </select></label
       >
     </div>
+    <p v-if="list.lawns.some(({ coarse }) => coarse)" class="small" role="status">{{ t('lawns.firstLook') }}</p>
     <p v-if="list.problem && !context.problem" class="problem" role="alert">
       {{ list.problem.message }}
       <UButton variant="outline" class="ml-3" @click="list.load()">{{ t('lawns.tryAgain') }}</UButton>

@@ -84,10 +84,20 @@ async function keep(): Promise<void> {
         :locked="sownOn !== undefined"
         @choose="sow"
       />
-      <WhatIf v-if="!lifted && !sownOn" :key="`${lawn.version}-${lawn.plan.version}`" :lawn-id="id" :day :late />
+      <WhatIf
+        v-if="!lifted && !sownOn"
+        :key="`${lawn.version}-${lawn.plan.version}`"
+        :lawn-id="id"
+        :day
+        :late
+        :own-years="outlook.ownYears"
+      />
       <OddsTable v-if="!lifted" :outlook @look="day = $event" />
     </div>
     <aside>
+      <p v-if="sill.data?.coarse" class="caution" role="status">
+        {{ t('sowingDay.firstLook', { years: outlook.years }) }}
+      </p>
       <template v-if="lifted">
         <p class="verdict">
           {{ t('sowingDay.dressedOnFirstTopdressing', { hasSownOn: Boolean(sownOn), day: longDay(day) }) }}
@@ -131,7 +141,7 @@ async function keep(): Promise<void> {
       <div v-if="programme && !sownOn" class="actions">
         <UButton
           color="primary"
-          :loading="busy"
+          :loading="busy || sill.data?.coarse"
           :disabled="forbidden !== undefined || unreached !== undefined"
           @click="keep"
         >
