@@ -4,7 +4,7 @@ import { addLawn, saveLook } from '#server/records/lawns'
 import { demoPerson } from '#server/records/firms'
 import { startServer, type Running } from '#server/test/running/process'
 import { PELLMOOR } from '../demo/pellmoor'
-import type { Measured } from './figures'
+import { quantile, type Measured } from './figures'
 
 const LAWNS = 80
 const PAGE = 40
@@ -55,13 +55,22 @@ const mostMemoryMb = (pid: number) =>
 async function asker(server: Running) {
   const entered = await fetch(`${server.url}/demo/enter?as=owner`, { redirect: 'manual' })
   const cookie = entered.headers.getSetCookie()[0]!.split(';')[0]!
-  return async (ids: readonly string[]) => {
+  const season = async (id: string, query = ''): Promise<number> => {
+    const start = performance.now()
+    const answer = await fetch(`${server.url}/api/lawns/${id}/sill${query}`, { headers: { cookie } })
+    const { coarse } = (await answer.json()) as { coarse: boolean }
+    if (coarse !== (query !== '')) throw new Error('A season is not what was asked for.')
+    return performance.now() - start
+  }
+  const list = async (ids: readonly string[], query = '') => {
     const start = performance.now()
     const pages = Array.from({ length: Math.ceil(ids.length / PAGE) }, (_, i) => ids.slice(i * PAGE, (i + 1) * PAGE))
     const told = await Promise.all(
       pages.map(
         async (page) =>
-          (await (await fetch(`${server.url}/api/outlines?of=${page.join(',')}`, { headers: { cookie } })).json()) as {
+          (await (
+            await fetch(`${server.url}/api/outlines?of=${page.join(',')}${query}`, { headers: { cookie } })
+          ).json()) as {
             outline: object | null
           }[],
       ),
@@ -70,23 +79,53 @@ async function asker(server: Running) {
       throw new Error('Not every lawn is outlined.')
     return performance.now() - start
   }
+  return { list, season }
+}
+
+const start = (databaseUrl: string) => startServer(databaseUrl, { UPPER_SILL_DEMO: '1', UPPER_SILL_LOG: 'warn' })
+
+/** First looks at a whole book and at one lawn of it, by a server that has worked nothing out. */
+async function benchFirstLooks(databaseUrl: string, ids: readonly string[]): Promise<Measured[]> {
+  const server = await start(databaseUrl)
+  try {
+    const { list, season } = await asker(server)
+    const all = await list(ids, '&coarse=yes')
+    // The thread is warm, as on any working day; the lawn's own season is not worked out.
+    const ones: number[] = []
+    for (const id of ids.slice(0, 9)) ones.push(await season(id, '?coarse=yes'))
+    const one = quantile(ones, 0.5)
+    return [
+      {
+        what: `a first look at ${LAWNS} lawns, from nothing`,
+        figure: `${(all / 1000).toFixed(1)} s`,
+        wanted: { words: 'under 5 s', met: all < 5000 },
+      },
+      {
+        what: 'a first look at the season of one, its answer whole',
+        figure: `${one.toFixed(0)} ms`,
+        wanted: { words: 'under 150 ms', met: one < 150 },
+      },
+    ]
+  } finally {
+    await server.stop()
+  }
 }
 
 /** Seasons of a whole book, from nothing, from the server's memory, and from the database after a start. */
 export async function benchBook(databaseUrl: string): Promise<Measured[]> {
   const ids = await fill()
-  const rows: Measured[] = []
-  const first = await startServer(databaseUrl, { UPPER_SILL_DEMO: '1', UPPER_SILL_LOG: 'warn' })
+  const rows = await benchFirstLooks(databaseUrl, ids)
+  const first = await start(databaseUrl)
   try {
-    const ask = await asker(first)
+    const { list: ask, season } = await asker(first)
     const parts = [ids.slice(0, 20), ids.slice(20, 40), ids.slice(40)]
     const times: number[] = []
     for (const part of parts) times.push(await ask(part))
     const whole = times.reduce((a, b) => a + b, 0)
     rows.push({
-      what: `seasons and outlines of ${LAWNS} lawns, from nothing`,
+      what: `seasons and outlines of ${LAWNS} lawns by 100 years, from nothing`,
       figure: `${(whole / 1000).toFixed(1)} s`,
-      wanted: { words: 'under 20 s', met: whole < 20_000 },
+      wanted: { words: 'under 25 s', met: whole < 25_000 },
     })
     rows.push({
       what: 'of them a lawn: the first 20, the next 20, the last 40',
@@ -98,18 +137,21 @@ export async function benchBook(databaseUrl: string): Promise<Measured[]> {
       figure: `${again.toFixed(0)} ms`,
       wanted: { words: 'under 1,000 ms', met: again < 1000 },
     })
+    const own: number[] = []
+    for (const id of ids.slice(0, 4)) own.push(await season(id))
+    rows.push({ what: 'the season of one lawn by 200 years', figure: `${quantile(own, 0.5).toFixed(0)} ms` })
     const memory = mostMemoryMb(first.pid)
     rows.push({
       what: 'most memory of the server and its threads on the way',
       figure: `${memory.toFixed(0)} MB`,
-      wanted: { words: 'under 200 MB', met: memory < 200 },
+      wanted: { words: 'under 350 MB', met: memory < 350 },
     })
   } finally {
     await first.stop()
   }
-  const second = await startServer(databaseUrl, { UPPER_SILL_DEMO: '1', UPPER_SILL_LOG: 'warn' })
+  const second = await start(databaseUrl)
   try {
-    const kept = await (await asker(second))(ids)
+    const kept = await (await asker(second)).list(ids)
     rows.push({
       what: 'the same by a server just started, from the database',
       figure: `${kept.toFixed(0)} ms`,

@@ -170,9 +170,6 @@ export function benchCore(): Measured[] {
         oddsOf(plan, season)
       }) / years,
   )
-  const coarseMs = timed(5, () => {
-    oddsOf(plan, season(6))
-  })
   const place = { latDeg: PELLMOOR.latDeg, lonDeg: PELLMOOR.lonDeg }
   const sunMs = timed(3, () => {
     sunMapOf(shadedGround(GARDEN, ['lawn'], place), 1, ...daysOfYear(2026))
@@ -226,11 +223,6 @@ export function benchCore(): Measured[] {
         words: 'linear: the dearest under 1.5 times the cheapest',
         met: Math.max(...yearsMs) < 1.5 * Math.min(...yearsMs),
       },
-    },
-    {
-      what: 'a coarse first answer, 6 years of one',
-      figure: `${coarseMs.toFixed(0)} ms`,
-      wanted: { words: 'under 150 ms', met: coarseMs < 150 },
     },
     { what: 'odds and summary of one grass, 100 years', figure: `${outlookMs.toFixed(0)} ms` },
   ]

@@ -67,10 +67,17 @@ function together(parts: readonly Established[], stands: readonly number[]): Est
  * Follows a mixture sown on every day of one weather year: emergence added by number of seeds, the stand by what each seed
  * makes of a full one.
  * @param water of the bed in this year; kept moist where left out
+ * @param sownDays so many of the first days are sown on; all where left out
  * @source own
  */
-export function judgeBlend(year: SeasonYear, blend: Blend, risk: SeedbedRisk, water?: SeedWater): BlendYear {
-  const outlooks = blend.map(({ grass }) => judgeYear(year, grassByCode(grass), risk, water))
+export function judgeBlend(
+  year: SeasonYear,
+  blend: Blend,
+  risk: SeedbedRisk,
+  water?: SeedWater,
+  sownDays?: number,
+): BlendYear {
+  const outlooks = blend.map(({ grass }) => judgeYear(year, grassByCode(grass), risk, water, sownDays))
   if (outlooks.length === 1) return { whole: outlooks[0]!, parts: outlooks }
   const [counts, stands] = [countShares(blend), standShares(blend)]
   const counted = outlooks.map((outlook, i): Counted => ({

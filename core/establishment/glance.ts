@@ -1,8 +1,16 @@
 import { daysBetween, type Day } from '../measure/calendar'
-import type { Outlook } from './outlook'
+import { germinationBand, grassByCode } from '../grass/grasses'
+import { mainOf, type Blend } from '../seed/blends'
+import type { Normals } from '../weather/normals'
+import { candidateDays } from './candidates'
+import { growingRuns } from './growing'
+import { judgedOf } from './judged'
+import { groundLeftOf, rainShareOf, sprinkledFrom, type Outlook } from './outlook'
+import { quantile, SOWN_AHEAD, type Season } from './season'
+import type { SeedbedRisk } from './sowing'
 import type { YearsOfTurf } from './lasting'
-import type { SowingDay } from './sowingDay'
-import type { DatedWindow } from './window'
+import { sowingDay, type SowingDay } from './sowingDay'
+import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
 
 /** What a plan needs to know of its season; small enough to come with a list. */
 export interface Glance {
@@ -55,21 +63,21 @@ const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
 /** Torn, cored and levelled within so many days before the seed. @source own */
 const WORK_DAYS = 4
 
+/** @param soilC of the day, in the middle year @param groundLeft days up to it that are looked at, the day last */
+const toldDay = (day: SowingDay, soilC: number, groundLeft: readonly number[]): NonNullable<Glance['sowing']> => ({
+  of100: day.chance.of100,
+  dormant: day.dormantGood !== null,
+  mow: day.mow,
+  up: upOf(day),
+  fourthMow: day.fourthMow,
+  soilC,
+  groundLeft: Math.min(...groundLeft.slice(-1 - WORK_DAYS)),
+  water: day.water,
+})
+
 function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowing'] {
   const day = sowing[i]
-  const driest = Math.min(...groundLeft.slice(Math.max(0, i - WORK_DAYS), i + 1))
-  return day
-    ? {
-        of100: day.chance.of100,
-        dormant: day.dormantGood !== null,
-        mow: day.mow,
-        up: upOf(day),
-        fourthMow: day.fourthMow,
-        soilC: soilC.median[i]!,
-        groundLeft: driest,
-        water: day.water,
-      }
-    : null
+  return day ? toldDay(day, soilC.median[i]!, groundLeft.slice(0, i + 1)) : null
 }
 
 const whatLasts = ({ years, windows, growing, rainShare, band, lasting }: Omit<Glance, 'sowing'>) => ({
@@ -87,15 +95,72 @@ export const glanceOf = (outlook: Outlook, sowOn: Day | null): Glance => ({
   sowing: sowOn ? dayOf(outlook, daysBetween(outlook.first, sowOn)) : null,
 })
 
+const briefDay = (day: NonNullable<Glance['sowing']>): Brief['days'][number] => {
+  const { of100, dormant, soilC, groundLeft, mow, up, fourthMow, water } = day
+  const told: [number, number] | null = water && [water.mmADay, water.timesADay]
+  return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow, told]
+}
+
 export const briefOf = (outlook: Outlook): Brief => ({
   ...whatLasts(outlook),
   first: outlook.first,
-  days: outlook.sowing.map((_, i) => {
-    const { of100, dormant, soilC, groundLeft, mow, up, fourthMow, water } = dayOf(outlook, i)!
-    const told: [number, number] | null = water && [water.mmADay, water.timesADay]
-    return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow, told]
-  }),
+  days: outlook.sowing.map((_, i) => briefDay(dayOf(outlook, i)!)),
 })
+
+/**
+ * The brief of a season for one sowing day, or none: the same as of its whole outlook, with one day in it. What a list
+ * asks of a lawn, in a half of the time.
+ * @param keptMm height the grass will be kept at, for the first mowing
+ * @param sowOn null where no day is chosen
+ */
+export function briefAt(
+  season: Season,
+  blend: Blend,
+  risk: SeedbedRisk,
+  keptMm: number,
+  normals: Normals,
+  sowOn: Day | null,
+  lasting?: YearsOfTurf,
+): Brief {
+  const judged = judgedOf(season, blend, risk, keptMm)
+  const shown = season.todayIndex + SOWN_AHEAD
+  const odds = oddsByDay(
+    judged.years.map(({ whole }) => whole),
+    shown,
+  )
+  const turf = grassByCode(mainOf(blend))
+  const { lowC, highC } = germinationBand(turf)
+  const candidate = candidateDays(season, turf.season, risk.winterColour === true, shown)
+  const i = sowOn ? daysBetween(season.first, sowOn) : -1
+  const asked = i >= 0 && i < shown
+  const soilC = () =>
+    Math.round(
+      quantile(
+        season.years.map(({ soil }) => soil.probeDailyC[i]!),
+        0.5,
+      ) * 100,
+    ) / 100
+  return {
+    years: season.years.length,
+    ...(lasting ? { lasting } : {}),
+    windows: sowingWindows(odds, candidate, season.todayIndex, shown - 1).map((window) => datedWindow(window, season)),
+    growing: growingRuns(season, turf.season),
+    rainShare: rainShareOf(season, normals),
+    band: { lowC, highC },
+    first: asked ? sowOn! : season.first,
+    days: asked
+      ? [
+          briefDay(
+            toldDay(
+              sowingDay(judged, odds[i]!, i),
+              soilC(),
+              groundLeftOf(season, turf.season, i + 1, sprinkledFrom(season, risk)),
+            ),
+          ),
+        ]
+      : [],
+  }
+}
 
 /** The same glance as of the outlook that the brief was made of. */
 export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {

@@ -18,7 +18,7 @@ export type Lasting = 'lasts' | 'doubtful' | 'will not last'
 /** Soil from which roots of cool-season turf give way, °C. @source own */
 const HOT_SOIL_C = 27
 /** So many years say enough of a mean. @source own */
-const LASTING_YEARS = 15
+export const LASTING_YEARS = 15
 /** Days a year of such soil that cool-season turf bears. @source own */
 const BEARS_HOT_DAYS: Readonly<Partial<Record<GrassCode, number>>> = {
   TF: 50,

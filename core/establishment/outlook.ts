@@ -3,29 +3,18 @@ import { usualWeekRainMm, type Normals } from '../weather/normals'
 import { mainOf, type Blend } from '../seed/blends'
 import { germinationBand, grassByCode } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../measure/calendar'
-import { judgeBlend, type BlendYear } from './blendYear'
+import { judgedOf } from './judged'
 import { causeOf, type Cause, type SeedbedRisk } from './sowing'
 import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
 import { growingRuns, growingYears } from './growing'
-import { bedWater, dryHoursCount, givenAsTold, type GivenWater } from './moisture'
 import { candidateDays } from './candidates'
-import {
-  bestDays,
-  bestWithinSpring,
-  dormantRun,
-  sowingDay,
-  type Judged,
-  type SeasonBest,
-  type SowingDay,
-} from './sowingDay'
+import { bestDays, bestWithinSpring, dormantRun, sowingDay, type SeasonBest, type SowingDay } from './sowingDay'
 import type { YearsOfTurf } from './lasting'
-import { leafCourse } from './growth'
-import { soilCourseOf, type Stand } from './stand'
-import { weedsByDay } from './weeds'
+import type { Stand } from './stand'
 import { quantile, quantiles, SOWN_AHEAD, type Season } from './season'
 import { radiationOf } from '../weather/radiation'
 import { runLength } from '../weather/weather'
-import { followRootZone, rootingDays, ROOTS_MM } from '../water/rootZone'
+import { followRootZone, ROOTS_MM } from '../water/rootZone'
 
 /** Days ahead in which the next frost is looked for. */
 const FROST_AHEAD = 150
@@ -154,13 +143,13 @@ export function soilQuantiles(season: Season, days: number): Outlook['soilC'] {
 }
 
 /** Index of the day from which on standing turf is irrigated, a ban on watering over. */
-function sprinkledFrom({ first }: Season, { irrigated, bed }: SeedbedRisk): number {
+export function sprinkledFrom({ first }: Season, { irrigated, bed }: SeedbedRisk): number {
   if (!irrigated) return Infinity
   const bannedUntil = bed?.watering.bannedUntil ?? null
   return bannedUntil === null ? 0 : dayNumber(bannedUntil) - dayNumber(first)
 }
 
-function groundLeftOf(
+export function groundLeftOf(
   { years, ground }: Season,
   season: 'cool' | 'warm',
   days: number,
@@ -187,7 +176,7 @@ const RAIN_DAYS = 28
 /** Fewer observed days than this tell nothing of a drought. */
 const LEAST_OBSERVED = 21
 
-function rainShareOf(season: Season, normals: Normals): number | null {
+export function rainShareOf(season: Season, normals: Normals): number | null {
   let [fell, usual, observed] = [0, 0, 0]
   for (let i = Math.max(0, season.todayIndex - RAIN_DAYS); i < season.todayIndex; i++) {
     if (season.filled[i]) continue
@@ -196,26 +185,6 @@ function rainShareOf(season: Season, normals: Normals): number | null {
     usual += usualWeekRainMm(normals, dayNumber(season.first) + i) / 7
   }
   return observed >= LEAST_OBSERVED && usual > 0 ? Math.round((fell / usual) * 100) / 100 : null
-}
-
-/** Each year with its bed and its seed, one after the other: the hours of a bed are let go with its year. */
-function followYears({ years, ground }: Season, blend: Blend, risk: SeedbedRisk) {
-  const { bed, slopeShare } = risk
-  const [first] = years
-  const days = first ? runLength(first.weather) : 0
-  const raMJ = first && radiationOf(ground.latDeg, first.weather.first, days)
-  const dry = bed && dryHoursCount(days)
-  const asTold = bed?.watering.timesADay === 'as told' && !bed.watering.bannedUntil
-  const [judged, told]: [BlendYear[], GivenWater[]] = [[], []]
-  for (const year of years) {
-    const water = bed && bedWater(year.weather, ground, slopeShare, bed, raMJ)
-    judged.push(judgeBlend(year, blend, risk, water))
-    if (!water) continue
-    dry!.add(water.course)
-    const { givenMm, times } = water.course
-    told.push(asTold ? { givenMm, times } : givenAsTold(year.weather, ground, slopeShare, bed!, raMJ))
-  }
-  return { years: judged, told, dryHours: dry?.told }
 }
 
 /**
@@ -234,21 +203,9 @@ export function summarise(
   stand?: Stand,
   lasting?: YearsOfTurf,
 ): Outlook {
-  const followed = followYears(season, blend, risk)
-  const judged: Judged = {
-    season,
-    blend,
-    ...followed,
-    rooting: season.years.map(({ soil }) => rootingDays(soil.probeDailyC)),
-    keptMm,
-    stand,
-    leaves: season.years.map(({ weather }) => blend.map(({ grass }) => leafCourse(grassByCode(grass), weather))),
-    oldLeaves: stand?.old ? season.years.map(({ weather }) => leafCourse(stand.old!, weather)) : [],
-    soils: stand ? season.years.map(soilCourseOf) : [],
-    weeds: weedsByDay(season, season.todayIndex + SOWN_AHEAD),
-  }
-  const years = judged.years.map(({ whole }) => whole)
   const shown = season.todayIndex + SOWN_AHEAD
+  const judged = judgedOf(season, blend, risk, keptMm, stand)
+  const years = judged.years.map(({ whole }) => whole)
   const odds = oddsByDay(years, shown)
   const soilC = soilQuantiles(season, shown)
   const band = germinationBand(grassByCode(mainOf(blend)))

@@ -89,14 +89,14 @@ export function causeOf({ share, worst }: Established, i: number): Cause | null 
 }
 
 /**
- * For each day, the first index from it on whose running sum of those days reaches the target. A later day is never there
+ * For each of the first days, the first index from it on whose running sum of those days reaches the target. A later day is never there
  * sooner, so the search goes on where it stood.
  */
-function reachedFrom(cumulative: Float64Array, target: number): Float64Array {
+function reachedFrom(cumulative: Float64Array, target: number, of = cumulative.length): Float64Array {
   const days = cumulative.length
-  const out = new Float64Array(days)
+  const out = new Float64Array(of)
   let reached = 0
-  for (let i = 0; i < days; i++) {
+  for (let i = 0; i < of; i++) {
     const goal = (i > 0 ? cumulative[i - 1]! : 0) + target
     if (reached < i) reached = i
     while (reached < days && cumulative[reached]! < goal) reached++
@@ -141,6 +141,7 @@ const lowestOf = (series: Float64Array, from: number, to: number): number => {
  * Follows seed sown on every day of one weather year: when it comes up, and what share of a stand comes through each of its
  * enemies. The share is the product of all, each named.
  * @param water of the bed in this year; kept moist where left out
+ * @param sownDays so many of the first days are sown on; all where left out
  * @source own, over FAO-56 and Garcia-Huidobro, Monteith & Squire 1982
  */
 export function judgeYear(
@@ -148,8 +149,10 @@ export function judgeYear(
   grass: Grass,
   risk: SeedbedRisk,
   water?: SeedWater,
+  sownDays?: number,
 ): YearOutlook {
   const days = weather.tmaxC.length
+  const sowings = Math.min(days, sownDays ?? days)
   const warm = grass.season === 'warm'
   const baseC = growthBaseC(grass)
   const { medianCd } = grass.thermal
@@ -181,10 +184,10 @@ export function judgeYear(
     return low
   }
 
-  const up = (share: EmergedShare) => reachedFrom(germinated, thermalTimeTo(share, grass))
+  const up = (share: EmergedShare) => reachedFrom(germinated, thermalTimeTo(share, grass), sowings)
   const [up05, up50, up95] = [up(0.05), up(0.5), up(0.95)]
-  const sprouting = reachedFrom(germinated, SPROUTING_FROM * medianCd)
-  const lastLoose = reachedFrom(germinated, LOOSE_UNTIL * medianCd)
+  const sprouting = reachedFrom(germinated, SPROUTING_FROM * medianCd, sowings)
+  const lastLoose = reachedFrom(germinated, LOOSE_UNTIL * medianCd, sowings)
   const beyondDrying = reachedFrom(grown, thermalTimeToHeight(grass, BEYOND_DRYING_MM))
 
   /** Share that lives through frost and winter after it came up on a day. */
@@ -213,13 +216,13 @@ export function judgeYear(
     return rising ? 1 - (risk.preEmergent ? WEEDS_TAKE.held : WEEDS_TAKE.open) : 1
   }
   const out: YearOutlook = {
-    share: new Float32Array(days),
-    worst: new Uint8Array(days),
+    share: new Float32Array(sowings),
+    worst: new Uint8Array(sowings),
     up05,
     up50,
     up95,
     germinatedCd: germinated,
-    dormant: { share: new Float32Array(days).fill(Number.NaN), worst: new Uint8Array(days) },
+    dormant: { share: new Float32Array(sowings).fill(Number.NaN), worst: new Uint8Array(sowings) },
   }
   /** @param looseFrom day from which rain can take it @param by day by which its emergence is counted */
   function judge(into: Established, sown: number, looseFrom: number, by: number, weedsOn: number): void {
@@ -250,7 +253,7 @@ export function judgeYear(
   }
   const nextThaw = nextDayWhen(days - SPRING_DAYS, (i) => staysOver(soil5, i, SPRING_DAYS, DORMANT_SOIL_C))
   const nextWarm = nextDayWhen(days, (i) => soil5[i]! >= LEAST_SOIL_C[grass.season])
-  for (let sown = 0; sown < days; sown++) {
+  for (let sown = 0; sown < sowings; sown++) {
     judge(out, sown, sown, sown + grass.emergenceLimitDays + 1, sown)
     if (warm || risk.winterColour || soil5[sown]! >= DORMANT_SOIL_C) continue
     // Winter's rain, birds and rot are in the seed that is added for it; what is judged begins with the thaw.

@@ -20,12 +20,12 @@ import { freshStations } from '../weather/collect'
 import { stationTold, type StationTold } from '../weather/grounds'
 import { briefText, type BriefText } from '../weather/sill'
 import { stationOf } from '../weather/stationOf'
-import { subjectOf } from '../weather/subject'
+import { subjectOf, type Subject } from '../weather/subject'
 
 /** Lawns handed to a thread at once: copying more would hold the server's own. */
 const IN_ONE_GO = 10
-/** Seasons that are asked for at once: as many as keep every thread at work. */
-const AT_ONCE = 4
+/** Seasons that are asked for at once: as many as keep every thread at work on a ground of its own. */
+const AT_ONCE = 8
 
 /** How outlines are asked for. */
 interface AskedHow {
@@ -40,28 +40,6 @@ interface Made {
   coarse: boolean
 }
 
-/** The season of a lawn in brief; null where its station cannot tell, or it could not be worked out. */
-async function briefFor(
-  work: AtWork,
-  lawn: Lawn,
-  stations: readonly StationRecord[],
-  told: (station: StationRecord) => Promise<StationTold>,
-  coarse: boolean,
-): Promise<BriefText | null> {
-  const station = stationOf(lawn, stations)
-  if (lawn.job.endedOn || !station || !sownOn(groundOf(lawn), jobOf(lawn), practicesOf(jobOf(lawn), work.firm)))
-    return null
-  try {
-    return await briefText(work, { station, told: await told(station) }, subjectOf(lawn, station, work), coarse)
-  } catch (error) {
-    // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
-    if (failureOf(error) !== undefined) throw error
-    if (!(error instanceof Refusal))
-      log.error({ lawn: lawn.id, reason: String(error) }, 'a season was left out of a list')
-    return null
-  }
-}
-
 /** What is asked of each station once, however many lawns read it. */
 function askedOnce(work: AtWork): (station: StationRecord) => Promise<StationTold> {
   const asked = new Map<string, Promise<StationTold>>()
@@ -72,6 +50,24 @@ function askedOnce(work: AtWork): (station: StationRecord) => Promise<StationTol
   }
 }
 
+/** The season of a subject in brief; null where its station cannot tell, or it could not be worked out. */
+async function briefFor(
+  work: AtWork,
+  station: StationRecord,
+  subject: Subject,
+  told: (station: StationRecord) => Promise<StationTold>,
+  coarse: boolean,
+): Promise<BriefText | null> {
+  try {
+    return await briefText(work, { station, told: await told(station) }, subject, coarse)
+  } catch (error) {
+    // One lawn that cannot be reckoned with stops no list; a database that is gone stops it whole.
+    if (failureOf(error) !== undefined) throw error
+    if (!(error instanceof Refusal)) log.error({ reason: String(error) }, 'a season was left out of a list')
+    return null
+  }
+}
+
 async function briefsOf(
   work: AtWork,
   lawns: readonly Lawn[],
@@ -79,11 +75,19 @@ async function briefsOf(
 ): Promise<Map<string, BriefText | null>> {
   const stations = await freshStations(work, localFetch)
   const told = askedOnce(work)
+  const asked = lawns.flatMap((lawn) => {
+    const station = stationOf(lawn, stations)
+    if (lawn.job.endedOn || !station || !sownOn(groundOf(lawn), jobOf(lawn), practicesOf(jobOf(lawn), work.firm)))
+      return []
+    const subject = subjectOf(lawn, station, work)
+    return [{ id: lawn.id, station, subject, ground: JSON.stringify([station.id, subject.ground, subject.heightM]) }]
+  })
+  // Lawns of one ground one after the other: a thread works its soil out once for all of them.
+  const left = asked.sort((a, b) => (a.ground < b.ground ? -1 : a.ground > b.ground ? 1 : 0))
   const briefs = new Map<string, BriefText | null>()
-  const left = [...lawns]
   const worker = async (): Promise<void> => {
-    for (let lawn = left.shift(); lawn && !gone(); lawn = left.shift())
-      briefs.set(lawn.id, await briefFor(work, lawn, stations, told, coarse))
+    for (let one = left.shift(); one && !gone(); one = left.shift())
+      briefs.set(one.id, await briefFor(work, one.station, one.subject, told, coarse))
   }
   await Promise.all(Array.from({ length: AT_ONCE }, worker))
   return briefs

@@ -1,10 +1,16 @@
 import { inFirm, rowsOf } from './db'
 
 export interface KeptOutlook {
-  /** An `Outlook` as JSON. */
-  outlook: string
+  /** An `Outlook` as JSON; null where only its brief was worked out. */
+  outlook: string | null
   /** Its `Brief` as JSON. */
   brief: string
+  yearsFrom: string
+}
+
+/** What the page of a lawn reads of it. */
+export interface OutlookText {
+  outlook: string
   yearsFrom: string
 }
 
@@ -15,10 +21,11 @@ const KEPT_DAYS = 3
 const MOST_KEPT = 5000
 
 /** @param hash of everything it was worked out from, SHA-256 in hexadecimal */
-export async function keptOutlook(firmId: string, hash: string): Promise<Omit<KeptOutlook, 'brief'> | undefined> {
-  const rows = await rowsOf<Omit<KeptOutlook, 'brief'>>(
+export async function keptOutlook(firmId: string, hash: string): Promise<OutlookText | undefined> {
+  const rows = await rowsOf<OutlookText>(
     firmId,
-    `select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks where firm_id = $1 and hash = $2`,
+    `select outlook::text as outlook, years_from as "yearsFrom" from kept_outlooks
+      where firm_id = $1 and hash = $2 and outlook is not null`,
     [firmId, hash],
   )
   return rows[0]

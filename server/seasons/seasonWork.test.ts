@@ -24,7 +24,7 @@ const asked = (key: string, years: number): SeasonWork => ({
   mowingMm: 75,
   stand: undefined,
 })
-const yearsOf = (work: SeasonWork) => (JSON.parse(workOut(work).outlook) as { years: number; grain: string[] }).grain
+const yearsOf = (work: SeasonWork) => (JSON.parse(workOut(work).outlook!) as { years: number; grain: string[] }).grain
 
 test('fewer years are the first of more, whether a thread has more of them at hand or none', () => {
   const [alone, more] = [yearsOf(asked('one', 5)), yearsOf(asked('other', 12))]

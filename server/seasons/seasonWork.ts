@@ -1,7 +1,8 @@
+import type { Day } from '#core/measure/calendar'
 import type { Normals } from '#core/weather/normals'
 import { buildSeason, firstYears, type Season, type SeasonInput } from '#core/establishment/season'
-import { yearsOfTurf, type YearsOfTurf } from '#core/establishment/lasting'
-import { briefOf } from '#core/establishment/glance'
+import { LASTING_YEARS, yearsOfTurf, type YearsOfTurf } from '#core/establishment/lasting'
+import { briefAt, briefOf } from '#core/establishment/glance'
 import { summarise } from '#core/establishment/outlook'
 import { tellOutlook } from '#core/establishment/outlookTold'
 import type { Stand } from '#core/establishment/stand'
@@ -20,21 +21,24 @@ export interface SeasonWork {
   risk: SeedbedRisk
   mowingMm: number
   stand: Stand | undefined
+  /** Only what a list reads of this sowing day, null for none chosen; the whole outlook where left out. */
+  only?: { sowOn: Day | null }
 }
 
 /** What was worked out, as text: it is kept and sent on so, and read by few. */
 export interface WorkedOut {
-  /** An `OutlookTold`. */
-  outlook: string
+  /** An `OutlookTold`; null where only a brief was asked. */
+  outlook: string | null
   /** Its `Brief`. */
   brief: string
 }
 
 /** A season weighs tens of megabytes; a thread is given the lawns that share one after the other. */
-let latest: { key: string; asked: number; season: Season; normals: Normals; lasting: YearsOfTurf } | undefined
+let latest:
+  { key: string; asked: number; season: Season; normals: Normals; lasting: YearsOfTurf | undefined } | undefined
 
 /** Works an outlook out; the season asked for last is at hand, for fewer of its years too. */
-export function workOut({ key, input, years, seed, risk, mowingMm, stand }: SeasonWork): WorkedOut {
+export function workOut({ key, input, years, seed, risk, mowingMm, stand, only }: SeasonWork): WorkedOut {
   if (latest?.key !== key || latest.asked < years) {
     const read = JSON.parse(input) as SeasonInput
     const of = { ...read, years: Math.min(years, read.years) }
@@ -45,10 +49,16 @@ export function workOut({ key, input, years, seed, risk, mowingMm, stand }: Seas
       asked: years,
       season: buildSeason(of),
       normals: read.climate.normals,
-      lasting: yearsOfTurf(of),
+      // A first look has too few years to say what lives here.
+      lasting: of.years < LASTING_YEARS ? undefined : yearsOfTurf(of),
     }
   }
-  const { season, normals, lasting } = latest
-  const outlook = summarise(firstYears(season, years), seed, risk, mowingMm, normals, stand, lasting)
+  const { normals, lasting } = latest
+  const season = firstYears(latest.season, years)
+  if (only) {
+    const brief = briefAt(season, seed, risk, mowingMm, normals, only.sowOn, lasting)
+    return { outlook: null, brief: JSON.stringify(brief) }
+  }
+  const outlook = summarise(season, seed, risk, mowingMm, normals, stand, lasting)
   return { outlook: JSON.stringify(tellOutlook(outlook)), brief: JSON.stringify(briefOf(outlook)) }
 }

@@ -4,7 +4,7 @@ import type { Lawn } from '#contract/lawn'
 import { blendWords, mainOf } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import type { AtWork } from '../records/firms'
-import { keepOutlook, keptBrief, keptOutlook, type KeptOutlook } from '../records/outlooks'
+import { keepOutlook, keptBrief, keptOutlook, type KeptOutlook, type OutlookText } from '../records/outlooks'
 import type { StationRecord } from '../records/stations'
 import { workedOut } from '../seasons/threads'
 import { engine } from '../utils/engine'
@@ -17,7 +17,7 @@ import { zoneSubjects, type Subject } from './subject'
 const [MOST_OUTLOOKS, MOST_BRIEFS] = [12, 240]
 /** A record of decades weighs megabytes; lawns of one station share it. */
 const MOST_GROUNDS = 8
-const outlooks = remembering<Omit<KeptOutlook, 'brief'>>(MOST_OUTLOOKS)
+const outlooks = remembering<OutlookText>(MOST_OUTLOOKS)
 const briefs = remembering<string>(MOST_BRIEFS)
 const grounds = remembering<Grounds>(MOST_GROUNDS)
 /** Seasons that are worked out just now, for all who ask. */
@@ -43,28 +43,32 @@ function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): P
 }
 
 /**
- * Weather years that a season is told by: for its own page; in a list, where a range a little wider will do; and at
- * first, marked as coarse, while the others are worked out.
+ * How a season is told: for its own page; to a list, of one sowing day and by fewer years, where a range a little wider will
+ * do; and to both at first by a handful of years, marked as coarse, while the others are worked out.
  */
-const YEARS = { whole: 200, listed: 100, coarse: 8 } as const
-type Told = keyof typeof YEARS
+const TOLD = {
+  whole: { years: 200, brief: false },
+  coarse: { years: 8, brief: false },
+  listed: { years: 100, brief: true },
+  listedCoarse: { years: 8, brief: true },
+} as const
 
 /** The season of a subject by the hash of all that it is worked out from. */
 function seasonOf(
   work: AtWork,
   { station, told }: { station: StationRecord; told: StationTold },
-  { ground, heightM, seed, risk, mowingMm, stand }: Subject,
+  { ground, heightM, seed, risk, mowingMm, stand, sowOn }: Subject,
 ) {
   const { key, read } = groundsOf(work, station, told, { ground, heightM })
-  const of = { seed, risk, mowingMm, stand }
-  return (by: Told, when: 'soon' | 'later') => {
-    const years = YEARS[by]
+  return (as: keyof typeof TOLD, when: 'soon' | 'later') => {
+    const { years, brief } = TOLD[as]
+    const of = { years, seed, risk, mowingMm, ...(brief ? { stand: undefined, only: { sowOn } } : { stand }) }
     const hash = createHash('sha256')
-      .update(JSON.stringify([work.firm.id, engine(), key, seed, risk, mowingMm, stand, years]))
+      .update(JSON.stringify([work.firm.id, engine(), key, of]))
       .digest('hex')
     const workOut = async (): Promise<KeptOutlook> => {
       const { input, yearsFrom } = await grounds(key, read)
-      return { ...(await workedOut({ key, input, years, ...of }, when)), yearsFrom }
+      return { ...(await workedOut({ key, input, ...of }, when)), yearsFrom }
     }
     return { hash, workOut, make: () => made(work.firm.id, hash, workOut) }
   }
@@ -96,7 +100,7 @@ export async function briefText(
   if (known) return { brief: await known, coarse: false }
   const kept = await keptBrief(work.firm.id, hashes)
   if (kept) return { brief: await briefs(kept.hash, () => Promise.resolve(kept.brief)), coarse: false }
-  if (coarse) return { brief: (await season('coarse', 'later').workOut()).brief, coarse: true }
+  if (coarse) return { brief: (await season('listedCoarse', 'later').workOut()).brief, coarse: true }
   return { brief: await briefs(listed.hash, async () => (await listed.make()).brief), coarse: false }
 }
 
@@ -105,32 +109,31 @@ export interface SillText extends Omit<SillData, 'outlook' | 'jobId'> {
   outlook: string
 }
 
-type OutlookText = Pick<SillText, 'outlook' | 'yearsFrom' | 'coarse'>
+/** The outlook of a whole season. @throws Error where only its brief was worked out */
+function textOf({ outlook, yearsFrom }: KeptOutlook): OutlookText {
+  if (outlook === null) throw new Error('A brief is no outlook.')
+  return { outlook, yearsFrom }
+}
 
-/** The outlook of a subject over all its years, or as good as it is at hand where that will do. */
+/** The outlook of a subject over all its years, or a coarse one where that will do and they are not at hand. */
 async function outlookText(
   firmId: string,
   season: ReturnType<typeof seasonOf>,
   coarse: boolean,
   onMade: () => Promise<void>,
-): Promise<OutlookText> {
-  const whole = season('whole', 'soon')
-  const known = (hash: string) =>
-    inTheMaking.has(hash) ? undefined : (outlooks.known(hash) ?? keptOutlook(firmId, hash))
-  const make = async () => {
-    const outlook = await whole.make()
+): Promise<OutlookText & { coarse: boolean }> {
+  const { hash, make } = season('whole', 'soon')
+  if (coarse) {
+    const kept = inTheMaking.has(hash) ? undefined : await (outlooks.known(hash) ?? keptOutlook(firmId, hash))
+    if (!kept) return { ...textOf(await season('coarse', 'soon').workOut()), coarse: true }
+    return { ...(await outlooks(hash, () => Promise.resolve(kept))), coarse: false }
+  }
+  const whole = async () => {
+    const outlook = textOf(await make())
     await onMade()
     return outlook
   }
-  if (!coarse)
-    return {
-      ...(await outlooks(whole.hash, async () => (await keptOutlook(firmId, whole.hash)) ?? (await make()))),
-      coarse: false,
-    }
-  const kept = await known(whole.hash)
-  if (kept) return { ...(await outlooks(whole.hash, () => Promise.resolve(kept))), coarse: false }
-  const told = (await known(season('listed', 'soon').hash)) ?? (await season('coarse', 'soon').workOut())
-  return { ...told, coarse: true }
+  return { ...(await outlooks(hash, async () => (await keptOutlook(firmId, hash)) ?? (await whole()))), coarse: false }
 }
 
 /** How a season is asked for. */

@@ -3,6 +3,7 @@ import { AS_TOLD } from '#core/water/topLayer'
 import { oddsInputOf, oddsInputsByZone, type OddsInput } from '#core/job/oddsInput'
 import { grassByCode, type GrassCode } from '#core/grass/grasses'
 import { pureSeed } from '#core/seed/blends'
+import type { Day } from '#core/measure/calendar'
 import type { Ground } from '#core/soil/soilCourse'
 import { groundOf as groundOfJob, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
@@ -16,12 +17,15 @@ export interface Subject extends OddsInput {
   place: string
   /** Above the sea, m; null where nobody said. */
   heightM: number | null
+  /** Chosen sowing day; null for none. */
+  sowOn: Day | null
 }
 
 /** The season of a lawn. */
 export const subjectOf = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork): Subject => ({
   place: lawn.client,
   heightM: lawn.heightM,
+  sowOn: lawn.plan.sowOn,
   ...oddsInputOf(
     jobOf(lawn),
     groundOfJob(lawn),
@@ -54,6 +58,7 @@ export function homeSubject(station: StationRecord, code: GrassCode): Subject {
     seed: pureSeed(code),
     mowingMm: grassByCode(code).mowingMm[0],
     heightM: station.heightM,
+    sowOn: null,
     stand: undefined,
     risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: USUAL_COVER_MM, watering: AS_TOLD } },
     ground: groundOf(station),

@@ -21,11 +21,13 @@ import {
   mowingsCd,
   thermalTimeToHeight,
 } from '../growth'
-import { briefOf, glanceOf, glanceOfBrief } from '../glance'
+import { briefAt, briefOf, glanceOf, glanceOfBrief } from '../glance'
 import { indexOf, readingOnLine, summarise, type Outlook } from '../outlook'
 import { readOutlook, tellOutlook } from '../outlookTold'
 import { buildSeason, DAYS_BEHIND, fiveDayMean, quantile } from '../season'
-import { causeOf, judgeYear } from '../sowing'
+import { causeOf, judgeYear, type SeedbedRisk } from '../sowing'
+import type { Blend } from '../../seed/blends'
+import { AS_TOLD } from '../../water/topLayer'
 
 const GROUND: Ground = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' }
 const TODAY = toDay('2026-09-08')
@@ -141,6 +143,22 @@ describe('the outlook', () => {
     for (const day of [null, toDay('2026-09-12'), toDay('2026-12-20'), toDay('2026-06-01'), toDay('2030-01-01')])
       expect(glanceOfBrief(brief, day)).toEqual(glanceOf(outlook, day))
     expect(JSON.stringify(brief).length * 5).toBeLessThan(JSON.stringify(outlook).length)
+  })
+
+  test('is told a list of one sowing day, a mixture under sprinklers as well, as it is told its own page', () => {
+    const mixed: Blend = [
+      { grass: 'KBG', massShare: 0.7 },
+      { grass: 'PRG', massShare: 0.3 },
+    ]
+    const bed = { cover: 'compost', coverMm: 5, watering: { ...AS_TOLD, timesADay: 2 } } as const
+    const risk: SeedbedRisk = { covering: 'covered', slopeShare: 0.05, irrigated: true, bed }
+    const lasting = { hotDays: 20, coldestC: 1 }
+    const of = [season(), mixed, risk, 60, COLUMBUS] as const
+    const whole = summarise(...of, undefined, lasting)
+    for (const day of [null, toDay('2026-09-12'), toDay('2026-12-20'), toDay('2026-06-01'), toDay('2030-01-01')]) {
+      const brief = JSON.parse(JSON.stringify(briefAt(...of, day, lasting))) as ReturnType<typeof briefAt>
+      expect(glanceOfBrief(brief, day)).toEqual(JSON.parse(JSON.stringify(glanceOf(whole, day))))
+    }
   })
 
   test('opens the working of its emergence with the constants of the grass', () => {

@@ -41,7 +41,8 @@ interface Group {
   visits: number[]
 }
 
-const MOST_STEPS = 5000
+/** Plans that are cut short here are those of thousands of steps, found within three hundred of them. @source own */
+const MOST_STEPS = 1200
 
 /** Tasks that lags bind to each other to the day are one. */
 function groupsOf({ activities }: Problem, distance: Float64Array, size: number): Group[] {
