@@ -101,11 +101,13 @@ type FirmAtWork = Pick<Context, 'today' | 'pace' | 'stock' | 'spokenFor'> & {
   firm: Pick<
     FirmSettings,
     'practices' | 'planning' | 'workingDays' | 'holidays' | 'feedRules' | 'hoursADay' | 'currency'
-  >
+  > &
+    Partial<Pick<FirmSettings, 'timeZone'>>
 }
 /** The firm as its jobs are planned. */
 export const firmRecordOf = ({ firm, today, pace, stock, spokenFor }: FirmAtWork): FirmRecord => ({
   today,
+  ...(firm.timeZone === undefined ? {} : { timeZone: firm.timeZone }),
   practices: firm.practices,
   planning: planningOf(firm.planning),
   workingDays: firm.workingDays,

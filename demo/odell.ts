@@ -25,10 +25,6 @@ export const ODELL: DemoLawn = {
       ...WATERED,
       byWhom: 'the client',
       flowLPerMin: 34,
-      circuits: [
-        { name: 'front', heads: 8, flowLPerMin: 30 },
-        { name: 'slope and strip', heads: 6, flowLPerMin: 26 },
-      ],
     },
     access: {
       gateM: 1.1,

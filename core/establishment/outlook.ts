@@ -12,7 +12,7 @@ import { bestDays, bestWithinSpring, dormantRun, sowingDay, type SeasonBest, typ
 import type { YearsOfTurf } from './lasting'
 import type { Stand } from './stand'
 import { quantile, quantiles, SOWN_AHEAD, type Season } from './season'
-import { radiationOf } from '../weather/radiation'
+import { hargreavesEt0Mm, radiationOf } from '../weather/radiation'
 import { runLength } from '../weather/weather'
 import { followRootZone, ROOTS_MM } from '../water/rootZone'
 
@@ -39,6 +39,8 @@ export interface Outlook {
   rainMm: (number | null)[]
   /** Usual rain of the week that begins on each day, mm. */
   usualWeekRainMm: number[]
+  /** Reference evapotranspiration in the open, mm: of a usual day, of one in five and of one in fifty. */
+  et0Mm: { usual: number[]; dry: number[]; hot: number[] }
   band: { lowC: number; highC: number }
   /** Runs of days, as indices, with the median inside the band. */
   insideBand: { from: number; to: number }[]
@@ -172,6 +174,20 @@ export function groundLeftOf(
   )
 }
 
+/** Drying of each day over the years. @param days from the first */
+function dryingOf({ years, ground }: Season, days: number): Outlook['et0Mm'] {
+  const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, days)
+  const out: Outlook['et0Mm'] = { usual: [], dry: [], hot: [] }
+  for (let i = 0; i < days; i++) {
+    const values = years.map(({ weather }) => hargreavesEt0Mm(weather.tmaxC[i]!, weather.tminC[i]!, raMJ[i]!))
+    const [usual, dry, hot] = quantiles(values, [0.5, 0.8, 0.98]).map((mm) => Math.max(0, Math.round(mm * 10) / 10))
+    out.usual.push(usual!)
+    out.dry.push(dry!)
+    out.hot.push(hot!)
+  }
+  return out
+}
+
 const RAIN_DAYS = 28
 /** Fewer observed days than this tell nothing of a drought. */
 const LEAST_OBSERVED = 21
@@ -236,6 +252,7 @@ export function summarise(
     filled: Array.from(season.filled, Boolean),
     rainMm: Array.from(season.filled, (filled, i) => (filled ? null : season.years[0]!.weather.rainMm[i]!)),
     usualWeekRainMm: Array.from({ length: shown }, (_, i) => Math.round(usualWeekRainMm(normals, start + i))),
+    et0Mm: dryingOf(season, shown),
     band: { lowC: band.lowC, highC: band.highC },
     insideBand: insideRuns(soilC.median, band.lowC, band.highC),
     frost: frostOdds(season),

@@ -4,7 +4,7 @@ import { addDays, type Day } from '../measure/calendar'
 import { rootDepthMm } from '../water/rootZone'
 import type { BlendYear } from './blendYear'
 import type { DryHours, DryHoursCount, GivenWater } from './moisture'
-import { mowingDays, mowingsCd, RELEASING_MOWINGS } from './growth'
+import { dayReached, mowingDays, mowingsCd, RELEASING_MOWINGS, thermalTimeToHeight } from './growth'
 import { quantile, SOWN_AHEAD, type Season } from './season'
 import { causeOf, type SeedYear } from './sowing'
 import {
@@ -33,6 +33,8 @@ export interface SowingDay extends DayOdds {
   up50Early: number | null
   up50Late: number | null
   mow: { early: number; middle: number; late: number } | null
+  /** Days until leaves stand at 25 mm, from which on water is stepped down. */
+  tall: SowingDay['mow']
   /** What keeps the top layer moist from sowing until nearly all is up, a day in the middle year. */
   water: { mmADay: number; timesADay: number } | null
   /**
@@ -158,22 +160,41 @@ export interface Judged {
   soils: readonly SoilCourse50[]
 }
 
-/** Days until the first and the fourth mowing of the first of the mixture's seedlings, in each year. */
-function mowWaits({ blend, years, keptMm, leaves }: Judged, i: number): { first: number[]; fourth: number[] } {
+/** Leaves that shade their bed, and roots that reach below what dries, mm. @source practitioners: about an inch */
+const TALL_MM = 25
+
+/**
+ * Days until leaves stand at 25 mm, and until the first and the fourth mowing, of the first of the mixture's seedlings, in
+ * each year.
+ */
+function mowWaits(
+  { blend, years, keptMm, leaves }: Judged,
+  i: number,
+): { tall: number[]; first: number[]; fourth: number[] } {
   const seen = blend.flatMap(({ grass, massShare }, part) =>
-    massShare >= MOWN_FOR_SHARE ? [{ part, growthsCd: mowingsCd(grassByCode(grass), keptMm, RELEASING_MOWINGS) }] : [],
+    massShare >= MOWN_FOR_SHARE
+      ? [
+          {
+            part,
+            growthsCd: mowingsCd(grassByCode(grass), keptMm, RELEASING_MOWINGS),
+            tallCd: thermalTimeToHeight(grassByCode(grass), TALL_MM),
+          },
+        ]
+      : [],
   )
-  const [first, fourth]: [number[], number[]] = [[], []]
+  const [tall, first, fourth]: [number[], number[], number[]] = [[], [], []]
   years.forEach(({ parts }, y) => {
-    let days = [Infinity]
-    for (const { part, growthsCd } of seen) {
+    let [days, stands] = [[Infinity], Infinity]
+    for (const { part, growthsCd, tallCd } of seen) {
+      stands = Math.min(stands, dayReached(leaves[y]![part]!, parts[part]!.up50[i]!, tallCd))
       const of = mowingDays(leaves[y]![part]!, parts[part]!.up50[i]!, growthsCd)
       if (of[0]! < days[0]!) days = of
     }
+    tall.push(stands - i)
     first.push(days[0]! - i)
     fourth.push((days.at(RELEASING_MOWINGS - 1) ?? Infinity) - i)
   })
-  return { first, fourth }
+  return { tall, first, fourth }
 }
 
 /** Spring begins and ends within so many days of a dormant sowing. @source own */
@@ -231,7 +252,10 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   const [up50Early, up50, up50Late] = threeOf(waits('up50'), [0.05, 0.5, 0.95])
   const up95 = middleWait(waits('up95'))
   const mow = mowWaits(judged, i)
-  const [early, middle, late] = threeOf(mow.first, [0.1, 0.5, 0.9])
+  const spread = (waits: readonly number[]): SowingDay['mow'] => {
+    const [early, middle, late] = threeOf(waits, [0.1, 0.5, 0.9])
+    return early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null
+  }
   return {
     ...odds,
     ...seedbedOn(season, i),
@@ -240,7 +264,8 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     up95,
     up50Early,
     up50Late,
-    mow: early !== null && middle !== null ? { early, middle, late: late ?? middle + 28 } : null,
+    mow: spread(mow.first),
+    tall: spread(mow.tall),
     fourthMow: middleWait(mow.fourth),
     water: waterNeed(told, years, i),
     dry: judged.dryHours?.(i, Math.min(season.years[0]!.weather.rainMm.length, i + (up95 ?? WET_PHASE_DAYS))) ?? null,

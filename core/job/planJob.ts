@@ -21,6 +21,8 @@ import { anchorOf } from './operations/planned'
 import { OPERATIONS } from './operations/registry'
 import { partsOf, type Part, type PlannedZone, type WetPhase } from './parts'
 import { estimateOf, type Estimate } from './price'
+import type { WateringProgramme } from '../water/programme'
+import { wateringOfJob } from './watering'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSchedule, type Schedule } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
@@ -49,6 +51,8 @@ export interface JobPlan {
   /** Undefined while there is nothing to do or no day to do it from. */
   schedule: Schedule | undefined
   price: Estimate | undefined
+  /** Waterings from sowing until it stands; not told where the season is not worked out day by day. */
+  watering: WateringProgramme | undefined
 }
 
 /** The programme recommended for the largest area. */
@@ -181,7 +185,7 @@ const byOthers = (all: Amounts, own: Amounts): Amounts =>
 function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown): Schedule {
   const { job, lawn, firm } = given
   const { work } = job
-  const { glance: glanceAt, ...weather } = season
+  const { glance: glanceAt, sownAt: _sown, dryingOver: _drying, ...weather } = season
   const glance = glanceAt?.(sowOn)
   const sowing = glance?.sowing
   const growing = glance?.growing.find(({ to }) => to >= sowOn)
@@ -256,6 +260,14 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
     parts,
     schedule,
     price: schedule && estimateOf(parts, schedule, firm.planning, firm.currency),
+    watering:
+      job.sowOn && parts.length && anchorOf(parts) === 'seeding'
+        ? wateringOfJob(
+            { lawn, firm, practices: given.practices, settings, sowOn: job.sowOn },
+            season,
+            parts[0]!.grass.season === 'warm',
+          )
+        : undefined,
   }
 }
 

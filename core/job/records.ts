@@ -6,6 +6,7 @@ import type { SoilTest } from '../site/soilTest'
 import type { Application } from '../site/survey'
 import type { Zone, ZoneMeasure } from '../site/zone'
 import type { Texture } from '../soil/soil'
+import type { IrrigationZone } from '../water/irrigation'
 import type { Practices } from './decision/practices'
 import type { ProgrammeCode } from './decision/programmes'
 import type { Pace } from './hours'
@@ -17,6 +18,7 @@ import type { PlanSettings } from './settings'
 export interface LawnRecord {
   client: string
   latDeg: number
+  lonDeg?: number
   /** Above the sea, m; null where nobody said. */
   heightM: number | null
   texture: Texture
@@ -48,6 +50,10 @@ export interface LawnRecord {
     homeWhen?: 'all day' | 'mornings and evenings' | 'seldom' | null
     restriction: 'none' | 'limited' | 'ban' | null
     restrictedUntil: Day | null
+    /** As measured and drawn; one a zone of the lawn where nobody told of any. */
+    irrigation?: readonly IrrigationZone[]
+    /** Hours of the clock at which it may be watered; all where none is told. */
+    hours?: readonly (readonly [from: number, to: number])[]
   }
   wishes: {
     goal: 'thicker' | 'species' | 'levels' | 'winter' | 'patches' | null
@@ -106,6 +112,8 @@ export interface JobRecord {
 /** The firm that does it: its practices and figures, its days, its pace, its shed, and which day it is. */
 export interface FirmRecord {
   today: Day
+  /** Of its clock; that of the sun where left out. */
+  timeZone?: string
   practices: Practices
   planning: Planning
   /** ISO code of the planning prices. */

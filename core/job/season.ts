@@ -1,6 +1,8 @@
 import { glanceOf, type Glance } from '../establishment/glance'
 import { indexOf, type Outlook } from '../establishment/outlook'
 import type { Day } from '../measure/calendar'
+import type { SowingDay } from '../establishment/sowingDay'
+import type { DryingMm } from '../water/programme'
 import type { ForecastDay } from '../weather/weather'
 import type { Sky } from './operations/weatherGates'
 
@@ -12,6 +14,10 @@ export interface SeasonKnown extends Sky {
   soilOn?: (day: Day) => number | undefined
   /** Water in the root zone of a day, 0-1. */
   groundOn?: (day: Day) => number | undefined
+  /** What comes of seed sown on a day. */
+  sownAt?: (day: Day) => SowingDay | undefined
+  /** How fast the days from one on dry a bed. */
+  dryingOver?: (from: Day, days: number) => DryingMm | undefined
 }
 
 export const NO_SEASON: SeasonKnown = { forecast: [] }
@@ -32,5 +38,15 @@ export function seasonOfOutlook(outlook: Outlook, forecast: readonly ForecastDay
     soilOn: on(outlook.soilC.median),
     groundOn: on(outlook.groundLeft),
     fellOn: on(outlook.rainMm),
+    sownAt: on(outlook.sowing),
+    dryingOver: (from, days) => {
+      const i = indexOf(outlook, from)
+      const over = (series: readonly number[]) => {
+        const some = series.slice(Math.max(0, i), Math.max(0, i) + Math.max(1, days))
+        return some.reduce((sum, mm) => sum + mm, 0) / some.length
+      }
+      const { usual, dry, hot } = outlook.et0Mm
+      return usual[i] === undefined ? undefined : { usual: over(usual), dry: over(dry), hot: over(hot) }
+    },
   }
 }

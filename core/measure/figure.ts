@@ -42,6 +42,7 @@ export type Quantity =
   | 'ppm'
   | 'kPa'
   | 'flowLPerMin'
+  | 'rateMmPerH'
   | 'speedKmh'
 
 /** What prices are for. */
@@ -94,6 +95,7 @@ const US: Partial<Record<Quantity, Scale>> = {
   areaRateM2PerH: { unit: 'ft²/h', from: times(1 / M2_PER_FT2), digits: 3, decimals: 0 },
   kPa: { unit: 'psi', from: times(1 / KPA_PER_PSI), digits: 3, decimals: 0 },
   flowLPerMin: { unit: 'gal/min', from: times(1 / L_PER_US_GAL), digits: 2, decimals: 1 },
+  rateMmPerH: { unit: 'in/h', from: times(1 / MM_PER_INCH), digits: 2, decimals: 2 },
   speedKmh: { unit: 'mph', from: times(1 / KMH_PER_MPH), digits: 2, decimals: 0 },
   holesPerM2: { unit: 'holes/ft²', from: times(M2_PER_FT2), digits: 2, decimals: 0 },
   seedsPerCm2: { unit: 'seeds/in²', from: times((MM_PER_INCH / 10) ** 2), digits: 2, decimals: 1 },
@@ -125,6 +127,7 @@ const METRIC: Record<Quantity, Scale> = {
   ppm: { unit: 'ppm', from: same, digits: 3, decimals: 0 },
   kPa: { unit: 'kPa', from: same, digits: 3, decimals: 0 },
   flowLPerMin: { unit: 'L/min', from: same, digits: 2, decimals: 1 },
+  rateMmPerH: { unit: 'mm/h', from: same, digits: 2, decimals: 1 },
   speedKmh: { unit: 'km/h', from: same, digits: 2, decimals: 0 },
 }
 

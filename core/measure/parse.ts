@@ -116,6 +116,14 @@ const UNITS: Partial<Record<Quantity, Record<string, Converter>>> = {
     kn: times(1.852),
     kt: times(1.852),
   },
+  rateMmPerH: {
+    'mm/h': times(1),
+    'mm/hr': times(1),
+    mm: times(1),
+    'in/h': times(MM_PER_INCH),
+    'in/hr': times(MM_PER_INCH),
+    in: times(MM_PER_INCH),
+  },
   flowLPerMin: {
     'l/min': times(1),
     lpm: times(1),

@@ -4,7 +4,7 @@ import type { UnitSystem } from '#core/measure/figure'
 import type { FirmSettings, Licence, Role } from '#contract/firm'
 import type { Planning } from '#core/job/planningFigures'
 import type { Practices } from '#core/job/decision/practices'
-import { dayIn, daysLater } from '../weather/clock'
+import { dayIn, daysLater } from '#core/measure/clock'
 import { askOnce, inFirm, oneAtATime } from './db'
 
 export interface Firm {

@@ -1,6 +1,6 @@
 import type { StationKey } from '#contract/delivery'
 import type { Day } from '#core/measure/calendar'
-import { dayIn } from '../weather/clock'
+import { dayIn } from '#core/measure/clock'
 import { askOnce, inFirm, rowsOf } from './db'
 import { roomFor } from './quotas'
 

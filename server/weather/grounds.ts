@@ -14,7 +14,7 @@ import type { AtWork } from '../records/firms'
 import { stationsOf, weatherNow, weatherText, type StationRecord, type WeatherNow } from '../records/stations'
 import { Refusal } from '../utils/refusal'
 import { remembering } from '../utils/remembered'
-import { clockAheadH } from './clock'
+import { clockAheadH } from '#core/measure/clock'
 import { groundOf } from './subject'
 
 const MOST_TOLD = 24

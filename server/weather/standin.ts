@@ -7,7 +7,7 @@ import type { DailyWeather, ForecastDay, WeatherRun } from '#core/weather/weathe
 import { PROBE_DEPTH_M } from '#core/soil/soil'
 import { addDays, dayNumber, daysBetween, toDay, type Day } from '#core/measure/calendar'
 import { PELLMOOR } from '../../demo/pellmoor'
-import { clockAheadH } from './clock'
+import { clockAheadH } from '#core/measure/clock'
 
 /**
  * A weather station and a soil probe that exist only here. They deliver the same days to everyone who asks, in the open

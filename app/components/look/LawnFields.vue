@@ -26,10 +26,9 @@ const LOOKS = [
 /** A date that is emptied is none. */
 const day = (typed: string | number) => (String(typed) || null) as typeof draft.wishes.usableBy
 function addCircuit(): void {
-  draft.water.circuits.push({
-    name: t('look.circuit', { circuits: draft.water.circuits.length + 1 }),
-    heads: 0,
-    flowLPerMin: null,
+  draft.water.irrigation.push({
+    ...newIrrigationZone(),
+    name: t('look.circuit', { circuits: draft.water.irrigation.length + 1 }),
   })
 }
 </script>
@@ -65,8 +64,8 @@ function addCircuit(): void {
       />
     </div>
     <PickOne v-model="draft.water.homeWhen" :label="t('look.atHomeToWater')" :choices="HOME_CHOICES" />
-    <div v-for="(circuit, i) in draft.water.circuits" :key="i" class="field-row circuit">
-      <UFormField :label="t('look.irrigationZone')" :error="errors[`water.circuits.${i}.name`]"
+    <div v-for="(circuit, i) in draft.water.irrigation" :key="i" class="field-row circuit">
+      <UFormField :label="t('look.irrigationZone')" :error="errors[`water.irrigation.${i}.name`]"
         ><UInput v-model="circuit.name" maxlength="40"
       /></UFormField>
       <UFormField :label="t('look.heads')"
@@ -83,17 +82,17 @@ function addCircuit(): void {
         v-model="circuit.flowLPerMin"
         :label="t('look.flow')"
         quantity="flowLPerMin"
-        :path="`water.circuits.${i}.flowLPerMin`"
+        :path="`water.irrigation.${i}.flowLPerMin`"
       />
       <UButton
         variant="outline"
         size="sm"
         :aria-label="t('look.takeOut', { name: circuit.name })"
-        @click="draft.water.circuits.splice(i, 1)"
+        @click="draft.water.irrigation.splice(i, 1)"
         >{{ t('look.remove') }}</UButton
       >
     </div>
-    <UButton v-if="draft.water.circuits.length < 16" variant="outline" size="sm" class="add" @click="addCircuit">{{
+    <UButton v-if="draft.water.irrigation.length < 16" variant="outline" size="sm" class="add" @click="addCircuit">{{
       t('look.addAnIrrigationZone')
     }}</UButton>
     <PickOne v-model="draft.water.restriction" :label="t('look.wateringRestrictions')" :choices="RESTRICTION_CHOICES" />

@@ -1,5 +1,6 @@
 import { say, type Message } from '../../explain/message'
 import type { CoverMaterial } from '../../materials/covers'
+import type { StepDown, WetBy } from '../../water/programme'
 
 /**
  * What practitioners hold different opinions on. The firm chooses; a plan begins with its choice and may differ.
@@ -30,6 +31,9 @@ export interface Practices {
   winterGrass: 'annual' | 'intermediate' | 'perennial'
   hybridBermuda: 'sprigs or sod' | 'named seed'
   relaying: 'own turf' | 'new turf' | 'seed on top'
+  wetBy: WetBy
+  wateringHours: 'until late afternoon' | 'early evening too'
+  stepDown: StepDown
 }
 export type PracticeCode = keyof Practices
 
@@ -218,6 +222,29 @@ export const PRACTICES: Questions = {
       choice('seed on top', say('practices.seedOnTop'), say('practices.seedOnTopChanges')),
     ],
   },
+  wetBy: {
+    asks: say('practices.wetBy'),
+    choices: [
+      choice('computed', say('practices.wetComputed'), say('practices.wetComputedChanges')),
+      choice('three', say('practices.wetThree'), say('practices.wetThreeChanges')),
+      choice('six weeks', say('practices.wetSixWeeks'), say('practices.wetSixWeeksChanges')),
+    ],
+  },
+  wateringHours: {
+    asks: say('practices.wateringHours'),
+    choices: [
+      choice('until late afternoon', say('practices.untilLateAfternoon'), say('practices.untilLateAfternoonChanges')),
+      choice('early evening too', say('practices.earlyEveningToo'), say('practices.earlyEveningTooChanges')),
+    ],
+  },
+  stepDown: {
+    asks: say('practices.stepDown'),
+    choices: [
+      choice('gradual', say('practices.stepGradual'), say('practices.stepGradualChanges')),
+      choice('deeper', say('practices.stepDeeper'), say('practices.stepDeeperChanges')),
+      choice('weekly', say('practices.stepWeekly'), say('practices.stepWeeklyChanges')),
+    ],
+  },
   hybridBermuda: {
     asks: say('practices.hybridBermuda'),
     choices: [
@@ -253,6 +280,9 @@ export const DEFAULT_PRACTICES: Practices = {
   winterGrass: 'annual',
   hybridBermuda: 'sprigs or sod',
   relaying: 'own turf',
+  wetBy: 'computed',
+  wateringHours: 'until late afternoon',
+  stepDown: 'gradual',
 }
 
 /** A firm's practices, with what it has not said yet filled by the usual. */

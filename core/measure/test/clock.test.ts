@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
-import { toDay } from '#core/measure/calendar'
-import { clockAheadH } from './clock'
+import { toDay } from '../calendar'
+import { clockAheadH } from '../clock'
 
 test('the clock is ahead of the sun by its zone, its summer time and its place in the zone', () => {
   // Offsets of the IANA time zone database: UTC−4 in New York's summer, −5 in its winter; +5:45 in Kathmandu; +11 in

@@ -1,7 +1,7 @@
-import { toDay, type Day } from '#core/measure/calendar'
+import { toDay, type Day } from './calendar'
 
 /**
- * Where days and zones are worked out: here and nowhere else. A zone that this server does not know reads as UTC, so
+ * Where days and zones are worked out: here and nowhere else. A zone that this machine does not know reads as UTC, so
  * that nobody is shut out by it.
  */
 const formats = new Map<string, Intl.DateTimeFormat>()

@@ -1,0 +1,187 @@
+import { surveyOver } from '../site/survey'
+import type { ZoneSurvey } from '../site/zone'
+import { clockAheadH } from '../measure/clock'
+import { addDays, type Day } from '../measure/calendar'
+import { supplyOf, type IrrigationZone } from '../water/irrigation'
+import {
+  wateringProgramme,
+  type Ending,
+  type ProgrammeAsked,
+  type WateredBed,
+  type WateringProgramme,
+} from '../water/programme'
+import type { FirmRecord, LawnRecord } from './records'
+import type { Practices } from './decision/practices'
+import { zoneSurveysOf } from './lawn'
+import type { SeasonKnown } from './season'
+import type { PlanSettings } from './settings'
+
+/** An irrigation zone as the programme goes by it. */
+export interface WateredZone extends IrrigationZone {
+  /** What it waters, m². */
+  watersM2: number
+  /** Nobody told of it: it stands for a zone of the lawn. */
+  assumed: boolean
+}
+
+/** Hours of the clock at which seed is watered: none late in the evening. @source turf handbooks */
+const FIRST_HOUR = 5
+const LAST_HOUR = { 'until late afternoon': 18, 'early evening too': 20 } as const
+/** When somebody who is out by day is there. @source own */
+const [LEAVES_AT, BACK_AT] = [8, 16]
+
+const KIND_OF = { sprinklers: 'sprinklers', hose: 'hose', none: 'none' } as const
+
+/** Irrigation zones of the ground of a job; one a zone of the lawn where nobody told of any. */
+export function irrigationOf({ water }: Pick<LawnRecord, 'water'>, zones: readonly ZoneSurvey[]): WateredZone[] {
+  const areaOf = (zoneId: string | null) =>
+    zones.reduce((sum, { id, areaM2 }) => sum + (zoneId === null || id === zoneId ? areaM2 : 0), 0)
+  const told = (water.irrigation ?? []).flatMap((zone): WateredZone[] => {
+    const areaM2 = zone.areaM2 ?? areaOf(zone.zoneId)
+    return areaM2 > 0 ? [{ ...zone, watersM2: areaM2, assumed: false }] : []
+  })
+  if (told.length) return told
+  return zones.map(({ id, name, areaM2 }) => ({
+    id,
+    name,
+    kind: water.source === null ? 'hose' : KIND_OF[water.source],
+    heads: 0,
+    zoneId: id,
+    areaM2: null,
+    tap: '',
+    hoseM: null,
+    flowLPerMin: null,
+    rateMmPerH: null,
+    cans: null,
+    timer: 'none',
+    watersM2: areaM2,
+    assumed: true,
+  }))
+}
+
+/** Hours of the clock at which a zone may be watered and somebody or a timer is there to do it. */
+function hoursOf({ water }: LawnRecord, { timer }: WateredZone, { wateringHours }: Practices, sowOn: Day): number[] {
+  const banned = water.restriction === 'ban' && (water.restrictedUntil === null || water.restrictedUntil > sowOn)
+  if (banned) return []
+  const there = (hour: number) =>
+    timer !== 'none' ||
+    (water.homeWhen === 'mornings and evenings'
+      ? hour < LEAVES_AT || hour >= BACK_AT
+      : water.homeWhen === 'seldom'
+        ? hour < LEAVES_AT
+        : true)
+  const allowed = (hour: number) => !water.hours?.length || water.hours.some(([from, to]) => hour >= from && hour < to)
+  return Array.from({ length: 24 }, (_, hour) => hour).filter(
+    (hour) => hour >= FIRST_HOUR && hour <= LAST_HOUR[wateringHours] && there(hour) && allowed(hour),
+  )
+}
+
+/** What is planned of a job's ground so far. */
+export interface WateringGiven {
+  lawn: LawnRecord
+  firm: Pick<FirmRecord, 'timeZone'>
+  practices: Practices
+  settings: PlanSettings
+  sowOn: Day
+}
+
+/** Clock hours ahead of the sun on a day, whole. */
+const aheadOf = ({ timeZone }: Pick<FirmRecord, 'timeZone'>, { lonDeg }: LawnRecord, day: Day): number =>
+  timeZone === undefined || lonDeg === undefined ? 0 : Math.round(clockAheadH(timeZone, lonDeg, day))
+
+const daysOf = (wait: Ending | null, from: Ending, days: number): Ending =>
+  wait ?? { early: from.early + days, middle: from.middle + days, late: from.late + days }
+
+/** Days from emergence to 25 mm of leaf, and between mowings, where the season does not say. @source own */
+const [TALL_AFTER, MOW_AFTER, FOURTH_AFTER] = [10, 14, 28]
+
+/**
+ * The watering programme of a sowing, in hours of the clock.
+ * @returns undefined where the season is not worked out that far, or seed does not come up in half of the years
+ */
+export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: boolean): WateringProgramme | undefined {
+  const { lawn, firm, practices, settings, sowOn } = given
+  const sown = season.sownAt?.(sowOn)
+  if (!sown || sown.up50 === null || sown.dormantGood !== null) return undefined
+  const zones = zoneSurveysOf(lawn, sowOn)
+  const up: Ending = { early: sown.up50Early ?? sown.up50, middle: sown.up50, late: sown.up50Late ?? sown.up50 + 14 }
+  const tall = daysOf(sown.tall, up, TALL_AFTER)
+  const mow = daysOf(sown.mow, tall, MOW_AFTER)
+  const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mow.middle
+  const fourthMow = daysOf(null, mow, after)
+  const drying = (from: Ending, to: Ending) =>
+    season.dryingOver?.(addDays(sowOn, from.middle), Math.max(1, to.middle - from.middle))
+  const days: Partial<Record<keyof ProgrammeAsked['drying'], ReturnType<typeof drying>>> = {
+    wet: drying({ early: 0, middle: 0, late: 0 }, tall),
+    seedling: drying(tall, mow),
+    rooting: drying(mow, fourthMow),
+    established: drying(fourthMow, daysOf(null, fourthMow, FOURTH_AFTER)),
+  }
+  if (!days.wet) return undefined
+  const ahead = aheadOf(firm, lawn, sowOn)
+  const clock = (hour: number) => (((hour + ahead) % 24) + 24) % 24
+  const beds = irrigationOf(lawn, zones).map((zone): WateredBed => {
+    const over = zones.filter(({ id }) => zone.zoneId === null || id === zone.zoneId)
+    const survey = surveyOver(over.length ? over : zones, lawn.texture)
+    return {
+      id: zone.id,
+      name: zone.name,
+      areaM2: zone.watersM2,
+      texture: lawn.texture,
+      sun: survey.sun,
+      cover: settings.coverMm > 0 ? settings.coverMaterial : 'none',
+      coverMm: settings.coverMm,
+      slopeShare: survey.slopeShare ?? 0,
+      supply: supplyOf(zone, zone.watersM2),
+      // The bed dries by the sun; people water by the clock.
+      hours: hoursOf(lawn, zone, practices, sowOn)
+        .map((hour) => (((hour - ahead) % 24) + 24) % 24)
+        .sort((a, b) => a - b),
+      mostTimes:
+        zone.timer === 'none' && lawn.water.timesADay !== null ? Math.max(0, Math.floor(lawn.water.timesADay)) : null,
+    }
+  })
+  const programme = wateringProgramme({
+    beds,
+    wetBy: practices.wetBy,
+    stepDown: practices.stepDown,
+    up,
+    tall,
+    mow,
+    fourthMow,
+    drying: {
+      wet: days.wet,
+      seedling: days.seedling ?? days.wet,
+      rooting: days.rooting ?? days.wet,
+      established: days.established ?? days.wet,
+    },
+    season: warm ? 'warm' : 'cool',
+  })
+  return programme && byTheClock(programme, clock)
+}
+
+/** The same programme with its hours as clocks show them. */
+function byTheClock(programme: WateringProgramme, clock: (hour: number) => number): WateringProgramme {
+  const day = (of: WateringProgramme['wet'][number]['day']) => {
+    const leftShare = new Float64Array(24)
+    of.leftShare.forEach((left, hour) => {
+      leftShare[clock(hour)] = left
+    })
+    return { ...of, leftShare, cycles: of.cycles.map((cycle) => ({ ...cycle, hour: clock(cycle.hour) })) }
+  }
+  return {
+    ...programme,
+    phases: programme.phases.map((phase) => ({
+      ...phase,
+      zones: phase.zones.map((zone) => ({
+        ...zone,
+        cycles: zone.cycles.map((cycle) => ({ ...cycle, hour: clock(cycle.hour) })),
+      })),
+    })),
+    wet: programme.wet.map((zone) => ({
+      ...zone,
+      day: day(zone.day),
+      without: zone.without && { hour: clock(zone.without.hour), day: day(zone.without.day) },
+    })),
+  }
+}

@@ -1,0 +1,109 @@
+import { SUN_SHARE, SUN_WAVE, type Sun } from '../soil/soilCourse'
+import { AIR_SHARE, evaporatedMm, type TopLayer } from './topLayer'
+
+/** A watering is due once less than this is left of what bed and cover hold, 0-1. @source own */
+const DUE_BELOW = 0.25
+/** The first of a day begins it full, where the evening before took so much. @source own, as practitioners do it */
+const MORNING_BELOW = 0.5
+/** Between waterings it is not let fall below this, where there is an hour to prevent it. @source own */
+export const KEPT_ABOVE = 0.05
+/** Water left by daylight at which what has begun to sprout dies. @source own */
+export const DRY_BELOW = 0.1
+const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
+
+/** One watering of a day. */
+export interface Cycle {
+  /** Hour of the day, solar, at which it begins. */
+  hour: number
+  /** What is missing then, or what goes in within the hour. */
+  depthMm: number
+}
+
+/** The bed through one day that follows on many like it. */
+export interface BedDay {
+  cycles: Cycle[]
+  /** Water left at the end of each hour, 0-1. */
+  leftShare: Float64Array
+  /** Hours of daylight at which it is too dry for what sprouts. */
+  dryHours: number
+  lowest: number
+}
+
+/** A bed and the day it is watered on. */
+export interface BedAsked {
+  layer: TopLayer
+  sun: Sun
+  /** Reference evapotranspiration of the day in the open, mm. */
+  et0Mm: number
+  /** Hours at which it may be watered, rising. */
+  hours: readonly number[]
+}
+
+/** What an hour takes from the bed, mm. */
+function lossMm({ layer, sun, et0Mm }: BedAsked, depletedMm: number, hour: number): number {
+  const wave = SUN_WAVE[hour]!
+  const exposure = AIR_SHARE + (1 - AIR_SHARE) * SUN_SHARE[sun]
+  return wave ? evaporatedMm(layer, depletedMm, (et0Mm * exposure * wave) / SUN_WAVE_SUM) : 0
+}
+
+/** Whether the bed stays moist from an hour on until it may be watered again, without being watered now. */
+function lastsUntil(asked: BedAsked, depletedMm: number, from: number, until: number): boolean {
+  let depleted = depletedMm
+  for (let h = from; h < until; h++) {
+    depleted += lossMm(asked, depleted, h % 24)
+    if (asked.layer.capacityMm - depleted < KEPT_ABOVE * asked.layer.capacityMm) return false
+  }
+  return true
+}
+
+type Decides = (hour: number, depletedMm: number) => boolean
+
+/** A day by a rule of when to water, after two more like it so that it begins as it ends. */
+function follow(asked: BedAsked, waters: Decides): BedDay {
+  const { layer } = asked
+  let depleted = 0
+  let day: BedDay | undefined
+  for (let turn = 0; turn < 3; turn++) {
+    day = { cycles: [], leftShare: new Float64Array(24), dryHours: 0, lowest: 1 }
+    for (let h = 0; h < 24; h++) {
+      if (asked.hours.includes(h) && waters(h, depleted)) {
+        const depthMm = Math.min(depleted, layer.infiltrationMmPerH)
+        depleted -= depthMm
+        if (depthMm > 0) day.cycles.push({ hour: h, depthMm })
+      }
+      depleted += lossMm(asked, depleted, h)
+      const left = 1 - depleted / layer.capacityMm
+      day.leftShare[h] = left
+      if (left < day.lowest) day.lowest = left
+      if (left < DRY_BELOW && SUN_WAVE[h]! > 0) day.dryHours++
+    }
+  }
+  return day!
+}
+
+/**
+ * The waterings of a day that keep a bed moist, as few as will do: one is due once three quarters of what bed and cover
+ * hold are gone, or where it would fall dry before it may be watered again; the first of a day fills it after the evening.
+ * @throws RangeError where it may be watered at no hour
+ * @source own, about what practitioners give; each as late as it can be
+ */
+export function fewestCycles(asked: BedAsked): BedDay {
+  const { hours } = asked
+  if (!hours.length) throw new RangeError('No hour is left to water at.')
+  return follow(asked, (hour, depleted) => {
+    const left = 1 - depleted / asked.layer.capacityMm
+    if (left < (hour === hours[0] ? MORNING_BELOW : DUE_BELOW)) return true
+    return !lastsUntil(asked, depleted, hour, hours.find((h) => h > hour) ?? hours[0]! + 24)
+  })
+}
+
+/** The same day watered at given hours, as far as those are allowed, each time back to full. */
+export const cyclesAt = (asked: BedAsked, hours: readonly number[]): BedDay => follow({ ...asked, hours }, () => true)
+
+/** So many hours of those allowed, spread evenly from the first to the last. */
+export function spreadHours(hours: readonly number[], times: number): number[] {
+  if (times >= hours.length) return [...hours]
+  if (times <= 1) return hours.slice(0, Math.max(0, times))
+  const step = (hours.length - 1) / (times - 1)
+  return Array.from({ length: times }, (_, i) => hours[Math.round(i * step)]!)
+}
