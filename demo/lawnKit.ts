@@ -22,6 +22,8 @@ export interface DemoLawn {
   /** None: still to be looked at. */
   zones?: Partial<Zone>[]
   plan?: (zoneIds: string[]) => Feature[]
+  /** Irrigation zones of its zones, in their order. */
+  irrigation?: (zoneIds: string[]) => Partial<Look['water']['irrigation'][number]>[]
   look?: Partial<Pick<Look, 'texture' | 'soilTest' | 'nothingPutOn'>> & {
     water?: Partial<Look['water']>
     access?: Partial<Look['access']>

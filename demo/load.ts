@@ -4,6 +4,7 @@ import { defaultSettings, shallowEnough } from '#core/job/settings'
 import { depthLimitOf } from '#core/seed/blends'
 import { grassByCode } from '#core/grass/grasses'
 import { sunQuestionOf } from '#core/site/measure'
+import { NEW_IRRIGATION_ZONE } from '#core/water/irrigation'
 import { sunByMonth } from '#core/site/sun'
 import { asOwner, closeDatabase, type Queryable } from '#server/records/db'
 import type { Author } from '#server/records/firms'
@@ -136,7 +137,15 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
     features: Object.fromEntries(
       (demo.plan?.(Object.keys(zones)) ?? []).map((feature) => [randomUUID(), feature]),
     ) as Lawn['features'],
-    water: { ...lawn.water, ...water },
+    water: {
+      ...lawn.water,
+      ...water,
+      irrigation: (demo.irrigation?.(Object.keys(zones)) ?? []).map((zone) => ({
+        id: randomUUID(),
+        ...NEW_IRRIGATION_ZONE,
+        ...zone,
+      })),
+    },
     access: { ...lawn.access, ...access },
     wishes: { ...lawn.wishes, ...wishes },
     latDeg: PELLMOOR.latDeg + demo.northDeg,

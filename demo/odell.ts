@@ -36,6 +36,27 @@ export const ODELL: DemoLawn = {
     },
     wishes: { goal: 'thicker', look: 'family' },
   },
+  irrigation: ([front, slope, strip]) => [
+    {
+      name: 'Front heads',
+      zoneId: front!,
+      heads: 8,
+      tap: 'valve 1',
+      flowLPerMin: 30,
+      timer: 'own',
+      cans: { minutes: 20, read: 'depth', widthMm: null, values: [5.2, 4.6, 4.4, 4.1, 4.0, 3.8, 3.1, 2.9] },
+    },
+    {
+      name: 'Slope heads',
+      zoneId: slope!,
+      heads: 6,
+      tap: 'valve 2',
+      flowLPerMin: 26,
+      timer: 'own',
+      cans: { minutes: 20, read: 'volume', widthMm: 72, values: [52, 47, 44, 41, 38, 33, 27, 24] },
+    },
+    { name: 'Shade strip', kind: 'hose', zoneId: strip!, tap: 'side of the house', hoseM: 22, flowLPerMin: 14 },
+  ],
   zones: [
     zone('TF', {
       name: 'Sunny front',

@@ -37,6 +37,7 @@ export const TAGS = {
   'k-pa': 'kPa',
   'area-m2': 'areaM2',
   'rate-g-per-m2': 'rateGPerM2',
+  'rate-mm-per-h': 'rateMmPerH',
   'mass-kg': 'massKg',
   'volume-m3': 'volumeM3',
   'holes-per-m2': 'holesPerM2',
@@ -86,7 +87,11 @@ export function tellerOf(language: Language, differences: Differences = {}): Tel
   }
   /** Numbers choose a plural, flags and words a branch; all else is put in as it is. */
   const filled = (value: MessageValue | null, units: UnitSystem) =>
-    typeof value === 'number' ? value : typeof value === 'object' && value !== null ? pieces(value, units) : String(value ?? '')
+    typeof value === 'number'
+      ? value
+      : typeof value === 'object' && value !== null
+        ? pieces(value, units)
+        : String(value ?? '')
 
   function parts(key: MessageKey, values: Values | undefined, units: UnitSystem): Part[] {
     const into = Object.fromEntries(Object.entries(values ?? {}).map(([name, value]) => [name, filled(value, units)]))

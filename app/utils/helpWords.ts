@@ -38,6 +38,11 @@ const HELP: readonly { at: RegExp; title: MessageKey; does: readonly MessageKey[
     does: ['help.whatToLoadSeed'],
   },
   {
+    at: /\/water$/,
+    title: 'help.water',
+    does: ['help.waterPhases', 'help.waterZones'],
+  },
+  {
     at: /\/jobs(\/[^/]+)?$/,
     title: 'help.jobs',
     does: ['help.theJobsOfThis'],

@@ -1,18 +1,9 @@
 import type { IrrigationZoneTold } from '#contract/look'
+import { NEW_IRRIGATION_ZONE } from '#core/water/irrigation'
 
-/** An irrigation zone that nothing is told of yet. */
+/** An irrigation zone that nothing is told of yet, with an id of its own. */
 export const newIrrigationZone = (zone: Partial<IrrigationZoneTold> = {}): IrrigationZoneTold => ({
   id: crypto.randomUUID(),
-  name: '',
-  kind: 'sprinklers',
-  heads: 0,
-  zoneId: null,
-  areaM2: null,
-  tap: '',
-  hoseM: null,
-  flowLPerMin: null,
-  rateMmPerH: null,
-  cans: null,
-  timer: 'none',
+  ...NEW_IRRIGATION_ZONE,
   ...zone,
 })

@@ -85,7 +85,14 @@ export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRo
   if (job.endedOn) return endedRow(lawn, job.endedOn, today)
   if (!outline) return bareRow(lawn, today)
   const rate = outline.productGPerM2 === null ? '' : showText(figure('rateGPerM2', outline.productGPerM2), units)
-  const steps = stepsOf({ ...job, ...outline, today, area: showText(figure('areaM2', lawn.areaM2), units), load: rate })
+  const steps = stepsOf({
+    ...job,
+    ...outline,
+    today,
+    area: showText(figure('areaM2', lawn.areaM2), units),
+    load: rate,
+    waterings: null,
+  })
   const here = currentStep(steps)
   const { next } = outline
   return {

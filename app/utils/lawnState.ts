@@ -5,7 +5,7 @@ import type { Day } from '#core/measure/calendar'
 import { shortDayWithWeekday } from './days'
 import { t, tell } from './words'
 
-export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring'
+export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring' | 'water'
 export type StepState = 'empty' | 'needs' | 'settled'
 
 export interface Step {
@@ -25,12 +25,14 @@ export interface Progress extends Pick<Outline, 'missing' | 'tasks'> {
   area: string
   /** What is brought, in words. */
   load: string
+  /** How often a day seed is watered at first; null where that is not known here. */
+  waterings: number | null
 }
 
 const step = (code: StepCode, name: string, state: StepState, says: string): Step => ({ code, name, state, says })
 
 /** The steps of a lawn in the order of the work. */
-export function stepsOf({ missing, tasks, programme, sowOn, today, area, load }: Progress): Step[] {
+export function stepsOf({ missing, tasks, programme, sowOn, today, area, load, waterings }: Progress): Step[] {
   return [
     missing
       ? step('look', t('lawns.look'), 'needs', t('lawns.toAnswer', { missing }))
@@ -57,6 +59,12 @@ export function stepsOf({ missing, tasks, programme, sowOn, today, area, load }:
     tasks
       ? step('bring', t('lawns.bring'), 'needs', load)
       : step('bring', t('lawns.bring'), 'empty', t('lawns.afterWhen')),
+    step(
+      'water',
+      t('lawns.water'),
+      waterings === null ? 'empty' : 'needs',
+      waterings !== null ? t('water.stepTimes', { times: waterings }) : tasks ? '' : t('lawns.afterWhen'),
+    ),
   ]
 }
 

@@ -160,7 +160,7 @@ export interface Judged {
   soils: readonly SoilCourse50[]
 }
 
-/** Leaves that shade their bed, and roots that reach below what dries, mm. @source practitioners: about an inch */
+/** Leaves that shade their bed, and roots that reach below what dries, mm. @source trade: about an inch */
 const TALL_MM = 25
 
 /**

@@ -2,7 +2,7 @@ import { surveyOver } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import { clockAheadH } from '../measure/clock'
 import { addDays, type Day } from '../measure/calendar'
-import { supplyOf, type IrrigationZone } from '../water/irrigation'
+import { NEW_IRRIGATION_ZONE, supplyOf, type IrrigationZone } from '../water/irrigation'
 import {
   wateringProgramme,
   type Ending,
@@ -25,7 +25,7 @@ export interface WateredZone extends IrrigationZone {
 }
 
 /** Hours of the clock at which seed is watered: none late in the evening. @source turf handbooks */
-const FIRST_HOUR = 5
+const FIRST_HOUR = { timer: 5, people: 6 } as const
 const LAST_HOUR = { 'until late afternoon': 18, 'early evening too': 20 } as const
 /** When somebody who is out by day is there. @source own */
 const [LEAVES_AT, BACK_AT] = [8, 16]
@@ -42,18 +42,11 @@ export function irrigationOf({ water }: Pick<LawnRecord, 'water'>, zones: readon
   })
   if (told.length) return told
   return zones.map(({ id, name, areaM2 }) => ({
+    ...NEW_IRRIGATION_ZONE,
     id,
     name,
     kind: water.source === null ? 'hose' : KIND_OF[water.source],
-    heads: 0,
     zoneId: id,
-    areaM2: null,
-    tap: '',
-    hoseM: null,
-    flowLPerMin: null,
-    rateMmPerH: null,
-    cans: null,
-    timer: 'none',
     watersM2: areaM2,
     assumed: true,
   }))
@@ -72,7 +65,11 @@ function hoursOf({ water }: LawnRecord, { timer }: WateredZone, { wateringHours 
         : true)
   const allowed = (hour: number) => !water.hours?.length || water.hours.some(([from, to]) => hour >= from && hour < to)
   return Array.from({ length: 24 }, (_, hour) => hour).filter(
-    (hour) => hour >= FIRST_HOUR && hour <= LAST_HOUR[wateringHours] && there(hour) && allowed(hour),
+    (hour) =>
+      hour >= (timer === 'none' ? FIRST_HOUR.people : FIRST_HOUR.timer) &&
+      hour <= LAST_HOUR[wateringHours] &&
+      there(hour) &&
+      allowed(hour),
   )
 }
 

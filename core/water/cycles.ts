@@ -58,12 +58,12 @@ function lastsUntil(asked: BedAsked, depletedMm: number, from: number, until: nu
 
 type Decides = (hour: number, depletedMm: number) => boolean
 
-/** A day by a rule of when to water, after two more like it so that it begins as it ends. */
-function follow(asked: BedAsked, waters: Decides): BedDay {
+/** A day by a rule of when to water, the last of some like it. */
+function follow(asked: BedAsked, waters: Decides, turns = 3): BedDay {
   const { layer } = asked
   let depleted = 0
   let day: BedDay | undefined
-  for (let turn = 0; turn < 3; turn++) {
+  for (let turn = 0; turn < turns; turn++) {
     day = { cycles: [], leftShare: new Float64Array(24), dryHours: 0, lowest: 1 }
     for (let h = 0; h < 24; h++) {
       if (asked.hours.includes(h) && waters(h, depleted)) {
@@ -90,11 +90,18 @@ function follow(asked: BedAsked, waters: Decides): BedDay {
 export function fewestCycles(asked: BedAsked): BedDay {
   const { hours } = asked
   if (!hours.length) throw new RangeError('No hour is left to water at.')
-  return follow(asked, (hour, depleted) => {
+  const due: Decides = (hour, depleted) => {
     const left = 1 - depleted / asked.layer.capacityMm
     if (left < (hour === hours[0] ? MORNING_BELOW : DUE_BELOW)) return true
     return !lastsUntil(asked, depleted, hour, hours.find((h) => h > hour) ?? hours[0]! + 24)
-  })
+  }
+  // Days may take turns, one watered more than the next: every day is watered as the fuller one is.
+  const days = [3, 4].map((turns) => follow(asked, due, turns))
+  const fuller = days.reduce((most, day) => (day.cycles.length > most.cycles.length ? day : most))
+  return cyclesAt(
+    asked,
+    fuller.cycles.map(({ hour }) => hour),
+  )
 }
 
 /** The same day watered at given hours, as far as those are allowed, each time back to full. */

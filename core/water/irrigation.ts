@@ -26,6 +26,21 @@ export interface IrrigationZone {
   timer: (typeof TIMERS)[number]
 }
 
+/** An irrigation zone that nothing is told of yet. */
+export const NEW_IRRIGATION_ZONE = {
+  name: '',
+  kind: 'sprinklers',
+  heads: 0,
+  zoneId: null,
+  areaM2: null,
+  tap: '',
+  hoseM: null,
+  flowLPerMin: null,
+  rateMmPerH: null,
+  cans: null,
+  timer: 'none',
+} as const satisfies Omit<IrrigationZone, 'id'>
+
 /** What an irrigation zone puts down, and how that is known. */
 export interface Supply {
   rateMmPerH: number

@@ -105,6 +105,8 @@ export interface WetZone {
 }
 
 export interface WateringProgramme {
+  /** Days after sowing on which half is up. */
+  up: Ending
   phases: PhasePlan[]
   wet: WetZone[]
   /** Zone that dries first. */
@@ -124,8 +126,8 @@ const READILY = 0.4
 const ROOTS_MM = { seedling: 40, rooting: 100, established: 150 } as const
 /** Days between waterings at the least and the most. @source turf handbooks */
 const EVERY_DAYS = { seedling: [1, 2], rooting: [2, 4], established: [4, 7] } as const
-/** Of a week once it stands, mm. @source turf handbooks: an inch to an inch and a half */
-const WEEKLY_MM = 25
+/** Of a week once it stands, mm, and no more than it uses. @source turf handbooks: an inch to an inch and a half */
+const WEEKLY_MM = 25.4
 /** What a deeper watering of seedlings puts down, mm. @source own */
 const DEEPER_MM = 5
 /** The established phase is told for so long. @source own */
@@ -220,7 +222,7 @@ function deepPhase(
   const [least, most] = EVERY_DAYS[code]
   const everyDays = change.everyDays ?? Math.min(most, Math.max(least, Math.floor(readily / Math.max(0.1, useMm))))
   const timesADay = change.timesADay ?? 1
-  const depthMm = change.depthMm ?? (code === 'established' ? (WEEKLY_MM * everyDays) / 7 : useMm * everyDays)
+  const depthMm = change.depthMm ?? everyDays * (code === 'established' ? Math.min(WEEKLY_MM / 7, useMm) : useMm)
   const days = code === 'established' ? ESTABLISHED_DAYS : between(from, to)
   const zones = asked.beds.map((bed) =>
     zoneWatering(
@@ -289,5 +291,5 @@ export function wateringProgramme(asked: ProgrammeAsked): WateringProgramme | un
     phases.push(deepPhase('established', asked, rootingEnds ?? rootingFrom, rootingEnds ?? rootingFrom))
   }
   const worst = wet.reduce((dry, zone) => (zone.day.lowest < dry.day.lowest ? zone : dry))
-  return { phases, wet, worst: worst.id }
+  return { up, phases, wet, worst: worst.id }
 }

@@ -35,6 +35,7 @@ import sill from './sill.json' with { type: 'json' }
 import site from './site.json' with { type: 'json' }
 import soil from './soil.json' with { type: 'json' }
 import sowingDay from './sowingDay.json' with { type: 'json' }
+import water from './water.json' with { type: 'json' }
 import weather from './weather.json' with { type: 'json' }
 import weatherFile from './weatherFile.json' with { type: 'json' }
 import work from './work.json' with { type: 'json' }
@@ -76,6 +77,7 @@ export default {
   site,
   soil,
   sowingDay,
+  water,
   weather,
   weatherFile,
   work,

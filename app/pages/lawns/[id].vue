@@ -43,6 +43,7 @@ const steps = computed(() => {
     tasks: tasksDone(shown.value?.schedule),
     today: context.today,
     area: text(figure('areaM2', lawn.value.areaM2)),
+    waterings: shown.value?.watering?.phases[0]!.timesADay ?? null,
     load: seed ? t('shell.ofSeed', { seed: text(figure('massKg', seed)) }) : t('shell.soilNoSeed'),
   })
 })
@@ -51,6 +52,12 @@ function walk(by: number): void {
   const step = steps.value[here + by]
   if (step) void navigateTo(stepTo(step.code))
 }
+/** On a phone the steps run off its side: the one that is open comes into view. */
+const strip = useTemplateRef<HTMLElement>('strip')
+watch(
+  () => [route.path, steps.value.length, strip.value] as const,
+  () => nextTick(() => strip.value?.querySelector('.here')?.scrollIntoView({ inline: 'center', block: 'nearest' })),
+)
 useKeys({ ']': () => walk(1), '[': () => walk(-1) })
 /** The sun over a plan that was just saved follows; looked for until it is there, or an hour has gone. */
 const SUN_EVERY_MS = 2000
@@ -67,6 +74,7 @@ const STEP_NAMES: Record<string, string> = {
   when: t('shell.when'),
   do: t('shell.do'),
   bring: t('shell.bring'),
+  water: t('shell.water'),
   jobs: t('shell.jobs'),
 }
 /** Views that are of no open job. */
@@ -88,7 +96,7 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
       >
       <JobLine :lawn="lawn" />
     </header>
-    <nav v-if="steps.length" class="steps" :aria-label="t('shell.stepsOfThisLawn')">
+    <nav v-if="steps.length" ref="strip" class="steps" :aria-label="t('shell.stepsOfThisLawn')">
       <NuxtLink v-for="step in steps" :key="step.code" :to="stepTo(step.code)" class="step" active-class="here">
         <b
           ><UIcon
@@ -146,7 +154,7 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 }
 .steps {
   display: grid;
-  grid-template-columns: repeat(5, 1fr);
+  grid-template-columns: repeat(6, 1fr);
   margin-bottom: 12px;
 }
 .step {
@@ -186,10 +194,13 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 }
 @media (max-width: 700px) {
   .steps {
-    grid-template-columns: repeat(5, auto);
-    gap: 10px;
+    display: flex;
+    gap: 16px;
+    overflow-x: auto;
   }
   .step {
+    flex: none;
+    max-width: 108px;
     min-height: 54px;
     padding-right: 0;
   }

@@ -92,8 +92,10 @@ describe('an estimate', () => {
           ]
         }),
       )
-    // Which programme and which window is the judgement's; the rest is in the tasks.
-    for (const question of PRACTICE_CODES.filter((code) => code !== 'kill' && code !== 'season')) {
+    // Which programme and which window is the judgement's, and how seed is watered the watering programme's (its own test
+    // follows each); the rest is in the tasks.
+    const elsewhere = ['kill', 'season', 'wetBy', 'wateringHours', 'stepDown']
+    for (const question of PRACTICE_CODES.filter((code) => !elsewhere.includes(code))) {
       const choices = PRACTICES[question].choices.map(({ code }) => seen({ [question]: code }, true))
       expect([question, new Set(choices).size > 1]).toEqual([question, true])
     }

@@ -4,7 +4,7 @@ import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
 import { aLook, aZone } from '../../../contract/test/looks'
 import { summarise } from '../../establishment/outlook'
 import { buildSeason } from '../../establishment/season'
-import { toDay } from '../../measure/calendar'
+import { addDays, toDay } from '../../measure/calendar'
 import { pureSeed } from '../../seed/blends'
 import { AS_TOLD, topLayer } from '../../water/topLayer'
 import { cyclesAt } from '../../water/cycles'
@@ -80,9 +80,14 @@ describe('the watering programme of a sowing', () => {
     expect(phases.map(({ everyDays }) => everyDays)).toEqual(
       phases.map(({ everyDays }) => everyDays).toSorted((a, b) => a - b),
     )
-    // An inch a week once it stands (turf handbooks).
+    // An inch a week once it stands (turf handbooks), and no more than it uses by late autumn.
     const last = phases.at(-1)!
-    expect((last.depthMm * last.timesADay * 7) / last.everyDays).toBeCloseTo(25, 6)
+    const from = addDays(toDay('2026-09-18'), last.from.middle)
+    const usesMm = 7 * 0.95 * season.dryingOver!(from, 28)!.usual
+    expect(usesMm).toBeLessThan(25.4)
+    expect((last.depthMm * last.timesADay * 7) / last.everyDays).toBeCloseTo(usesMm, 6)
+    const weekly = programme({}, { practices: { stepDown: 'weekly' }, sowOn: toDay('2027-05-10') }).phases.at(-1)!
+    expect((weekly.depthMm * weekly.timesADay * 7) / weekly.everyDays).toBeCloseTo(25.4, 6)
   })
 
   test('waters sun more often than shade, by the minutes that the driest quarter wants', () => {
@@ -136,6 +141,11 @@ describe('the watering programme of a sowing', () => {
     expect(by({ wetBy: 'three' }).phases[0]!.zones[0]!.cycles.map(({ hour }) => hour)).toEqual([6, 12, 18])
     const weeks = by({ wetBy: 'six weeks' }).phases[0]!
     expect([weeks.timesADay, weeks.to]).toEqual([1, { early: 42, middle: 42, late: 42 }])
+    const evening = { hours: [[18, 21]] as [number, number][] }
+    const latest = (of: WateringProgramme) =>
+      Math.max(0, ...of.phases[0]!.zones.flatMap(({ cycles }) => cycles.map(({ hour }) => hour)))
+    expect(latest(programme(evening))).toBe(18)
+    expect(latest(programme({ hours: [[19, 21]] }, { practices: { wateringHours: 'early evening too' } }))).toBe(19)
     expect(by({ stepDown: 'weekly' }).phases.map(({ code }) => code)).toEqual(['wet', 'established'])
     expect(by({ stepDown: 'deeper' }).phases[0]!.to!.middle).toBeLessThan(programme().phases[0]!.to!.middle)
   })

@@ -19,6 +19,7 @@ const stepOf = (jobId: string) =>
           today: context.today,
           area: '',
           load: '',
+          waterings: null,
         }),
       ).code
     : 'look'

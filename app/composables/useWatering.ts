@@ -1,0 +1,32 @@
+import { addDays, type Day } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
+import type { Ending, PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
+import { hourWords } from '~/utils/hourWords'
+
+/** A watering programme in words, for screen and paper. */
+export function useWatering(given: () => { watering: WateringProgramme; sowOn: Day }) {
+  const context = useContextStore()
+  const { text } = useUnits()
+  const dayOf = (days: number) => shortDay(addDays(given().sowOn, Math.round(days)), context.today)
+  const about = ({ early, middle, late }: Ending) =>
+    t('water.aboutDay', { day: dayOf(middle), spread: Math.round((late - early) / 2) })
+  const oftenOf = ({ everyDays, timesADay, code, depthMm }: PhasePlan) =>
+    code === 'established'
+      ? t('water.weekly', { depth: text(figure('waterMm', (depthMm * timesADay * 7) / everyDays)) })
+      : everyDays > 1
+        ? t('water.everyDays', { days: everyDays })
+        : t('water.everyDay', { times: timesADay })
+  const minutesOf = (run: ZoneWatering['run']) =>
+    !run
+      ? t('water.nobody')
+      : run.runs > 1
+        ? t('water.cycleSoak', {
+            runs: run.runs,
+            minutes: Math.max(1, Math.round(run.minutes)),
+            soak: Math.max(1, Math.round(run.soakMinutes)),
+          })
+        : t('water.minutesOf', { minutes: Math.max(1, Math.round(run.minutes)) })
+  const wet = computed(() => given().watering.phases[0]!)
+  const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
+  return { dayOf, about, oftenOf, minutesOf, wet, worst, hourWords }
+}

@@ -1,0 +1,47 @@
+import { barriers, expect, lawnNamed, open, PHONE, test } from './demo'
+
+test('an irrigation zone is told and measured with cans, and its minutes follow', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Linden Row')
+  await open(page, `/lawns/${lawn.id}/water`)
+  await expect(page.getByText(/Water .* until about/)).toBeVisible()
+  const zones = page.locator('section', { has: page.getByRole('heading', { name: 'Irrigation zones' }) })
+  await expect(zones).toContainText('usual figure, not measured')
+  await zones.getByRole('button', { name: 'Change' }).click()
+  await zones.getByRole('button', { name: 'Catch cans' }).click()
+  await zones.getByLabel('Minutes it ran').fill('30')
+  // Low quarter of six: (0.1 + half of 0.2) over one and a half, 0.133; the mean is 0.25: 53 %. Half an inch an hour.
+  await zones.getByLabel('In each can').fill('0.1, 0.2, 0.3, 0.3, 0.3, 0.3 in')
+  await expect(zones.getByText('0.50 in/h, 53% even in the driest quarter.')).toBeVisible()
+  await zones.getByLabel('Hours allowed').fill('whenever')
+  await expect(zones.getByText('Write hours as 5-10, 17-20.')).toBeVisible()
+  await expect(zones.getByRole('button', { name: 'Save zones' })).toBeDisabled()
+  await zones.getByLabel('Hours allowed').fill('6-9')
+  expect(await barriers(page)).toEqual([])
+  await zones.getByRole('button', { name: 'Save zones' }).click()
+  await expect(zones).toContainText('6 cans')
+  await expect(zones).toContainText('53% uneven')
+  const hours = await zones.locator('tbody td').nth(2).innerText()
+  for (const hour of hours.split(', ')) expect(['6 AM', '7 AM', '8 AM']).toContain(hour)
+  // Kept: another visit finds it.
+  await open(page, `/lawns/${lawn.id}/water`)
+  await expect(zones).toContainText('6 cans')
+})
+
+test('the sheet for the client prints alone, on a phone as well', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Odell')
+  await page.setViewportSize(PHONE)
+  await open(page, `/lawns/${lawn.id}/water`)
+  const sheet = page.getByRole('region', { name: 'Watering sheet for the client' })
+  await expect(sheet).toContainText('Water the new seed')
+  await page.emulateMedia({ media: 'print' })
+  await expect(sheet).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Irrigation zones' })).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeHidden()
+})
+
+test('a job without seed or without a day says why nothing is to be watered', async ({ page, request }) => {
+  await open(page, `/lawns/${(await lawnNamed(request, 'Tamsin Varga')).id}/water`)
+  await expect(page.getByText(/sows nothing that has to be kept wet/)).toBeVisible()
+  await open(page, `/lawns/${(await lawnNamed(request, 'Sedge End')).id}/water`)
+  await expect(page.getByText('No watering to plan yet.')).toBeVisible()
+})
