@@ -97,11 +97,20 @@ function waitingFor(given: Given, glance: Glance, programme: ProgrammeCode, zone
   })
 }
 
-/** Water until nearly all is up, of a sowing that has to be kept wet. */
-const wetPhase = ({ water }: LawnRecord, glance: Glance | undefined): WetPhase | undefined =>
-  glance?.sowing?.water
-    ? { ...glance.sowing.water, clientTimes: water.source === 'none' ? 0 : water.timesADay }
-    : undefined
+/** Water until nearly all is up, of a sowing that has to be kept wet: as the watering programme has it, where there is one. */
+function wetPhase(
+  { water }: LawnRecord,
+  glance: Glance | undefined,
+  watering: WateringProgramme | undefined,
+): WetPhase | undefined {
+  const clientTimes = water.source === 'none' ? 0 : water.timesADay
+  if (watering) {
+    const { day, wants } = watering.wet.find(({ id }) => id === watering.worst)!
+    const mmADay = day.cycles.reduce((sum, { depthMm }) => sum + depthMm, 0)
+    if (mmADay > 0 && day.cycles.length >= wants) return { mmADay, timesADay: wants, clientTimes }
+  }
+  return glance?.sowing?.water ? { ...glance.sowing.water, clientTimes } : undefined
+}
 
 /** What is sown to live here, and may not. Winter color is not to. */
 function lastingHere({ job, lawn, practices }: Given, { lasting }: Glance, programme: ProgrammeCode): Gate | undefined {
@@ -226,6 +235,18 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
   })
 }
 
+/** The watering programme of what is sown; none where seed lies until spring, or nothing is. */
+function wateringOf(
+  { job, lawn, firm, practices }: Given,
+  settings: PlanSettings,
+  season: SeasonKnown,
+): WateringProgramme | undefined {
+  if (!job.sowOn || !job.programme || PROGRAMMES[job.programme].anchor !== 'seeding') return undefined
+  const seed = sownOn(lawn, job, practices)
+  const warm = seed !== undefined && grassByCode(mainOf(seed)).season === 'warm'
+  return wateringOfJob({ lawn, firm, practices, settings, sowOn: job.sowOn }, season, warm)
+}
+
 /**
  * Plans a job: the one way from what is recorded to decision, schedule, quantities, hours and price. What is tried out is
  * the same call with the job changed.
@@ -240,6 +261,7 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
   const survey = surveyOf(lawn, day)
   const glance = season.glance?.(job.sowOn)
   const zones = job.programme && survey ? plannedZones(lawn, job, day, job.programme) : []
+  const watering = zones.length ? wateringOf(given, settings, season) : undefined
   const parts = zones.length
     ? partsOf(zones, settings, {
         texture: lawn.texture,
@@ -247,7 +269,7 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
         blend: job.blend,
         planning: firm.planning,
         way: wayOf(lawn),
-        wet: wetPhase(lawn, glance),
+        wet: wetPhase(lawn, glance, watering),
       })
     : []
   const schedule = parts.length && job.sowOn ? scheduleOf(given, parts, job.sowOn, season) : undefined
@@ -260,14 +282,7 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
     parts,
     schedule,
     price: schedule && estimateOf(parts, schedule, firm.planning, firm.currency),
-    watering:
-      job.sowOn && parts.length && anchorOf(parts) === 'seeding'
-        ? wateringOfJob(
-            { lawn, firm, practices: given.practices, settings, sowOn: job.sowOn },
-            season,
-            parts[0]!.grass.season === 'warm',
-          )
-        : undefined,
+    watering,
   }
 }
 

@@ -90,6 +90,17 @@ describe('the watering programme of a sowing', () => {
     expect((weekly.depthMm * weekly.timesADay * 7) / weekly.everyDays).toBeCloseTo(25.4, 6)
   })
 
+  test('is what Do asks for at the first watering', () => {
+    const lawn = lawnWith({ irrigation: [zoneOf(FRONT), zoneOf(STRIP)] as never })
+    const { parts, watering } = planJob(jobOf(lawn), groundOf(lawn), aFirm(), season)
+    const worst = watering!.wet.find(({ id }) => id === watering!.worst)!
+    expect(parts[0]!.wet!.timesADay).toBe(worst.day.cycles.length)
+    expect(parts[0]!.wet!.mmADay).toBeCloseTo(
+      worst.day.cycles.reduce((sum, { depthMm }) => sum + depthMm, 0),
+      9,
+    )
+  })
+
   test('waters sun more often than shade, by the minutes that the driest quarter wants', () => {
     const { phases, wet, worst } = programme()
     const [sun, shade] = phases[0]!.zones
