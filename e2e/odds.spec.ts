@@ -4,6 +4,8 @@ test('what if: other seedbeds stand beside the plan, follow the day, can be stop
   page,
   request,
 }) => {
+  // The browser works a dozen seedbeds out, twice: on two busy processors that takes half a minute.
+  test.slow()
   const lawn = await lawnNamed(request, 'Fen Cottage')
   await open(page, `/lawns/${lawn.id}/when`)
   await page.getByText('What if: other watering').click()

@@ -12,6 +12,8 @@ test('an irrigation zone is told and measured with cans, and its minutes follow'
   // Low quarter of six: (0.1 + half of 0.2) over one and a half, 0.133; the mean is 0.25: 53 %. Half an inch an hour.
   await zones.getByLabel('In each can').fill('0.1, 0.2, 0.3, 0.3, 0.3, 0.3 in')
   await expect(zones.getByText('0.50 in/h, 53% even in the driest quarter.')).toBeVisible()
+  await zones.getByLabel('Timer').click()
+  await page.getByRole('option', { name: 'We lend one' }).click()
   await zones.getByLabel('Hours allowed').fill('whenever')
   await expect(zones.getByText('Write hours as 5-10, 17-20.')).toBeVisible()
   await expect(zones.getByRole('button', { name: 'Save zones' })).toBeDisabled()
@@ -25,6 +27,9 @@ test('an irrigation zone is told and measured with cans, and its minutes follow'
   // Kept: another visit finds it.
   await open(page, `/lawns/${lawn.id}/water`)
   await expect(zones).toContainText('6 cans')
+  // What is lent goes on the van.
+  await open(page, `/lawns/${lawn.id}/bring`)
+  await expect(page.getByText('Timer to lend: Lawn.')).toBeVisible()
 })
 
 test('the sheet for the client prints alone, on a phone as well', async ({ page, request }) => {

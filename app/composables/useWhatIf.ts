@@ -8,6 +8,8 @@ export function useWhatIf(lawnId: string) {
   const lawns = useLawnsStore()
   const variants = ref<Variant[]>([])
   const odds = shallowRef<Record<string, VariantOdds>>({})
+  /** The plan's good years of 100 by day, over the years that others are compared on. */
+  const compared = shallowRef<number[]>()
   const coarse = ref(false)
   const progress = ref<{ done: number; of: number }>()
   const message = ref('')
@@ -22,6 +24,7 @@ export function useWhatIf(lawnId: string) {
       progress.value = undefined
     } else {
       odds.value = { ...odds.value, [data.odds.code]: data.odds }
+      if (data.compared) compared.value = data.compared
       coarse.value = data.coarse
       progress.value = data.done === data.of ? undefined : { done: data.done, of: data.of }
     }
@@ -44,6 +47,7 @@ export function useWhatIf(lawnId: string) {
         }
       }
       odds.value = {}
+      compared.value = undefined
       worker.postMessage({ number, told } satisfies SeasonAsked)
     } catch (error) {
       if (number !== asked) return
@@ -56,5 +60,5 @@ export function useWhatIf(lawnId: string) {
     progress.value = undefined
   }
   onUnmounted(() => worker?.terminate())
-  return { variants, odds, coarse, progress, message, ask, stop }
+  return { variants, odds, compared, coarse, progress, message, ask, stop }
 }

@@ -1,5 +1,5 @@
 import type { SeasonTold } from '#contract/context'
-import { buildSeason, type Season } from '#core/establishment/season'
+import { buildSeason, firstYears, type Season } from '#core/establishment/season'
 import { yearsOfTurf } from '#core/establishment/lasting'
 import {
   bedKey,
@@ -20,13 +20,21 @@ export interface SeasonAsked {
 /** An answer: the variants of the question, or the odds of one of them, coarse first. */
 export type SeasonAnswer = { number: number } & (
   | { kind: 'variants'; variants: Variant[] }
-  | { kind: 'odds'; odds: VariantOdds; coarse: boolean; done: number; of: number }
+  | {
+      kind: 'odds'
+      odds: VariantOdds
+      coarse: boolean
+      done: number
+      of: number
+      /** Of the plan: good years of 100 by day over the years that the others are compared on. */
+      compared?: number[]
+    }
   | { kind: 'failed'; message: string }
 )
 
 /** Years of the first, coarse answer. */
 const COARSE_YEARS = 6
-/** Years of what is compared: half of those behind the page, for every variant is worked out on this device. */
+/** Years on which others are compared with the plan, which has all of its page; each is worked out on this device. */
 const COMPARED_YEARS = 100
 let current = 0
 const say = (answer: SeasonAnswer) => {
@@ -54,8 +62,10 @@ async function work(number: number, { input, seed, risk, zones }: SeasonTold): P
     const waters = new Map<string, ReturnType<typeof watersOf>>()
     for (const variant of of) {
       const key = JSON.stringify(variant.ground)
+      // The plan counts all years of its page, and lends the first of them to what is compared with it.
+      const all = variant.code === 'plan' && !coarse ? buildSeason({ ...input, ground: variant.ground }) : undefined
       if (!seasons.has(key)) {
-        seasons.set(key, buildSeason({ ...input, years, ground: variant.ground }))
+        seasons.set(key, all ? firstYears(all, years) : buildSeason({ ...input, years, ground: variant.ground }))
         await breathe()
         if (current !== number) return
       }
@@ -67,7 +77,8 @@ async function work(number: number, { input, seed, risk, zones }: SeasonTold): P
       say({
         number,
         kind: 'odds',
-        odds,
+        odds: all && all.years.length > years ? oddsOf(variant, all).odds : odds,
+        ...(all ? { compared: odds.chance.map(({ of100 }) => of100) } : {}),
         coarse,
         done: coarse ? 0 : ++done,
         of: variants.length,

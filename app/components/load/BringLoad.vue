@@ -7,6 +7,9 @@ const { keepTrial, busy, problem } = useLawn()
 const { errors, sound, changed, load } = provideBring(() => props.lawn)
 const { sows, coveredM2, scalps, parts, soils } = load
 
+/** Timers that the client is lent for the new seed. */
+const lent = computed(() => (sows.value ? props.lawn.water.irrigation.filter(({ timer }) => timer === 'lent') : []))
+
 const standing = computed(() => {
   if (Object.keys(errors.value).length) return t('load.theNumbersStandAs')
   return changed.value ? t('load.numbersAboveFollowWhat') : t('load.kept')
@@ -19,6 +22,10 @@ const standing = computed(() => {
     <LoadStarter />
     <LoadCover v-if="coveredM2 || scalps || !parts.length" />
     <LoadSoil v-if="soils.length" />
+    <p v-if="lent.length" class="panel lent">
+      <UIcon name="i-lucide-timer" class="size-4" />
+      {{ t('load.lentTimers', { count: lent.length, names: lent.map(({ name }) => name).join(', ') }) }}
+    </p>
     <div class="foot">
       <UButton type="submit" color="primary" :disabled="!sound || !changed" :loading="busy">{{
         t('load.keepTheseSettings')
@@ -30,6 +37,9 @@ const standing = computed(() => {
 </template>
 
 <style scoped>
+.lent {
+  padding: 8px 12px;
+}
 .foot {
   display: flex;
   gap: 14px;

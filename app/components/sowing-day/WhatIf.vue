@@ -8,7 +8,7 @@ import type { Variant } from '#core/establishment/whatIf'
  */
 const props = defineProps<{ lawnId: string; day: Day; late: boolean; ownYears: boolean }>()
 const context = useContextStore()
-const { variants, odds, coarse, progress, message, ask, stop } = useWhatIf(props.lawnId)
+const { variants, odds, compared, coarse, progress, message, ask, stop } = useWhatIf(props.lawnId)
 const open = ref(false)
 watch(open, (now) => {
   if (now && !Object.keys(odds.value).length) void ask()
@@ -41,11 +41,18 @@ const unfinished = computed(
     (!variants.value.length || variants.value.some(({ code }) => !odds.value[code])),
 )
 const planned = computed(() => odds.value.plan?.chance[ahead.value]?.of100)
+/** What others come to: the plan's own count and the difference on the same years, which chance touches least. */
+const besidePlan = (of100: number | undefined): number | undefined => {
+  const [plan, onSame] = [planned.value, compared.value?.[ahead.value]]
+  if (of100 === undefined || plan === undefined || onSame === undefined) return of100
+  return Math.min(100, Math.max(0, plan + of100 - onSame))
+}
 const LASTING = { doubtful: 'sowingDay.doubtfulHere', 'will not last': 'sowingDay.willNotLiveHere' } as const
 const rows = computed(() =>
   variants.value.map((variant, i) => {
     const found = odds.value[variant.code]
-    const good = found?.chance[ahead.value]?.of100
+    const own = found?.chance[ahead.value]?.of100
+    const good = variant.group === 'plan' ? own : besidePlan(own)
     return {
       variant,
       heads: i === 0 || variants.value[i - 1]!.group !== variant.group,

@@ -1,23 +1,8 @@
 <script setup lang="ts">
-const { lawn, shown, stepTo } = useLawn()
+const { lawn, shown } = useLawn()
 </script>
 
 <template>
   <BringLoad v-if="lawn && shown?.schedule" :key="lawn.plan.version" :lawn="lawn" />
-  <section v-else-if="lawn" class="panel empty">
-    <p class="verdict">{{ t('load.nothingToLoadYet') }}</p>
-    <p>{{ t('load.seedStarterAndCover') }}</p>
-    <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{
-      lawn.plan.programme ? t('load.chooseSowingDay') : t('load.goToDecide')
-    }}</UButton>
-  </section>
+  <NotYet v-else :title="t('load.nothingToLoadYet')" :text="t('load.seedStarterAndCover')" />
 </template>
-
-<style scoped>
-.empty {
-  padding: 20px;
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
-</style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-const { lawn, shown, shownJob, stepTo } = useLawn()
+const { lawn, shown, shownJob } = useLawn()
 const sill = useSillStore()
 /** Nothing is sown, or it lies until spring. */
 const sows = computed(() => shown.value?.parts[0]?.programme.anchor === 'seeding')
@@ -13,13 +13,7 @@ const sows = computed(() => shown.value?.parts[0]?.programme.anchor === 'seeding
     :watering="shown.watering"
     :sow-on="shownJob!.sowOn!"
   />
-  <section v-else-if="lawn && !shownJob?.sowOn" class="panel empty">
-    <p class="verdict">{{ t('water.nothingYet') }}</p>
-    <p>{{ t('water.programmeFollows') }}</p>
-    <UButton color="primary" :to="stepTo(lawn.plan.programme ? 'when' : 'decide')">{{
-      lawn.plan.programme ? t('water.chooseSowingDay') : t('water.goToDecide')
-    }}</UButton>
-  </section>
+  <NotYet v-else-if="lawn && !shownJob?.sowOn" :title="t('water.nothingYet')" :text="t('water.programmeFollows')" />
   <section v-else-if="lawn && !sows" class="panel empty">
     <p>{{ t('water.notFor') }}</p>
   </section>
@@ -33,8 +27,5 @@ const sows = computed(() => shown.value?.parts[0]?.programme.anchor === 'seeding
 <style scoped>
 .empty {
   padding: 20px;
-  display: grid;
-  gap: 8px;
-  justify-items: start;
 }
 </style>
