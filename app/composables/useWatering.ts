@@ -1,7 +1,6 @@
 import { addDays, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import type { Ending, PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
-import { hourWords } from '~/utils/hourWords'
 
 /** A watering programme in words, for screen and paper. */
 export function useWatering(given: () => { watering: WateringProgramme; sowOn: Day }) {
@@ -28,5 +27,5 @@ export function useWatering(given: () => { watering: WateringProgramme; sowOn: D
         : t('water.minutesOf', { minutes: Math.max(1, Math.round(run.minutes)) })
   const wet = computed(() => given().watering.phases[0]!)
   const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
-  return { dayOf, about, oftenOf, minutesOf, wet, worst, hourWords }
+  return { dayOf, about, oftenOf, minutesOf, wet, worst }
 }

@@ -1,4 +1,12 @@
-import { AS_TOLD, followTopLayer, topLayer, type BedCover, type TopLayerCourse, type Watering } from '../water/topLayer'
+import {
+  AS_TOLD,
+  DRY_BELOW,
+  followTopLayer,
+  topLayer,
+  type BedCover,
+  type TopLayerCourse,
+  type Watering,
+} from '../water/topLayer'
 import { fleeceWarmsK, SUN_WAVE, type Ground } from '../soil/soilCourse'
 import type { WeatherRun } from '../weather/weather'
 
@@ -12,8 +20,6 @@ export interface SeedBed {
 
 /** Water left under which germination slows, and at which it stands still. @source own */
 const [SLOWS_BELOW, STANDS_AT] = [0.3, 0.05]
-/** Water left under which what has begun to sprout dies by daylight. @source own */
-const DRY_BELOW = 0.1
 
 /** Share of its speed that germination keeps. @param leftShare water of the top layer, 0-1 */
 export const moistureFactor = (leftShare: number): number =>

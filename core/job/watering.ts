@@ -115,8 +115,7 @@ export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: b
     established: drying(fourthMow, daysOf(null, fourthMow, FOURTH_AFTER)),
   }
   if (!days.wet) return undefined
-  const ahead = aheadOf(firm, lawn, sowOn)
-  const clock = (hour: number) => (((hour + ahead) % 24) + 24) % 24
+  const aheadH = aheadOf(firm, lawn, sowOn)
   const beds = irrigationOf(lawn, zones).map((zone): WateredBed => {
     const over = zones.filter(({ id }) => zone.zoneId === null || id === zone.zoneId)
     const survey = surveyOver(over.length ? over : zones, lawn.texture)
@@ -130,15 +129,13 @@ export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: b
       coverMm: settings.coverMm,
       slopeShare: survey.slopeShare ?? 0,
       supply: supplyOf(zone, zone.watersM2),
-      // The bed dries by the sun; people water by the clock.
-      hours: hoursOf(lawn, zone, practices, sowOn)
-        .map((hour) => (((hour - ahead) % 24) + 24) % 24)
-        .sort((a, b) => a - b),
+      hours: hoursOf(lawn, zone, practices, sowOn),
+      aheadH,
       mostTimes:
         zone.timer === 'none' && lawn.water.timesADay !== null ? Math.max(0, Math.floor(lawn.water.timesADay)) : null,
     }
   })
-  const programme = wateringProgramme({
+  return wateringProgramme({
     beds,
     wetBy: practices.wetBy,
     stepDown: practices.stepDown,
@@ -154,31 +151,4 @@ export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: b
     },
     season: warm ? 'warm' : 'cool',
   })
-  return programme && byTheClock(programme, clock)
-}
-
-/** The same programme with its hours as clocks show them. */
-function byTheClock(programme: WateringProgramme, clock: (hour: number) => number): WateringProgramme {
-  const day = (of: WateringProgramme['wet'][number]['day']) => {
-    const leftShare = new Float64Array(24)
-    of.leftShare.forEach((left, hour) => {
-      leftShare[clock(hour)] = left
-    })
-    return { ...of, leftShare, cycles: of.cycles.map((cycle) => ({ ...cycle, hour: clock(cycle.hour) })) }
-  }
-  return {
-    ...programme,
-    phases: programme.phases.map((phase) => ({
-      ...phase,
-      zones: phase.zones.map((zone) => ({
-        ...zone,
-        cycles: zone.cycles.map((cycle) => ({ ...cycle, hour: clock(cycle.hour) })),
-      })),
-    })),
-    wet: programme.wet.map((zone) => ({
-      ...zone,
-      day: day(zone.day),
-      without: zone.without && { hour: clock(zone.without.hour), day: day(zone.without.day) },
-    })),
-  }
 }

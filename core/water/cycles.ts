@@ -1,19 +1,14 @@
-import { SUN_SHARE, SUN_WAVE, type Sun } from '../soil/soilCourse'
-import { AIR_SHARE, evaporatedMm, type TopLayer } from './topLayer'
+import { SUN_WAVE, type Sun } from '../soil/soilCourse'
+import { DRY_BELOW, evaporatedMm, exposureOf, shareOfDay, TOLD_BELOW, type TopLayer } from './topLayer'
 
-/** A watering is due once less than this is left of what bed and cover hold, 0-1. @source own */
-const DUE_BELOW = 0.25
 /** The first of a day begins it full, where the evening before took so much. @source own, as practitioners do it */
 const MORNING_BELOW = 0.5
 /** Between waterings it is not let fall below this, where there is an hour to prevent it. @source own */
 export const KEPT_ABOVE = 0.05
-/** Water left by daylight at which what has begun to sprout dies. @source own */
-export const DRY_BELOW = 0.1
-const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
 
 /** One watering of a day. */
 export interface Cycle {
-  /** Hour of the day, solar, at which it begins. */
+  /** Hour of the clock at which it begins. */
   hour: number
   /** What is missing then, or what goes in within the hour. */
   depthMm: number
@@ -35,22 +30,24 @@ export interface BedAsked {
   sun: Sun
   /** Reference evapotranspiration of the day in the open, mm. */
   et0Mm: number
-  /** Hours at which it may be watered, rising. */
+  /** Hours of the clock at which it may be watered, rising. */
   hours: readonly number[]
+  /** Whole hours by which the clock is ahead of the sun. */
+  aheadH: number
 }
 
-/** What an hour takes from the bed, mm. */
-function lossMm({ layer, sun, et0Mm }: BedAsked, depletedMm: number, hour: number): number {
-  const wave = SUN_WAVE[hour]!
-  const exposure = AIR_SHARE + (1 - AIR_SHARE) * SUN_SHARE[sun]
-  return wave ? evaporatedMm(layer, depletedMm, (et0Mm * exposure * wave) / SUN_WAVE_SUM) : 0
-}
+/** Hour of the sun at an hour of the clock. */
+const solar = ({ aheadH }: BedAsked, hour: number): number => (((hour - aheadH) % 24) + 24) % 24
+
+/** What an hour of the clock takes from the bed, mm. */
+const lossMm = (asked: BedAsked, depletedMm: number, hour: number): number =>
+  evaporatedMm(asked.layer, depletedMm, asked.et0Mm * exposureOf(asked.sun) * shareOfDay(solar(asked, hour)))
 
 /** Whether the bed stays moist from an hour on until it may be watered again, without being watered now. */
 function lastsUntil(asked: BedAsked, depletedMm: number, from: number, until: number): boolean {
   let depleted = depletedMm
   for (let h = from; h < until; h++) {
-    depleted += lossMm(asked, depleted, h % 24)
+    depleted += lossMm(asked, depleted, h)
     if (asked.layer.capacityMm - depleted < KEPT_ABOVE * asked.layer.capacityMm) return false
   }
   return true
@@ -75,7 +72,7 @@ function follow(asked: BedAsked, waters: Decides, turns = 3): BedDay {
       const left = 1 - depleted / layer.capacityMm
       day.leftShare[h] = left
       if (left < day.lowest) day.lowest = left
-      if (left < DRY_BELOW && SUN_WAVE[h]! > 0) day.dryHours++
+      if (left < DRY_BELOW && SUN_WAVE[solar(asked, h)]! > 0) day.dryHours++
     }
   }
   return day!
@@ -92,7 +89,7 @@ export function fewestCycles(asked: BedAsked): BedDay {
   if (!hours.length) throw new RangeError('No hour is left to water at.')
   const due: Decides = (hour, depleted) => {
     const left = 1 - depleted / asked.layer.capacityMm
-    if (left < (hour === hours[0] ? MORNING_BELOW : DUE_BELOW)) return true
+    if (left < (hour === hours[0] ? MORNING_BELOW : TOLD_BELOW)) return true
     return !lastsUntil(asked, depleted, hour, hours.find((h) => h > hour) ?? hours[0]! + 24)
   }
   // Days may take turns, one watered more than the next: every day is watered as the fuller one is.

@@ -1,4 +1,5 @@
 import { precipitationOf, type CanTest } from './catchCans'
+import { STEEP_SHARE } from './topLayer'
 
 export const IRRIGATION_KINDS = ['sprinklers', 'hose', 'by hand', 'none'] as const
 export type IrrigationKind = (typeof IRRIGATION_KINDS)[number]
@@ -79,7 +80,6 @@ export function supplyOf(
 
 /** Water that stands on the ground before it runs, mm: on level ground and on a slope. @source own */
 const STANDS_MM = { level: 3, slope: 1 } as const
-const SLOPE_SHARE = 0.08
 
 /** One watering of a zone: so many runs of so many minutes, with a soak between them. */
 export interface Run {
@@ -94,7 +94,7 @@ export interface Run {
  * @source irrigation handbooks; what stands is own
  */
 export function cycleAndSoak(minutes: number, rateMmPerH: number, infiltrationMmPerH: number, slopeShare: number): Run {
-  const standsMm = slopeShare > SLOPE_SHARE ? STANDS_MM.slope : STANDS_MM.level
+  const standsMm = slopeShare > STEEP_SHARE ? STANDS_MM.slope : STANDS_MM.level
   const over = rateMmPerH - infiltrationMmPerH
   const longest = over > 0 ? (60 * standsMm) / over : Infinity
   if (minutes <= longest) return { minutes, runs: 1, soakMinutes: 0 }

@@ -6,7 +6,7 @@ import { keptMoistShare } from '../establishment/losses'
 import { runMinutes } from './catchCans'
 import { cyclesAt, fewestCycles, spreadHours, type BedAsked, type BedDay } from './cycles'
 import { cycleAndSoak, type Run, type Supply } from './irrigation'
-import { availableMm } from './rootZone'
+import { availableMm, ROOTS_MM as ROOTS, TURF } from './rootZone'
 
 /** Reference evapotranspiration of the days of a phase, mm: of a usual day, of one in five, and of one in fifty. */
 export interface DryingMm {
@@ -30,8 +30,10 @@ export interface WateredBed {
   coverMm: number
   slopeShare: number
   supply: Supply | undefined
-  /** Hours of the day at which it may be watered and somebody or a timer can. */
+  /** Hours of the clock at which it may be watered and somebody or a timer can. */
   hours: readonly number[]
+  /** Whole hours by which the clock is ahead of the sun. */
+  aheadH: number
   /** Waterings a day that whoever is there can do; null where a timer does it, or nobody said. */
   mostTimes: number | null
 }
@@ -79,6 +81,8 @@ export interface PhasePlan {
   /** First day after sowing, and the day it ends on; the last phase ends the season. */
   from: Ending
   to: Ending | null
+  /** What is seen that ends it. */
+  endedBy: 'leaf' | 'up' | 'six weeks' | 'mowing' | 'fourth mowing' | null
   /** Watered every so many days, so many times. */
   everyDays: number
   timesADay: number
@@ -105,8 +109,10 @@ export interface WetZone {
 }
 
 export interface WateringProgramme {
-  /** Days after sowing on which half is up. */
+  /** Days after sowing on which half is up, and on which the first and the fourth mowing are due. */
   up: Ending
+  mow: Ending
+  fourthMow: Ending
   phases: PhasePlan[]
   wet: WetZone[]
   /** Zone that dries first. */
@@ -118,12 +124,8 @@ const DAYS = { usual: 0.78, dry: 0.2, hot: 0.02 } as const
 /** Hours of the practice of three. @source trade */
 const THREE = [6, 12, 18]
 const [SIX_WEEKS_DAYS, MORNING] = [42, 6]
-/** Water use of young turf over the reference. @source FAO-56 table 12, from memory */
-const TURF_FACTOR = { cool: 0.95, warm: 0.85 } as const
-/** Share of its water that turf takes before it is watered again. @source FAO-56 table 22, from memory */
-const READILY = 0.4
 /** Roots at the middle of each phase, mm. @source own, 2 mm a day in warm soil */
-const ROOTS_MM = { seedling: 40, rooting: 100, established: 150 } as const
+const ROOTS_OF = { seedling: 40, rooting: 100, established: ROOTS.standing } as const
 /** Days between waterings at the least and the most. @source turf handbooks */
 const EVERY_DAYS = { seedling: [1, 2], rooting: [2, 4], established: [4, 7] } as const
 /** Of a week once it stands, mm, and no more than it uses. @source turf handbooks: an inch to an inch and a half */
@@ -133,19 +135,19 @@ const DEEPER_MM = 5
 /** The established phase is told for so long. @source own */
 const ESTABLISHED_DAYS = 28
 
-const askedOf = ({ texture, cover, coverMm, slopeShare, sun, hours }: WateredBed, et0Mm: number): BedAsked => ({
+const askedOf = ({ texture, cover, coverMm, slopeShare, sun, hours, aheadH }: WateredBed, et0Mm: number): BedAsked => ({
   layer: topLayer(texture, cover, coverMm, slopeShare),
   sun,
   et0Mm,
   hours,
+  aheadH,
 })
-const NO_DAY = (asked: BedAsked): BedDay => cyclesAt(asked, [])
 
 /** Waterings of a day by the practice, no more than can be done. */
 function byPractice(bed: WateredBed, et0Mm: number, wetBy: WetBy): { day: BedDay; wants: number } {
   const asked = askedOf(bed, et0Mm)
   if (!bed.supply || !bed.hours.length)
-    return { day: NO_DAY(asked), wants: bed.hours.length ? fewestCycles(asked).cycles.length : 0 }
+    return { day: cyclesAt(asked, []), wants: bed.hours.length ? fewestCycles(asked).cycles.length : 0 }
   const allowed = (hours: readonly number[]) => hours.filter((hour) => bed.hours.includes(hour))
   if (wetBy === 'three') return { day: cyclesAt(asked, allowed(THREE)), wants: 3 }
   if (wetBy === 'six weeks') {
@@ -209,6 +211,8 @@ const plus = ({ early, middle, late }: Ending, days: number): Ending => ({
 })
 const SOWN: Ending = { early: 0, middle: 0, late: 0 }
 
+const ENDED_BY = { seedling: 'mowing', rooting: 'fourth mowing', established: null } as const
+
 /** A phase after the wet one: deep and seldom, by roots and drying, once in the morning. */
 function deepPhase(
   code: Exclude<PhaseCode, 'wet'>,
@@ -217,8 +221,9 @@ function deepPhase(
   to: Ending,
   change: Partial<{ everyDays: number; timesADay: number; depthMm: number }> = {},
 ): PhasePlan {
-  const useMm = TURF_FACTOR[asked.season] * asked.drying[code].usual
-  const readily = Math.min(...asked.beds.map(({ texture }) => READILY * availableMm(texture, ROOTS_MM[code])))
+  const { factor, readilyShare } = TURF[asked.season]
+  const useMm = factor * asked.drying[code].usual
+  const readily = Math.min(...asked.beds.map(({ texture }) => readilyShare * availableMm(texture, ROOTS_OF[code])))
   const [least, most] = EVERY_DAYS[code]
   const everyDays = change.everyDays ?? Math.min(most, Math.max(least, Math.floor(readily / Math.max(0.1, useMm))))
   const timesADay = change.timesADay ?? 1
@@ -237,6 +242,7 @@ function deepPhase(
     code,
     from,
     to: code === 'established' ? null : to,
+    endedBy: ENDED_BY[code],
     everyDays,
     timesADay,
     depthMm: depthMm / timesADay,
@@ -264,6 +270,7 @@ export function wateringProgramme(asked: ProgrammeAsked): WateringProgramme | un
       code: 'wet',
       from: SOWN,
       to: wetEnds,
+      endedBy: wetBy === 'six weeks' ? 'six weeks' : stepDown === 'deeper' ? 'up' : 'leaf',
       everyDays: 1,
       timesADay: most,
       depthMm: Math.max(0, ...wetZones.flatMap(({ cycles }) => cycles.map(({ depthMm }) => depthMm))),
@@ -291,5 +298,5 @@ export function wateringProgramme(asked: ProgrammeAsked): WateringProgramme | un
     phases.push(deepPhase('established', asked, rootingEnds ?? rootingFrom, rootingEnds ?? rootingFrom))
   }
   const worst = wet.reduce((dry, zone) => (zone.day.lowest < dry.day.lowest ? zone : dry))
-  return { up, phases, wet, worst: worst.id }
+  return { up, mow, fourthMow, phases, wet, worst: worst.id }
 }

@@ -1,7 +1,7 @@
 import { hargreavesEt0Mm, radiationOf } from '../weather/radiation'
-import { SUN_SHARE, type Ground } from '../soil/soilCourse'
+import type { Ground } from '../soil/soilCourse'
 import { fellAsSnow, runLength, type WeatherRun } from '../weather/weather'
-import { AIR_SHARE, WATER_SHARES } from './topLayer'
+import { exposureOf, WATER_SHARES } from './topLayer'
 
 /** Roots reach this far at emergence and grow so fast in warm soil, mm and mm a day. @source own */
 const [ROOTS_AT_EMERGENCE_MM, ROOTS_A_DAY_MM] = [10, 2]
@@ -13,7 +13,7 @@ export const ROOTS_MM = { standing: 150, deepest: 300 } as const
  * Water use of turf over the reference, and the share of its water that it takes without curbing. @source FAO-56
  * tables 12 and 22, from memory
  */
-const TURF = { cool: { factor: 0.95, readilyShare: 0.4 }, warm: { factor: 0.85, readilyShare: 0.5 } } as const
+export const TURF = { cool: { factor: 0.95, readilyShare: 0.4 }, warm: { factor: 0.85, readilyShare: 0.5 } } as const
 
 /** Days so far on which soil is warm enough for roots to grow. @param probeDailyC soil of the days, °C */
 export function rootingDays(probeDailyC: ArrayLike<number>): Uint16Array {
@@ -71,7 +71,7 @@ export function followRootZone(
   const days = runLength(run)
   const course: RootZoneCourse = { leftShare: new Float64Array(days), drainedMm: new Float64Array(days) }
   const { factor, readilyShare } = TURF[season]
-  const exposure = AIR_SHARE + (1 - AIR_SHARE) * SUN_SHARE[ground.sun]
+  const exposure = exposureOf(ground.sun)
   let left = 1
   for (let d = 0; d < days; d++) {
     const holds = availableMm(ground.texture, typeof depthMm === 'number' ? depthMm : depthMm[d]!)

@@ -1,4 +1,4 @@
-import { SUN_SHARE, SUN_WAVE, type Ground } from '../soil/soilCourse'
+import { SUN_SHARE, SUN_WAVE, type Ground, type Sun } from '../soil/soilCourse'
 import { hargreavesEt0Mm, radiationOf } from '../weather/radiation'
 import type { Texture } from '../soil/soil'
 import { runLength, type WeatherRun } from '../weather/weather'
@@ -22,13 +22,18 @@ export const WATER_SHARES: Record<Texture, { field: number; wilting: number }> =
 }
 /** Infiltration into level bare soil, mm/h; half of it on slopes. @source turf handbooks */
 const INFILTRATION_MM_PER_H: Record<Texture, number> = { sand: 50, 'sandy loam': 25, loam: 13, 'clay loam': 8, clay: 5 }
-const STEEP_SHARE = 0.08
+/** From this slope on water runs off before it goes in. @source own */
+export const STEEP_SHARE = 0.08
 /** Share of the zone's water that leaves before the surface dries. @source own, about FAO-56 table 19, REW over TEW */
 const READILY_SHARE = 0.45
 /** Evaporation of wet bare soil over the reference. @source own, about FAO-56 eq. 72 in a temperate climate */
 const WET_SOIL_FACTOR = 1.1
 /** A part of evaporation is the air's, also in the shade. @source own */
-export const AIR_SHARE = 0.25
+const AIR_SHARE = 0.25
+/** Share of the open's evaporation that ground under some sun has. */
+export const exposureOf = (sun: Sun): number => AIR_SHARE + (1 - AIR_SHARE) * SUN_SHARE[sun]
+/** Water left, 0-1, at which what has begun to sprout dies by daylight. @source own */
+export const DRY_BELOW = 0.1
 
 export type BedCover = CoverMaterial | 'none'
 /** What a cover leaves of evaporation, and what it holds for each mm of its depth, mm. @source own */
@@ -86,7 +91,7 @@ export interface Watering {
 export const AS_TOLD: Watering = { timesADay: 'as told', bannedUntil: null }
 
 /** Somebody who waters as told waters when three quarters of what bed and cover hold are gone. @source own */
-const TOLD_BELOW = 0.25
+export const TOLD_BELOW = 0.25
 /** Hours in which people water. @source own */
 const [FIRST_HOUR, LAST_HOUR] = [6, 18]
 
@@ -112,6 +117,8 @@ export interface TopLayerCourse {
 /** Rain falls from 17 to 21 o'clock: the sun of the day has had its turn. @source own; a day's record does not say */
 const [RAIN_FROM, RAIN_TO] = [17, 21]
 const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
+/** Share of a day's evaporation that falls into an hour of the sun. */
+export const shareOfDay = (hour: number): number => SUN_WAVE[hour]! / SUN_WAVE_SUM
 
 /**
  * Follows the top layer hour by hour. It begins full.
@@ -140,7 +147,7 @@ export function followTopLayer(
       ? Math.round(1 / (watering.timesADay as number))
       : 1
   if (everyDays > 1) hours.add(FIRST_HOUR)
-  const exposure = AIR_SHARE + (1 - AIR_SHARE) * SUN_SHARE[ground.sun]
+  const exposure = exposureOf(ground.sun)
   let depleted = 0
   for (let d = 0; d < days; d++) {
     const [tmax, tmin] = [run.tmaxC[d]!, run.tminC[d]!]

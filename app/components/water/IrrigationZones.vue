@@ -29,11 +29,8 @@ const assumed = computed(() => zones.value.some(({ zone }) => zone.assumed))
 /** What stands in for what nobody told of becomes theirs to change. */
 function told(): void {
   if (draft.water.irrigation.length) return
-  draft.water.irrigation = zones.value.map(
-    ({ zone: { watersM2: _waters, assumed: _assumed, cans: _cans, ...zone } }) => ({
-      ...zone,
-      cans: null,
-    }),
+  draft.water.irrigation = zones.value.map(({ zone: { id, name, kind, zoneId } }) =>
+    newIrrigationZone({ id, name, kind, zoneId }),
   )
 }
 function change(id: string): void {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { figure } from '#core/measure/figure'
-import { DRY_BELOW } from '#core/water/cycles'
+import { DRY_BELOW } from '#core/water/topLayer'
 import type { WetZone } from '#core/water/programme'
 import { hourWords } from '~/utils/hourWords'
 

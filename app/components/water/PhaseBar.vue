@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { figure } from '#core/measure/figure'
 import type { Day } from '#core/measure/calendar'
-import type { PhaseCode, PhasePlan, WateringProgramme } from '#core/water/programme'
+import type { PhasePlan, WateringProgramme } from '#core/water/programme'
 
 /** Phases from sowing on: each watering a stroke, a post at each change, and the sign that ends the phase. */
 const props = defineProps<{ watering: WateringProgramme; sowOn: Day }>()
@@ -24,12 +24,12 @@ const strokes = computed(() =>
     }))
   }),
 )
-const ENDS: Record<PhaseCode, (phase: PhasePlan) => string> = {
-  wet: ({ to }) =>
-    to!.early === to!.late ? t('water.wetEndsWeeks') : t('water.wetEnds', { leaf: text(figure('depthMm', 25)) }),
-  seedling: () => t('water.seedlingEnds'),
-  rooting: () => t('water.rootingEnds'),
-  established: () => t('water.establishedEnds'),
+const ENDS: Record<NonNullable<PhasePlan['endedBy']>, string> = {
+  leaf: t('water.wetEnds', { leaf: text(figure('depthMm', 25)) }),
+  up: t('water.wetEndsUp'),
+  'six weeks': t('water.wetEndsWeeks'),
+  mowing: t('water.seedlingEnds'),
+  'fourth mowing': t('water.rootingEnds'),
 }
 const NAMES = {
   wet: t('water.wet'),
@@ -46,7 +46,7 @@ const NAMES = {
         <b>{{ NAMES[phase.code] }}</b>
         <span>{{ oftenOf(phase) }}</span>
         <span class="small">{{ phase.from.middle ? about(phase.from) : dayOf(0) }}</span>
-        <span class="small">{{ ENDS[phase.code](phase) }}</span>
+        <span class="small">{{ phase.endedBy ? ENDS[phase.endedBy] : t('water.establishedEnds') }}</span>
       </li>
     </ol>
     <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" preserveAspectRatio="none" aria-hidden="true" class="bar">

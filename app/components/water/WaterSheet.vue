@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { addDays, type Day } from '#core/measure/calendar'
 import type { Lawn } from '#contract/lawn'
+import { hourWords } from '~/utils/hourWords'
 import type { WateringProgramme } from '#core/water/programme'
 
 /** One page for who waters: when and how long by tap, boxes to tick, what to do in rain, and what to expect. */
 const props = defineProps<{ lawn: Lawn; watering: WateringProgramme; sowOn: Day }>()
 const context = useContextStore()
-const { dayOf, oftenOf, minutesOf, wet, hourWords } = useWatering(() => props)
+const { dayOf, oftenOf, minutesOf, wet } = useWatering(() => props)
 /** Days of boxes, and so many of them side by side. */
 const [MOST_DAYS, ABREAST] = [42, 14]
 const weeks = computed(() => {
@@ -24,8 +25,6 @@ const hoursOfZone = (id: string) =>
     .cycles.map(({ hour }) => hourWords(hour))
     .join(', ')
 const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
-const mowing = computed(() => props.watering.phases.find(({ code }) => code === 'rooting')?.from.middle)
-const opens = computed(() => props.watering.phases.find(({ code }) => code === 'established')!.from.middle)
 </script>
 
 <template>
@@ -66,8 +65,8 @@ const opens = computed(() => props.watering.phases.find(({ code }) => code === '
     </template>
     <p>{{ t('water.sheetRain') }}</p>
     <p v-if="later.length > 1">{{ t('water.sheetThen', { seedling: later[0], rooting: later[1] }) }}</p>
-    <p>{{ t('water.sheetExpect', { up: dayOf(props.watering.up.middle), mow: dayOf(mowing ?? opens) }) }}</p>
-    <p>{{ t('water.sheetOff', { day: dayOf(opens) }) }}</p>
+    <p>{{ t('water.sheetExpect', { up: dayOf(watering.up.middle), mow: dayOf(watering.mow.middle) }) }}</p>
+    <p>{{ t('water.sheetOff', { day: dayOf(watering.fourthMow.middle) }) }}</p>
     <p v-if="context.firm">{{ t('water.sheetCall', { firm: context.firm.name }) }}</p>
   </section>
 </template>

@@ -2,12 +2,13 @@
 import type { Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import type { Lawn } from '#contract/lawn'
+import { hourWords } from '~/utils/hourWords'
 import type { WateringProgramme } from '#core/water/programme'
 
 /** How new seed is watered: what to do in a sentence, phases, a dry day hour by hour, zones, and the client's sheet. */
 const props = defineProps<{ lawn: Lawn; watering: WateringProgramme; sowOn: Day }>()
 const { text } = useUnits()
-const { dayOf, wet, worst, hourWords } = useWatering(() => props)
+const { dayOf, wet, worst } = useWatering(() => props)
 
 const verdict = computed(() => {
   const { timesADay, to } = wet.value

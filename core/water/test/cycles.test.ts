@@ -10,6 +10,7 @@ const bed = (et0Mm: number, cover: BedCover, change: Partial<BedAsked> = {}): Be
   sun: 'full',
   et0Mm,
   hours: DAY,
+  aheadH: 0,
   ...change,
 })
 const times = (asked: BedAsked) => fewestCycles(asked).cycles.length
