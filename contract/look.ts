@@ -4,7 +4,6 @@ import type { Day } from '#core/measure/calendar'
 import { TEXTURES } from '#core/soil/soil'
 import { GRASS_CODES } from '#core/grass/grasses'
 import { SWARD_CODES } from '#core/grass/swards'
-import { IRRIGATION_KINDS, TIMERS } from '#core/water/irrigation'
 import { hollowProblem } from '#core/site/hollow'
 import { FEATURE_CODES, featureProblem } from '#core/site/sitePlan'
 import { SOIL_METHODS } from '#core/site/soilTest'
@@ -12,6 +11,7 @@ import { coverProblem } from '#core/site/survey'
 import { M_PER_PX } from '#core/site/underlay'
 import { DRAINAGES, GROUNDS, GRUBS, STONES, WEARS } from '#core/site/zone'
 import { areaM2, between, daySchema, few, heightM, idSchema, required, share, text, versionSchema } from './fields'
+import { waterSchema } from './water'
 
 export const MOST_ZONES = 24
 export const MOST_FEATURES = 300
@@ -147,55 +147,6 @@ export const soilTestSchema = z.object({
   note: text(400),
 })
 
-const flow = between(0.1, 2000, said('contract.between003And')).nullable()
-const canTestSchema = z
-  .object({
-    minutes: between(1, 240, said('contract.between1And240Minutes')),
-    read: z.enum(['depth', 'volume']),
-    widthMm: between(20, 500, said('contract.canWidth')).nullable(),
-    values: z.array(between(0, 5000, said('contract.between0And5'))).max(48, said('contract.atMost48Cans')),
-  })
-  .refine(({ read, widthMm }) => read === 'depth' || widthMm !== null, {
-    path: ['widthMm'],
-    message: said('contract.canWidthWanted'),
-  })
-const hourOfDay = z.int().min(0).max(24)
-/** A part of the lawn that one tap or valve waters. */
-export const irrigationZoneSchema = z.object({
-  id: idSchema,
-  name: required(40),
-  kind: z.enum(IRRIGATION_KINDS),
-  heads: z.int().min(0).max(200),
-  flowLPerMin: flow,
-  zoneId: idSchema.nullable(),
-  areaM2: areaM2.nullable(),
-  tap: text(40),
-  hoseM: between(0, 500, said('contract.between0And500M')).nullable(),
-  rateMmPerH: between(0.5, 300, said('contract.rateOfSprinklers')).nullable(),
-  cans: canTestSchema.nullable(),
-  timer: z.enum(TIMERS),
-})
-export type IrrigationZoneTold = z.infer<typeof irrigationZoneSchema>
-export const HOME_WHEN = ['all day', 'mornings and evenings', 'seldom'] as const
-export const waterSchema = z.object({
-  source: z.enum(['none', 'hose', 'sprinklers']).nullable(),
-  flowLPerMin: flow,
-  irrigation: z.array(irrigationZoneSchema).max(16, said('contract.atMost16Circuits')).default([]),
-  /** Hours of the clock at which it may be watered, from and to; all where none is told. */
-  hours: z
-    .array(z.tuple([hourOfDay, hourOfDay]).refine(([from, to]) => from < to, said('contract.hoursRise')))
-    .max(3)
-    .default([]),
-  byWhom: text(80),
-  /** When whoever waters is at home. */
-  homeWhen: z.enum(HOME_WHEN).nullable().default(null),
-  /** How often a day they can, honestly. */
-  timesADay: between(0, 12, said('contract.between0And12Times')).nullable(),
-  restriction: z.enum(['none', 'limited', 'ban']).nullable(),
-  restrictedUntil: daySchema.nullable(),
-  restrictionNote: text(200),
-})
-
 export const LEAVES = ['none', 'some', 'heavy'] as const
 export const accessSchema = z.object({
   gateM: between(0.3, 20, said('contract.between1Ft0')).nullable(),
@@ -229,18 +180,6 @@ export const wishesSchema = z.object({
   note: text(400),
 })
 
-export const NO_WATER: z.infer<typeof waterSchema> = {
-  source: null,
-  flowLPerMin: null,
-  irrigation: [],
-  hours: [],
-  byWhom: '',
-  homeWhen: null,
-  timesADay: null,
-  restriction: null,
-  restrictedUntil: null,
-  restrictionNote: '',
-}
 export const NO_ACCESS: z.infer<typeof accessSchema> = {
   gateM: null,
   steps: null,

@@ -1,4 +1,4 @@
-import type { IrrigationZoneTold } from '#contract/look'
+import type { IrrigationZoneTold } from '#contract/water'
 import { NEW_IRRIGATION_ZONE } from '#core/water/irrigation'
 
 /** An irrigation zone that nothing is told of yet, with an id of its own. */

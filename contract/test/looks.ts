@@ -1,7 +1,8 @@
 import { toDay } from '#core/measure/calendar'
 import { NEW_ZONE, type Zone } from '#core/site/zone'
 import type { Lawn } from '../lawn'
-import { lookSchema, NO_ACCESS, NO_WATER, NO_WISHES, type Look } from '../look'
+import { lookSchema, NO_ACCESS, NO_WISHES, type Look } from '../look'
+import { NO_WATER } from '../water'
 
 export const ZONE_ID = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e01'
 

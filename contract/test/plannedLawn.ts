@@ -6,7 +6,7 @@ import { toDay } from '#core/measure/calendar'
 import { measureZones } from '#core/site/measure'
 import type { Lawn } from '../lawn'
 import type { Look } from '../look'
-import { oneJob, ZONE_ID } from './looks'
+import { aLook, aZone, oneJob, ZONE_ID } from './looks'
 
 /** A firm as its jobs are planned, on the eighth of September. */
 export const aFirm = (change: Partial<FirmRecord> = {}): FirmRecord => ({
@@ -54,3 +54,14 @@ export function aPlannedLawn(look: Look, plan: Partial<Lawn['plan']> = {}, chang
     },
   }
 }
+
+/** Zone of the lawn in two zones, beside `ZONE_ID`. */
+export const BACK_ID = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
+/** A survey of two zones that differ in grass and sun. */
+export const inTwoZones = (): Look =>
+  aLook({
+    zones: {
+      [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400 }),
+      [BACK_ID]: aZone({ name: 'Back', order: 1, tapedM2: 100, grass: 'CRF', sunHours: 4 }),
+    },
+  })

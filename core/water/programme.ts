@@ -123,7 +123,7 @@ export interface WateringProgramme {
 const DAYS = { usual: 0.78, dry: 0.2, hot: 0.02 } as const
 /** Hours of the practice of three. @source trade */
 const THREE = [6, 12, 18]
-const [SIX_WEEKS_DAYS, MORNING] = [42, 6]
+const MORNING = 6
 /** Roots at the middle of each phase, mm. @source own, 2 mm a day in warm soil */
 const ROOTS_OF = { seedling: 40, rooting: 100, established: ROOTS.standing } as const
 /** Days between waterings at the least and the most. @source turf handbooks */
@@ -204,12 +204,8 @@ function zoneWatering(bed: WateredBed, cycles: ZoneWatering['cycles'], wateringD
 }
 
 const between = (from: Ending, to: Ending): number => Math.max(1, to.middle - from.middle)
-const plus = ({ early, middle, late }: Ending, days: number): Ending => ({
-  early: early + days,
-  middle: middle + days,
-  late: late + days,
-})
 const SOWN: Ending = { early: 0, middle: 0, late: 0 }
+const SIX_WEEKS: Ending = { early: 42, middle: 42, late: 42 }
 
 const ENDED_BY = { seedling: 'mowing', rooting: 'fourth mowing', established: null } as const
 
@@ -261,7 +257,7 @@ export function wateringProgramme(asked: ProgrammeAsked): WateringProgramme | un
   const { beds, wetBy, stepDown, up, tall, mow, fourthMow } = asked
   if (!beds.length) return undefined
   // Who steps down deeper does so from emergence on; six weeks of mornings are six weeks.
-  const wetEnds: Ending = wetBy === 'six weeks' ? plus(SOWN, SIX_WEEKS_DAYS) : stepDown === 'deeper' ? up : tall
+  const wetEnds: Ending = wetBy === 'six weeks' ? SIX_WEEKS : stepDown === 'deeper' ? up : tall
   const wet = beds.map((bed) => wetZone(bed, asked, wetEnds.middle))
   const wetZones = beds.map((bed, i) => zoneWatering(bed, wet[i]!.day.cycles, Math.max(1, wetEnds.middle)))
   const most = Math.max(...wet.map(({ day }) => day.cycles.length))

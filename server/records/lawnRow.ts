@@ -1,5 +1,6 @@
 import { type Lawn, type JobBrief } from '#contract/lawn'
-import { NO_ACCESS, NO_WATER, NO_WISHES } from '#contract/look'
+import { NO_ACCESS, NO_WISHES } from '#contract/look'
+import { NO_WATER } from '#contract/water'
 import type { Day } from '#core/measure/calendar'
 import { stateOf, type Outcome } from '#core/job/states'
 import { JOB_COLUMNS, planFrom, type JobRow } from './jobs'

@@ -16,6 +16,7 @@ import { keptField } from '../keptField'
 import { lawnRow } from '../lawnRow'
 import { groundOf, jobOf, missingOf } from '#contract/lawn'
 import { outlineOf } from '#core/job/outline'
+import { GLANCE } from '#core/job/test/ground'
 import { labelled, type Hanger } from '../sillScale'
 
 const TODAY = toDay('2026-09-08')
@@ -51,32 +52,7 @@ const lawn: Lawn = {
     settings: defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed }),
   },
 }
-const glance: Glance = {
-  years: 30,
-  growing: [],
-  rainShare: 0.9,
-  band: { lowC: 10, highC: 18.3 },
-  sowing: {
-    of100: 97,
-    dormant: false,
-    water: null,
-    mow: { early: 26, middle: 30, late: 36 },
-    up: { early: 7, middle: 9, late: 13 },
-    fourthMow: 60,
-    groundLeft: 0.6,
-    soilC: 20,
-  },
-  windows: [
-    {
-      from: toDay('2026-09-11'),
-      to: toDay('2026-09-23'),
-      best: toDay('2026-09-18'),
-      chance: { of100: 97, low: 90, high: 99 },
-      season: 'autumn',
-      cut: false,
-    },
-  ],
-}
+const glance: Glance = { ...GLANCE, rainShare: 0.9 }
 const undecided: Lawn = { ...lawn, plan: { ...PLAN, version: 0, programme: null, sowOn: null, settings: null } }
 const outlined = (each: Lawn, brief: Glance | null = glance) =>
   outlineOf({

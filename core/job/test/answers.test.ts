@@ -1,8 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { doneSchema } from '#contract/work'
-import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
-import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
+import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
 import type { Glance } from '../../establishment/glance'
 import type { Gate } from '../../explain/judgement'
 import { told } from '../../explain/test/told'
@@ -23,13 +22,7 @@ const NEW_FEATURE = {
   radiusM: null,
   depthMm: null,
 }
-const BACK = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
-const look = aLook({
-  zones: {
-    [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400 }),
-    [BACK]: aZone({ name: 'Back', order: 1, tapedM2: 100, grass: 'CRF', sunHours: 4 }),
-  },
-})
+const look = inTwoZones()
 const FIRM = aFirm()
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => aPlannedLawn(look, plan, change)
 const plan = (of: Lawn, firm = FIRM) => planJob(jobOf(of), groundOf(of), firm, seasonOfGlance(glance))
@@ -54,7 +47,7 @@ describe('an answer does what it says', () => {
     const held = (of: Lawn) => gatesOf(of, 'core').some(({ code, state }) => code === 'services' && state === 'hold')
     expect(held(today)).toBe(true)
     expect(held({ ...today, ...located })).toBe(false)
-    expect(held({ ...today, ...located, features: { [BACK]: line } })).toBe(true)
+    expect(held({ ...today, ...located, features: { [BACK_ID]: line } })).toBe(true)
   })
 
   test('of soaked ground reaches the gate that says it is too dry; a guess from normals holds nothing', () => {
@@ -69,7 +62,7 @@ describe('an answer does what it says', () => {
     expect(state(lawn({ work: skipped }), dry(0.8))).toBe('hold')
     expect(state(lawn({ work: skipped }), dry(null))).toBe('waiting')
     expect(state(lawn(), dry(0.8))).toBe('waiting')
-    const mark = { id: BACK, key: 'waterAhead', savedBy: null, ...doneSchema.parse({ doneOn: '2026-09-15' }) }
+    const mark = { id: BACK_ID, key: 'waterAhead', savedBy: null, ...doneSchema.parse({ doneOn: '2026-09-15' }) }
     expect(state(lawn({}, { done: [mark] }), dry(0.8))).toBe('met')
   })
 })

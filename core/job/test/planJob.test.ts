@@ -5,7 +5,7 @@ import { NO_WORK } from '../nothingDecided'
 import { DEFAULT_PRACTICES, allPractices } from '#core/job/decision/practices'
 import { toDay } from '#core/measure/calendar'
 import { aLook, aZone, ZONE_ID } from '../../../contract/test/looks'
-import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
+import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
 import { settingsUnder } from '../decision/candidates'
 import { oddsInputOf } from '../oddsInput'
 import { daysOf, planJob, tried } from '../planJob'
@@ -14,13 +14,7 @@ import { seasonOfGlance } from '../season'
 import { GLANCE as glance } from './ground'
 import { beginningSettings } from '../seeding'
 
-const BACK = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e02'
-const look = aLook({
-  zones: {
-    [ZONE_ID]: aZone({ name: 'Front', tapedM2: 400 }),
-    [BACK]: aZone({ name: 'Back', order: 1, tapedM2: 100, grass: 'CRF', sunHours: 4 }),
-  },
-})
+const look = inTwoZones()
 const FIRM = aFirm()
 const lawn = (plan: Partial<Lawn['plan']> = {}, change: Partial<Lawn> = {}): Lawn => aPlannedLawn(look, plan, change)
 const plan = (of: Lawn, firm = FIRM) => planJob(jobOf(of), groundOf(of), firm, seasonOfGlance(glance))
@@ -35,8 +29,8 @@ describe('the plan of a lawn in zones', () => {
 
   test('leaves out a zone that is left as it is, and is none where every zone is', () => {
     const left = { programme: 'leave' as const, note: '' }
-    expect(plan(lawn({ zonePlans: { [BACK]: left } })).parts.map(({ zones }) => zones)).toEqual([['Front']])
-    expect(plan(lawn({ zonePlans: { [BACK]: left, [ZONE_ID]: left } }))).toMatchObject({
+    expect(plan(lawn({ zonePlans: { [BACK_ID]: left } })).parts.map(({ zones }) => zones)).toEqual([['Front']])
+    expect(plan(lawn({ zonePlans: { [BACK_ID]: left, [ZONE_ID]: left } }))).toMatchObject({
       parts: [],
       schedule: undefined,
     })
@@ -44,7 +38,7 @@ describe('the plan of a lawn in zones', () => {
   })
 
   test('shares its visits between zones that go separate ways', () => {
-    const schedule = plan(lawn({ zonePlans: { [BACK]: { programme: 'hard', note: '' } } })).schedule!
+    const schedule = plan(lawn({ zonePlans: { [BACK_ID]: { programme: 'hard', note: '' } } })).schedule!
     const codes = schedule.tasks.map(({ key }) => key)
     expect(new Set(codes).size).toBe(codes.length)
     const scalp = schedule.tasks.find(({ operation }) => operation.code === 'scalp')!
@@ -65,10 +59,10 @@ describe('the judgement of a lawn', () => {
   })
 
   test('waits for a cause in a zone, and no longer where that zone is left alone', () => {
-    const dark = { zones: { ...look.zones, [BACK]: aZone({ name: 'Back', order: 1, tapedM2: 100, sunHours: 1 }) } }
+    const dark = { zones: { ...look.zones, [BACK_ID]: aZone({ name: 'Back', order: 1, tapedM2: 100, sunHours: 1 }) } }
     expect(told(plan(lawn({}, dark)).decision!.waiting.holds[0]!.text)).toMatch(/^Back: /)
     expect(
-      plan(lawn({ zonePlans: { [BACK]: { programme: 'leave', note: '' } } }, dark)).decision!.waiting.holds,
+      plan(lawn({ zonePlans: { [BACK_ID]: { programme: 'leave', note: '' } } }, dark)).decision!.waiting.holds,
     ).toEqual([])
   })
 })
