@@ -38,6 +38,7 @@ for (const [device, viewport] of [
   test(`on ${device} a new firm comes from signing up to a dated run of work in 25 steps at most`, async ({
     browser,
   }) => {
+    test.slow()
     const page = await somebodyElse(browser, 'nobody')
     await page.setViewportSize(viewport)
     const errors: string[] = []
@@ -96,6 +97,14 @@ for (const [device, viewport] of [
     await expect(first).toHaveCount(0)
 
     expect(walk.of()).toBeLessThanOrEqual(25)
+
+    // From there seed is watered: the step knows what the first hour told.
+    await page.getByRole('link', { name: 'Birch Lodge' }).click()
+    await page.getByRole('link', { name: /^Water/ }).click()
+    await expect(page.getByText(/^Water (once|twice|\d+ times) a day until about/)).toBeVisible()
+    await expect(page.getByText('usual figure, not measured').first()).toBeVisible()
+    await expect(page.getByRole('region', { name: 'Watering sheet for the client' })).toContainText('Larkrise Lawns')
+    expect(await barriers(page)).toEqual([])
     expect(errors).toEqual([])
   })
 

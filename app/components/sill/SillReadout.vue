@@ -189,10 +189,6 @@ const age = computed(() => {
   .mark span {
     font-size: 18px;
   }
-  .age.old {
-    color: #f0c95c;
-    font-weight: 650;
-  }
   .soil {
     border: 0;
     margin: 0;
@@ -210,6 +206,7 @@ const age = computed(() => {
   .on-phone {
     display: block;
     font-size: 12px;
+    line-height: 28px;
   }
   .place {
     font-size: 13px;
