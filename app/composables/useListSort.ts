@@ -28,7 +28,7 @@ export function useListSort() {
     { name: t('lawns.grassWanted'), by: 'grass' },
     { name: t('lawns.programme'), by: 'programme' },
     { name: t('lawns.sow'), by: 'sow' },
-    { name: t('lawns.lookToBring') },
+    { name: t('lawns.lookToWater') },
     { name: t('lawns.next'), by: 'next' },
     { name: t('lawns.waitsFor'), by: 'gate' },
   ])

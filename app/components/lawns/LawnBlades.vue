@@ -3,11 +3,13 @@ import type { Step } from '~/utils/lawnState'
 
 /** The steps as blades on a lip: tall is settled, outlined is where the lawn stands, a stub is empty. */
 const props = defineProps<{ steps: Step[]; held: boolean }>()
+/** Twelve pixels a step. */
+const width = computed(() => 2 + 12 * props.steps.length)
 const here = computed(() => props.steps.findIndex(({ state }) => state !== 'settled'))
 </script>
 
 <template>
-  <svg width="62" height="26" viewBox="0 0 62 26" aria-hidden="true">
+  <svg :width="width" height="26" :viewBox="`0 0 ${width} 26`" aria-hidden="true">
     <g v-for="(step, i) in steps" :key="step.code">
       <rect v-if="step.state === 'settled'" :x="3 + i * 12" y="3" width="4" height="15" fill="#3c6326" />
       <template v-else-if="i === here && held">
@@ -20,6 +22,6 @@ const here = computed(() => props.steps.findIndex(({ state }) => state !== 'sett
       </template>
       <rect v-else :x="3 + i * 12" y="14" width="4" height="4" fill="#9c9f8b" />
     </g>
-    <path d="M0 19H60" stroke="#172019" stroke-width="1.800" />
+    <path :d="`M0 19H${width - 2}`" stroke="#172019" stroke-width="1.800" />
   </svg>
 </template>
