@@ -24,5 +24,16 @@ if (hostile) {
   failed += hostile.failures.length
 } else failed += 1
 
+// The end of a long run is what is read of it: what failed is named there.
+const named = [
+  ...(unit?.testResults ?? []).flatMap(({ name, assertionResults, message }) => {
+    const red = assertionResults.filter(({ status }) => status === 'failed')
+    const why = ({ fullName, failureMessages }) => `${fullName}\n${(failureMessages[0] ?? '').slice(0, 1500)}`
+    return red.length ? red.map((one) => `${name}: ${why(one)}`) : message ? [`${name}: ${message.slice(0, 1500)}`] : []
+  }),
+  ...(hostile?.failures ?? []).map((failure) => `under attack: ${JSON.stringify(failure).slice(0, 600)}`),
+]
+for (const failure of named) console.log(`✗ ${failure}`)
+
 console.log(`tests: ${passed} passed, ${failed} failed`)
 process.exitCode = failed > 0 || passed === 0 ? 1 : 0
