@@ -3,7 +3,10 @@ import type { DoneOperation } from './work'
 import type { JobInView, Lawn, PlanInput, Saved } from './lawn'
 
 /** The lawn as it was surveyed when a job ended: its zones and drawing, and what was known of it. */
-export type KeptGround = Omit<Lawn, 'jobs' | 'job' | 'plan' | 'done' | 'sameClient' | 'sunAwaited' | keyof Saved>
+export type KeptGround = Omit<
+  Lawn,
+  'jobs' | 'job' | 'plan' | 'done' | 'seen' | 'sameClient' | 'sunAwaited' | keyof Saved
+>
 
 /** What is kept of a job that has ended. */
 export interface KeptJob {

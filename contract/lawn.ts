@@ -15,6 +15,7 @@ import type { ZoneMeasure } from '#core/site/zone'
 import { between, daySchema, few, idSchema, noneOr, text, versionSchema } from './fields'
 import { MOST_ZONES, type Look } from './look'
 import { practicesSchema } from './practices'
+import type { SeenNote } from './seen'
 import { workSchema, type DoneOperation } from './work'
 
 const lotSchema = z.object({
@@ -139,14 +140,17 @@ export interface Lawn extends Look, Saved {
   job: JobInView
   plan: Plan
   done: DoneOperation[]
+  /** What was seen of it after sowing, the oldest first. */
+  seen: SeenNote[]
   /** Other lawns of the client, a dozen at the most. */
   sameClient: { id: string; address: string }[]
 }
 
 /** What is decided and done of the job in view, as it is planned. */
-export const jobOf = ({ plan, done, job }: Pick<Lawn, 'plan' | 'done' | 'job'>): JobRecord => ({
+export const jobOf = ({ plan, done, seen, job }: Pick<Lawn, 'plan' | 'done' | 'seen' | 'job'>): JobRecord => ({
   ...plan,
   done,
+  seen,
   spokenFor: job.wanted,
 })
 

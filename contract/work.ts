@@ -44,6 +44,14 @@ export const workSchema = z.object({
   overruled: z
     .record(gateKeySchema, required(400))
     .refine((all) => Object.keys(all).length <= MOST_TASKS, said('contract.atMostOverruled', { MOST_TASKS })),
+  /** Ground that counts found too thin, and with how much of the full rate it is sown again. */
+  thin: z
+    .object({
+      areaM2: between(0.1, MOST_AREA_M2, said('contract.between1Ft01')),
+      rateShare: between(0.05, 1, said('contract.between1And100')),
+    })
+    .nullable()
+    .default(null),
 })
 export type Work = z.infer<typeof workSchema>
 

@@ -36,10 +36,17 @@ export interface DemoLawn {
   blend?: Blend
   /** Work done, in days from sowing, and what else was noted. */
   done?: [key: string, daysFromSowing: number, told?: Partial<DoneTold>][]
+  /** What was seen after sowing, in days from it, by the ids of its zones. */
+  seen?: (zoneIds: string[]) => [daysFromSowing: number, told: object][]
   work?: Partial<Work>
 }
 
 export const ft2 = (area: number) => ({ areaM2: area * M2_PER_FT2, areaTyped: `${area.toLocaleString('en-US')} sq ft` })
+/** Ground of one of several zones, as it was taped. */
+export const taped = (area: number) => ({
+  areaTyped: `${area.toLocaleString('en-US')} sq ft`,
+  tapedM2: area * M2_PER_FT2,
+})
 export const cover = (grass: number, weeds: number, coarse = 0) => ({
   desirableShare: grass / 100,
   weedShare: weeds / 100,

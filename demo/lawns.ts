@@ -1,7 +1,7 @@
 import { toDay } from '#core/measure/calendar'
 import { BLENDS } from '#core/seed/blends'
 import { G_PER_M2_PER_LB_PER_1000FT2 } from '#core/measure/units'
-import { cover, ft2, ORDERED, SOWN, soil, WATERED, zone, type DemoLawn } from './lawnKit'
+import { cover, ft2, ORDERED, SOWN, soil, taped, WATERED, zone, type DemoLawn } from './lawnKit'
 import { ODELL } from './odell'
 
 export const DEMO_LAWNS: readonly DemoLawn[] = [
@@ -13,10 +13,38 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     growsNow: 'thin shade lawn',
     northDeg: 0.03,
     look: soil('loam'),
-    zones: [zone('CRF', { ...cover(58, 22), plugsMm: [9], mowingHeightMm: 70, sunHours: 4.5, slopeShare: 0.02 })],
+    zones: [
+      zone('CRF', {
+        name: 'Open side',
+        ...taped(2500),
+        ...cover(58, 22),
+        plugsMm: [9],
+        mowingHeightMm: 70,
+        sunHours: 6.5,
+        slopeShare: 0.02,
+      }),
+      zone('CRF', {
+        name: 'Under the yews',
+        ...taped(840),
+        ...cover(58, 22),
+        plugsMm: [9],
+        mowingHeightMm: 70,
+        sunHours: 2.5,
+        slopeShare: 0.02,
+      }),
+    ],
     applications: [],
     sowOn: toDay('2026-08-25'),
     done: [...SOWN, ['check', 3]],
+    // Behind under the yews, where it was found dry, and only there.
+    seen: ([open, yews]) => [
+      [10, { kind: 'count', zoneId: open!, frameMm: 76.2, seedlings: [3, 5, 2, 4], moist: true }],
+      [10, { kind: 'count', zoneId: yews!, frameMm: 76.2, seedlings: [2, 4, 1, 2], moist: false }],
+      [12, { kind: 'watering', zoneId: null, given: false, hours: [12], by: 'client', note: 'Away for the day' }],
+      [14, { kind: 'count', zoneId: open!, frameMm: 76.2, seedlings: [13, 10, 14, 11, 15, 12], moist: true }],
+      [14, { kind: 'count', zoneId: yews!, frameMm: 76.2, seedlings: [9, 4, 11, 10, 3, 12], moist: false }],
+      [14, { kind: 'height', zoneId: open!, heightMm: 6.4 }],
+    ],
   },
   {
     client: 'Halloran',

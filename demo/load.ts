@@ -14,8 +14,10 @@ import { sunWantedOf } from '#server/records/keptLook'
 import { keepSun } from '#server/records/sun'
 import { addStock } from '#server/records/stock'
 import { markDone } from '#server/records/marks'
+import { noteSeen } from '#server/records/observations'
 import { keepDemand } from '#server/plans/demand'
 import type { Lawn } from '#contract/lawn'
+import { seenSchema } from '#contract/seen'
 import { markSchema } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
@@ -178,6 +180,11 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
         { lawnId: lawn.id, jobId: lawn.job.id },
         markSchema.parse({ id: randomUUID(), task: code, doneOn: day, ...told }),
       )
+  }
+  for (const [daysFromSowing, told] of demo.seen?.(Object.keys(zones)) ?? []) {
+    const seenOn = addDays(saved.plan.sowOn!, daysFromSowing)
+    if (daysBetween(seenOn, DEMO_DAY) >= 0)
+      await noteSeen(by, lawn.job.id, seenSchema.parse({ id: randomUUID(), seenOn, ...told }))
   }
   await keepDemand((await lawnById(by.firmId, lawn.id))!, { firm: { ...DEMO_FIRM, id: by.firmId }, today: DEMO_DAY })
 }

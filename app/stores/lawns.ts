@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import type { EndJob, Lawn, NewJob, PlanInput } from '#contract/lawn'
 import type { Look } from '#contract/look'
 import type { NewLawn } from '#contract/newLawn'
+import type { NewSeen } from '#contract/seen'
 import type { NewMark } from '#contract/work'
 import type { Day } from '#core/measure/calendar'
 import { problemOf, type Problem } from '~/utils/api'
@@ -42,12 +43,17 @@ export const useLawnsStore = defineStore('lawns', () => {
   const confirm = (id: string, version: number, days: Record<string, Day>) =>
     post(`${ofJob(id)}/confirm`, { version, days })
   const markDone = (id: string, mark: NewMark) => post(`${ofJob(id)}/marks`, mark)
+  const noteSeen = (id: string, seen: NewSeen) => post(`${ofJob(id)}/seen`, seen)
   const startJob = (id: string, job: NewJob) => post(`/api/lawns/${id}/jobs`, job)
   const endJob = (id: string, end: EndJob) => post(`${ofJob(id)}/end`, end)
   const reopenJob = (id: string, jobId: string) => post(`/api/lawns/${id}/jobs/${jobId}/reopen`, {})
 
   async function undoMark(id: string, mark: string): Promise<void> {
     keep(await $fetch<Lawn>(`${ofJob(id)}/marks/${mark}`, { method: 'DELETE' }))
+  }
+
+  async function forgetSeen(id: string, seen: string): Promise<void> {
+    keep(await $fetch<Lawn>(`${ofJob(id)}/seen/${seen}`, { method: 'DELETE' }))
   }
 
   async function remove(id: string): Promise<void> {
@@ -65,6 +71,8 @@ export const useLawnsStore = defineStore('lawns', () => {
     confirm,
     markDone,
     undoMark,
+    noteSeen,
+    forgetSeen,
     startJob,
     endJob,
     reopenJob,

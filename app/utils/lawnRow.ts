@@ -4,7 +4,7 @@ import { grassByCode } from '#core/grass/grasses'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import type { Outline } from '#core/job/outline'
 import type { Stage } from '#core/job/stages'
-import type { Day } from '#core/measure/calendar'
+import { daysBetween, type Day } from '#core/measure/calendar'
 import { shortDay, shortDayWithWeekday } from './days'
 import { figure, showText, type UnitSystem } from '#core/measure/figure'
 import type { Gate } from '#core/explain/judgement'
@@ -92,6 +92,7 @@ export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRo
     area: showText(figure('areaM2', lawn.areaM2), units),
     load: rate,
     waterings: null,
+    sownDays: outline.putDownOn && daysBetween(outline.putDownOn, today),
   })
   const here = currentStep(steps)
   const { next } = outline

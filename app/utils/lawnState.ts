@@ -5,7 +5,7 @@ import type { Day } from '#core/measure/calendar'
 import { shortDayWithWeekday } from './days'
 import { t, tell } from './words'
 
-export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring' | 'water'
+export type StepCode = 'look' | 'decide' | 'when' | 'do' | 'bring' | 'water' | 'watch'
 export type StepState = 'empty' | 'needs' | 'settled'
 
 export interface Step {
@@ -27,12 +27,24 @@ export interface Progress extends Pick<Outline, 'missing' | 'tasks'> {
   load: string
   /** How often a day seed is watered at first; null where that is not known here. */
   waterings: number | null
+  /** Days since seed is down on all of it; null while it is not. */
+  sownDays: number | null
 }
 
 const step = (code: StepCode, name: string, state: StepState, says: string): Step => ({ code, name, state, says })
 
 /** The steps of a lawn in the order of the work. */
-export function stepsOf({ missing, tasks, programme, sowOn, today, area, load, waterings }: Progress): Step[] {
+export function stepsOf({
+  missing,
+  tasks,
+  programme,
+  sowOn,
+  today,
+  area,
+  load,
+  waterings,
+  sownDays,
+}: Progress): Step[] {
   return [
     missing
       ? step('look', t('lawns.look'), 'needs', t('lawns.toAnswer', { missing }))
@@ -64,6 +76,12 @@ export function stepsOf({ missing, tasks, programme, sowOn, today, area, load, w
       t('lawns.water'),
       waterings === null ? 'empty' : 'needs',
       waterings !== null ? t('water.stepTimes', { times: waterings }) : tasks ? '' : t('lawns.afterWhen'),
+    ),
+    step(
+      'watch',
+      t('lawns.watch'),
+      sownDays === null ? 'empty' : 'needs',
+      sownDays === null ? t('lawns.afterSowing') : t('lawns.sownDays', { days: sownDays }),
     ),
   ]
 }

@@ -23,6 +23,7 @@ const lawnOf = (of: Look): Lawn => ({
   areaM2: 0,
   sunAwaited: false,
   done: [],
+  seen: [],
   savedAt: null,
   savedBy: null,
   plan: {

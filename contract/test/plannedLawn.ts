@@ -35,6 +35,7 @@ export function aPlannedLawn(look: Look, plan: Partial<Lawn['plan']> = {}, chang
     areaM2: Object.values(measured).reduce((sum, { areaM2 }) => sum + (areaM2 ?? 0), 0),
     sunAwaited: false,
     done: [],
+    seen: [],
     savedAt: null,
     savedBy: null,
     ...change,

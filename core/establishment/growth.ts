@@ -51,6 +51,10 @@ const FIRST_MOW_MM = 90
 /** Least that leaves stand above the kept height at the first mowing. @source own */
 const ABOVE_KEPT = 1.25
 
+/** Height at which a grass is kept on a lawn mown at another: within what it bears, mm. */
+export const keptHeightMm = ({ mowingMm: [low, high] }: Pick<Grass, 'mowingMm'>, mownAtMm: number): number =>
+  Math.min(Math.max(mownAtMm, low), high)
+
 /** Height at which the first mowing is due, mm: a lawn is never cut below the height it is kept at. */
 export const firstMowHeightMm = (keptHeightMm: number): number =>
   Math.min(1.5 * keptHeightMm, Math.max(FIRST_MOW_MM, ABOVE_KEPT * keptHeightMm))

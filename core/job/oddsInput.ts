@@ -1,3 +1,4 @@
+import { keptHeightMm } from '../establishment/growth'
 import type { Stand } from '../establishment/stand'
 import { coveringOf, type SeedbedRisk } from '../establishment/sowing'
 import { GRASSES, grassByCode, type Grass } from '../grass/grasses'
@@ -67,7 +68,6 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
   const survey = zones.length ? surveyOver(zones, lawn.texture) : undefined
   const grass = grassByCode(mainOf(seed))
   const cover = settings.coverMm > 0 ? settings.coverMaterial : 'none'
-  const [low, high] = grass.mowingMm
   const stand = standOf(lawn, job, over)
   return {
     seed,
@@ -89,7 +89,7 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
       ...(isWinterColour(lawn, job) ? { winterColour: true } : {}),
       bed: { cover, coverMm: settings.coverMm, watering: wateringOf(lawn) },
     },
-    mowingMm: Math.min(Math.max(survey?.mowingHeightMm ?? low, low), high),
+    mowingMm: keptHeightMm(grass, survey?.mowingHeightMm ?? grass.mowingMm[0]),
   }
 }
 
@@ -123,7 +123,7 @@ export function oddsInputsByZone(
   lawn: LawnRecord,
   firm: Firm,
   coastal: boolean,
-): { name: string; odds: OddsInput }[] {
+): { id: string; name: string; odds: OddsInput }[] {
   const zones = surveyed(lawn, job, firm.today)
   if (zones.length < 2) return []
   const [settings, practices] = [settingsOf(lawn, job, firm), practicesOf(job, firm)]
@@ -133,6 +133,12 @@ export function oddsInputsByZone(
     const programme = isWinterColour(lawn, job) ? 'winter' : (own ?? job.programme)
     const brought = programme ? PROGRAMMES[programme].seed?.(practices) : undefined
     const seed = brought ? pureSeed(brought) : job.blend.length ? job.blend : pureSeed(zone.grass)
-    return [{ name: zone.name, odds: oddsOver(lawn, job, { zones: [zone], seed, settings, practices }, coastal) }]
+    return [
+      {
+        id: zone.id,
+        name: zone.name,
+        odds: oddsOver(lawn, job, { zones: [zone], seed, settings, practices }, coastal),
+      },
+    ]
   })
 }

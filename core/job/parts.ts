@@ -12,6 +12,7 @@ import { SHORT_WAY, type Way } from './carrying'
 import { planningOf, type Planning } from './planningFigures'
 import type { Standing } from './scalpHeight'
 import { beginningRate, buriedMm, shallowEnough, type PlanSettings } from './settings'
+import type { ThinGround } from './records'
 import { PROGRAMMES, type Programme, type ProgrammeCode } from './decision/programmes'
 import type { Practices } from './decision/practices'
 
@@ -33,6 +34,8 @@ export interface Part {
   /** From where a truck stands to the lawn. */
   way: Way
   wet: WetPhase | undefined
+  /** What of it counts found too thin; null where nobody counted. */
+  thin: ThinGround | null
 }
 
 /** Water from sowing until nearly all is up: what the bed wants in the middle year, and what the client can do. */
@@ -87,6 +90,8 @@ export interface PartsAround {
   way?: Way
   /** Not told where the season is not worked out. */
   wet?: WetPhase | undefined
+  /** What of all of them counts found too thin; nothing where left out. */
+  thin?: ThinGround | null
 }
 
 /**
@@ -96,7 +101,7 @@ export interface PartsAround {
 export function partsOf(
   zones: readonly PlannedZone[],
   settings: PlanSettings,
-  { texture, practices, blend = [], planning = planningOf(), way = SHORT_WAY, wet }: PartsAround,
+  { texture, practices, blend = [], planning = planningOf(), way = SHORT_WAY, wet, thin = null }: PartsAround,
 ): Part[] {
   if (!zones.length) throw new RangeError('A plan needs one zone at least.')
   const groups = new Map<string, PlannedZone[]>()
@@ -105,6 +110,7 @@ export function partsOf(
     groups.set(key, [...(groups.get(key) ?? []), planned])
   }
   const area = (group: readonly PlannedZone[]) => group.reduce((sum, { zone }) => sum + zone.areaM2, 0)
+  const thinShare = thin && Math.min(1, thin.areaM2 / area(zones))
   return [...groups.values()]
     .sort((a, b) => area(b) - area(a))
     .map((group, i) => {
@@ -119,6 +125,7 @@ export function partsOf(
         planning,
         way,
         wet,
+        thin: thin && { ...thin, areaM2: area(group) * thinShare! },
         zones: group.map(({ zone }) => zone.name),
         standing: group.map(({ zone: { sward, desirableShare } }) => ({ sward, desirableShare })),
         survey: groundOf(

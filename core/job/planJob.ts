@@ -26,6 +26,7 @@ import { wateringOfJob } from './watering'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSchedule, type Schedule } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
+import { growthOf } from './seenGrowth'
 import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
 
@@ -191,6 +192,15 @@ const byOthers = (all: Amounts, own: Amounts): Amounts =>
     Object.entries(all).map(([matter, amount]) => [matter, (amount ?? 0) - (own[matter as keyof Amounts] ?? 0)]),
   )
 
+/** Days after sowing of the first and the fourth mowing; leaves that were measured move both. */
+function mowingsOf({ job }: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown) {
+  const sowing = season.glance?.(sowOn)?.sowing
+  if (!sowing?.mow) return {}
+  const { mow: firstMow } = growthOf({ job, parts, season }, sowOn) ?? { mow: sowing.mow }
+  const moved = firstMow.middle - sowing.mow.middle
+  return { firstMow, ...(sowing.fourthMow === null ? {} : { fourthMow: sowing.fourthMow + moved }) }
+}
+
 function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: SeasonKnown): Schedule {
   const { job, lawn, firm } = given
   const { work } = job
@@ -228,8 +238,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     pins: new Map(Object.entries(work.pins)),
     agreed: new Map(Object.entries(work.days)),
     ...(growing ? { growsUntil: growing.to } : {}),
-    ...(sowing?.mow ? { firstMow: sowing.mow } : {}),
-    ...(sowing && sowing.fourthMow !== null ? { fourthMow: sowing.fourthMow } : {}),
+    ...mowingsOf(given, parts, sowOn, season),
     ...(sowing?.up ? { firstGreen: sowing.up } : {}),
     ...(sowing && glance && anchorOf(parts) === 'seeding' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
@@ -270,6 +279,7 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
         planning: firm.planning,
         way: wayOf(lawn),
         wet: wetPhase(lawn, glance, watering),
+        thin: job.work.thin ?? null,
       })
     : []
   const schedule = parts.length && job.sowOn ? scheduleOf(given, parts, job.sowOn, season) : undefined

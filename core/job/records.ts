@@ -1,3 +1,4 @@
+import type { Seen } from '../learning/seen'
 import type { FeedRules } from '../materials/feedRules'
 import type { Matter, StockLevels } from '../materials/stock'
 import type { Day } from '../measure/calendar'
@@ -77,6 +78,12 @@ export interface Mark {
   passed: boolean
 }
 
+/** Ground that came up too thin: m², and of the full rate what it is sown with again, 0-1. */
+export interface ThinGround {
+  areaM2: number
+  rateShare: number
+}
+
 /** What somebody decided about the run of tasks; what is empty goes by the schedule. */
 export interface JobWork {
   /** Days that were confirmed: changes move as few of them as they can. */
@@ -89,6 +96,8 @@ export interface JobWork {
   skipped: Readonly<Record<string, string>>
   /** Gates overridden, with the note: "scalp:surface". */
   overruled: Readonly<Record<string, string>>
+  /** What counts found too thin; null or left out where nobody counted. */
+  thin?: ThinGround | null
 }
 
 /** One renovation or overseeding of a lawn, as far as somebody decided about it. */
@@ -105,6 +114,8 @@ export interface JobRecord {
   settings: PlanSettings | null
   work: JobWork
   done: readonly Mark[]
+  /** What was seen after sowing; nothing where left out. */
+  seen?: readonly Seen[]
   /** What of the shed is spoken for by this job, as it was kept last: kg or m³ by material. */
   spokenFor: Amounts
 }

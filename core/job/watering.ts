@@ -92,31 +92,11 @@ const daysOf = (wait: Ending | null, from: Ending, days: number): Ending =>
 /** Days from emergence to 25 mm of leaf, and between mowings, where the season does not say. @source own */
 const [TALL_AFTER, MOW_AFTER, FOURTH_AFTER] = [10, 14, 28]
 
-/**
- * The watering programme of a sowing, in hours of the clock.
- * @returns undefined where the season is not worked out that far, or seed does not come up in half of the years
- */
-export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: boolean): WateringProgramme | undefined {
-  const { lawn, firm, practices, settings, sowOn } = given
-  const sown = season.sownAt?.(sowOn)
-  if (!sown || sown.up50 === null || sown.dormantGood !== null) return undefined
+/** The beds of the irrigation zones of what is sown, with who waters them. */
+export function wateredBeds({ lawn, firm, practices, settings, sowOn }: WateringGiven): WateredBed[] {
   const zones = zoneSurveysOf(lawn, sowOn)
-  const up: Ending = { early: sown.up50Early ?? sown.up50, middle: sown.up50, late: sown.up50Late ?? sown.up50 + 14 }
-  const tall = daysOf(sown.tall, up, TALL_AFTER)
-  const mow = daysOf(sown.mow, tall, MOW_AFTER)
-  const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mow.middle
-  const fourthMow = daysOf(null, mow, after)
-  const drying = (from: Ending, to: Ending) =>
-    season.dryingOver?.(addDays(sowOn, from.middle), Math.max(1, to.middle - from.middle))
-  const days: Partial<Record<keyof ProgrammeAsked['drying'], ReturnType<typeof drying>>> = {
-    wet: drying({ early: 0, middle: 0, late: 0 }, tall),
-    seedling: drying(tall, mow),
-    rooting: drying(mow, fourthMow),
-    established: drying(fourthMow, daysOf(null, fourthMow, FOURTH_AFTER)),
-  }
-  if (!days.wet) return undefined
   const aheadH = aheadOf(firm, lawn, sowOn)
-  const beds = irrigationOf(lawn, zones).map((zone): WateredBed => {
+  return irrigationOf(lawn, zones).map((zone): WateredBed => {
     const over = zones.filter(({ id }) => zone.zoneId === null || id === zone.zoneId)
     const survey = surveyOver(over.length ? over : zones, lawn.texture)
     return {
@@ -135,8 +115,32 @@ export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: b
         zone.timer === 'none' && lawn.water.timesADay !== null ? Math.max(0, Math.floor(lawn.water.timesADay)) : null,
     }
   })
+}
+
+/**
+ * The watering programme of a sowing, in hours of the clock.
+ * @returns undefined where the season is not worked out that far, or seed does not come up in half of the years
+ */
+export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: boolean): WateringProgramme | undefined {
+  const { practices, sowOn } = given
+  const sown = season.sownAt?.(sowOn)
+  if (!sown || sown.up50 === null || sown.dormantGood !== null) return undefined
+  const up: Ending = { early: sown.up50Early ?? sown.up50, middle: sown.up50, late: sown.up50Late ?? sown.up50 + 14 }
+  const tall = daysOf(sown.tall, up, TALL_AFTER)
+  const mow = daysOf(sown.mow, tall, MOW_AFTER)
+  const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mow.middle
+  const fourthMow = daysOf(null, mow, after)
+  const drying = (from: Ending, to: Ending) =>
+    season.dryingOver?.(addDays(sowOn, from.middle), Math.max(1, to.middle - from.middle))
+  const days: Partial<Record<keyof ProgrammeAsked['drying'], ReturnType<typeof drying>>> = {
+    wet: drying({ early: 0, middle: 0, late: 0 }, tall),
+    seedling: drying(tall, mow),
+    rooting: drying(mow, fourthMow),
+    established: drying(fourthMow, daysOf(null, fourthMow, FOURTH_AFTER)),
+  }
+  if (!days.wet) return undefined
   return wateringProgramme({
-    beds,
+    beds: wateredBeds(given),
     wetBy: practices.wetBy,
     stepDown: practices.stepDown,
     up,

@@ -63,3 +63,9 @@ export function nearestWorkingDay(day: Day, workingDays: readonly number[], earl
   }
   return day
 }
+
+/** The last of some days. @throws RangeError for none */
+export function latestOf(days: readonly Day[]): Day {
+  if (!days.length) throw new RangeError('No day to be the last.')
+  return days.reduce((a, b) => (b > a ? b : a))
+}

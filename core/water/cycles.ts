@@ -36,11 +36,18 @@ export interface BedAsked {
   aheadH: number
 }
 
+/** A bed under the sun of one day. */
+type Drying = Pick<BedAsked, 'layer' | 'sun' | 'et0Mm' | 'aheadH'>
+
 /** Hour of the sun at an hour of the clock. */
-const solar = ({ aheadH }: BedAsked, hour: number): number => (((hour - aheadH) % 24) + 24) % 24
+export const solar = ({ aheadH }: Pick<BedAsked, 'aheadH'>, hour: number): number => (((hour - aheadH) % 24) + 24) % 24
+
+/** Too dry at an hour for what sprouts, by daylight. */
+export const isDryHour = (asked: Pick<BedAsked, 'aheadH'>, leftShare: number, hour: number): boolean =>
+  leftShare < DRY_BELOW && SUN_WAVE[solar(asked, hour)]! > 0
 
 /** What an hour of the clock takes from the bed, mm. */
-const lossMm = (asked: BedAsked, depletedMm: number, hour: number): number =>
+export const lossMm = (asked: Drying, depletedMm: number, hour: number): number =>
   evaporatedMm(asked.layer, depletedMm, asked.et0Mm * exposureOf(asked.sun) * shareOfDay(solar(asked, hour)))
 
 /** Whether the bed stays moist from an hour on until it may be watered again, without being watered now. */
@@ -72,7 +79,7 @@ function follow(asked: BedAsked, waters: Decides, turns = 3): BedDay {
       const left = 1 - depleted / layer.capacityMm
       day.leftShare[h] = left
       if (left < day.lowest) day.lowest = left
-      if (left < DRY_BELOW && SUN_WAVE[solar(asked, h)]! > 0) day.dryHours++
+      if (isDryHour(asked, left, h)) day.dryHours++
     }
   }
   return day!

@@ -115,7 +115,7 @@ export interface TopLayerCourse {
 }
 
 /** Rain falls from 17 to 21 o'clock: the sun of the day has had its turn. @source own; a day's record does not say */
-const [RAIN_FROM, RAIN_TO] = [17, 21]
+export const [RAIN_FROM, RAIN_TO] = [17, 21]
 const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
 /** Share of a day's evaporation that falls into an hour of the sun. */
 export const shareOfDay = (hour: number): number => SUN_WAVE[hour]! / SUN_WAVE_SUM

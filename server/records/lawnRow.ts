@@ -31,6 +31,11 @@ const MARKS = `coalesce((select json_agg(json_build_object('id', d.id, 'key', d.
         'savedBy', (select name from people by where by.firm_id = d.firm_id and by.id = d.recorded_by)) order by d.done_on, d.recorded_at)
       from marks d where d.firm_id = l.firm_id and d.job_id = viewed.id), '[]')`
 
+/** What was seen of a job, the oldest first. */
+const SEEN = `coalesce((select json_agg(o.what || jsonb_build_object('id', o.id, 'kind', o.kind, 'seenOn', o.seen_on, 'note', o.note,
+      'savedBy', (select name from people by where by.firm_id = o.firm_id and by.id = o.recorded_by)) order by o.seen_on, o.recorded_at)
+      from observations o where o.firm_id = l.firm_id and o.job_id = viewed.id), '[]')`
+
 const JOBS = `(select json_agg(json_build_object('id', j.id, 'number', j.number, 'programme', j.programme,
       'sowOn', j.sow_on, 'begunOn', j.begun_on, 'endedOn', j.ended_on, 'outcome', j.outcome,
       'confirmedOn', j.confirmed_on, 'zoneIds', ${ZONES_OF_JOB},
@@ -48,7 +53,7 @@ export const LAWN_COLUMNS = `
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay, l.typed_as as "typedAs",
     l.updated_at as "savedAt", p.name as "savedBy", l.surveyed_on as "surveyedOn",
     l.sun_wanted is distinct from l.sun_done as "sunAwaited", ${SURVEY_COLUMNS},
-    ${MARKS} as done, ${JOBS} as jobs,
+    ${MARKS} as done, ${SEEN} as seen, ${JOBS} as jobs,
     (select row_to_json(job) from (${JOB_COLUMNS} where jobs.firm_id = l.firm_id and jobs.id = viewed.id) job) as job,
     coalesce((select json_agg(json_build_object('id', o.id, 'address', o.address) order by o.address, o.id)
       from (select o.id, o.address from lawns o where o.firm_id = l.firm_id and o.client_id = l.client_id

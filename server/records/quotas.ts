@@ -58,8 +58,8 @@ const QUOTAS = {
 } as const
 export type Quota = keyof typeof QUOTAS
 
-/** Marks of one job; a season has some dozens. */
-const MOST_MARKS = 800
+/** Marks of one job, and what was seen of it; a season has some dozens. */
+const [MOST_MARKS, MOST_SEEN] = [800, 1500]
 
 /** There is no room for more of something; says of what, and what to do. */
 export class NoRoom extends Error {
@@ -77,11 +77,26 @@ export async function roomFor(client: Queryable, firmId: string, ...quotas: read
   }
 }
 
+async function rowsIn(
+  client: Queryable,
+  table: 'marks' | 'observations',
+  of: [firmId: string, jobId: string],
+): Promise<number> {
+  const { rows } = await client.query<{ count: string }>(
+    `select count(*) from ${table} where firm_id = $1 and job_id = $2`,
+    of,
+  )
+  return Number(rows[0]!.count)
+}
+
 /** @throws NoRoom where a job has more marks than are kept */
 export async function roomForMarks(client: Queryable, firmId: string, jobId: string): Promise<void> {
-  const { rows } = await client.query<{ count: string }>(
-    'select count(*) from marks where firm_id = $1 and job_id = $2',
-    [firmId, jobId],
-  )
-  if (Number(rows[0]!.count) > MOST_MARKS) throw new NoRoom(say('server.thisJobHasMarks', { MOST_MARKS }))
+  if ((await rowsIn(client, 'marks', [firmId, jobId])) > MOST_MARKS)
+    throw new NoRoom(say('server.thisJobHasMarks', { MOST_MARKS }))
+}
+
+/** @throws NoRoom where more was seen of a job than is kept */
+export async function roomForObservations(client: Queryable, firmId: string, jobId: string): Promise<void> {
+  if ((await rowsIn(client, 'observations', [firmId, jobId])) > MOST_SEEN)
+    throw new NoRoom(say('server.thisJobHasSeen', { MOST_SEEN }))
 }

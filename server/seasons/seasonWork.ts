@@ -1,8 +1,10 @@
-import type { Day } from '#core/measure/calendar'
+import { daysBetween, type Day } from '#core/measure/calendar'
 import type { Normals } from '#core/weather/normals'
 import { buildSeason, firstYears, type Season, type SeasonInput } from '#core/establishment/season'
 import { LASTING_YEARS, yearsOfTurf, type YearsOfTurf } from '#core/establishment/lasting'
+import { emergenceCourse } from '#core/establishment/emergenceCourse'
 import { briefAt, briefOf } from '#core/establishment/glance'
+import { judgedOf } from '#core/establishment/judged'
 import { summarise } from '#core/establishment/outlook'
 import { tellOutlook } from '#core/establishment/outlookTold'
 import type { Stand } from '#core/establishment/stand'
@@ -23,13 +25,15 @@ export interface SeasonWork {
   stand: Stand | undefined
   /** Only what a list reads of this sowing day, null for none chosen; the whole outlook where left out. */
   only?: { sowOn: Day | null }
+  /** Only how what was sown on this day comes up. */
+  courseOf?: Day
 }
 
 /** What was worked out, as text: it is kept and sent on so, and read by few. */
 export interface WorkedOut {
-  /** An `OutlookTold`; null where only a brief was asked. */
+  /** An `OutlookTold`; null where only a brief was asked. Where a course was asked, an `EmergenceCourse`; null for a day outside. */
   outlook: string | null
-  /** Its `Brief`. */
+  /** Its `Brief`; an empty object where a course was asked. */
   brief: string
 }
 
@@ -38,7 +42,7 @@ let latest:
   { key: string; asked: number; season: Season; normals: Normals; lasting: YearsOfTurf | undefined } | undefined
 
 /** Works an outlook out; the season asked for last is at hand, for fewer of its years too. */
-export function workOut({ key, input, years, seed, risk, mowingMm, stand, only }: SeasonWork): WorkedOut {
+export function workOut({ key, input, years, seed, risk, mowingMm, stand, only, courseOf }: SeasonWork): WorkedOut {
   if (latest?.key !== key || latest.asked < years) {
     const read = JSON.parse(input) as SeasonInput
     const of = { ...read, years: Math.min(years, read.years) }
@@ -55,6 +59,11 @@ export function workOut({ key, input, years, seed, risk, mowingMm, stand, only }
   }
   const { normals, lasting } = latest
   const season = firstYears(latest.season, years)
+  if (courseOf !== undefined) {
+    const sown = daysBetween(season.first, courseOf)
+    const course = sown < 0 ? null : emergenceCourse(judgedOf(season, seed, risk, mowingMm, stand), sown)
+    return { outlook: course && JSON.stringify(course), brief: '{}' }
+  }
   if (only) {
     const brief = briefAt(season, seed, risk, mowingMm, normals, only.sowOn, lasting)
     return { outlook: null, brief: JSON.stringify(brief) }

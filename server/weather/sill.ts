@@ -47,10 +47,12 @@ function made(firmId: string, hash: string, work: () => Promise<KeptOutlook>): P
  * do; and to both at first by a handful of years, marked as coarse, while the others are worked out.
  */
 const TOLD = {
-  whole: { years: 200, brief: false },
-  coarse: { years: 8, brief: false },
-  listed: { years: 100, brief: true },
-  listedCoarse: { years: 8, brief: true },
+  whole: { years: 200, of: 'all' },
+  coarse: { years: 8, of: 'all' },
+  listed: { years: 100, of: 'brief' },
+  listedCoarse: { years: 8, of: 'brief' },
+  // What is sown has its weather on record: years differ by what is still ahead.
+  course: { years: 40, of: 'course' },
 } as const
 
 /** The season of a subject by the hash of all that it is worked out from. */
@@ -61,8 +63,15 @@ function seasonOf(
 ) {
   const { key, read } = groundsOf(work, station, told, { ground, heightM })
   return (as: keyof typeof TOLD, when: 'soon' | 'later') => {
-    const { years, brief } = TOLD[as]
-    const of = { years, seed, risk, mowingMm, ...(brief ? { stand: undefined, only: { sowOn } } : { stand }) }
+    const { years, of: told } = TOLD[as]
+    const of = {
+      years,
+      seed,
+      risk,
+      mowingMm,
+      ...(told === 'brief' ? { stand: undefined, only: { sowOn } } : { stand }),
+      ...(told === 'course' && sowOn ? { courseOf: sowOn } : {}),
+    }
     const hash = createHash('sha256')
       .update(JSON.stringify([work.firm.id, engine(), key, of]))
       .digest('hex')
@@ -166,6 +175,15 @@ export async function sillText(
     recordEnds: told.now.lastDay,
     ...outlook,
   }
+}
+
+/**
+ * How what was sown on a subject's sowing day comes up, an `EmergenceCourse` as JSON.
+ * @returns null where that was before the season begins
+ */
+export async function courseText(work: AtWork, station: StationRecord, subject: Subject): Promise<string | null> {
+  const { hash, make } = seasonOf(work, { station, told: await stationTold(work, station) }, subject)('course', 'soon')
+  return (await keptOutlook(work.firm.id, hash))?.outlook ?? (await make()).outlook
 }
 
 /** An object as JSON with one more of its values, which is JSON already. */

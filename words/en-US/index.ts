@@ -35,6 +35,7 @@ import sill from './sill.json' with { type: 'json' }
 import site from './site.json' with { type: 'json' }
 import soil from './soil.json' with { type: 'json' }
 import sowingDay from './sowingDay.json' with { type: 'json' }
+import watch from './watch.json' with { type: 'json' }
 import water from './water.json' with { type: 'json' }
 import weather from './weather.json' with { type: 'json' }
 import weatherFile from './weatherFile.json' with { type: 'json' }
@@ -77,6 +78,7 @@ export default {
   site,
   soil,
   sowingDay,
+  watch,
   water,
   weather,
   weatherFile,

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { stateName } from '~/utils/jobWords'
 import { useIntervalFn } from '@vueuse/core'
+import { daysBetween } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { ledgeMarksOf } from '#core/job/ledgeMarks'
 import { seedOf } from '#core/job/parts'
+import { putDownOn } from '#core/job/states'
 import { fieldName, fieldText } from '~/utils/fieldWords'
 import { hangersOf } from '~/utils/hangers'
 import { stepsOf, tasksDone } from '~/utils/lawnState'
@@ -34,6 +36,7 @@ watchEffect(() => {
 })
 const steps = computed(() => {
   if (!lawn.value || lawn.value.job.endedOn) return []
+  const sownOn = putDownOn({ programme: lawn.value.plan.programme, marks: lawn.value.done }) ?? null
   const seed = (shown.value?.parts ?? []).reduce((sum, part) => sum + (seedOf(part)?.product.value ?? 0), 0)
   return stepsOf({
     programme: lawn.value.plan.programme,
@@ -44,6 +47,7 @@ const steps = computed(() => {
     today: context.today,
     area: text(figure('areaM2', lawn.value.areaM2)),
     waterings: shown.value?.watering?.phases[0]!.timesADay ?? null,
+    sownDays: sownOn && daysBetween(sownOn, context.today),
     load: seed ? t('shell.ofSeed', { seed: text(figure('massKg', seed)) }) : t('shell.soilNoSeed'),
   })
 })
@@ -75,6 +79,7 @@ const STEP_NAMES: Record<string, string> = {
   do: t('shell.do'),
   bring: t('shell.bring'),
   water: t('shell.water'),
+  watch: t('shell.watch'),
   jobs: t('shell.jobs'),
 }
 /** Views that are of no open job. */
@@ -154,7 +159,7 @@ const area = computed(() => lawn.value && figure('areaM2', lawn.value.areaM2))
 }
 .steps {
   display: grid;
-  grid-template-columns: repeat(6, 1fr);
+  grid-template-columns: repeat(7, 1fr);
   margin-bottom: 12px;
 }
 .step {

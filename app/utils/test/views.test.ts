@@ -45,6 +45,7 @@ const lawn: Lawn = {
   areaM2: 612,
   sunAwaited: false,
   done: [],
+  seen: [],
   plan: {
     ...PLAN,
     programme: 'overseed',

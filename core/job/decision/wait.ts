@@ -1,6 +1,6 @@
 import { lowered, say, shortDay } from '../../explain/message'
 import type { DatedWindow } from '../../establishment/window'
-import { addDays, dayOfYear, type Day } from '../../measure/calendar'
+import { addDays, dayOfYear, latestOf, type Day } from '../../measure/calendar'
 import { figure } from '../../measure/figure'
 import type { Gate } from '../../explain/judgement'
 import type { Application } from '../../site/survey'
@@ -177,7 +177,6 @@ function drought({ rainShare, irrigated, restriction, planning, today }: WaitInp
 }
 
 /** The last of some days. */
-const latest = (days: readonly Day[]): Day => days.reduce((a, b) => (b > a ? b : a))
 
 /**
  * Whether a programme can be planned for now, or has to wait: for a label, a season, rain, or a cause to be removed.
@@ -190,7 +189,7 @@ export function waitOf(input: WaitInput): Waiting {
   const windows = seeded ? inSeason(input.windows, input.season, input.latDeg) : [...input.growing]
   const label = barrier({ ...input, windows }, horizon)
   const dry = drought(input)
-  const ready = latest([
+  const ready = latestOf([
     today,
     addDays(today, leadDaysOf(programme)),
     ...(seeded ? [label.clear] : []),

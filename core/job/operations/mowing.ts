@@ -1,6 +1,6 @@
 import { joined, say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import { firstCutMm, firstMowHeightMm } from '../../establishment/growth'
+import { firstCutMm, firstMowHeightMm, keptHeightMm } from '../../establishment/growth'
 import { figure } from '../../measure/figure'
 import { carriedHours } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
@@ -179,7 +179,7 @@ const mow = operation({
   wantsDry: true,
   opensLawn: true,
   brief: ({ survey, grass }) => {
-    const keptMm = Math.min(Math.max(survey.mowingHeightMm, grass.mowingMm[0]), grass.mowingMm[1])
+    const keptMm = keptHeightMm(grass, survey.mowingHeightMm)
     const standingMm = firstMowHeightMm(keptMm)
     return {
       settings: say('operations.atDownToBag', {

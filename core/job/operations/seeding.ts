@@ -153,6 +153,13 @@ const firm = operation({
   }),
 })
 
+/** Ground of a part to be sown again, as counted or as is usual, and its seed. */
+function thinSeed({ survey, settings, thin }: Part): { areaM2: number; need: ReturnType<typeof seedNeed> } {
+  const areaM2 = thin ? thin.areaM2 : survey.areaM2 * WEAK_SHARE
+  const rate = settings.seedRateGPerM2 * (thin?.rateShare ?? 1)
+  return { areaM2, need: seedNeed(areaM2, rate, settings.lot, PLAN_RATE) }
+}
+
 const weak = operation({
   code: 'weak',
   order: 340,
@@ -179,16 +186,22 @@ const weak = operation({
     },
   ],
   uses: 'seed',
+  reseeds: true,
+  // What is only guessed is not taken out of the shed.
+  demand: (part) =>
+    part.thin === null
+      ? []
+      : [{ matter: seedMatter(part.seed), words: blendWords(part.seed), amount: thinSeed(part).need.product.value }],
   brief: (part) => {
-    const { survey, settings } = part
-    const need = seedNeed(survey.areaM2 * WEAK_SHARE, settings.seedRateGPerM2, settings.lot, PLAN_RATE)
+    const { areaM2, need } = thinSeed(part)
+    const product = figure('massKg', need.product.value)
     return {
-      settings: say('operations.onlyWhereSoilShows', {
-        product: figure('massKg', need.product.value),
-        WEAK_SHARE: figure('share', WEAK_SHARE, 1),
-      }),
+      settings:
+        part.thin === null
+          ? say('operations.onlyWhereSoilShows', { product, WEAK_SHARE: figure('share', WEAK_SHARE, 1) })
+          : say('operations.whereCountsWereLow', { product, areaM2: figure('areaM2', areaM2) }),
       gates: [],
-      hours: crewHours(say('operations.reseedThinSpots'), survey.areaM2 * WEAK_SHARE, [
+      hours: crewHours(say('operations.reseedThinSpots'), areaM2, [
         { what: say('operations.byHand'), passes: 1, rateM2PerH: RATES.fork },
       ]),
     }

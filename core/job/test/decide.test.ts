@@ -190,13 +190,14 @@ describe('what does not fit says why', () => {
             ...verdicts[code].adds,
           ]),
         ])
-          told.add(words(gate.source!.text))
+          told.add(gate.source!.text.key)
         for (const code of PROGRAMME_CODES) expect(verdicts[code].fits).toBe(verdicts[code].refusals.length === 0)
         if (recommended) expect(verdicts[recommended.programme].fits).toBe(true)
       }),
-      { numRuns: 6000 },
+      // Always the same lawns: that each rule is met by one of them is no matter of luck.
+      { numRuns: 6000, seed: 20260908 },
     )
-    expect(RULES.map(({ from }) => words({ key: from })).filter((from) => !told.has(from))).toEqual([])
+    expect(RULES.map(({ from }) => from).filter((from) => !told.has(from))).toEqual([])
   })
 })
 

@@ -20,6 +20,7 @@ const stepOf = (jobId: string) =>
           area: '',
           load: '',
           waterings: null,
+          sownDays: null,
         }),
       ).code
     : 'look'

@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { figure } from '#core/measure/figure'
+import { addDays, type Day } from '#core/measure/calendar'
+import { heightOn } from '#core/learning/height'
+import type { Watch } from '#core/job/watch'
+
+/** Leaves of the seedlings by the season, moved by what was measured, and the mowings that release the lawn. */
+const props = defineProps<{
+  growth: NonNullable<Watch['growth']>
+  mowings: Watch['mowings']
+  sownOn: Day
+  day: number
+}>()
+const context = useContextStore()
+const { text } = useUnits()
+const [WIDTH, HEIGHT, LEFT, TOP, FOOT] = [600, 130, 44, 14, 22]
+const last = computed(() => Math.max(props.growth.mow.middle + 7, props.day + 4))
+const most = computed(
+  () => Math.max(props.growth.firstMowMm, ...props.growth.heights.map(({ heightMm }) => heightMm)) * 1.15,
+)
+const x = (day: number) => LEFT + (day / last.value) * (WIDTH - LEFT - 8)
+const y = (mm: number) => TOP + (1 - mm / most.value) * (HEIGHT - TOP - FOOT)
+const lineBy = (lag: number) =>
+  Array.from({ length: Math.round(last.value) + 1 }, (_, day) => day)
+    .map(
+      (day) =>
+        `${day ? 'L' : 'M'}${x(day).toFixed(1)} ${y(Math.min(most.value, heightOn(props.growth.line, day - lag))).toFixed(1)}`,
+    )
+    .join('')
+const lag = computed(() => Math.round(props.growth.lag ?? 0))
+const mowDay = computed(() => shortDay(addDays(props.sownOn, Math.round(props.growth.mow.middle)), context.today))
+const says = computed(() => {
+  if (props.growth.lag === undefined) return t('watch.firstMow', { day: mowDay.value })
+  const days = Math.abs(lag.value)
+  if (!days) return t('watch.heightFits', { day: mowDay.value })
+  return t(lag.value > 0 ? 'watch.heightLate' : 'watch.heightEarly', { days, day: mowDay.value })
+})
+const boxes = computed(() =>
+  Array.from({ length: props.mowings.of }, (_, i) => ({ number: i + 1, on: props.mowings.done[i] })),
+)
+const height = (mm: number) => text(figure('depthMm', mm))
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('watch.heights') }}</h2>
+    <p class="small">{{ t('watch.heightsOf', { kept: height(growth.keptMm), first: height(growth.firstMowMm) }) }}</p>
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="plot" role="img" :aria-label="t('watch.heights')">
+      <rect :x="LEFT" :y="TOP" :width="WIDTH - LEFT - 8" :height="HEIGHT - TOP - FOOT" class="ground" />
+      <path :d="`M${LEFT} ${y(growth.firstMowMm)}H${WIDTH - 8}`" class="first" />
+      <text :x="LEFT - 6" :y="y(growth.firstMowMm) + 4" text-anchor="end">{{ height(growth.firstMowMm) }}</text>
+      <text :x="LEFT - 6" :y="y(0) + 4" text-anchor="end">{{ 0 }}</text>
+      <path v-if="lag" :d="lineBy(0)" class="line planned" />
+      <path :d="lineBy(lag)" class="line" />
+      <path v-if="day <= last" :d="`M${x(day)} ${TOP}V${HEIGHT - FOOT}`" class="today" />
+      <circle
+        v-for="(seen, i) in growth.heights"
+        :key="i"
+        :cx="x(seen.day)"
+        :cy="y(seen.heightMm)"
+        r="4.5"
+        class="seen"
+      />
+      <text :x="LEFT" :y="HEIGHT - 6">{{ shortDay(sownOn, context.today) }}</text>
+      <text :x="x(growth.mow.middle)" :y="HEIGHT - 6" text-anchor="middle">{{ mowDay }}</text>
+    </svg>
+    <p>{{ says }}</p>
+    <div class="mowings">
+      <span class="small">{{ t('watch.mowings') }}</span>
+      <span v-for="box in boxes" :key="box.number" class="box" :class="{ done: box.on }">
+        <b>{{ box.number }}</b>
+        <i v-if="box.on" class="small">{{ shortDay(box.on, context.today) }}</i>
+      </span>
+      <span class="small">{{ t('watch.mowingsDone', { done: mowings.done.length, of: mowings.of }) }}</span>
+    </div>
+    <p class="small">{{ t('watch.keepOff') }} {{ t('watch.mowingsMore') }}</p>
+  </section>
+</template>
+
+<style scoped>
+.plot {
+  width: 100%;
+  height: auto;
+  font:
+    12px 'Archivo Variable',
+    sans-serif;
+}
+.ground {
+  fill: var(--chalk);
+  stroke: var(--rule-2);
+}
+.first {
+  stroke: var(--moss);
+  stroke-dasharray: 2 3;
+}
+.line {
+  fill: none;
+  stroke: var(--moss);
+  stroke-width: 2.5;
+}
+.planned {
+  stroke: var(--ink-3);
+  stroke-width: 1.5;
+  stroke-dasharray: 6 4;
+}
+.today {
+  stroke: var(--color-straw-ink);
+}
+.seen {
+  fill: var(--chalk);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.mowings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin: 6px 0;
+}
+.box {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+}
+.box b {
+  width: 24px;
+  height: 24px;
+  border: 1.5px solid var(--ink);
+  display: grid;
+  place-items: center;
+  background: var(--lime);
+}
+.box.done b {
+  background: var(--ink);
+  color: var(--lime);
+}
+@media (max-width: 700px) {
+  .plot {
+    font-size: 18px;
+  }
+}
+</style>

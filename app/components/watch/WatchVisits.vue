@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import type { Task } from '#core/job/schedule/schedule'
+
+/** Follow-up of the plan in its order: what was done, what is next, and what comes. */
+const props = defineProps<{ tasks: readonly Task[]; nextKey: string | undefined }>()
+const context = useContextStore()
+const { stepTo } = useLawn()
+const visits = computed(() =>
+  props.tasks
+    .filter(({ operation }) => operation.phase === 'after')
+    .toSorted((a, b) => ((a.done?.day ?? a.to) < (b.done?.day ?? b.to) ? -1 : 1)),
+)
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('watch.visits') }}</h2>
+    <ol class="visits">
+      <li v-for="task in visits" :key="task.key" :class="{ done: task.done, next: task.key === nextKey }">
+        <span class="num">{{ shortDay(task.done?.day ?? task.to, context.today) }}</span>
+        <NuxtLink :to="stepTo('do')">{{ tell(task.name) }}</NuxtLink>
+        <UIcon v-if="task.done" name="i-lucide-check" :aria-label="t('shell.settled')" />
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.visits {
+  display: grid;
+  gap: 6px;
+}
+.visits li {
+  display: grid;
+  grid-template-columns: 62px 1fr auto;
+  gap: 8px;
+  align-items: center;
+  background: var(--lime);
+  border: 1px solid var(--rule-2);
+  padding: 8px 10px;
+  min-height: 48px;
+}
+.visits .done {
+  background: var(--chalk);
+}
+.visits .next {
+  border: 2px solid var(--ink);
+  background: var(--color-straw-tint);
+}
+</style>

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import type { NewSeen } from '#contract/seen'
+import type { Work } from '#contract/work'
+import { frameFor, FRAMES_MM } from '#core/learning/germination'
+import { gravest } from '~/utils/watchWords'
+
+const open = useLawn()
+const { lawn, plan, shown, season, savePlan, busy: saving, problem: planProblem } = open
+const sill = useSillStore()
+const context = useContextStore()
+const { sownOn, watched, problem, busy, message, load, note, forget } = useWatch(open)
+const sows = computed(() => shown.value?.parts[0]?.programme.anchor !== 'dressing')
+const asking = ref<'count' | 'height' | null>(null)
+const form = useTemplateRef<{ done?: () => void }>('form')
+async function save(seen: NewSeen): Promise<void> {
+  if (!(await note(seen))) return
+  form.value?.done?.()
+  asking.value = null
+}
+const putInPlan = (change: Partial<Work>) => lawn.value && savePlan({ work: { ...lawn.value.plan.work, ...change } })
+/** The zone whose curve is shown: the one that stands worst until another is chosen. */
+const chosen = ref<string | null>(null)
+const zone = computed(
+  () => watched.value?.zones.find(({ id }) => id === chosen.value) ?? gravest(watched.value?.zones ?? []),
+)
+const shownZone = computed({ get: () => zone.value?.id ?? null, set: (id) => (chosen.value = id) })
+const ZONES = computed(() => (watched.value?.zones ?? []).map(({ id, name }) => ({ value: id, name })))
+const frameMm = computed(
+  () => zone.value?.counts.at(-1)?.frameMm ?? frameFor(zone.value?.perCm2 ?? 0.6, FRAMES_MM[context.units]),
+)
+const names = computed(() => ({
+  ...Object.fromEntries(Object.entries(lawn.value?.zones ?? {}).map(([id, { name }]) => [id, name])),
+  ...Object.fromEntries((watched.value?.logs ?? []).map(({ id, name }) => [id, name])),
+}))
+const measurable = computed(() =>
+  (lawn.value?.job.zoneIds ?? []).map((id) => ({ id, name: lawn.value?.zones[id]?.name ?? '' })),
+)
+const waits = computed(() => !season.value.sownAt && !sill.problem)
+</script>
+
+<template>
+  <section v-if="lawn && !sows" class="panel empty">
+    <p>{{ t('watch.notFor') }}</p>
+  </section>
+  <NotYet
+    v-else-if="lawn && !sownOn && !lawn.plan.sowOn"
+    :title="t('watch.nothingYet')"
+    :text="t('watch.followsSowing')"
+  />
+  <section v-else-if="lawn && !sownOn" class="panel empty">
+    <p class="verdict">{{ t('watch.nothingYet') }}</p>
+    <p>{{ t('watch.followsSowing') }}</p>
+    <UButton color="primary" :to="open.stepTo('do')">{{ t('watch.goToDo') }}</UButton>
+  </section>
+  <NoClimate v-else-if="sill.lacks" :what="t('lawns.watch')" />
+  <div v-else-if="problem" class="problem" role="alert">
+    {{ problem.message }}
+    <UButton variant="outline" class="ml-3" @click="load">{{ t('shell.tryAgain') }}</UButton>
+  </div>
+  <div v-else-if="watched && lawn && plan && !waits" class="watch" :class="{ asking: asking !== null }">
+    <WatchVisits class="visits" :tasks="plan.schedule?.tasks ?? []" :next-key="plan.schedule?.next?.key" />
+    <div class="middle">
+      <p v-if="message || planProblem" class="problem" role="alert">{{ message || planProblem!.message }}</p>
+      <CountForm
+        v-if="asking === 'count'"
+        ref="form"
+        :zones="watched.zones"
+        :sown-on="watched.sownOn"
+        :job-id="lawn.job.id"
+        :busy="busy"
+        @save="save"
+        @cancel="asking = null"
+      />
+      <HeightForm
+        v-else-if="asking === 'height'"
+        :zones="measurable"
+        :busy="busy"
+        @save="save"
+        @cancel="asking = null"
+      />
+      <div v-else class="ask">
+        <UButton v-if="watched.zones.length" color="primary" size="lg" icon="i-lucide-scan" @click="asking = 'count'">{{
+          t('watch.countNow')
+        }}</UButton>
+        <UButton size="lg" variant="outline" icon="i-lucide-ruler" @click="asking = 'height'">{{
+          t('watch.heightNow')
+        }}</UButton>
+      </div>
+      <template v-if="zone">
+        <PickOne v-if="ZONES.length > 1" v-model="shownZone" :label="t('watch.zone')" :choices="ZONES" needed />
+        <EmergenceChart :zone :frame-mm="frameMm" :sown-on="watched.sownOn" :day="watched.day" />
+      </template>
+      <p v-else class="caution">{{ t('watch.tooLongAgo') }}</p>
+      <GrowthChart
+        v-if="watched.growth"
+        :growth="watched.growth"
+        :mowings="watched.mowings"
+        :sown-on="watched.sownOn"
+        :day="watched.day"
+      />
+      <SeenNotes :seen="lawn.seen" :names="names" :busy="busy" @forget="forget" />
+    </div>
+    <WatchVerdict class="says" :watched :work="lawn.plan.work" :busy="saving" @plan="putInPlan" />
+  </div>
+  <div v-else class="panel empty" role="status">{{ t('watch.workingOut') }}</div>
+</template>
+
+<style scoped>
+.empty {
+  padding: 20px;
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+.watch {
+  display: grid;
+  grid-template-columns: 220px minmax(0, 1fr) 336px;
+  gap: 16px 22px;
+  align-items: start;
+}
+.middle {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+}
+.ask {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+}
+@media (max-width: 1000px) {
+  .watch {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .says {
+    order: -1;
+  }
+  .visits {
+    order: 2;
+  }
+  /* What is being entered comes before what was said so far. */
+  .asking .says {
+    order: 1;
+  }
+}
+@media (max-width: 700px) {
+  .ask > * {
+    flex: 1 1 100%;
+    justify-content: center;
+    min-height: 56px;
+  }
+}
+</style>

@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import type { Seen } from '#core/learning/seen'
+import type { SownZone } from '#core/job/watch'
+import type { Day } from '#core/measure/calendar'
+import { between, daySchema, idSchema, text } from './fields'
+import { said } from './said'
+
+/** Frames of one count, and seedlings of one frame, at the most. */
+export const [MOST_FRAMES, MOST_SEEDLINGS] = [30, 2000]
+const common = { id: idSchema, seenOn: daySchema, note: text(300).default('') }
+
+const countSchema = z.object({
+  ...common,
+  kind: z.literal('count'),
+  zoneId: idSchema,
+  frameMm: between(20, 1000, said('contract.frameSide')),
+  seedlings: z
+    .array(
+      z
+        .int(said('contract.aWholeNumber'))
+        .min(0, said('contract.notBelow0'))
+        .max(MOST_SEEDLINGS, said('contract.mostSeedlings', { most: MOST_SEEDLINGS })),
+    )
+    .min(1, said('contract.oneFrameAtLeast'))
+    .max(MOST_FRAMES, said('contract.mostFrames', { most: MOST_FRAMES })),
+  moist: z.boolean().nullable().default(null),
+  washed: z.boolean().default(false),
+  birds: z.boolean().default(false),
+})
+const heightSchema = z.object({
+  ...common,
+  kind: z.literal('height'),
+  zoneId: idSchema,
+  heightMm: between(1, 600, said('contract.leafHeight')),
+})
+const wateringSchema = z.object({
+  ...common,
+  kind: z.literal('watering'),
+  zoneId: idSchema.nullable(),
+  given: z.boolean(),
+  hours: z
+    .array(z.int().min(0).max(23))
+    .min(1, said('contract.oneWateringAtLeast'))
+    .max(24)
+    .transform((hours) => [...new Set(hours)].sort((a, b) => a - b)),
+  by: z.enum(['firm', 'client']),
+})
+
+/**
+ * What was seen of a bed after sowing, under an id made by the device, so that a double click, a lost answer or a second sending
+ * makes one of it.
+ */
+export const seenSchema = z.discriminatedUnion('kind', [countSchema, heightSchema, wateringSchema])
+export type NewSeen = z.infer<typeof seenSchema>
+
+/** What was seen, as it is read: by whom it was written down. */
+export type SeenNote = Seen & { id: string; seenOn: Day; savedBy: string | null }
+
+/** How what was sown comes up, by zone. */
+export interface EmergenceTold {
+  zones: SownZone[]
+}

@@ -1,0 +1,61 @@
+import { firstMowHeightMm, keptHeightMm } from '../establishment/growth'
+import { growthLine, lagDays, movedBy, type GrowthLine } from '../learning/height'
+import type { Seen } from '../learning/seen'
+import { daysBetween, type Day } from '../measure/calendar'
+import { doneByKey } from './marks'
+import { turnsDone } from './operations/gates'
+import { OPERATIONS } from './operations/registry'
+import type { Part } from './parts'
+import type { JobRecord } from './records'
+import type { SeasonKnown } from './season'
+
+/** Leaves by the season and as they were measured. */
+export interface Growth {
+  line: GrowthLine
+  firstMowMm: number
+  keptMm: number
+  heights: { day: number; heightMm: number; zoneId: string }[]
+  /** Days by which the latest height lags behind the line; undefined where nobody measured. */
+  lag: number | undefined
+  /** Days after sowing of the first mowing, as the season has it and as it was measured. */
+  mow: { early: number; middle: number; late: number }
+}
+
+/** What was seen of one kind, as it was written down. */
+export const seenOf = <K extends Seen['kind']>(job: JobRecord, kind: K): Extract<Seen, { kind: K }>[] =>
+  (job.seen ?? []).filter((one): one is Extract<Seen, { kind: K }> => one.kind === kind)
+
+/** Mowings of seedlings that are recorded, by day. */
+export function mowingsDone({ done }: Pick<JobRecord, 'done'>): Day[] {
+  const opens = OPERATIONS.find(({ opensLawn }) => opensLawn)!
+  const made = doneByKey(done).done
+  return turnsDone(made, opens.code)
+    .map((key) => made.get(key)!.day)
+    .sort()
+}
+
+/**
+ * Leaves since sowing by the season, moved by what was measured.
+ * @returns undefined where the season does not tell emergence or the first mowing
+ */
+export function growthOf(
+  { job, parts, season }: { job: JobRecord; parts: readonly Part[]; season: SeasonKnown },
+  sownOn: Day,
+): Growth | undefined {
+  const part = parts[0]
+  const sowing = season.glance?.(sownOn)?.sowing
+  if (!part || !sowing?.up || !sowing.mow) return undefined
+  const keptMm = keptHeightMm(part.grass, part.survey.mowingHeightMm)
+  const firstMowMm = firstMowHeightMm(keptMm)
+  const line = growthLine({ up: sowing.up, tall: season.sownAt?.(sownOn)?.tall ?? null, mow: sowing.mow, firstMowMm })
+  const [mown] = mowingsDone(job)
+  const heights = seenOf(job, 'height')
+    // What was cut tells of the mower.
+    .filter(({ seenOn }) => seenOn >= sownOn && (!mown || seenOn <= mown))
+    .toSorted((a, b) => (a.seenOn < b.seenOn ? -1 : 1))
+    .map(({ seenOn, heightMm, zoneId }) => ({ day: daysBetween(sownOn, seenOn), heightMm, zoneId }))
+  const last = heights.at(-1)
+  const lag = last && lagDays(line, last.day, last.heightMm)
+  const mow = last && lag !== undefined ? movedBy(sowing.mow, lag, last.day) : sowing.mow
+  return { line, firstMowMm, keptMm, heights, lag, mow }
+}

@@ -1,0 +1,203 @@
+import { beforeAll, describe, expect, test } from 'vitest'
+import { groundOf, jobOf, type Lawn } from '#contract/lawn'
+import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
+import { ZONE_ID } from '../../../contract/test/looks'
+import type { EmergenceCourse } from '../../establishment/emergenceCourse'
+import { summarise } from '../../establishment/outlook'
+import { buildSeason } from '../../establishment/season'
+import type { Seen } from '../../learning/seen'
+import { addDays, toDay } from '../../measure/calendar'
+import { pureSeed } from '../../seed/blends'
+import { AS_TOLD } from '../../water/topLayer'
+import { climateFromNormals } from '../../weather/climate'
+import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { planJob } from '../planJob'
+import { seasonOfOutlook, type SeasonKnown } from '../season'
+import { watchOf, type Watch } from '../watch'
+
+const SOWN = toDay('2026-09-08')
+let season: SeasonKnown
+beforeAll(() => {
+  const built = buildSeason({
+    today: addDays(SOWN, 21),
+    observed: [],
+    forecast: [],
+    climate: climateFromNormals(COLUMBUS),
+    ground: { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' },
+    years: 20,
+    seed: 11,
+  })
+  const bed = { cover: 'compost', coverMm: 5, watering: AS_TOLD } as const
+  season = seasonOfOutlook(
+    summarise(built, pureSeed('TF'), { covering: 'covered', slopeShare: 0, bed }, 75, COLUMBUS),
+    [],
+  )
+})
+
+/** An invented curve: a straight rise from day 5 to day 15, for 36 seedlings in three inches. */
+const rising = (delay: number) =>
+  Array.from({ length: 71 }, (_, day) => Math.max(0, Math.min(1, (day - 5 - delay) / 10)))
+const COURSE: EmergenceCourse = {
+  slow: rising(1),
+  middle: rising(0),
+  fast: rising(-1),
+  parts: [{ grass: 'TF', countShare: 1, middle: rising(0), up05: 6, up50: 10, up95: 15 }],
+  up50: 10,
+  usual50: 10,
+  perCm2: 36 / 7.62 ** 2,
+}
+const count = (
+  zoneId: string,
+  day: number,
+  seedlings: number[],
+  change: Partial<Extract<Seen, { kind: 'count' }>> = {},
+) =>
+  ({
+    kind: 'count',
+    seenOn: addDays(SOWN, day),
+    zoneId,
+    frameMm: 76.2,
+    seedlings,
+    moist: null,
+    washed: false,
+    birds: false,
+    note: '',
+    ...change,
+  }) satisfies Seen
+const SEED = { id: 'm', key: 'sow', doneOn: SOWN, share: 1, passed: true } as Lawn['done'][number]
+
+/** The lawn in two zones, sown, so many days later. */
+function watched(day: number, seen: Seen[], change: { done?: Lawn['done']; course?: Partial<EmergenceCourse> } = {}) {
+  const lawn = aPlannedLawn(
+    { ...inTwoZones(), latDeg: COLUMBUS_LAT, lonDeg: -83 },
+    { sowOn: SOWN },
+    { done: change.done ?? [SEED], seen: seen.map((one, i) => ({ ...one, id: String(i), savedBy: null })) },
+  )
+  const [job, ground, firm] = [jobOf(lawn), groundOf(lawn), aFirm({ today: addDays(SOWN, day) })]
+  const plan = planJob(job, ground, firm, season)
+  const course = { ...COURSE, ...change.course }
+  const beds = [ZONE_ID, BACK_ID].map((zoneId) => ({ zoneId, course }))
+  return { plan, watch: watchOf({ job, lawn: ground, firm, plan, season, beds }) }
+}
+const zoneOf = (watch: Watch | undefined, id: string) => watch!.zones.find((zone) => zone.id === id)!
+
+describe('what becomes of what was sown', () => {
+  test('is nothing before seed is down', () => {
+    expect(watched(14, [], { done: [] }).watch).toBeUndefined()
+  })
+
+  test('without a count it says when to count first', () => {
+    const { watch } = watched(4, [])
+    expect(watch).toMatchObject({ sownOn: SOWN, day: 4, mowings: { done: [], of: 4 } })
+    expect(zoneOf(watch, ZONE_ID).actions).toEqual([{ code: 'count', on: addDays(SOWN, 10) }])
+  })
+
+  test('behind only in the shade: the sun is fine, the shade waits while more may come, then is reseeded in a window', () => {
+    const seen = [count(ZONE_ID, 12, [25, 26, 24, 25]), count(BACK_ID, 12, [8, 9, 7, 8])]
+    const early = watched(12, seen).watch
+    expect(zoneOf(early, ZONE_ID)).toMatchObject({ causes: [], actions: [{ code: 'count', on: addDays(SOWN, 19) }] })
+    const shade = zoneOf(early, BACK_ID)
+    expect(shade.counts.at(-1)).toMatchObject({ state: 'behind', sure: true })
+    expect(shade.causes).toEqual(['shade'])
+    expect(shade.actions[0]!.code).toBe('wait')
+    // Three weeks on all is up that will come.
+    const later = watched(21, [...seen, count(BACK_ID, 21, [10, 9, 11, 10])]).watch
+    const [reseed] = zoneOf(later, BACK_ID).actions
+    expect(reseed).toMatchObject({ code: 'reseed', areaM2: 100 })
+    if (reseed?.code !== 'reseed') throw new Error('nothing is reseeded')
+    // 14 days after half are up, moved by the delay that its counts show.
+    expect(reseed.from >= addDays(SOWN, 24)).toBe(true)
+    expect(reseed.on! >= reseed.from).toBe(true)
+    // About 10 of 36 stand: some 70 % of the full rate is missing.
+    expect(reseed.rateShare).toBeGreaterThan(0.6)
+    expect(reseed.rateShare).toBeLessThan(0.8)
+  })
+
+  test('one thin spot in a stand that is fine is sown again for itself', () => {
+    const { watch } = watched(21, [count(ZONE_ID, 21, [36, 35, 37, 6])])
+    const [reseed] = zoneOf(watch, ZONE_ID).actions
+    // One of four frames stands for a quarter of 400 m²; 6 of 36 are there.
+    expect(reseed).toMatchObject({ code: 'reseed', areaM2: 100 })
+    expect((reseed as { rateShare: number }).rateShare).toBeCloseTo(1 - 6 / 36, 6)
+  })
+
+  test('what was seen says why, and a dry top says water first', () => {
+    const dry = watched(12, [count(BACK_ID, 12, [8, 9, 7], { moist: false })]).watch
+    expect(zoneOf(dry, BACK_ID).causes[0]).toBe('dry')
+    expect(zoneOf(dry, BACK_ID).actions[0]).toEqual({ code: 'water' })
+    const washed = watched(12, [count(BACK_ID, 12, [8, 9, 7], { washed: true })]).watch
+    expect(zoneOf(washed, BACK_ID).causes[0]).toBe('washout')
+    const cold = watched(12, [count(BACK_ID, 12, [8, 9, 7])], { course: { usual50: 5 } }).watch
+    expect(zoneOf(cold, BACK_ID).causes[0]).toBe('cold')
+  })
+
+  test('far more than a full stand is said to be too much seed', () => {
+    expect(zoneOf(watched(16, [count(ZONE_ID, 16, [260, 250])]).watch, ZONE_ID).actions).toEqual([{ code: 'overfull' }])
+  })
+
+  test('a watering that was missed is in the log of its bed, and counts before sowing are not', () => {
+    const missed = {
+      kind: 'watering',
+      seenOn: addDays(SOWN, 3),
+      zoneId: null,
+      given: false,
+      hours: Array.from({ length: 24 }, (_, hour) => hour),
+      by: 'client',
+      note: '',
+    } satisfies Seen
+    const [without, withNote] = [watched(12, []).watch!, watched(12, [missed, count(ZONE_ID, -3, [1])]).watch!]
+    expect(withNote.logs).toHaveLength(2)
+    withNote.logs.forEach((log, i) => {
+      expect(log.missed).toBeGreaterThan(0)
+      expect(log.lostShare).toBeGreaterThanOrEqual(without.logs[i]!.lostShare)
+    })
+    expect(zoneOf(withNote, ZONE_ID).counts).toEqual([])
+  })
+})
+
+describe('heights and mowings', () => {
+  const height = (day: number, heightMm: number) =>
+    ({ kind: 'height', seenOn: addDays(SOWN, day), zoneId: ZONE_ID, heightMm, note: '' }) satisfies Seen
+  const mowDay = (of: ReturnType<typeof watched>) =>
+    of.plan.schedule!.tasks.find(({ operation }) => operation.opensLawn)!.to
+
+  test('leaves behind the curve move the first mowing and what follows it, and say by how much', () => {
+    const before = watched(21, [])
+    const { line, mow } = before.watch!.growth!
+    const onLine = watched(21, [height(21, line.at(-1)![1])])
+    expect(onLine.watch!.growth!.lag).toBeLessThan(0)
+    const late = watched(21, [height(21, 2)])
+    expect(late.watch!.growth!.lag).toBeGreaterThan(3)
+    expect(late.watch!.growth!.mow.middle).toBeGreaterThan(mow.middle)
+    expect(mowDay(late) > mowDay(before)).toBe(true)
+    expect(mowDay(onLine) < mowDay(before)).toBe(true)
+    const weeds = (of: ReturnType<typeof watched>) =>
+      of.plan.schedule!.tasks.find(({ operation }) => operation.wantsTurns)?.to ?? ''
+    expect(weeds(late) > weeds(before)).toBe(true)
+  })
+
+  test('mowings count by their marks, and leaves cut by the mower tell nothing of growth', () => {
+    const mown = (key: string, day: number) => ({ ...SEED, id: key, key, doneOn: addDays(SOWN, day) })
+    const { watch } = watched(60, [height(50, 30)], { done: [SEED, mown('mow', 40), mown('mow-2', 47)] })
+    expect(watch!.mowings.done).toEqual([addDays(SOWN, 40), addDays(SOWN, 47)])
+    expect(watch!.growth!.heights).toEqual([])
+  })
+})
+
+describe('thin ground in the plan', () => {
+  test('is the area and the seed that were counted, out of the stock, and not a share of the lawn', () => {
+    const lawn = aPlannedLawn(inTwoZones(), { sowOn: SOWN }, { done: [SEED] })
+    const task = (thin: { areaM2: number; rateShare: number } | null) => {
+      const job = jobOf({ ...lawn, plan: { ...lawn.plan, work: { ...lawn.plan.work, thin } } })
+      return planJob(job, groundOf(lawn), aFirm({ today: addDays(SOWN, 21) })).schedule!.tasks.find(
+        ({ operation }) => operation.reseeds,
+      )!
+    }
+    expect(task(null).wanted).toEqual([])
+    const amount = (of: ReturnType<typeof task>) => of.wanted.reduce((sum, one) => sum + one.amount, 0)
+    const [whole, half] = [task({ areaM2: 50, rateShare: 1 }), task({ areaM2: 50, rateShare: 0.5 })]
+    expect(amount(whole)).toBeGreaterThan(0)
+    expect(amount(half)).toBeCloseTo(amount(whole) / 2, 6)
+    expect(whole.hours.value).toBeGreaterThan(0)
+  })
+})

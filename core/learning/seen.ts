@@ -1,0 +1,45 @@
+import type { Day } from '../measure/calendar'
+
+/** Who was there: somebody of the firm, or the client, who told of it. */
+export type SeenBy = 'firm' | 'client'
+
+/** Seedlings counted in frames of one size, in one zone. */
+export interface SeenCount {
+  kind: 'count'
+  seenOn: Day
+  zoneId: string
+  /** Side of the square frame, mm. */
+  frameMm: number
+  /** One a frame. */
+  seedlings: readonly number[]
+  /** Top of the bed at the driest hour; null where nobody looked. */
+  moist: boolean | null
+  /** Seed carried together by water, and birds seen at it. */
+  washed: boolean
+  birds: boolean
+  note: string
+}
+
+/** Leaves as they stand. */
+export interface SeenHeight {
+  kind: 'height'
+  seenOn: Day
+  zoneId: string
+  heightMm: number
+  note: string
+}
+
+/** Waterings of a day by hour of the clock: what was given, or what was missed. */
+export interface SeenWatering {
+  kind: 'watering'
+  seenOn: Day
+  /** Of the irrigation zones; null for all of them. */
+  zoneId: string | null
+  given: boolean
+  hours: readonly number[]
+  by: SeenBy
+  note: string
+}
+
+/** What was seen of a bed after sowing. */
+export type Seen = SeenCount | SeenHeight | SeenWatering

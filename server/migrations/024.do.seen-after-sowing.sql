@@ -1,0 +1,19 @@
+-- What is seen of a bed after sowing: seedlings counted, heights, waterings given or missed. Added and taken back, never changed.
+create table observations (
+  id uuid primary key,
+  firm_id uuid not null references firms on delete cascade,
+  job_id uuid not null,
+  kind text not null check (kind in ('count', 'height', 'watering')),
+  seen_on date not null,
+  -- By the contract of its kind.
+  what jsonb not null check (jsonb_typeof(what) = 'object' and length(what::text) <= 4000),
+  note text not null default '' check (length(note) <= 300),
+  recorded_by uuid,
+  recorded_at timestamptz not null default now(),
+  foreign key (firm_id, job_id) references jobs (firm_id, id) on delete cascade,
+  foreign key (firm_id, recorded_by) references people (firm_id, id)
+);
+create index observations_of_job on observations (firm_id, job_id, seen_on);
+alter table observations enable row level security;
+create policy of_the_firm_at_work on observations using (firm_id = firm_at_work()) with check (firm_id = firm_at_work());
+grant select, insert, delete on observations to upper_sill_work;

@@ -1,0 +1,38 @@
+import type { NewSeen } from '#contract/seen'
+import { inFirm } from './db'
+import type { Author } from './firms'
+import { roomForObservations } from './quotas'
+
+/** 'kept', or the id is that of something else. */
+export type Noted = 'kept' | 'other id'
+
+/** Adds what was seen; the same twice, as a double click or a device without signal sends it, is one. */
+export async function noteSeen(
+  { firmId, personId }: Author,
+  jobId: string,
+  { id, kind, seenOn, note, ...what }: NewSeen,
+): Promise<Noted> {
+  return inFirm(firmId, async (client): Promise<Noted> => {
+    const { rowCount } = await client.query(
+      `insert into observations (id, firm_id, job_id, kind, seen_on, what, note, recorded_by)
+       values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing`,
+      [id, firmId, jobId, kind, seenOn, what, note, personId],
+    )
+    if (rowCount) {
+      await roomForObservations(client, firmId, jobId)
+      return 'kept'
+    }
+    const { rowCount: there } = await client.query(
+      `select from observations where firm_id = $1 and job_id = $2 and id = $3 and kind = $4`,
+      [firmId, jobId, id, kind],
+    )
+    return there ? 'kept' : 'other id'
+  })
+}
+
+/** Takes one back; twice is no error. */
+export async function forgetSeen(firmId: string, jobId: string, id: string): Promise<void> {
+  await inFirm(firmId, async (client) => {
+    await client.query(`delete from observations where firm_id = $1 and job_id = $2 and id = $3`, [firmId, jobId, id])
+  })
+}
