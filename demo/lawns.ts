@@ -40,7 +40,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     seen: ([open, yews]) => [
       [10, { kind: 'count', zoneId: open!, frameMm: 76.2, seedlings: [3, 5, 2, 4], moist: true }],
       [10, { kind: 'count', zoneId: yews!, frameMm: 76.2, seedlings: [2, 4, 1, 2], moist: false }],
-      [12, { kind: 'watering', zoneId: null, given: false, hours: [12], by: 'client', note: 'Away for the day' }],
+      [12, { kind: 'watering', zoneId: null, given: false, hours: [14], by: 'client', note: 'Away for the day' }],
       [14, { kind: 'count', zoneId: open!, frameMm: 76.2, seedlings: [13, 10, 14, 11, 15, 12], moist: true }],
       [14, { kind: 'count', zoneId: yews!, frameMm: 76.2, seedlings: [9, 4, 11, 10, 3, 12], moist: false }],
       [14, { kind: 'height', zoneId: open!, heightMm: 6.4 }],

@@ -184,7 +184,11 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   for (const [daysFromSowing, told] of demo.seen?.(Object.keys(zones)) ?? []) {
     const seenOn = addDays(saved.plan.sowOn!, daysFromSowing)
     if (daysBetween(seenOn, DEMO_DAY) >= 0)
-      await noteSeen(by, lawn.job.id, seenSchema.parse({ id: randomUUID(), seenOn, ...told }))
+      await noteSeen(
+        by,
+        { lawnId: lawn.id, jobId: lawn.job.id },
+        seenSchema.parse({ id: randomUUID(), seenOn, ...told }),
+      )
   }
   await keepDemand((await lawnById(by.firmId, lawn.id))!, { firm: { ...DEMO_FIRM, id: by.firmId }, today: DEMO_DAY })
 }

@@ -272,7 +272,7 @@ test('on a phone what is tapped is 48 px high', async ({ page, request }) => {
     '/lawns',
     '/firm',
     '/weather',
-    ...['look', 'decide', 'when', 'do', 'bring', 'water'].map((step) => `/lawns/${lawn.id}/${step}`),
+    ...['look', 'decide', 'when', 'do', 'bring', 'water', 'watch'].map((step) => `/lawns/${lawn.id}/${step}`),
   ]) {
     await open(page, path)
     const small = await page.evaluate(() =>

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { barriers, expect, lawnNamed, open, PHONE, test } from './demo'
 
 test('an irrigation zone is told and measured with cans, and its minutes follow', async ({ page, request }) => {
@@ -38,6 +39,11 @@ test('the sheet for the client prints alone, on a phone as well', async ({ page,
   await open(page, `/lawns/${lawn.id}/water`)
   const sheet = page.getByRole('region', { name: 'Watering sheet for the client' })
   await expect(sheet).toContainText('Water the new seed')
+  const saved = page.waitForEvent('download')
+  await sheet.getByRole('button', { name: 'Calendar file' }).click()
+  const file = await saved
+  expect(file.suggestedFilename()).toMatch(/\.ics$/)
+  expect(readFileSync(await file.path(), 'utf8')).toMatch(/^BEGIN:VCALENDAR[\s\S]*RRULE:FREQ=DAILY[\s\S]*END:VCALENDAR/)
   await page.emulateMedia({ media: 'print' })
   await expect(sheet).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Irrigation zones' })).toBeHidden()

@@ -40,7 +40,12 @@ const HELP: readonly { at: RegExp; title: MessageKey; does: readonly MessageKey[
   {
     at: /\/water$/,
     title: 'help.water',
-    does: ['help.waterPhases', 'help.waterZones'],
+    does: ['help.waterPhases', 'help.waterZones', 'help.waterLog'],
+  },
+  {
+    at: /\/watch$/,
+    title: 'help.watch',
+    does: ['help.watchCounts', 'help.watchActions', 'help.watchHeights'],
   },
   {
     at: /\/jobs(\/[^/]+)?$/,

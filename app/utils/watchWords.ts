@@ -78,14 +78,15 @@ export function zoneWords({ name, counts, learned, perCm2, course }: ZoneWatch, 
   if (!last.sure && last.state !== 'on track') words.push(t('watch.notSure'))
   if (last.interval.patchy) words.push(t('watch.patchy'))
   if (learned) {
-    const said = {
-      seedlings: oneDecimal(learned.factor * perFrame(perCm2, last.frameMm)),
-      percent: Math.round(learned.factor * 100),
-      low: Math.round(learned.factorLow * 100),
-      high: Math.round(learned.factorHigh * 100),
-    }
+    const seedlings = oneDecimal(learned.factor * perFrame(perCm2, last.frameMm))
+    const percent = Math.round(learned.factor * 100)
+    const [from, to] = [Math.round(learned.factorLow * 100), Math.round(learned.factorHigh * 100)]
     const delay = Math.round(learned.delayDays)
-    words.push(delay < 0 ? t('watch.learnedEarly', { ...said, days: -delay }) : t('watch.learned', { ...said, delay }))
+    words.push(
+      delay < 0
+        ? t('watch.learnedEarly', { seedlings, percent, low: from, high: to, days: -delay })
+        : t('watch.learned', { seedlings, percent, low: from, high: to, delay }),
+    )
   }
   return words
 }
@@ -119,13 +120,11 @@ export function actionWords(action: WatchAction, today: Day, units: UnitSystem):
     case 'nothing':
       return t('watch.actNothing')
     case 'reseed': {
-      const said = {
-        areaM2: showText(figure('areaM2', action.areaM2), units),
-        massKg: showText(figure('massKg', action.massKg), units),
-      }
+      const areaM2 = showText(figure('areaM2', action.areaM2), units)
+      const massKg = showText(figure('massKg', action.massKg), units)
       return action.on
-        ? t('watch.actReseed', { ...said, day: shortDay(action.on, today) })
-        : t('watch.actReseedNoWindow', { ...said, day: shortDay(action.from, today) })
+        ? t('watch.actReseed', { areaM2, massKg, day: shortDay(action.on, today) })
+        : t('watch.actReseedNoWindow', { areaM2, massKg, day: shortDay(action.from, today) })
     }
   }
 }

@@ -53,6 +53,7 @@ async function shoot(page, name, path, act) {
 
 await shoot(technician, 'lawns', '/lawns')
 for (const view of ['look', 'decide', 'when', 'do', 'water']) await shoot(technician, view, `${odell}/${view}`)
+await shoot(technician, 'watch', `${steps('Corrow Hall')}/watch`)
 await shoot(owner, 'bring', `${odell}/bring`)
 await shoot(technician, 'working', `${odell}/do`, (page) =>
   page.getByRole('button', { name: /Seed to load: open the working/ }).click(),

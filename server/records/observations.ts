@@ -9,14 +9,14 @@ export type Noted = 'kept' | 'other id'
 /** Adds what was seen; the same twice, as a double click or a device without signal sends it, is one. */
 export async function noteSeen(
   { firmId, personId }: Author,
-  jobId: string,
+  { lawnId, jobId }: { lawnId: string; jobId: string },
   { id, kind, seenOn, note, ...what }: NewSeen,
 ): Promise<Noted> {
   return inFirm(firmId, async (client): Promise<Noted> => {
     const { rowCount } = await client.query(
-      `insert into observations (id, firm_id, job_id, kind, seen_on, what, note, recorded_by)
-       values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing`,
-      [id, firmId, jobId, kind, seenOn, what, note, personId],
+      `insert into observations (id, firm_id, lawn_id, job_id, kind, seen_on, what, note, recorded_by)
+       values ($1, $2, $9, $3, $4, $5, $6, $7, $8) on conflict (id) do nothing`,
+      [id, firmId, jobId, kind, seenOn, what, note, personId, lawnId],
     )
     if (rowCount) {
       await roomForObservations(client, firmId, jobId)

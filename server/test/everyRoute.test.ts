@@ -17,6 +17,13 @@ describe('every route', () => {
     '/api/people/:id': { role: 'owner', active: true },
     '/api/people/links': { kind: 'reset', personId: randomUUID() },
     '/api/lawns/:id/jobs/:job/marks': { id: randomUUID(), task: 'scalp', doneOn: TODAY },
+    '/api/lawns/:id/jobs/:job/seen': {
+      id: randomUUID(),
+      kind: 'height',
+      seenOn: TODAY,
+      zoneId: randomUUID(),
+      heightMm: 20,
+    },
     '/api/stations/:id/keys': { name: 'Logger' },
     '/api/stock/:id': { version: 1, name: 'Mine', putAway: true },
     '/api/stock/:id/moves': { id: randomUUID(), why: 'came', day: TODAY, amount: 1, note: '' },

@@ -34,7 +34,8 @@ export const errorOf = ({ code, message, said, fields, theirs }: Refusal): ApiEr
 })
 
 /** What an address may ask for that is not there. */
-export type Asked = 'job' | 'key' | 'lawn' | 'line' | 'link' | 'mark' | 'note' | 'person' | 'photo' | 'session' | 'station'
+export type Asked =
+  'job' | 'key' | 'lawn' | 'line' | 'link' | 'mark' | 'note' | 'person' | 'photo' | 'session' | 'station'
 export const notFound = (what: Asked): Refusal => new Refusal(404, 'not_found', say('server.thisIsNotHere', { what }))
 
 /** Somebody saved first; theirs goes along, so that both can be brought together. */

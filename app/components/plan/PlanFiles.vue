@@ -49,11 +49,11 @@ async function read(event: Event): Promise<void> {
 async function save(format: PlanFormat): Promise<void> {
   const names = Object.fromEntries(Object.entries(draft.zones).map(([id, { name }]) => [id, name]))
   const text = await exportedFile(format, planFile(draft.features, names, draft))
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type: 'application/octet-stream' }))
-  link.download = `${draft.client.replace(/[^\w-]+/g, '-').slice(0, 40) || 'lawn'}.${format}`
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+  saveFile(
+    text,
+    `${draft.client.replace(/[^\w-]+/g, '-').slice(0, 40) || 'lawn'}.${format}`,
+    'application/octet-stream',
+  )
 }
 </script>
 

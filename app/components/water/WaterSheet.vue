@@ -24,12 +24,22 @@ const hoursOfZone = (id: string) =>
     .find((zone) => zone.id === id)!
     .cycles.map(({ hour }) => hourWords(hour))
     .join(', ')
+function saveCalendar(): void {
+  const { id, job, address, client } = props.lawn
+  const text = sheetCalendar(props.watering, { sowOn: props.sowOn, jobId: job.id, place: address || client, minutesOf })
+  saveFile(text, `watering-${id.slice(0, 8)}.ics`, 'text/calendar')
+}
 const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
 </script>
 
 <template>
   <section class="paper" :aria-label="t('water.sheet')">
-    <h2>{{ t('water.sheetTitle') }}</h2>
+    <header>
+      <h2>{{ t('water.sheetTitle') }}</h2>
+      <UButton size="sm" variant="outline" icon="i-lucide-calendar-plus" class="screen-only" @click="saveCalendar">{{
+        t('water.calendar')
+      }}</UButton>
+    </header>
     <p class="small">
       {{
         t('water.sheetFor', {
@@ -82,6 +92,12 @@ const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
   gap: 7px;
   font-size: 13px;
 }
+header {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 6px;
+}
 .small {
   color: black;
 }
@@ -123,6 +139,9 @@ const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
   margin: 1px;
 }
 @media print {
+  .screen-only {
+    display: none;
+  }
   .paper {
     border: 0;
     font-size: 12pt;

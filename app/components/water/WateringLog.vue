@@ -76,9 +76,11 @@ const names = computed(() => Object.fromEntries(props.watering.phases[0]!.zones.
 
 <template>
   <section class="log">
-    <h2>{{ t('water.logTitle') }}</h2>
-    <p class="small">{{ t('water.logHelp') }}</p>
-    <ul>
+    <div>
+      <h2>{{ t('water.logTitle') }}</h2>
+      <p class="small">{{ t('water.logHelp') }}</p>
+    </div>
+    <ul class="beds">
       <li v-for="log in logs" :key="log.id">
         <p>
           {{ t('water.logSoFar', { zone: log.name, hours: log.dryHours, missed: log.missed }) }}
@@ -95,41 +97,61 @@ const names = computed(() => Object.fromEntries(props.watering.phases[0]!.zones.
         <p v-else class="small">{{ t('water.logHolds') }}</p>
       </li>
     </ul>
-    <div class="field-row">
-      <UFormField :label="t('water.logDay')"
-        ><USelect v-model="told.day" :items="DAYS" :aria-label="t('water.logDay')"
-      /></UFormField>
-      <UFormField v-if="ZONES.length > 2" :label="t('water.logZone')"
-        ><USelect v-model="told.zone" :items="ZONES" :aria-label="t('water.logZone')"
-      /></UFormField>
-      <PickOne v-model="told.by" :label="t('water.logBy')" :choices="BY" needed />
+    <div class="write">
+      <div class="field-row">
+        <UFormField :label="t('water.logDay')"
+          ><USelect v-model="told.day" :items="DAYS" :aria-label="t('water.logDay')"
+        /></UFormField>
+        <UFormField v-if="ZONES.length > 2" :label="t('water.logZone')"
+          ><USelect v-model="told.zone" :items="ZONES" :aria-label="t('water.logZone')"
+        /></UFormField>
+        <PickOne v-model="told.by" :label="t('water.logBy')" :choices="BY" needed />
+      </div>
+      <div class="hours" role="group" :aria-label="t('water.logHours')">
+        <button
+          v-for="hour in hours"
+          :key="hour"
+          type="button"
+          :aria-pressed="chosen.includes(hour)"
+          :class="{ planned: planned.includes(hour) }"
+          @click="toggle(hour)"
+        >
+          {{ hourWords(hour) }}
+        </button>
+      </div>
+      <p v-if="message" class="problem" role="alert">{{ message }}</p>
+      <div class="actions">
+        <UButton color="primary" :loading="busy" @click="write(false)">{{ t('water.logMissed') }}</UButton>
+        <UButton variant="outline" :loading="busy" @click="write(true)">{{ t('water.logGiven') }}</UButton>
+      </div>
     </div>
-    <div class="hours" role="group" :aria-label="t('water.logHours')">
-      <button
-        v-for="hour in hours"
-        :key="hour"
-        type="button"
-        :aria-pressed="chosen.includes(hour)"
-        :class="{ planned: planned.includes(hour) }"
-        @click="toggle(hour)"
-      >
-        {{ hourWords(hour) }}
-      </button>
-    </div>
-    <p v-if="message" class="problem" role="alert">{{ message }}</p>
-    <div class="actions">
-      <UButton color="primary" :loading="busy" @click="write(false)">{{ t('water.logMissed') }}</UButton>
-      <UButton variant="outline" :loading="busy" @click="write(true)">{{ t('water.logGiven') }}</UButton>
-    </div>
-    <SeenNotes :seen="notes" :names="names" :busy="busy" @forget="forget" />
+    <SeenNotes class="notes" :seen="notes" :names="names" :busy="busy" @forget="forget" />
   </section>
 </template>
 
 <style scoped>
 .log {
   display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 10px 26px;
+  align-items: start;
+}
+.log > :first-child {
+  grid-column: 1 / -1;
+}
+.beds,
+.write {
+  display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
+}
+.notes {
+  grid-column: 1 / -1;
+}
+@media (max-width: 1000px) {
+  .log {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 .hours,
 .actions {

@@ -15,7 +15,7 @@ const bed: WateredBed = {
   cover: 'none',
   coverMm: 0,
   slopeShare: 0,
-  supply: { rateMmPerH: 12, uniformity: 0.7, from: 'usual' } as WateredBed['supply'],
+  supply: { rateMmPerH: 12, uniformity: 0.7, known: 'usual' },
   hours: [6, 9, 12, 15, 18],
   aheadH: 0,
   mostTimes: null,

@@ -15,7 +15,7 @@ export default answer(async (event, work) => {
   notAhead(told.seenOn, work.today, 'seenOn')
   if (told.kind !== 'watering' && !lawn.job.zoneIds.includes(told.zoneId))
     throw new Refusal(422, 'invalid', say('server.seenElsewhere'), { zoneId: say('server.seenElsewhere') })
-  const noted = await noteSeen(authorOf(work), lawn.job.id, told)
+  const noted = await noteSeen(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, told)
   if (noted === 'other id') throw new Refusal(409, 'taken', say('server.notWrittenDown'))
   return jobAsked(event, work)
 })

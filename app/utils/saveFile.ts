@@ -1,0 +1,8 @@
+/** Hands a text to whoever reads as a file of their own. */
+export function saveFile(text: string, name: string, type: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type }))
+  link.download = name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+}

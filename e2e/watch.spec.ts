@@ -1,0 +1,116 @@
+import { barriers, expect, lawnNamed, open, PHONE, test, WIDE } from './demo'
+
+test('on a phone seedlings are counted square by square, kept while the page is away, judged, and taken back', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(PHONE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  // The demo's counts: behind under the yews, where it was found dry, and only there.
+  await expect(page.getByText('Behind: Under the yews.')).toBeVisible()
+  await expect(page.getByText(/Likely cause: drying out/)).toBeVisible()
+  await page.getByRole('button', { name: 'Count seedlings' }).click()
+  const form = page.locator('form.count')
+  await expect(form).toContainText(/Expect \d+, fair \d+/)
+  await form.getByLabel('Seedlings in this square').fill('13')
+  await form.getByRole('button', { name: 'One more' }).click()
+  await form.getByRole('button', { name: 'Save square, next' }).click()
+  await expect(form.getByRole('heading', { name: 'Square 2, 1 counted' })).toBeVisible()
+  expect(await barriers(page)).toEqual([])
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+  await page.reload()
+  await page.getByRole('button', { name: 'Count seedlings' }).click()
+  await expect(form.getByRole('button', { name: 'Remove square 1' })).toContainText('14')
+  for (const count of ['12', '13']) {
+    await form.getByLabel('Seedlings in this square').fill(count)
+    await form.getByRole('button', { name: 'Save square, next' }).click()
+  }
+  // The last number counts without being saved for itself.
+  await form.getByLabel('Seedlings in this square').fill('2')
+  await form.getByRole('button', { name: 'Moist' }).click()
+  await form.getByRole('button', { name: 'Save count' }).click()
+  await expect(form).toHaveCount(0)
+  const notes = page.getByRole('listitem').filter({ hasText: 'Open side: 14, 12, 13, 2 in 3 in squares' })
+  await expect(notes).toContainText('Moist. Joss Tarn')
+  await expect(page.getByText(/Reseed \d+ ft² with .* on /)).toBeVisible()
+  await notes.getByRole('button', { name: /^Take back/ }).click()
+  await expect(notes).toHaveCount(0)
+  await expect(page.getByText('Behind: Under the yews.')).toBeVisible()
+})
+
+test('thin ground goes into the plan with its seed, and comes out again', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
+  const path = `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/seen`
+  const seen = {
+    id: crypto.randomUUID(),
+    kind: 'count',
+    seenOn: '2026-09-08',
+    zoneId: lawn.seen.find(({ kind }) => kind === 'height')!.zoneId,
+    frameMm: 76.2,
+    seedlings: [14, 13, 12, 1],
+  }
+  // Twice sent, it is one.
+  for (let i = 0; i < 2; i++) expect((await request.post(path, { data: seen, headers })).status()).toBe(200)
+  await page.setViewportSize(WIDE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  const put = page.getByRole('button', { name: /^Put in the plan for / })
+  const day = (await put.innerText()).replace('Put in the plan for ', '')
+  await put.click()
+  await expect(page.getByText(`In the plan for ${day}.`)).toBeVisible()
+  await open(page, `/lawns/${lawn.id}/do`)
+  const task = page.locator('[data-task=weak]')
+  await expect(task).toContainText(/Where counts were low: .* by hand over \d+ ft²/)
+  await expect(task).toContainText(day)
+  expect((await request.delete(`${path}/${seen.id}`, { headers })).status()).toBe(200)
+})
+
+test('a missed watering is logged, told with what it costs, and taken back', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  for (const viewport of [WIDE, PHONE]) {
+    await page.setViewportSize(viewport)
+    await open(page, `/lawns/${lawn.id}/water`)
+    expect(await barriers(page)).toEqual([])
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+  }
+  const log = page.locator('section.log')
+  await expect(log).toContainText('one watering missed')
+  await log.getByRole('button', { name: 'Missed', exact: true }).click()
+  await expect(log).toContainText('Choose the waterings first.')
+  await log.getByRole('button', { name: '6 AM' }).click()
+  await log.getByRole('button', { name: 'Missed', exact: true }).click()
+  await expect(log).toContainText('2 waterings missed')
+  await log
+    .getByRole('listitem')
+    .filter({ hasText: 'Sep 8' })
+    .getByRole('button', { name: /^Take back/ })
+    .click()
+  await expect(log).toContainText('one watering missed')
+})
+
+test('measured leaves move the first mowing, here and in Do', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await open(page, `/lawns/${lawn.id}/watch`)
+  const says = page.getByText(/Measured leaves .* about /)
+  const before = await says.innerText()
+  await page.getByRole('button', { name: 'Measure height' }).click()
+  await page.getByLabel('Leaf height of the seedlings').fill('a lot')
+  await page.getByRole('button', { name: 'Save height' }).click()
+  await expect(page.locator('form.height')).toContainText(/number|inches|such as/i)
+  await page.getByLabel('Leaf height of the seedlings').fill('2 in')
+  await page.getByRole('button', { name: 'Save height' }).click()
+  await expect(says).not.toHaveText(before)
+  const day = /about (.*)\.$/.exec(await says.innerText())![1]!
+  await expect(page.getByRole('listitem').filter({ hasText: 'First mow' })).toContainText(day)
+  await page.getByRole('button', { name: /^Take back: Open side: leaves 2 in/ }).click()
+  await expect(says).toHaveText(before)
+})
+
+test('before sowing, and of what sows nothing, Watch says why there is nothing to see', async ({ page, request }) => {
+  await open(page, `/lawns/${(await lawnNamed(request, 'Odell')).id}/watch`)
+  await expect(page.getByText('Nothing is sown yet.')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Go to Do' })).toBeVisible()
+  await open(page, `/lawns/${(await lawnNamed(request, 'Tamsin Varga')).id}/watch`)
+  await expect(page.getByText(/sows nothing, so there are no seedlings/)).toBeVisible()
+})
