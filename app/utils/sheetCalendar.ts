@@ -68,6 +68,6 @@ export function sheetCalendar(programme: WateringProgramme, of: CalendarOf): str
     ],
     { calName: t('water.icsName', { address: of.place }), productId: 'upper-sill' },
   )
-  if (error || value === undefined) throw error ?? new Error('No calendar.')
+  if (error || !value) throw error ?? new Error('No calendar.')
   return value
 }
