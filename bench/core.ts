@@ -13,6 +13,7 @@ import { type Feature } from '#core/site/sitePlan'
 import { drawnAreaM2, handSownBorderM } from '#core/site/drawn'
 import { daysOfYear, shadedGround, sunMapOf } from '#core/site/sun'
 import { quantile, type Measured } from './figures'
+import { benchAfterSowing } from './afterSowing'
 import { benchProgramme } from './programme'
 
 /** Median of some runs, ms. */
@@ -185,6 +186,7 @@ export function benchCore(): Measured[] {
   const millions = (HOURS * nodes) / soilMs / 1000
   return [
     ...benchProgramme(),
+    ...benchAfterSowing(),
     {
       what: 'sun map of 1,000 m² at 0.5 m, mean of every day of a year',
       figure: `${sunMs.toFixed(0)} ms`,

@@ -33,6 +33,14 @@ const heightSchema = z.object({
   zoneId: idSchema,
   heightMm: between(1, 600, said('contract.leafHeight')),
 })
+const coverSchema = z.object({
+  ...common,
+  kind: z.literal('cover'),
+  zoneId: idSchema,
+  coverShare: between(0, 1, said('contract.between0And100')),
+  from: z.enum(['photo', 'eye']),
+  photoId: idSchema.nullable().default(null),
+})
 const wateringSchema = z.object({
   ...common,
   kind: z.literal('watering'),
@@ -50,7 +58,7 @@ const wateringSchema = z.object({
  * What was seen of a bed after sowing, under an id made by the device, so that a double click, a lost answer or a second sending
  * makes one of it.
  */
-export const seenSchema = z.discriminatedUnion('kind', [countSchema, heightSchema, wateringSchema])
+export const seenSchema = z.discriminatedUnion('kind', [countSchema, heightSchema, coverSchema, wateringSchema])
 export type NewSeen = z.infer<typeof seenSchema>
 
 /** What was seen, as it is read: by whom it was written down. */

@@ -114,3 +114,60 @@ test('before sowing, and of what sows nothing, Watch says why there is nothing t
   await open(page, `/lawns/${(await lawnNamed(request, 'Tamsin Varga')).id}/watch`)
   await expect(page.getByText(/sows nothing, so there are no seedlings/)).toBeVisible()
 })
+
+test('green cover is measured in a photo on the device, corrected, kept with its picture, and taken back', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(PHONE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  // Soil with grain, and a quarter of the frame green: from 8 to 29 % of the width, the frame lying 8 % inside.
+  const jpeg = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(1000, 800)
+    const context = canvas.getContext('2d')!
+    for (let x = 0; x < 1000; x += 4)
+      for (let y = 0; y < 800; y += 4) {
+        const grain = ((x * 7 + y * 13) % 29) - 14
+        context.fillStyle =
+          x >= 80 && x < 290
+            ? `rgb(${78 + grain} ${128 + grain} ${48 + grain})`
+            : `rgb(${112 + grain} ${86 + grain} ${62 + grain})`
+        context.fillRect(x, y, 4, 4)
+      }
+    const bytes = new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.9 })).arrayBuffer())
+    return Array.from(bytes)
+  })
+  await page.getByRole('button', { name: 'Measure green cover' }).click()
+  const form = page.locator('form.cover')
+  await form
+    .getByLabel('Photo of the frame')
+    .setInputFiles({ name: 'a.txt', mimeType: 'image/jpeg', buffer: Buffer.from('no') })
+  await expect(form.getByRole('alert')).toContainText('a.txt')
+  await form
+    .getByLabel('Photo of the frame')
+    .setInputFiles({ name: 'frame.jpg', mimeType: 'image/jpeg', buffer: Buffer.from(jpeg) })
+  // Corners answer to the keyboard: out and back again.
+  const corner = form.getByRole('button', { name: 'Corner 1' })
+  for (const key of ['ArrowLeft', 'ArrowRight']) await corner.press(key)
+  await form.getByRole('button', { name: 'Measure', exact: true }).click()
+  const verdict = form.locator('.verdict')
+  await expect(verdict).toHaveText(/^2[3-7]% green\.$/)
+  expect(await barriers(page)).toEqual([])
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0)
+  const before = await verdict.innerText()
+  for (let i = 0; i < 20; i++) await form.getByRole('button', { name: 'Mark less' }).click()
+  await expect(verdict).not.toHaveText(before)
+  for (let i = 0; i < 20; i++) await form.getByRole('button', { name: 'Mark more' }).click()
+  await expect(verdict).toHaveText(/^2[3-7]% green\.$/)
+  await form.getByRole('button', { name: 'Save cover' }).click()
+  await expect(form).toHaveCount(0)
+  const note = page.getByRole('listitem').filter({ hasText: /% green, from a photo/ })
+  await expect(note).toBeVisible()
+  const [photo] = (await (await request.get(`/api/lawns/${lawn.id}/photos`)).json()) as { id: string; place: unknown }[]
+  expect(photo).toMatchObject({ place: null })
+  await note.getByRole('button', { name: /^Take back/ }).click()
+  await expect(note).toHaveCount(0)
+  const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
+  expect((await request.delete(`/api/lawns/${lawn.id}/photos/${photo!.id}`, { headers })).ok()).toBe(true)
+})

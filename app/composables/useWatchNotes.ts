@@ -16,8 +16,12 @@ export function useWatchNotes(lawnId: string) {
     if (!saved.ok) message.value = Object.values(saved.problem.fields)[0] ?? saved.problem.message
     return saved.ok
   }
-  /** @returns true when it was taken */
-  const note = (seen: NewSeen) => once(() => store.noteSeen(lawnId, seen))
+  /** @param photo that goes with it @returns true when it was taken */
+  const note = (seen: NewSeen, photo: object | null = null) =>
+    once(async () => {
+      if (photo) await $fetch(`/api/lawns/${lawnId}/photos`, { method: 'POST', body: photo })
+      await store.noteSeen(lawnId, seen)
+    })
   const forget = (seenId: string) => once(() => store.forgetSeen(lawnId, seenId))
   return { note, forget, busy, message }
 }

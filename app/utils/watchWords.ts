@@ -58,11 +58,25 @@ export function verdictWords({ zones, sownOn }: Watch, today: Day): string {
 }
 
 /** What the last count of a zone says. */
-export function zoneWords({ name, counts, learned, perCm2, course }: ZoneWatch, sownOn: Day, today: Day): string[] {
+export function zoneWords(
+  { name, counts, covers, learned, perCm2, course }: ZoneWatch,
+  sownOn: Day,
+  today: Day,
+): string[] {
+  const seenCover = covers.at(-1)
+  const cover = seenCover
+    ? [
+        t('watch.zoneCover', {
+          zone: name,
+          percent: Math.round(seenCover.share * 100),
+          expected: seenCover.expected === null ? 'none' : String(Math.round(seenCover.expected * 100)),
+        }),
+      ]
+    : []
   const last = counts.at(-1)
-  if (!last) return [t('watch.noneCounted', { day: shortDay(addDays(sownOn, course.up50 ?? 10), today) })]
+  if (!last) return [t('watch.noneCounted', { day: shortDay(addDays(sownOn, course.up50 ?? 10), today) }), ...cover]
   const mean = oneDecimal(last.interval.mean)
-  if (last.state === 'early') return [t('watch.zoneEarly', { zone: name, mean })]
+  if (last.state === 'early') return [t('watch.zoneEarly', { zone: name, mean }), ...cover]
   const { low, high } = last.interval
   const words = [
     t('watch.zoneLine', {
@@ -88,7 +102,7 @@ export function zoneWords({ name, counts, learned, perCm2, course }: ZoneWatch, 
         : t('watch.learned', { seedlings, percent, low: from, high: to, delay }),
     )
   }
-  return words
+  return [...words, ...cover]
 }
 
 export function causeOfZone({ evidence }: ZoneWatch, cause: GerminationCause): string {

@@ -2,7 +2,7 @@ import { countShares } from '../seed/blends'
 import { grassByCode, type GrassCode } from '../grass/grasses'
 import { emergedShare } from './germination'
 import { quantile } from './season'
-import { seedlingsPerCm2 } from './stand'
+import { coverOn, seedlingsPerCm2, type ComingUp } from './stand'
 import type { Judged } from './sowingDay'
 
 /** Followed for so many days after sowing. */
@@ -30,6 +30,8 @@ export interface EmergenceCourse {
   /** Days to half of them in the weather of this season, and of a usual one; null where they are not up in half of the years. */
   up50: number | null
   usual50: number | null
+  /** Ground that is green, the old grass with it, 0-1, at the end of each day in the middle year; null where it is not known what stands. */
+  cover: number[] | null
   /** Seedlings to be counted on in the end, per cm²; null where it is not known what was sown. */
   perCm2: number | null
 }
@@ -45,7 +47,7 @@ const middleOf = (days: number[]): number | null => {
  * @throws RangeError for a day outside of it
  * @source own, over hydrothermal time
  */
-export function emergenceCourse({ years, blend, stand }: Judged, sown: number): EmergenceCourse {
+export function emergenceCourse({ years, blend, stand, soils }: Judged, sown: number): EmergenceCourse {
   const length = years[0]!.parts[0]!.germinatedCd.length
   if (!(sown >= 0 && sown < length)) throw new RangeError(`No day ${sown} in this season.`)
   const days = Math.min(COURSE_DAYS, length - sown)
@@ -69,6 +71,13 @@ export function emergenceCourse({ years, blend, stand }: Judged, sown: number): 
     })
   const whole = (year: number, day: number) =>
     counts.reduce((sum, count, part) => sum + count * shares[part]![year]![day]!, 0)
+  const comingUp = years.map(({ parts }): ComingUp =>
+    parts.map(({ up50 }, part) => ({
+      grass: grassByCode(blend[part]!.grass),
+      countShare: counts[part]!,
+      up50: up50[sown]!,
+    })),
+  )
   const half = (at: number) =>
     at < years[0]!.whole.up50.length ? middleOf(years.map((year) => year.whole.up50[at]! - at)) : null
   return {
@@ -88,6 +97,7 @@ export function emergenceCourse({ years, blend, stand }: Judged, sown: number): 
     }),
     up50: half(sown),
     usual50: half(sown + YEAR),
+    cover: stand ? over((year, day) => coverOn(stand, soils[year]!, comingUp[year]!, sown + day), 0.5) : null,
     perCm2: stand ? seedlingsPerCm2(stand) : null,
   }
 }

@@ -49,6 +49,8 @@ export interface ZoneWatch {
   /** Oldest first. */
   counts: JudgedCount[]
   learned: LearnedEmergence | undefined
+  /** Green cover as it was seen, oldest first, and what was expected on its day. */
+  covers: { seenOn: Day; day: number; share: number; expected: number | null; from: 'photo' | 'eye' }[]
   /** Likeliest first; none where it comes up as expected. */
   causes: GerminationCause[]
   evidence: Evidence
@@ -210,6 +212,16 @@ function actionsOf(
   ]
 }
 
+/** Green cover of a zone as it was seen, beside what was expected. */
+const coversOf = (job: JobRecord, zoneId: string, { cover }: EmergenceCourse, sownOn: Day): ZoneWatch['covers'] =>
+  seenOf(job, 'cover')
+    .filter((seen) => seen.zoneId === zoneId && seen.seenOn >= sownOn)
+    .toSorted((a, b) => (a.seenOn < b.seenOn ? -1 : 1))
+    .map(({ seenOn, coverShare, from }) => {
+      const day = daysBetween(sownOn, seenOn)
+      return { seenOn, day, share: coverShare, expected: cover?.[Math.min(day, cover.length - 1)] ?? null, from }
+    })
+
 /** Whatever zone has its part: by name, as parts have them. */
 const partOf = (parts: readonly Part[], { name }: { name: string }): Part | undefined =>
   parts.find(({ zones }) => zones.includes(name)) ?? parts[0]
@@ -246,6 +258,7 @@ function zonesOf(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): ZoneWatch
     const { id, name, areaM2, sun } = zone
     const watch = {
       ...{ id, name, areaM2, sun, course, perCm2, counts, learned, evidence },
+      covers: coversOf(asked.job, id, course, sownOn),
       causes: low ? likelyCauses(evidence) : seen.at(-1)?.moist === false ? (['dry'] as const).slice() : [],
     }
     return { ...watch, actions: actionsOf(asked, watch, partOf(plan.parts, zone), sownOn) }

@@ -29,6 +29,20 @@ export interface SeenHeight {
   note: string
 }
 
+/** Ground that green covers, old grass and new. */
+export interface SeenCover {
+  kind: 'cover'
+  seenOn: Day
+  zoneId: string
+  /** 0-1. */
+  coverShare: number
+  /** Measured in a photo, or judged by eye. */
+  from: 'photo' | 'eye'
+  /** The picture it was measured in; null where none was kept. */
+  photoId: string | null
+  note: string
+}
+
 /** Waterings of a day by hour of the clock: what was given, or what was missed. */
 export interface SeenWatering {
   kind: 'watering'
@@ -42,4 +56,4 @@ export interface SeenWatering {
 }
 
 /** What was seen of a bed after sowing. */
-export type Seen = SeenCount | SeenHeight | SeenWatering
+export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering

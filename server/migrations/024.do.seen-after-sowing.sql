@@ -1,10 +1,10 @@
--- What is seen of a bed after sowing: seedlings counted, heights, waterings given or missed. Added and taken back, never changed.
+-- What is seen of a bed after sowing: seedlings counted, heights, green cover, waterings given or missed. Added and taken back, never changed.
 create table observations (
   id uuid primary key,
   firm_id uuid not null references firms on delete cascade,
   lawn_id uuid not null,
   job_id uuid not null,
-  kind text not null check (kind in ('count', 'height', 'watering')),
+  kind text not null check (kind in ('count', 'height', 'cover', 'watering')),
   seen_on date not null,
   -- By the contract of its kind.
   what jsonb not null check (jsonb_typeof(what) = 'object' and length(what::text) <= 4000),

@@ -83,10 +83,12 @@ function done(): void {
   now.value = 0
 }
 defineExpose({ done })
+const form = useTemplateRef<HTMLElement>('form')
+onMounted(() => form.value?.scrollIntoView({ block: 'start' }))
 </script>
 
 <template>
-  <form class="panel-open count" @submit.prevent="keep">
+  <form ref="form" class="panel-open count" @submit.prevent="keep">
     <header>
       <h2>{{ t('watch.squareOf', { number: draft.seedlings.length + 1, of: draft.seedlings.length }) }}</h2>
       <span v-if="expected && expected.middle >= 0.5">{{
@@ -141,6 +143,9 @@ defineExpose({ done })
       <i v-for="(count, i) in draft.seedlings" :key="i" class="mark" :style="{ left: at(count) }" />
       <i class="here" :style="{ left: at(now || 0) }" />
     </div>
+    <UButton color="primary" size="lg" type="submit" class="next" :disabled="draft.seedlings.length >= MOST_FRAMES">{{
+      t('watch.nextSquare')
+    }}</UButton>
     <PickOne v-model="draft.moist" :label="t('watch.top')" :choices="MOIST" />
     <div class="seen">
       <UCheckbox v-model="draft.washed" :label="t('watch.washed')" />
@@ -150,9 +155,6 @@ defineExpose({ done })
     <p class="small">{{ t('watch.how') }}</p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="actions">
-      <UButton color="primary" size="lg" type="submit" :disabled="draft.seedlings.length >= MOST_FRAMES">{{
-        t('watch.nextSquare')
-      }}</UButton>
       <UButton color="primary" size="lg" variant="outline" :loading="busy" @click="save">{{
         t('watch.saveCount')
       }}</UButton>
@@ -255,6 +257,9 @@ header {
   margin-left: -1.5px;
   background: var(--ink);
 }
+.next {
+  justify-self: start;
+}
 .seen,
 .actions {
   display: flex;
@@ -262,6 +267,11 @@ header {
   gap: 10px 18px;
 }
 @media (max-width: 700px) {
+  .next {
+    justify-self: stretch;
+    max-width: 420px;
+  }
+  .next,
   .actions > :not(:last-child) {
     flex: 1 1 100%;
     justify-content: center;

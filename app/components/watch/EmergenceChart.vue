@@ -9,7 +9,7 @@ import type { ZoneWatch } from '#core/job/watch'
 const props = defineProps<{ zone: ZoneWatch; frameMm: number; sownOn: Day; day: number }>()
 const context = useContextStore()
 const { text } = useUnits()
-const [WIDTH, HEIGHT, LEFT, RIGHT, TOP, FOOT] = [600, 250, 34, 10, 16, 24]
+const [WIDTH, HEIGHT, LEFT, RIGHT, TOP, FOOT] = [600, 250, 34, 10, 24, 24]
 const whole = computed(() => perFrame(props.zone.perCm2, props.frameMm))
 /** Counts of other frames, as if this one had been laid. */
 const scaled = (count: number, frameMm: number) => count * (props.frameMm / frameMm) ** 2

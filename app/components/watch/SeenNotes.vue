@@ -18,6 +18,8 @@ function wordsOf(note: SeenNote): string {
       frame: text(figure('depthMm', note.frameMm)),
     })
   if (note.kind === 'height') return t('watch.noteHeight', { zone, height: text(figure('depthMm', note.heightMm)) })
+  if (note.kind === 'cover')
+    return t('watch.noteCover', { zone, percent: Math.round(note.coverShare * 100), from: note.from })
   return t(note.given ? 'watch.noteWatered' : 'watch.noteMissed', { zone, hours: note.hours.map(hourWords).join(', ') })
 }
 const besides = (note: SeenNote) =>

@@ -8,6 +8,7 @@ import { judgedOf } from '../judged'
 import { oddsByDay } from '../window'
 import { buildSeason } from '../season'
 import { sowingDay } from '../sowingDay'
+import { COVER_AFTER_DAYS } from '../stand'
 
 const season = buildSeason({
   today: toDay('2026-09-08'),
@@ -67,6 +68,19 @@ describe('emergence of one sowing, day by day', () => {
       parts.reduce((sum, { countShare, middle: own }) => sum + countShare * own[late]!, 0),
       1,
     )
+  })
+
+  test('green cover is what the sowing day says of it six weeks on, and never falls', () => {
+    const judged = of(pureSeed('TF'))
+    const odds = oddsByDay(
+      judged.years.map(({ whole }) => whole),
+      SOWN + 1,
+    )
+    const cover = emergenceCourse(judged, SOWN).cover!
+    expect(cover[COVER_AFTER_DAYS]).toBeCloseTo(sowingDay(judged, odds[SOWN]!, SOWN).stand!.cover, 2)
+    expect(cover[0]).toBe(0)
+    for (let d = 1; d < cover.length; d++) expect(cover[d]).toBeGreaterThanOrEqual(cover[d - 1]!)
+    expect(emergenceCourse({ ...judged, stand: undefined }, SOWN)).toMatchObject({ cover: null, perCm2: null })
   })
 
   test('behind today all years are one, and a usual year is told beside it', () => {

@@ -10,12 +10,16 @@ const sill = useSillStore()
 const context = useContextStore()
 const { sownOn, watched, problem, busy, message, load, note, forget } = useWatch(open)
 const sows = computed(() => shown.value?.parts[0]?.programme.anchor !== 'dressing')
-const asking = ref<'count' | 'height' | null>(null)
+const asking = ref<'count' | 'height' | 'cover' | null>(null)
 const form = useTemplateRef<{ done?: () => void }>('form')
 async function save(seen: NewSeen): Promise<void> {
   if (!(await note(seen))) return
   form.value?.done?.()
   asking.value = null
+}
+/** The picture goes first: a note that names it never stands without it. Sent twice, each is one. */
+async function saveCover(seen: NewSeen, photo: object | null): Promise<void> {
+  if (await note(seen, photo)) asking.value = null
 }
 const putInPlan = (change: Partial<Work>) => lawn.value && savePlan({ work: { ...lawn.value.plan.work, ...change } })
 /** The zone whose curve is shown: the one that stands worst until another is chosen. */
@@ -78,12 +82,22 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         @save="save"
         @cancel="asking = null"
       />
+      <CoverForm
+        v-else-if="asking === 'cover'"
+        :zones="measurable"
+        :busy="busy"
+        @save="saveCover"
+        @cancel="asking = null"
+      />
       <div v-else class="ask">
         <UButton v-if="watched.zones.length" color="primary" size="lg" icon="i-lucide-scan" @click="asking = 'count'">{{
           t('watch.countNow')
         }}</UButton>
         <UButton size="lg" variant="outline" icon="i-lucide-ruler" @click="asking = 'height'">{{
           t('watch.heightNow')
+        }}</UButton>
+        <UButton size="lg" variant="outline" icon="i-lucide-camera" @click="asking = 'cover'">{{
+          t('watch.coverNow')
         }}</UButton>
       </div>
       <template v-if="zone">
