@@ -59,10 +59,11 @@ test('thin ground goes into the plan with its seed, and comes out again', async 
   const day = (await put.innerText()).replace('Put in the plan for ', '')
   await put.click()
   await expect(page.getByText(`In the plan for ${day}.`)).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Reseed thin spots' })).toContainText(day)
   await open(page, `/lawns/${lawn.id}/do`)
   const task = page.locator('[data-task=weak]')
   await expect(task).toContainText(/Where counts were low: .* by hand over \d+ ft²/)
-  await expect(task).toContainText(day)
+  await expect(task).toContainText('day chosen by hand')
   expect((await request.delete(`${path}/${seen.id}`, { headers })).status()).toBe(200)
 })
 

@@ -31,13 +31,16 @@ export function useGreenCover() {
   }
   /** @param file of the device; it does not leave it for this */
   async function measure(file: Blob, corners: Corners, frameMm: number): Promise<void> {
-    try {
-      const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })
-      ask({ picture: { bitmap, corners }, frameMm }, [bitmap])
-    } catch {
+    const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined)
+    if (!bitmap) {
       found.value = undefined
       message.value = t('look.itIsDamagedOr')
+      return
     }
+    const [a, b, c, d] = corners
+    // What is watched by the screen does not go to another thread.
+    const plain: Corners = [[...a], [...b], [...c], [...d]]
+    ask({ picture: { bitmap, corners: plain }, frameMm }, [bitmap])
   }
   const correct = (threshold: number, frameMm: number) => ask({ threshold, frameMm })
   onUnmounted(() => worker?.terminate())
