@@ -108,6 +108,25 @@ test('measured leaves move the first mowing, here and in Do', async ({ page, req
   await expect(says).toHaveText(before)
 })
 
+test('a mowing is recorded where it is seen, counts towards the fourth, and is undone in Do', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(PHONE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  await expect(page.getByText('0 of 4 done')).toBeVisible()
+  await page.getByRole('button', { name: 'The client mowed today' }).click()
+  await expect(page.getByText('1 of 4 done')).toBeVisible()
+  await expect(page.getByText('Record mowing 2:')).toBeVisible()
+  const marked = (await lawnNamed(request, 'Corrow Hall')).done.at(-1)!
+  expect(marked).toMatchObject({ key: 'mow', note: 'told by the client' })
+  const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
+  expect((await request.delete(`/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks/${marked.id}`, { headers })).ok()).toBe(
+    true,
+  )
+})
+
 test('before sowing, and of what sows nothing, Watch says why there is nothing to see', async ({ page, request }) => {
   await open(page, `/lawns/${(await lawnNamed(request, 'Odell')).id}/watch`)
   await expect(page.getByText('Nothing is sown yet.')).toBeVisible()

@@ -2,7 +2,9 @@
 import { figure } from '#core/measure/figure'
 import { addDays, type Day } from '#core/measure/calendar'
 import { heightOn } from '#core/learning/height'
+import { keyOf, OPERATIONS } from '#core/job/operations/registry'
 import type { Watch } from '#core/job/watch'
+import { markSchema, type NewMark } from '#contract/work'
 
 /** Leaves of the seedlings by the season, moved by what was measured, and the mowings that release the lawn. */
 const props = defineProps<{
@@ -10,7 +12,9 @@ const props = defineProps<{
   mowings: Watch['mowings']
   sownOn: Day
   day: number
+  busy: boolean
 }>()
+const emit = defineEmits<{ mow: [told: NewMark] }>()
 const context = useContextStore()
 const { text } = useUnits()
 const [WIDTH, HEIGHT, LEFT, TOP, FOOT] = [600, 130, 44, 14, 22]
@@ -38,6 +42,17 @@ const says = computed(() => {
 const boxes = computed(() =>
   Array.from({ length: props.mowings.of }, (_, i) => ({ number: i + 1, on: props.mowings.done[i] })),
 )
+const MOW = OPERATIONS.find(({ opensLawn }) => opensLawn)!.code
+const next = computed(() => props.mowings.done.length + 1)
+function record(note: string): void {
+  const told = markSchema.safeParse({
+    id: crypto.randomUUID(),
+    task: keyOf(MOW, next.value),
+    doneOn: context.today,
+    note,
+  })
+  if (told.success) emit('mow', told.data)
+}
 const height = (mm: number) => text(figure('depthMm', mm))
 </script>
 
@@ -73,7 +88,14 @@ const height = (mm: number) => text(figure('depthMm', mm))
       </span>
       <span class="small">{{ t('watch.mowingsDone', { done: mowings.done.length, of: mowings.of }) }}</span>
     </div>
-    <p class="small">{{ t('watch.keepOff') }} {{ t('watch.mowingsMore') }}</p>
+    <div v-if="next <= mowings.of" class="record">
+      <span class="small">{{ t('watch.mowNumber', { number: next }) }}</span>
+      <UButton variant="outline" :disabled="busy" @click="record('')">{{ t('watch.firmMowed') }}</UButton>
+      <UButton variant="outline" :disabled="busy" @click="record(t('watch.byClient'))">{{
+        t('watch.clientMowed')
+      }}</UButton>
+    </div>
+    <p class="small">{{ t('watch.keepOff') }}</p>
   </section>
 </template>
 
@@ -111,6 +133,7 @@ const height = (mm: number) => text(figure('depthMm', mm))
   stroke: var(--ink);
   stroke-width: 2;
 }
+.record,
 .mowings {
   display: flex;
   flex-wrap: wrap;
@@ -138,6 +161,9 @@ const height = (mm: number) => text(figure('depthMm', mm))
 @media (max-width: 700px) {
   .plot {
     font-size: 18px;
+  }
+  .record button {
+    min-height: 48px;
   }
 }
 </style>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { OPERATIONS } from '#core/job/operations/registry'
-import type { Watch, WatchAction, ZoneWatch } from '#core/job/watch'
+import { isPlanned, planReseeding, reseedingOf, type Watch, type ZoneWatch } from '#core/job/watch'
 import type { Work } from '#contract/work'
 import { actionWords, causeOfZone, GLYPH, standOf, verdictWords, zoneWords } from '~/utils/watchWords'
 
@@ -9,34 +8,10 @@ const props = defineProps<{ watched: Watch; work: Work; busy: boolean }>()
 const emit = defineEmits<{ plan: [change: Partial<Work>] }>()
 const context = useContextStore()
 const { system } = useUnits()
-const reseeding = OPERATIONS.find(({ reseeds }) => reseeds)!.code
-type Reseed = Extract<WatchAction, { code: 'reseed' }>
-const reseeds = computed(() =>
-  props.watched.zones.flatMap(({ actions }) => actions.filter((one): one is Reseed => one.code === 'reseed')),
-)
-const day = computed(() => reseeds.value.map(({ on }) => on).find((on) => on !== null) ?? null)
-/** All thin ground together, at the rate that its seed comes to. */
-const thin = computed(() => {
-  const areaM2 = reseeds.value.reduce((sum, one) => sum + one.areaM2, 0)
-  const full = reseeds.value.reduce((sum, one) => sum + one.areaM2 * one.rateShare, 0)
-  return areaM2 > 0 ? { areaM2, rateShare: full / areaM2 } : null
-})
-const planned = computed(
-  () =>
-    props.work.thin !== null &&
-    thin.value !== null &&
-    Math.abs(props.work.thin.areaM2 - thin.value.areaM2) < 0.1 &&
-    props.work.pins[reseeding] === day.value,
-)
+const reseeding = computed(() => reseedingOf(props.watched))
+const planned = computed(() => reseeding.value !== undefined && isPlanned(props.work, reseeding.value))
 function put(): void {
-  if (!day.value || !thin.value) return
-  const { [reseeding]: _skipped, ...skipped } = props.work.skipped
-  emit('plan', {
-    thin: thin.value,
-    skipped,
-    pins: { ...props.work.pins, [reseeding]: day.value },
-    added: [...new Set([...props.work.added, reseeding])] as Work['added'],
-  })
+  if (reseeding.value) emit('plan', planReseeding(props.work, reseeding.value) as Partial<Work>)
 }
 const glyph = (zone: ZoneWatch) => GLYPH[standOf(zone)]
 </script>
@@ -66,9 +41,9 @@ const glyph = (zone: ZoneWatch) => GLYPH[standOf(zone)]
     >
       {{ t('watch.driestAt', { zone: log.name, hour: hourWords(log.tomorrow.unwatered!) }) }}
     </p>
-    <p v-if="planned" class="small">{{ t('watch.inPlan', { day: shortDay(day!, context.today) }) }}</p>
-    <UButton v-else-if="day && thin" color="primary" class="justify-self-start" :loading="busy" @click="put">{{
-      t('watch.putInPlan', { day: shortDay(day, context.today) })
+    <p v-if="planned" class="small">{{ t('watch.inPlan', { day: shortDay(reseeding!.on, context.today) }) }}</p>
+    <UButton v-else-if="reseeding" color="primary" class="justify-self-start" :loading="busy" @click="put">{{
+      t('watch.putInPlan', { day: shortDay(reseeding.on, context.today) })
     }}</UButton>
     <p class="small">{{ t('watch.safety') }}</p>
   </section>

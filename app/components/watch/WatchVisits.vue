@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { markSchema, type NewMark } from '#contract/work'
 import type { Task } from '#core/job/schedule/schedule'
 
 /** Follow-up of the plan in its order: what was done, what is next, and what comes. */
-const props = defineProps<{ tasks: readonly Task[]; nextKey: string | undefined }>()
+const props = defineProps<{ tasks: readonly Task[]; nextKey: string | undefined; busy: boolean }>()
+const emit = defineEmits<{ mark: [told: NewMark] }>()
 const context = useContextStore()
 const { stepTo } = useLawn()
 const visits = computed(() =>
@@ -10,6 +12,12 @@ const visits = computed(() =>
     .filter(({ operation }) => operation.phase === 'after')
     .toSorted((a, b) => ((a.done?.day ?? a.to) < (b.done?.day ?? b.to) ? -1 : 1)),
 )
+/** Visits that only look are done by having looked; what asks for more is marked in Do. */
+const isLook = ({ operation }: Task) => operation.watchesSeedlings === true
+function mark(task: Task): void {
+  const told = markSchema.safeParse({ id: crypto.randomUUID(), task: task.key, doneOn: context.today })
+  if (told.success) emit('mark', told.data)
+}
 </script>
 
 <template>
@@ -20,6 +28,14 @@ const visits = computed(() =>
         <span class="num">{{ shortDay(task.done?.day ?? task.to, context.today) }}</span>
         <NuxtLink :to="stepTo('do')">{{ tell(task.name) }}</NuxtLink>
         <UIcon v-if="task.done" name="i-lucide-check" :aria-label="t('shell.settled')" />
+        <UButton
+          v-else-if="task.key === nextKey && isLook(task) && task.to <= context.today"
+          size="sm"
+          variant="outline"
+          :loading="busy"
+          @click="mark(task)"
+          >{{ t('watch.markDone') }}</UButton
+        >
       </li>
     </ol>
   </section>
@@ -46,5 +62,10 @@ const visits = computed(() =>
 .visits .next {
   border: 2px solid var(--ink);
   background: var(--color-straw-tint);
+}
+@media (max-width: 700px) {
+  .visits button {
+    min-height: 48px;
+  }
 }
 </style>

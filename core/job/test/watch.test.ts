@@ -11,9 +11,10 @@ import { pureSeed } from '../../seed/blends'
 import { AS_TOLD } from '../../water/topLayer'
 import { climateFromNormals } from '../../weather/climate'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { NO_WORK } from '../nothingDecided'
 import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
-import { watchOf, type Watch } from '../watch'
+import { isPlanned, planReseeding, reseedingOf, watchOf, type Watch } from '../watch'
 
 const SOWN = toDay('2026-09-08')
 let season: SeasonKnown
@@ -204,6 +205,22 @@ describe('heights and mowings', () => {
 })
 
 describe('thin ground in the plan', () => {
+  test('of several zones is one task: areas add, rates are weighed, and it is done once all may be', () => {
+    const zone = (areaM2: number, rateShare: number, on: string | null) => ({
+      actions: [{ code: 'reseed', areaM2, rateShare, massKg: 1, from: SOWN, on } as const],
+    })
+    const of = (...zones: ReturnType<typeof zone>[]) => reseedingOf({ zones } as unknown as Watch)
+    const reseeding = of(zone(100, 0.4, '2026-09-24'), zone(50, 1, '2026-09-26'))!
+    expect(reseeding).toEqual({ key: 'weak', thin: { areaM2: 150, rateShare: 0.6 }, on: '2026-09-26' })
+    expect(of(zone(100, 0.4, null))).toBeUndefined()
+    expect(of()).toBeUndefined()
+    const before = { ...NO_WORK, skipped: { weak: 'dense', core: 'wet' }, pins: { mow: SOWN } }
+    const after = { ...before, ...planReseeding(before, reseeding) }
+    expect([isPlanned(before, reseeding), isPlanned(after, reseeding)]).toEqual([false, true])
+    // What was left out comes back; what else was decided stays.
+    expect(after).toMatchObject({ skipped: { core: 'wet' }, pins: { mow: SOWN, weak: '2026-09-26' }, added: ['weak'] })
+  })
+
   test('is the area and the seed that were counted, out of the stock, and not a share of the lawn', () => {
     const lawn = aPlannedLawn(inTwoZones(), { sowOn: SOWN }, { done: [SEED] })
     const task = (thin: { areaM2: number; rateShare: number } | null) => {

@@ -9,6 +9,7 @@ const { lawn, plan, shown, season, savePlan, busy: saving, problem: planProblem 
 const sill = useSillStore()
 const context = useContextStore()
 const { sownOn, watched, problem, busy, message, load, note, forget } = useWatch(open)
+const { mark, marking, message: markMessage } = useWork(open)
 const sows = computed(() => shown.value?.parts[0]?.programme.anchor !== 'dressing')
 const asking = ref<'count' | 'height' | 'cover' | null>(null)
 const form = useTemplateRef<{ done?: () => void }>('form')
@@ -62,9 +63,17 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
     <UButton variant="outline" class="ml-3" @click="load">{{ t('shell.tryAgain') }}</UButton>
   </div>
   <div v-else-if="watched && lawn && plan && !waits" class="watch" :class="{ asking: asking !== null }">
-    <WatchVisits class="visits" :tasks="plan.schedule?.tasks ?? []" :next-key="plan.schedule?.next?.key" />
+    <WatchVisits
+      class="visits"
+      :tasks="plan.schedule?.tasks ?? []"
+      :next-key="plan.schedule?.next?.key"
+      :busy="marking !== ''"
+      @mark="mark"
+    />
     <div class="middle">
-      <p v-if="message || planProblem" class="problem" role="alert">{{ message || planProblem!.message }}</p>
+      <p v-if="message || markMessage || planProblem" class="problem" role="alert">
+        {{ message || markMessage || planProblem!.message }}
+      </p>
       <CountForm
         v-if="asking === 'count'"
         ref="form"
@@ -111,6 +120,8 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         :mowings="watched.mowings"
         :sown-on="watched.sownOn"
         :day="watched.day"
+        :busy="marking !== ''"
+        @mow="mark"
       />
       <SeenNotes :seen="lawn.seen" :names="names" :busy="busy" @forget="forget" />
     </div>
