@@ -86,7 +86,7 @@ const frame = computed(() => text(figure('depthMm', props.frameMm)))
   <section>
     <h2>{{ t('watch.chart', { frame }) }}</h2>
     <p class="small">{{ t('watch.chartOf', { zone: zone.name }) }}</p>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="plot" role="img" :aria-label="t('watch.chart', { frame })">
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="drawn-chart" role="img" :aria-label="t('watch.chart', { frame })">
       <rect :x="LEFT" :y="TOP" :width="WIDTH - LEFT - RIGHT" :height="HEIGHT - TOP - FOOT" class="ground" />
       <path :d="band" class="band" />
       <g v-for="rule in rules" :key="rule">
@@ -171,22 +171,8 @@ const frame = computed(() => text(figure('depthMm', props.frameMm)))
 </template>
 
 <style scoped>
-.plot {
-  width: 100%;
-  height: auto;
-  font:
-    12px 'Archivo Variable',
-    sans-serif;
-}
-.ground {
-  fill: var(--chalk);
-  stroke: var(--rule-2);
-}
 .band {
   fill: var(--color-moss-tint);
-}
-.rule {
-  stroke: var(--rule-2);
 }
 .line {
   fill: none;
@@ -237,9 +223,6 @@ const frame = computed(() => text(figure('depthMm', props.frameMm)))
   stroke-width: 1.5;
 }
 @media (max-width: 700px) {
-  .plot {
-    font-size: 18px;
-  }
   .parts li {
     grid-template-columns: minmax(0, 1fr) auto;
   }

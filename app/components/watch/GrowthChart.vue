@@ -60,7 +60,7 @@ const height = (mm: number) => text(figure('depthMm', mm))
   <section>
     <h2>{{ t('watch.heights') }}</h2>
     <p class="small">{{ t('watch.heightsOf', { kept: height(growth.keptMm), first: height(growth.firstMowMm) }) }}</p>
-    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="plot" role="img" :aria-label="t('watch.heights')">
+    <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="drawn-chart" role="img" :aria-label="t('watch.heights')">
       <rect :x="LEFT" :y="TOP" :width="WIDTH - LEFT - 8" :height="HEIGHT - TOP - FOOT" class="ground" />
       <path :d="`M${LEFT} ${y(growth.firstMowMm)}H${WIDTH - 8}`" class="first" />
       <text :x="LEFT - 6" :y="y(growth.firstMowMm) + 4" text-anchor="end">{{ height(growth.firstMowMm) }}</text>
@@ -100,17 +100,6 @@ const height = (mm: number) => text(figure('depthMm', mm))
 </template>
 
 <style scoped>
-.plot {
-  width: 100%;
-  height: auto;
-  font:
-    12px 'Archivo Variable',
-    sans-serif;
-}
-.ground {
-  fill: var(--chalk);
-  stroke: var(--rule-2);
-}
 .first {
   stroke: var(--moss);
   stroke-dasharray: 2 3;
@@ -159,9 +148,6 @@ const height = (mm: number) => text(figure('depthMm', mm))
   color: var(--lime);
 }
 @media (max-width: 700px) {
-  .plot {
-    font-size: 18px;
-  }
   .record button {
     min-height: 48px;
   }

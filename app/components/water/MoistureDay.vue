@@ -27,7 +27,12 @@ const rows = computed(() =>
   <section>
     <h2>{{ t('water.moisture') }}</h2>
     <p class="small">{{ t('water.moistureOf', { zone: zone.name, depth: text(figure('depthMm', 6)) }) }}</p>
-    <svg :viewBox="`0 0 ${WIDTH} ${TOP + HEIGHT + 24}`" class="plot" role="img" :aria-label="t('water.moisture')">
+    <svg
+      :viewBox="`0 0 ${WIDTH} ${TOP + HEIGHT + 24}`"
+      class="drawn-chart"
+      role="img"
+      :aria-label="t('water.moisture')"
+    >
       <rect :x="LEFT" :y="TOP" :width="WIDTH - LEFT - 8" :height="HEIGHT" class="ground" />
       <rect :x="LEFT" :y="y(DRY_BELOW)" :width="WIDTH - LEFT - 8" :height="HEIGHT * DRY_BELOW" class="dies" />
       <g
@@ -86,20 +91,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.plot {
-  width: 100%;
-  height: auto;
-  font:
-    12px 'Archivo Variable',
-    sans-serif;
-}
-.ground {
-  fill: var(--chalk);
-  stroke: var(--rule-2);
-}
-.rule {
-  stroke: var(--rule-2);
-}
 .dies {
   fill: #f2d9cb;
 }
@@ -142,10 +133,5 @@ const rows = computed(() =>
 .left-out {
   border-top: 1.8px dashed var(--clay);
   margin-left: 10px;
-}
-@media (max-width: 700px) {
-  .plot {
-    font-size: 20px;
-  }
 }
 </style>

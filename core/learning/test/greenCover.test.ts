@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { draws } from './draws'
 import {
   countPatches,
   FIXED_THRESHOLD,
@@ -11,11 +12,6 @@ import {
   type Picture,
 } from '../greenCover'
 
-/** Whole numbers that differ with each call, always the same ones. */
-function draws(seed: number): () => number {
-  let state = seed
-  return () => (state = (state * 16807) % 2147483647) / 2147483647
-}
 type Colour = readonly [number, number, number]
 /** Soils and lights of the field: what is drawn, not what is looked for. */
 const SOILS: Record<string, Colour> = {

@@ -2,13 +2,8 @@ import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile'
 import negativeBinomial from '@stdlib/stats-base-dists-negative-binomial-cdf'
 import poisson from '@stdlib/stats-base-dists-poisson-cdf'
 import { describe, expect, test } from 'vitest'
+import { draws } from './draws'
 import { countInterval, negativeBinomialCdf, poissonCdf, sizeOf } from '../intervals'
-
-/** Whole numbers that differ with each call, always the same ones. */
-function draws(seed: number): () => number {
-  let state = seed
-  return () => (state = (state * 16807) % 2147483647) / 2147483647
-}
 
 describe('distributions of counts', () => {
   test.each([
