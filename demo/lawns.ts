@@ -29,7 +29,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
         ...cover(58, 22),
         plugsMm: [9],
         mowingHeightMm: 70,
-        sunHours: 2.5,
+        sunHours: 3.2,
         slopeShare: 0.02,
       }),
     ],

@@ -9,13 +9,14 @@ import { newPhotoSchema, photoSizeSchema, photoWordsSchema } from '#contract/pho
 import * as delivery from '#contract/delivery'
 import * as station from '#contract/station'
 import * as stock from '#contract/stock'
+import { seenSchema } from '#contract/seen'
 import { markSchema } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassByCode } from '#core/grass/grasses'
 import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
-import { aPhoto, PASSWORD, TODAY, type Firm } from './world'
+import { aCount, aPhoto, PASSWORD, TODAY, type Firm } from './world'
 
 /** How one route is attacked. */
 export interface Case {
@@ -208,6 +209,16 @@ export const CASES: Readonly<Record<string, Case>> = {
   },
   'delete /api/lawns/:id/jobs/:job/marks/:mark': {
     params: ({ lawn: { id, job }, markId }) => ({ id, job: job.id, mark: markId }),
+    ends: true,
+  },
+  'get /api/lawns/:id/jobs/:job/emergence': ofJob,
+  'post /api/lawns/:id/jobs/:job/seen': {
+    ...ofJob,
+    schema: seenSchema,
+    valid: ({ lawn: { job } }) => aCount(job.zoneIds[0]),
+  },
+  'delete /api/lawns/:id/jobs/:job/seen/:seen': {
+    params: ({ lawn: { id, job }, seenId }) => ({ id, job: job.id, seen: seenId }),
     ends: true,
   },
   'get /api/lawns/:id/photos': ofLawn,

@@ -22,6 +22,7 @@ export interface Firm {
   stock: StockItem
   photoId: string
   markId: string
+  seenId: string
   linkId: string
   sessionId: string
 }
@@ -29,6 +30,18 @@ export interface Firm {
 export const PASSWORD = 'three wet autumns'
 export const TODAY = new Date().toISOString().slice(0, 10)
 const photo64 = () => greenJpeg().toString('base64')
+export const aCount = (zoneId: string | undefined) => ({
+  id: randomUUID(),
+  kind: 'count',
+  seenOn: TODAY,
+  zoneId,
+  frameMm: 76.2,
+  seedlings: [12, 9],
+  moist: true,
+  washed: false,
+  birds: false,
+  note: '',
+})
 export const aPhoto = () => ({
   id: randomUUID(),
   note: 'a plug',
@@ -183,7 +196,7 @@ export async function aFirm(server: Running, name: string, words = name): Promis
   const picture = aPhoto()
   await sure(owner.ask(server, 'POST', `/api/lawns/${lawn.id}/photos`, { ...picture, note: words }))
   const markId = randomUUID()
-  const marked = await sure(
+  await sure(
     owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/marks`, {
       id: markId,
       task: 'scalp',
@@ -194,6 +207,14 @@ export async function aFirm(server: Running, name: string, words = name): Promis
       note: words,
     }),
   )
+  const seenId = randomUUID()
+  const noted = await sure(
+    owner.ask<Lawn>(server, 'POST', `/api/lawns/${lawn.id}/jobs/${lawn.job.id}/seen`, {
+      ...aCount(lawn.job.zoneIds[0]),
+      id: seenId,
+      note: words,
+    }),
+  )
   const sessions = await sure(owner.ask<{ id: string }[]>(server, 'GET', '/api/me/sessions'))
   return {
     name,
@@ -201,12 +222,13 @@ export async function aFirm(server: Running, name: string, words = name): Promis
     owner,
     technician,
     technicianId: people.find(({ role }) => role === 'technician')!.id,
-    lawn: marked,
+    lawn: noted,
     station,
     stationKey,
     stock,
     photoId: picture.id,
     markId,
+    seenId,
     linkId: link.id,
     sessionId: sessions[0]!.id,
   }
