@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { NewSeen } from '#contract/seen'
 import type { Work } from '#contract/work'
+import { zonesOf } from '#core/job/lawn'
 import { frameFor, FRAMES_MM } from '#core/learning/germination'
 import { gravest } from '~/utils/watchWords'
 
@@ -37,8 +38,9 @@ const names = computed(() => ({
   ...Object.fromEntries(Object.entries(lawn.value?.zones ?? {}).map(([id, { name }]) => [id, name])),
   ...Object.fromEntries((watched.value?.logs ?? []).map(({ id, name }) => [id, name])),
 }))
+/** In the order of the survey. */
 const measurable = computed(() =>
-  (lawn.value?.job.zoneIds ?? []).map((id) => ({ id, name: lawn.value?.zones[id]?.name ?? '' })),
+  open.ground.value ? zonesOf(open.ground.value).map(([id, { name }]) => ({ id, name })) : [],
 )
 const waits = computed(() => !season.value.sownAt && !sill.problem)
 </script>
