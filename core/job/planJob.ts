@@ -1,10 +1,9 @@
 import { lastingGate } from '../establishment/lasting'
-import { sunSeason } from '../establishment/sunSeason'
 import type { Glance } from '../establishment/glance'
 import type { Gate } from '../explain/judgement'
 import { grassByCode } from '../grass/grasses'
 import { mainOf } from '../seed/blends'
-import { addDays, dayOfYear, daysBetween, type Day } from '../measure/calendar'
+import { addDays, type Day } from '../measure/calendar'
 import { supplyOf } from '../site/soilTest'
 import type { Survey } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
@@ -15,10 +14,8 @@ import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
 import { isIrrigated, isLocated, putOn, surveyOf, zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
 import type { Way } from './carrying'
-import { WATER_AHEAD_BELOW } from './operations/groundGates'
-import type { Extent } from './operations/definition'
+import { extentOf } from './extent'
 import { anchorOf } from './operations/planned'
-import { OPERATIONS } from './operations/registry'
 import { partsOf, type Part, type PlannedZone, type WetPhase } from './parts'
 import { estimateOf, type Estimate } from './price'
 import type { WateringProgramme } from '../water/programme'
@@ -153,37 +150,6 @@ function plannedZones(lawn: LawnRecord, { zonePlans }: JobRecord, day: Day, prog
     const own = zonePlans[zone.id]?.programme
     return own === 'leave' ? [] : [{ zone, programme: own ?? programme }]
   })
-}
-
-/** A winter lies between the killing of the autumn and the sowing. */
-const AUTUMN_AHEAD_DAYS = 200
-
-/** Days of the year, north of the equator, on which what is sown meets falling leaves: mid-August to the end of November. */
-const LEAF_FALL = [227, 334] as const
-const HALF_A_YEAR = 182
-
-/** Whether trees on or by the lawn drop their leaves on what is sown on a day. */
-function leavesFallOn({ features, latDeg, access }: LawnRecord, sowOn: Day): boolean {
-  const day = (dayOfYear(sowOn) + (latDeg < 0 ? HALF_A_YEAR : 0)) % 365
-  // What was seen of leaves counts before what is drawn of trees.
-  const fall = access.leaves ? access.leaves !== 'none' : Object.values(features).some(({ kind }) => kind === 'tree')
-  return fall && day >= LEAF_FALL[0] && day <= LEAF_FALL[1]
-}
-
-function extentOf({ job, lawn, firm }: Given, sowOn: Day, glance: Glance | undefined): Extent {
-  const left = glance?.sowing?.groundLeft
-  const done = (is: (one: (typeof OPERATIONS)[number]) => unknown) =>
-    OPERATIONS.some((one) => is(one) && job.done.some(({ key }) => key === one.code))
-  return {
-    springSown: sunSeason(sowOn, lawn.latDeg) === 'spring',
-    soilTested: lawn.soilTest !== null,
-    dormant: glance?.sowing?.dormant ?? false,
-    dryGround: left !== undefined && left < WATER_AHEAD_BELOW && !done(({ pastSoaking }) => pastSoaking),
-    added: job.work.added,
-    autumnAhead: daysBetween(firm.today, sowOn) > AUTUMN_AHEAD_DAYS || done(({ autumnBefore }) => autumnBefore),
-    leavesFall: leavesFallOn(lawn, sowOn),
-    noSprays: lawn.wishes.noSprays === true,
-  }
 }
 
 /** What all open jobs will use up, less what this one is in it for. */

@@ -21,9 +21,11 @@ export interface Growth {
   mow: { early: number; middle: number; late: number }
 }
 
-/** What was seen of one kind, as it was written down. */
-export const seenOf = <K extends Seen['kind']>(job: JobRecord, kind: K): Extract<Seen, { kind: K }>[] =>
-  (job.seen ?? []).filter((one): one is Extract<Seen, { kind: K }> => one.kind === kind)
+/** What was seen of one kind since sowing, oldest first. */
+export const seenOf = <K extends Seen['kind']>(job: JobRecord, kind: K, sownOn: Day): Extract<Seen, { kind: K }>[] =>
+  (job.seen ?? [])
+    .filter((one): one is Extract<Seen, { kind: K }> => one.kind === kind && one.seenOn >= sownOn)
+    .sort((a, b) => daysBetween(b.seenOn, a.seenOn))
 
 /** Mowings of seedlings that are recorded, by day. */
 export function mowingsDone({ done }: Pick<JobRecord, 'done'>): Day[] {
@@ -49,10 +51,9 @@ export function growthOf(
   const firstMowMm = firstMowHeightMm(keptMm)
   const line = growthLine({ up: sowing.up, tall: season.sownAt?.(sownOn)?.tall ?? null, mow: sowing.mow, firstMowMm })
   const [mown] = mowingsDone(job)
-  const heights = seenOf(job, 'height')
+  const heights = seenOf(job, 'height', sownOn)
     // What was cut tells of the mower.
-    .filter(({ seenOn }) => seenOn >= sownOn && (!mown || seenOn <= mown))
-    .toSorted((a, b) => (a.seenOn < b.seenOn ? -1 : 1))
+    .filter(({ seenOn }) => !mown || seenOn <= mown)
     .map(({ seenOn, heightMm, zoneId }) => ({ day: daysBetween(sownOn, seenOn), heightMm, zoneId }))
   const last = heights.at(-1)
   const lag = last && lagDays(line, last.day, last.heightMm)

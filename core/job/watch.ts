@@ -17,11 +17,10 @@ import { zoneSurveysOf } from './lawn'
 import { growthOf, mowingsDone, seenOf, type Growth } from './seenGrowth'
 import { PLAN_RATE, type Part } from './parts'
 import type { JobPlan } from './planJob'
-import { OPERATIONS } from './operations/registry'
-import type { FirmRecord, JobRecord, JobWork, LawnRecord, ThinGround } from './records'
+import type { FirmRecord, JobRecord, LawnRecord } from './records'
 import type { SeasonKnown } from './season'
 import { putDownOn } from './states'
-import { wateredBeds } from './watering'
+import { irrigationOf, wateredBeds } from './watering'
 
 /** How a zone that is sown comes up, as it is expected. */
 export interface SownZone {
@@ -65,7 +64,7 @@ export interface Watch {
   day: number
   zones: ZoneWatch[]
   /** What the beds have been through by the watering log, by irrigation zone. */
-  logs: ({ id: string; name: string } & BedLog)[]
+  logs: ({ id: string; name: string; zoneId: string | null } & BedLog)[]
   growth: Growth | undefined
   mowings: { done: Day[]; of: number }
 }
@@ -88,8 +87,8 @@ const OVERFULL = 1.5
 const LEAST_RATE_SHARE = 0.25
 
 /** Waterings of a day as they were written down, for one irrigation zone. */
-function loggedOf(job: JobRecord, zoneId: string) {
-  const notes = seenOf(job, 'watering').filter((note) => note.zoneId === null || note.zoneId === zoneId)
+function loggedOf(job: JobRecord, sownOn: Day, zoneId: string) {
+  const notes = seenOf(job, 'watering', sownOn).filter((note) => note.zoneId === null || note.zoneId === zoneId)
   return (day: Day) => {
     const of = (given: boolean) =>
       notes.filter((note) => note.seenOn === day && note.given === given).flatMap(({ hours }) => hours)
@@ -101,6 +100,7 @@ function loggedOf(job: JobRecord, zoneId: string) {
 export function logsOf({ job, lawn, firm, plan, season }: Omit<WatchAsked, 'beds'>, sownOn: Day): Watch['logs'] {
   const { watering, practices, settings } = plan
   if (!watering || !season.dryingOver || !season.fellOn) return []
+  const zoneOf = new Map(irrigationOf(lawn, zoneSurveysOf(lawn, sownOn)).map(({ id, zoneId }) => [id, zoneId]))
   return wateredBeds({ lawn, firm, practices, settings, sowOn: sownOn }).flatMap((bed) => {
     const zone = watering.wet.find(({ id }) => id === bed.id)
     if (!zone) return []
@@ -114,9 +114,9 @@ export function logsOf({ job, lawn, firm, plan, season }: Omit<WatchAsked, 'beds
         // Ahead a dry day is reckoned with; behind, all three are the day itself.
         return { et0Mm: (day > firm.today ? drying?.dry : drying?.usual) ?? 0, rainMm: season.fellOn!(day) ?? 0 }
       },
-      loggedOn: loggedOf(job, bed.id),
+      loggedOn: loggedOf(job, sownOn, bed.id),
     })
-    return [{ id: bed.id, name: bed.name, ...log }]
+    return [{ id: bed.id, name: bed.name, zoneId: zoneOf.get(bed.id) ?? null, ...log }]
   })
 }
 
@@ -215,9 +215,8 @@ function actionsOf(
 
 /** Green cover of a zone as it was seen, beside what was expected. */
 const coversOf = (job: JobRecord, zoneId: string, { cover }: EmergenceCourse, sownOn: Day): ZoneWatch['covers'] =>
-  seenOf(job, 'cover')
-    .filter((seen) => seen.zoneId === zoneId && seen.seenOn >= sownOn)
-    .toSorted((a, b) => (a.seenOn < b.seenOn ? -1 : 1))
+  seenOf(job, 'cover', sownOn)
+    .filter((seen) => seen.zoneId === zoneId)
     .map(({ seenOn, coverShare, from }) => {
       const day = daysBetween(sownOn, seenOn)
       return { seenOn, day, share: coverShare, expected: cover?.[Math.min(day, cover.length - 1)] ?? null, from }
@@ -227,23 +226,22 @@ const coversOf = (job: JobRecord, zoneId: string, { cover }: EmergenceCourse, so
 const partOf = (parts: readonly Part[], { name }: { name: string }): Part | undefined =>
   parts.find(({ zones }) => zones.includes(name)) ?? parts[0]
 
-function zonesOf(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): ZoneWatch[] {
+function watchedZones(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): ZoneWatch[] {
   const { job, lawn, beds, plan } = asked
   const surveys = zoneSurveysOf(lawn, sownOn)
   const counted = beds.flatMap(({ zoneId, course }) => {
     const zone = surveys.find(({ id }) => id === zoneId)
     if (!zone || course.perCm2 === null || !(course.perCm2 > 0)) return []
-    const counts = seenOf(job, 'count').filter((count) => count.zoneId === zoneId && count.seenOn >= sownOn)
-    const ordered = counts.toSorted((a, b) => (a.seenOn < b.seenOn ? -1 : 1))
+    const seen = seenOf(job, 'count', sownOn).filter((count) => count.zoneId === zoneId)
     const { perCm2 } = course
     return [
       {
         zone: { ...zone, sun: surveyOver([zone], lawn.texture).sun },
         course,
         perCm2,
-        seen: ordered,
-        counts: ordered.map((count) => judgeCount(count, course, sownOn, perCm2)),
-        learned: learnEmergence(ordered, course, sownOn, perCm2),
+        seen,
+        counts: seen.map((count) => judgeCount(count, course, sownOn, perCm2)),
+        learned: learnEmergence(seen, course, sownOn, perCm2),
       },
     ]
   })
@@ -253,7 +251,8 @@ function zonesOf(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): ZoneWatch
       (other) =>
         SUNNIER[other.zone.sun] > SUNNIER[zone.sun] && ['on track', 'ahead'].includes(other.counts.at(-1)?.state ?? ''),
     )
-    const log = logs.find(({ id }) => id === zone.id) ?? logs[0]
+    // What waters this ground, or the whole lawn; what another zone went through tells nothing of it.
+    const log = logs.find(({ zoneId }) => zoneId === zone.id) ?? logs.find(({ zoneId }) => zoneId === null)
     const evidence = evidenceOf(asked, zone, seen, course, { sownOn, log, sunnierFine })
     const low = last && (last.state === 'behind' || last.state === 'failed' || last.weak.length > 0)
     const { id, name, areaM2, sun } = zone
@@ -279,39 +278,9 @@ export function watchOf(asked: WatchAsked): Watch | undefined {
   return {
     sownOn,
     day: daysBetween(sownOn, firm.today),
-    zones: zonesOf(asked, sownOn, logs),
+    zones: watchedZones(asked, sownOn, logs),
     logs,
     growth: growthOf({ job, parts: plan.parts, season }, sownOn),
     mowings: { done: mowingsDone(job), of: RELEASING_MOWINGS },
   }
-}
-
-/** All that is to be sown again, as one task of the plan. */
-export interface Reseeding {
-  /** Key of the task. */
-  key: string
-  thin: ThinGround
-  on: Day
-}
-
-/** What of a lawn is to be sown again, and the day; undefined where nothing is, or no window is open for it. */
-export function reseedingOf({ zones }: Pick<Watch, 'zones'>): Reseeding | undefined {
-  const all = zones.flatMap(({ actions }) => actions.filter((one) => one.code === 'reseed'))
-  const days = all.flatMap(({ on }) => on ?? [])
-  const areaM2 = all.reduce((sum, one) => sum + one.areaM2, 0)
-  if (!days.length || !(areaM2 > 0)) return undefined
-  // Ground that is thinner than other ground counts by the seed that it takes.
-  const rateShare = all.reduce((sum, one) => sum + one.areaM2 * one.rateShare, 0) / areaM2
-  const { code: key } = OPERATIONS.find(({ reseeds }) => reseeds)!
-  return { key, thin: { areaM2, rateShare }, on: latestOf(days) }
-}
-
-/** Whether a plan has it as it is. */
-export const isPlanned = ({ thin, pins }: JobWork, reseeding: Reseeding): boolean =>
-  Math.abs((thin?.areaM2 ?? 0) - reseeding.thin.areaM2) < 0.1 && pins[reseeding.key] === reseeding.on
-
-/** What a plan's work changes by to have it, in place of what was planned or left out of it before. */
-export function planReseeding({ pins, skipped, added }: JobWork, { key, thin, on }: Reseeding) {
-  const { [key]: _reason, ...others } = skipped
-  return { thin, skipped: others, pins: { ...pins, [key]: on }, added: [...new Set([...added, key])] }
 }

@@ -43,6 +43,21 @@ const at = (series: readonly number[], day: number): number =>
 /** Seedlings of a full emergence in a frame. */
 export const perFrame = (perCm2: number, frameMm: number): number => perCm2 * (frameMm / 10) ** 2
 
+/** Seedlings to be expected in a frame on a day after sowing, and the fair range about it. */
+export function expectedIn(
+  { slow, middle, fast }: Pick<EmergenceCourse, 'slow' | 'middle' | 'fast'>,
+  perCm2: number,
+  frameMm: number,
+  day: number,
+): { middle: number; low: number; high: number } {
+  const whole = perFrame(perCm2, frameMm)
+  return {
+    middle: whole * at(middle, day),
+    low: whole * at(slow, day) * (1 - FAIR),
+    high: whole * at(fast, day) * (1 + FAIR),
+  }
+}
+
 /** Day on which the middle curve reaches a share, between days; undefined where it never does. */
 function dayOfShare(middle: readonly number[], share: number): number | undefined {
   const i = middle.findIndex((value) => value >= share)
@@ -59,18 +74,20 @@ function dayOfShare(middle: readonly number[], share: number): number | undefine
  */
 export function judgeCount(
   { seenOn, frameMm, seedlings }: Pick<SeenCount, 'seenOn' | 'frameMm' | 'seedlings'>,
-  { slow, middle, fast }: Pick<EmergenceCourse, 'slow' | 'middle' | 'fast'>,
+  course: Pick<EmergenceCourse, 'slow' | 'middle' | 'fast'>,
   sowOn: Day,
   perCm2: number,
 ): JudgedCount {
   const day = daysBetween(sowOn, seenOn)
   const whole = perFrame(perCm2, frameMm)
   const interval = countInterval(seedlings)
-  const fair: [number, number] = [whole * at(slow, day) * (1 - FAIR), whole * at(fast, day) * (1 + FAIR)]
+  const { slow, middle } = course
+  const expected = expectedIn(course, perCm2, frameMm, day)
+  const fair: [number, number] = [expected.low, expected.high]
   const { mean, low, high } = interval
   const state = ((): GerminationState => {
     if (mean > fair[1] && low > 0) return 'ahead'
-    if (whole * at(middle, day) * seedlings.length < LEAST_EXPECTED) return 'early'
+    if (expected.middle * seedlings.length < LEAST_EXPECTED) return 'early'
     if (at(slow, day) >= ALL_UP && high < FAILED_BELOW * whole) return 'failed'
     return mean < fair[0] ? 'behind' : 'on track'
   })()
@@ -81,11 +98,10 @@ export function judgeCount(
     frameMm,
     seedlings,
     interval,
-    expected: whole * at(middle, day),
+    expected: expected.middle,
     fair,
     state,
-    sure:
-      state === 'on track' ? low >= fair[0] && high <= fair[1] : state === 'behind' ? high < fair[0] : low > fair[1],
+    sure: state === 'on track' ? low >= fair[0] && high <= fair[1] : state === 'ahead' ? low > fair[1] : high < fair[0],
     daysBehind: there === undefined || state === 'early' ? null : Math.round((day - there) * 2) / 2,
     weak: seedlings.flatMap((count, i) => (count < WEAK_BELOW * fair[0] ? [i] : [])),
   }

@@ -1,4 +1,6 @@
 import type { Lawn } from '#contract/lawn'
+import { DAYS_BEHIND } from '#core/establishment/season'
+import { daysBetween } from '#core/measure/calendar'
 import { putDownOn } from '#core/job/states'
 import type { AtWork } from '../records/firms'
 import type { StationRecord } from '../records/stations'
@@ -12,7 +14,7 @@ import { subjectOf, zoneSubjects } from './subject'
 export async function emergenceTold(work: AtWork, station: StationRecord, lawn: Lawn): Promise<string> {
   const { programme } = lawn.plan
   const sownOn = putDownOn({ programme, marks: lawn.done })
-  if (!sownOn) return '{"zones":[]}'
+  if (!sownOn || daysBetween(sownOn, work.today) > DAYS_BEHIND) return '{"zones":[]}'
   // Days count from the one on which seed was really down, whatever was planned.
   const sown = { ...lawn, plan: { ...lawn.plan, sowOn: sownOn } }
   const whole = subjectOf(sown, station, work)

@@ -3,7 +3,7 @@ import { useSessionStorage } from '@vueuse/core'
 import { MOST_FRAMES, MOST_SEEDLINGS, seenSchema, type NewSeen } from '#contract/seen'
 import { figure } from '#core/measure/figure'
 import { daysBetween, type Day } from '#core/measure/calendar'
-import { FAIR, frameFor, FRAMES_MM, perFrame } from '#core/learning/germination'
+import { expectedIn, frameFor, FRAMES_MM } from '#core/learning/germination'
 import type { ZoneWatch } from '#core/job/watch'
 
 /** Seedlings counted square by square, with what is expected beside what is entered; kept while the page is away. */
@@ -47,10 +47,7 @@ const SIDES = computed(() => {
 const expected = computed(() => {
   if (!zone.value) return undefined
   const { course, perCm2 } = zone.value
-  const day = daysBetween(props.sownOn, context.today)
-  const whole = perFrame(perCm2, draft.value.frameMm)
-  const at = (series: readonly number[]) => whole * (series[Math.max(0, Math.min(day, series.length - 1))] ?? 0)
-  return { middle: at(course.middle), low: at(course.slow) * (1 - FAIR), high: at(course.fast) * (1 + FAIR) }
+  return expectedIn(course, perCm2, draft.value.frameMm, daysBetween(props.sownOn, context.today))
 })
 const most = computed(() => Math.max(10, (expected.value?.high ?? 0) * 1.3, now.value, ...draft.value.seedlings))
 const at = (count: number) => `${Math.min(100, (count / most.value) * 100)}%`
@@ -102,7 +99,11 @@ onMounted(() => form.value?.scrollIntoView({ block: 'start' }))
     </header>
     <div class="field-row">
       <UFormField v-if="zones.length > 1" :label="t('watch.zone')"
-        ><USelect v-model="draft.zoneId" :items="ZONES" :aria-label="t('watch.zone')"
+        ><USelect
+          v-model="draft.zoneId"
+          :items="ZONES"
+          :aria-label="t('watch.zone')"
+          :disabled="draft.seedlings.length > 0"
       /></UFormField>
       <UFormField :label="t('watch.frame')"
         ><USelect

@@ -2,7 +2,7 @@
 import { figure } from '#core/measure/figure'
 import { addDays, type Day } from '#core/measure/calendar'
 import { grassByCode } from '#core/grass/grasses'
-import { FAIR, perFrame } from '#core/learning/germination'
+import { expectedIn, FAIR, perFrame } from '#core/learning/germination'
 import type { ZoneWatch } from '#core/job/watch'
 
 /** Seedlings in a frame from sowing on: as expected with what is fair about it, the counts, and each seed of a mixture. */
@@ -68,12 +68,12 @@ const rows = computed(() => {
     .sort((a, b) => a - b)
   return shown.map((day) => {
     const count = counted.get(day)
-    const at = (series: readonly number[]) => whole.value * (series[Math.min(day, series.length - 1)] ?? 0)
+    const { middle, low, high } = expectedIn(props.zone.course, props.zone.perCm2, props.frameMm, day)
     return {
       day,
       date: shortDay(addDays(props.sownOn, day), context.today),
-      expected: oneDecimal(at(props.zone.course.middle)),
-      fair: `${oneDecimal(at(props.zone.course.slow) * (1 - FAIR))}–${oneDecimal(at(props.zone.course.fast) * (1 + FAIR))}`,
+      expected: oneDecimal(middle),
+      fair: `${oneDecimal(low)}–${oneDecimal(high)}`,
       counted: count ? oneDecimal(scaled(count.interval.mean, count.frameMm)) : '',
     }
   })

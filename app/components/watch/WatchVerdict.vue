@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isPlanned, planReseeding, reseedingOf, type Watch, type ZoneWatch } from '#core/job/watch'
+import { isPlanned, planReseeding, reseedingOf } from '#core/job/reseeding'
+import type { Watch, ZoneWatch } from '#core/job/watch'
 import type { Work } from '#contract/work'
 import { actionWords, causeOfZone, GLYPH, standOf, verdictWords, zoneWords } from '~/utils/watchWords'
 

@@ -31,6 +31,8 @@ const BY = [
 ]
 const told = reactive({ day: context.today as Day, zone: ALL, by: 'client' as 'client' | 'firm' | null })
 const chosen = ref<number[]>([])
+/** Sent without a watering that was chosen. */
+const nothing = ref(false)
 const planned = computed(() => {
   const zones = props.watering.phases[0]!.zones.filter(({ id }) => told.zone === ALL || id === told.zone)
   return [...new Set(zones.flatMap(({ cycles }) => cycles.map(({ hour }) => hour)))].sort((a, b) => a - b)
@@ -49,13 +51,12 @@ async function write(given: boolean): Promise<void> {
     seenOn: told.day,
     zoneId: told.zone === ALL ? null : told.zone,
     given,
-    hours: chosen.value,
+    // What was not planned cannot be missed.
+    hours: given ? chosen.value : chosen.value.filter((hour) => planned.value.includes(hour)),
     by: told.by ?? 'firm',
   })
-  if (!seen.success) {
-    message.value = t('water.logNothing')
-    return
-  }
+  nothing.value = !seen.success
+  if (!seen.success) return
   if (!(await note(seen.data))) return
   id = crypto.randomUUID()
   chosen.value = []
@@ -119,7 +120,7 @@ const names = computed(() => Object.fromEntries(props.watering.phases[0]!.zones.
           {{ hourWords(hour) }}
         </button>
       </div>
-      <p v-if="message" class="problem" role="alert">{{ message }}</p>
+      <p v-if="nothing || message" class="problem" role="alert">{{ nothing ? t('water.logNothing') : message }}</p>
       <div class="actions">
         <UButton color="primary" :loading="busy" @click="write(false)">{{ t('water.logMissed') }}</UButton>
         <UButton variant="outline" :loading="busy" @click="write(true)">{{ t('water.logGiven') }}</UButton>

@@ -14,7 +14,8 @@ import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
 import { NO_WORK } from '../nothingDecided'
 import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
-import { isPlanned, planReseeding, reseedingOf, watchOf, type Watch } from '../watch'
+import { isPlanned, planReseeding, reseedingOf } from '../reseeding'
+import { watchOf, type Watch } from '../watch'
 
 const SOWN = toDay('2026-09-08')
 let season: SeasonKnown
@@ -175,6 +176,26 @@ describe('what becomes of what was sown', () => {
       expect(log.lostShare).toBeGreaterThanOrEqual(without.logs[i]!.lostShare)
     })
     expect(zoneOf(withNote, ZONE_ID).counts).toEqual([])
+  })
+})
+
+describe('the log of a bed', () => {
+  test('tells nothing of ground that something else waters', () => {
+    const missed = (day: number, zoneId: string) =>
+      ({
+        kind: 'watering',
+        seenOn: addDays(SOWN, day),
+        zoneId,
+        given: false,
+        hours: Array.from({ length: 24 }, (_, hour) => hour),
+        by: 'firm',
+        note: '',
+      }) satisfies Seen
+    const low = [count(ZONE_ID, 12, [8, 9, 7]), count(BACK_ID, 12, [8, 9, 7])]
+    const { watch } = watched(12, [...low, ...[3, 4, 5, 6].map((day) => missed(day, ZONE_ID))])
+    expect(zoneOf(watch, ZONE_ID).evidence.missed).toBeGreaterThan(3)
+    expect(zoneOf(watch, ZONE_ID).causes[0]).toBe('dry')
+    expect(zoneOf(watch, BACK_ID).evidence.missed).toBe(0)
   })
 })
 
