@@ -1,3 +1,4 @@
+import type { ZoneStands } from '#core/job/inspection'
 import type { KeptPlan } from '#core/job/keptJob'
 import type { DoneOperation } from './work'
 import type { JobInView, Lawn, PlanInput, Saved } from './lawn'
@@ -13,7 +14,12 @@ export interface KeptJob {
   ground: KeptGround
   plan: PlanInput
   kept: KeptPlan
+  /** What the end wrote into the survey, by zone, and what stood there before; taken back with the end. */
+  stands?: { before: Record<string, ZoneStood>; after: Record<string, ZoneStands> }
 }
+
+/** The same answers of a survey as somebody gave them, or did not. */
+export type ZoneStood = { [K in keyof ZoneStands]: ZoneStands[K] | null }
 
 /** A job that has ended as it is shown, with its marks. */
 export interface EndedJob extends KeptJob {

@@ -7,6 +7,7 @@ import { MOST_PARTS } from '#core/seed/blends'
 import { GRASS_CODES } from '#core/grass/grasses'
 import type { Amounts, JobRecord, LawnRecord, Mark } from '#core/job/records'
 import { OUTCOMES, type JobState } from '#core/job/states'
+import type { Promised } from '#core/job/promise'
 import type { PlanSettings } from '#core/job/settings'
 import { PROGRAMME_CODES, type ProgrammeCode } from '#core/job/decision/programmes'
 import { questionsLeft } from '#core/site/questions'
@@ -118,6 +119,8 @@ export interface JobBrief {
 export interface JobInView extends Omit<JobBrief, 'marks'> {
   confirmed: { on: Day; by: string | null; version: number } | null
   ended: { on: Day; by: string | null; note: string } | null
+  /** What could be told of it when its schedule was confirmed; null where it never was. */
+  promised: Promised | null
   /** What its tasks still to do will use up, kg or m³ by material, as it was kept last. */
   wanted: Amounts
 }
@@ -192,6 +195,8 @@ export const confirmSchema = planSchema.pick({ version: true }).extend({ days: w
 export const endJobSchema = planSchema.pick({ version: true }).extend({
   outcome: z.enum(OUTCOMES),
   note: text(1000),
+  /** What was seen of the cover goes into the survey, for the next job. */
+  takeStands: z.boolean().default(false),
 })
 export type EndJob = z.infer<typeof endJobSchema>
 

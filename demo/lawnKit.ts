@@ -1,5 +1,6 @@
 import type { Day } from '#core/measure/calendar'
 import type { PlanSettings } from '#core/job/settings'
+import type { Promised } from '#core/job/promise'
 import type { ProgrammeCode } from '#core/job/decision/programmes'
 import type { Blend } from '#core/seed/blends'
 import type { GrassCode } from '#core/grass/grasses'
@@ -39,6 +40,8 @@ export interface DemoLawn {
   /** What was seen after sowing, in days from it, by the ids of its zones. */
   seen?: (zoneIds: string[]) => [daysFromSowing: number, told: object][]
   work?: Partial<Work>
+  /** What was told when its schedule was confirmed. */
+  promised?: Promised
 }
 
 export const ft2 = (area: number) => ({ areaM2: area * M2_PER_FT2, areaTyped: `${area.toLocaleString('en-US')} sq ft` })

@@ -36,6 +36,16 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
     applications: [],
     sowOn: toDay('2026-08-25'),
     done: [...SOWN, ['check', 3]],
+    promised: {
+      on: toDay('2026-07-30'),
+      sowOn: toDay('2026-08-25'),
+      of100: 93,
+      upOn: toDay('2026-09-09'),
+      firstMowOn: toDay('2026-10-05'),
+      inUseOn: toDay('2026-11-02'),
+      priceMinor: 186_500,
+      currency: 'USD',
+    },
     // Behind under the yews, where it was found dry, and only there.
     seen: ([open, yews]) => [
       [10, { kind: 'count', zoneId: open!, frameMm: 76.2, seedlings: [3, 5, 2, 4], moist: true }],

@@ -160,7 +160,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
   const grass = grassByCode(programme.seed?.(DEFAULT_PRACTICES) ?? demo.zones[0]!.grass!)
   const usual = defaultSettings({ grass, desirableShare: demo.zones[0]!.desirableShare!, programme })
   const beginning = demo.blend ? shallowEnough(usual, depthLimitOf(demo.blend)) : usual
-  await savePlan(by, lawn.job.id, {
+  const plan = {
     version: 0,
     programme: programme.code,
     overruleNote: null,
@@ -170,7 +170,8 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
     sowOn: demo.sowOn,
     work: { ...NO_WORK, ...demo.work },
     settings: { ...beginning, ...demo.settings },
-  })
+  }
+  await savePlan(by, lawn.job.id, plan, demo.promised)
   const saved = (await lawnById(by.firmId, lawn.id))!
   for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)

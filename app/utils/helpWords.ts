@@ -43,6 +43,11 @@ const HELP: readonly { at: RegExp; title: MessageKey; does: readonly MessageKey[
     does: ['help.waterPhases', 'help.waterZones', 'help.waterLog'],
   },
   {
+    at: /\/inspection$/,
+    title: 'help.inspection',
+    does: ['help.theEndOfAJob', 'help.picturesAndCover'],
+  },
+  {
     at: /\/watch$/,
     title: 'help.watch',
     does: ['help.watchCounts', 'help.watchActions', 'help.watchHeights'],

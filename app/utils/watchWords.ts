@@ -58,7 +58,7 @@ export function verdictWords({ zones, sownOn }: Watch, today: Day): string {
 }
 
 /** What the last count of a zone says. */
-export function zoneWords(
+export function zoneSays(
   { name, counts, covers, learned, perCm2, course }: ZoneWatch,
   sownOn: Day,
   today: Day,

@@ -92,6 +92,6 @@ export function oneJob({
     surveyedOn: null,
     sameClient: [],
     jobs: [{ ...brief, marks: [] }],
-    job: { ...brief, confirmed: null, ended: null, wanted: {} },
+    job: { ...brief, confirmed: null, ended: null, promised: null, wanted: {} },
   }
 }

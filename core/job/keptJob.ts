@@ -1,6 +1,7 @@
 import type { Message } from '../explain/message'
 import type { Day } from '../measure/calendar'
 import type { Practices } from './decision/practices'
+import type { Inspection } from './inspection'
 import type { Phase, Wanted } from './operations/definition'
 import type { JobPlan } from './planJob'
 import type { Planning } from './planningFigures'
@@ -37,16 +38,20 @@ export interface KeptPlan {
   crewHours: number | null
   priceMinor: number | null
   seedKg: number | null
+  /** As it was at the end; not of what was never sown, nor of jobs that ended before it was kept. */
+  inspection?: Inspection
 }
 
 /**
  * What is kept of a plan when its job ends.
  * @param core version of the core that planned it
+ * @param inspection undefined where nothing was sown
  */
 export function keptPlan(
   { practices, settings, schedule, price }: JobPlan,
   { planning, currency, today }: Pick<FirmRecord, 'planning' | 'currency' | 'today'>,
   core: string,
+  inspection?: Inspection,
 ): KeptPlan {
   const tasks = (schedule?.tasks ?? []).map(({ key, name, operation, from, to, groundM2, wanted }): KeptTask => ({
     key,
@@ -69,5 +74,6 @@ export function keptPlan(
     crewHours: price?.crewHours.value ?? null,
     priceMinor: price?.priceMinor.value ?? null,
     seedKg: price?.seedKg ?? null,
+    ...(inspection ? { inspection } : {}),
   }
 }

@@ -83,7 +83,7 @@ function priceOf(parts: readonly Part[], { tasks, crewHours }: Schedule, plannin
 }
 
 /** From emergence until young grass bears feet. @source trade */
-const AFTER_EMERGENCE_DAYS = 42
+export const AFTER_EMERGENCE_DAYS = 42
 /** Days a dressed lawn is kept off. @source own */
 const AFTER_LIFT_DAYS = 7
 

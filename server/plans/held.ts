@@ -1,6 +1,7 @@
 import { say, withoutWorkings } from '#core/explain/message'
 import type { Gate } from '#core/explain/judgement'
 import type { Lawn } from '#contract/lawn'
+import type { JobPlan } from '#core/job/planJob'
 import type { Task } from '#core/job/schedule/schedule'
 import type { AtWork } from '../records/firms'
 import { log } from '../utils/log'
@@ -11,18 +12,25 @@ import { Refusal } from '../utils/refusal'
 const holdsOf = ({ gates }: Task): Gate[] =>
   gates.filter(({ state, overruled }) => state === 'hold' && overruled === undefined)
 
+/** Its plan, and what of it is held. */
+interface Held {
+  plan?: JobPlan
+  held: { task: Task; holds: Gate[] }[]
+}
+
 /** Tasks of the job in view that something holds; none where it cannot be planned. */
-async function heldTasks(lawn: Lawn, work: AtWork): Promise<{ task: Task; holds: Gate[] }[]> {
+async function heldTasks(lawn: Lawn, work: AtWork): Promise<Held> {
   try {
     const { plan } = await plannedJob(lawn, work)
-    return (plan.schedule?.tasks ?? []).flatMap((task) => {
+    const held = (plan.schedule?.tasks ?? []).flatMap((task) => {
       const holds = task.done ? [] : holdsOf(task)
       return holds.length ? [{ task, holds }] : []
     })
+    return { plan, held }
   } catch (error) {
     // What was really done can always be recorded, whether or not it can be planned.
     log.warn({ lawn: lawn.id, reason: String(error) }, 'a job could not be planned')
-    return []
+    return { held: [] }
   }
 }
 
@@ -32,7 +40,7 @@ export async function wantsNote(
   work: AtWork,
   { task, note }: { task: string; note: string },
 ): Promise<boolean> {
-  const held = (await heldTasks(lawn, work)).find((one) => one.task.key === task)
+  const held = (await heldTasks(lawn, work)).held.find((one) => one.task.key === task)
   if (held && !note.trim())
     throw new Refusal(422, 'held', say('server.thisIsHeld'), {
       note: say('server.heldANoteSays', { holds: held.holds.map(({ text }) => withoutWorkings(text)) }),
@@ -40,10 +48,14 @@ export async function wantsNote(
   return held !== undefined
 }
 
-/** @throws Refusal where a schedule holds what is neither overridden with a note nor on another day */
-export async function nothingHeld(lawn: Lawn, work: AtWork): Promise<void> {
-  const [first] = await heldTasks(lawn, work)
-  if (!first) return
+/**
+ * @returns the plan that nothing holds; undefined where it cannot be planned
+ * @throws Refusal where a schedule holds what is neither overridden with a note nor on another day
+ */
+export async function nothingHeld(lawn: Lawn, work: AtWork): Promise<JobPlan | undefined> {
+  const { plan, held } = await heldTasks(lawn, work)
+  const [first] = held
+  if (!first) return plan
   const { task, holds } = first
   const way = holds[0]!.binding ? say('server.chooseAnotherDayNo') : say('server.overrideItWithA')
   throw new Refusal(

@@ -32,6 +32,38 @@ const ending = (version = 0) => ({
 })
 const next = (zoneIds = Object.keys(lawn.zones)) => ({ id: randomUUID(), zoneIds, begunOn: toDay('2027-03-01') })
 
+describe('what an end writes into the survey', () => {
+  const [BEFORE, AFTER] = [
+    { sward: null, desirableShare: null, weedShare: null, coarseShare: null, bareShare: null },
+    { sward: 'TF' as const, desirableShare: 0.9, weedShare: 0.04, coarseShare: 0, bareShare: 0.06 },
+  ]
+  const zoneId = () => Object.keys(lawn.zones)[0]!
+  const withStands = () => ({
+    ...ending(),
+    record: { ...RECORD, stands: { before: { [zoneId()]: BEFORE }, after: { [zoneId()]: AFTER } } },
+  })
+
+  test('is there for the next job, told to whoever edits it, and goes with the end that is taken back', async () => {
+    const before = await again()
+    expect(await endJob(ours, inView(lawn), withStands())).toBe(true)
+    const after = await again()
+    expect(after.zones[zoneId()]).toMatchObject(AFTER)
+    expect(after.version).toBe(before.version + 1)
+    expect(after.surveyedOn).toBe(before.surveyedOn)
+    expect(await reopenJob(ours.firmId, inView(lawn))).toBe(true)
+    expect((await again()).zones[zoneId()]).toMatchObject(BEFORE)
+  })
+
+  test('what somebody answered since stays when the end is taken back', async () => {
+    await endJob(ours, inView(lawn), withStands())
+    const ended = await again()
+    const zones = { ...ended.zones, [zoneId()]: { ...ended.zones[zoneId()]!, bareShare: 0.2, desirableShare: 0.76 } }
+    expect(await saveLook(ours, lawn.id, { ...ended, zones })).toBe(true)
+    expect(await reopenJob(ours.firmId, inView(lawn))).toBe(true)
+    expect((await again()).zones[zoneId()]).toMatchObject({ bareShare: 0.2, sward: 'TF' })
+  })
+})
+
 describe('a job that ends', () => {
   test('keeps how it was, takes no more plans, and frees its zones for the next, which begins clean', async () => {
     expect(await savePlan(ours, lawn.job.id, { ...lawn.plan, programme: 'overseed', sowOn: toDay('2026-09-18') })).toBe(
@@ -136,15 +168,27 @@ describe('a client', () => {
   })
 })
 
+const PROMISED = {
+  on: toDay('2026-09-08'),
+  sowOn: toDay('2026-09-18'),
+  of100: 88,
+  upOn: toDay('2026-09-29'),
+  firstMowOn: toDay('2026-10-14'),
+  inUseOn: toDay('2026-11-10'),
+  priceMinor: 1_234_00,
+  currency: 'USD',
+}
+
 test('a version says by whose clock it was saved, and which one was confirmed', async () => {
   const when = { at: '2026-09-08T12:20:00.000Z', today: toDay('2026-09-08') }
   await savePlan({ ...ours, when }, lawn.job.id, { ...lawn.plan, programme: 'overseed', sowOn: toDay('2026-09-18') })
   const saved = (await again()).plan
   expect(saved.savedAt).toMatch(/^2026-09-08T12:20/)
   expect((await again()).job).toMatchObject({ state: 'planned', confirmed: null })
-  await savePlan({ ...ours, when }, lawn.job.id, saved, when.today)
+  await savePlan({ ...ours, when }, lawn.job.id, saved, PROMISED)
   expect((await again()).job).toMatchObject({
     state: 'confirmed',
+    promised: PROMISED,
     confirmed: { on: '2026-09-08', by: 'Somebody of Ours', version: 2 },
   })
   const versions = await versionsOf(ours.firmId, lawn.job.id)

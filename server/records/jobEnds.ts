@@ -1,6 +1,6 @@
 import { say } from '#core/explain/message'
 import type { EndJob, NewJob } from '#contract/lawn'
-import type { KeptJob } from '#contract/keptJob'
+import type { KeptJob, ZoneStood } from '#contract/keptJob'
 import type { Day } from '#core/measure/calendar'
 import { inFirm, rowsOf, type Queryable } from './db'
 import type { Author } from './firms'
@@ -59,13 +59,37 @@ export async function startJob(
 }
 
 /**
+ * Puts what stands on zones into the survey of a lawn, as its next version.
+ * @param where only where this still stands, for what is taken back; nobody's later answer is lost
+ */
+async function putStands(
+  client: Queryable,
+  of: [firmId: string, lawnId: string],
+  stands: Record<string, ZoneStood>,
+  where?: Record<string, ZoneStood>,
+): Promise<void> {
+  const rows = Object.entries(stands).map(([id, stood]) => ({ id, ...stood, was: where?.[id] ?? null }))
+  const { rowCount } = await client.query(
+    `update zones z set sward = r.sward, sward_mix = '[]', counted = '{}', desirable_share = r."desirableShare",
+       weed_share = r."weedShare", coarse_share = r."coarseShare", bare_share = r."bareShare"
+     from jsonb_to_recordset($3::jsonb) as r (id uuid, sward text, "desirableShare" double precision,
+       "weedShare" double precision, "coarseShare" double precision, "bareShare" double precision, was jsonb)
+     where z.firm_id = $1 and z.lawn_id = $2 and z.id = r.id and (r.was is null
+       or (z.sward = r.was->>'sward' and z.bare_share = (r.was->>'bareShare')::double precision))`,
+    [...of, JSON.stringify(rows)],
+  )
+  // Whoever edits the survey meanwhile is shown both.
+  if (rowCount) await client.query(`update lawns set version = version + 1 where firm_id = $1 and id = $2`, of)
+}
+
+/**
  * Ends a job and keeps how it was; its zones are free for the next.
  * @returns false when a newer version is there, or it has ended
  */
 export async function endJob(
   { firmId, personId }: Author,
   { lawnId, jobId }: { lawnId: string; jobId: string },
-  { version, outcome, note, endedOn, record }: EndJob & { endedOn: Day; record: KeptJob },
+  { version, outcome, note, endedOn, record }: Omit<EndJob, 'takeStands'> & { endedOn: Day; record: KeptJob },
 ): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     await oneByOne(client, firmId, lawnId)
@@ -76,6 +100,7 @@ export async function endJob(
       [firmId, jobId, version, outcome, note, endedOn, personId, record],
     )
     if (!rowCount) return false
+    if (record.stands) await putStands(client, [firmId, lawnId], record.stands.after)
     await client.query(`update zones set job_id = null where firm_id = $1 and job_id = $2`, [firmId, jobId])
     return true
   })
@@ -91,8 +116,8 @@ export async function reopenJob(
 ): Promise<boolean> {
   return inFirm(firmId, async (client) => {
     await oneByOne(client, firmId, lawnId)
-    const { rows } = await client.query<{ zoneIds: string[] }>(
-      `select zones_then as "zoneIds" from jobs where firm_id = $1 and id = $2 and outcome is not null`,
+    const { rows } = await client.query<{ zoneIds: string[]; stands: KeptJob['stands'] | null }>(
+      `select zones_then as "zoneIds", record->'stands' as stands from jobs where firm_id = $1 and id = $2 and outcome is not null`,
       [firmId, jobId],
     )
     const zoneIds = rows[0]?.zoneIds
@@ -108,6 +133,8 @@ export async function reopenJob(
       jobId,
       zoneIds,
     ])
+    const stands = rows[0]!.stands
+    if (stands) await putStands(client, [firmId, lawnId], stands.before, stands.after)
     return true
   })
 }

@@ -4,6 +4,7 @@ import type { Plan, PlanInput, PlanVersion } from '#contract/lawn'
 import type { Work } from '#contract/work'
 import { NO_WORK } from '#core/job/nothingDecided'
 import type { Amounts } from '#core/job/records'
+import type { Promised } from '#core/job/promise'
 import type { Outcome } from '#core/job/states'
 import { inFirm, rowsOf } from './db'
 import type { Author } from './firms'
@@ -47,6 +48,7 @@ export interface JobRow extends PlanRow {
   endedOn: Day | null
   endedBy: string | null
   endingNote: string
+  promised: Promised | null
   wanted: Amounts
 }
 
@@ -95,7 +97,7 @@ export const JOB_COLUMNS = `
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,
     case when version > 0 then updated_at end as "savedAt", ${nameOf('updated_by')} as "savedBy",
     confirmed_on as "confirmedOn", ${nameOf('confirmed_by')} as "confirmedBy", confirmed_version as "confirmedVersion",
-    outcome, ended_on as "endedOn", ${nameOf('ended_by')} as "endedBy", ending_note as "endingNote", wanted
+    outcome, ended_on as "endedOn", ${nameOf('ended_by')} as "endedBy", ending_note as "endingNote", wanted, promised
   from jobs`
 
 /** Versions of a plan that are kept. */
@@ -103,14 +105,14 @@ const KEPT_VERSIONS = 200
 
 /**
  * Saves the next version of a job's plan.
- * @param confirmedOn day on which its schedule is confirmed by this
+ * @param promised what can be told of it, where this confirms its schedule
  * @returns false when a newer version is there already, or the job has ended
  */
 export async function savePlan(
   { firmId, personId, when }: Author,
   jobId: string,
   plan: PlanInput,
-  confirmedOn?: Day,
+  promised?: Promised,
 ): Promise<boolean> {
   const s = plan.settings
   return inFirm(firmId, async (client) => {
@@ -122,7 +124,7 @@ export async function savePlan(
          updated_at = coalesce($24::timestamptz, now()),
          confirmed_on = coalesce($25, confirmed_on), confirmed_by = case when $25::date is null then confirmed_by else $19 end,
          confirmed_version = case when $25::date is null then confirmed_version else version + 1 end,
-         starter_slow_share = $26
+         starter_slow_share = $26, promised = coalesce($27, promised)
        where firm_id = $1 and id = $2 and version = $3 and outcome is null`,
       [
         firmId,
@@ -149,8 +151,9 @@ export async function savePlan(
         JSON.stringify(plan.blend),
         plan.work,
         when?.at ?? null,
-        confirmedOn ?? null,
+        promised?.on ?? null,
         s?.starterSlowShare ?? 0,
+        promised ?? null,
       ],
     )
     if (!rowCount) return false
@@ -164,7 +167,7 @@ export async function savePlan(
     await client.query(
       `insert into plan_versions (firm_id, job_id, version, plan, saved_by, saved_at, confirmed)
        values ($1, $2, $3, $4, $5, coalesce($6::timestamptz, now()), $7)`,
-      [firmId, jobId, version, { ...plan, version }, personId, when?.at ?? null, confirmedOn !== undefined],
+      [firmId, jobId, version, { ...plan, version }, personId, when?.at ?? null, promised !== undefined],
     )
     return true
   })

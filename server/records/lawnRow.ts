@@ -77,6 +77,7 @@ export function lawnFrom({ job, jobs, ...row }: LawnRow): Lawn {
       ...brief,
       confirmed: confirmedOn && { on: confirmedOn, by: confirmedBy, version: confirmedVersion! },
       wanted: job.wanted,
+      promised: job.promised,
       ended: endedOn && { on: endedOn, by: endedBy, note: endingNote },
     },
     plan: planFrom(job),

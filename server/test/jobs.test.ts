@@ -32,6 +32,31 @@ describe('a job', () => {
       confirmed: { on: TODAY, by: 'Somebody of Ours', version: 2 },
     })
     expect(confirmed.plan).toMatchObject({ version: 2, work: { days } })
+    // What could be told that day is kept, whatever later plans know.
+    expect(confirmed.job.promised).toMatchObject({ on: TODAY, sowOn: '2026-09-18', currency: 'USD' })
+    expect(confirmed.job.promised!.priceMinor).toBeGreaterThan(0)
+  })
+
+  test('that was sown ends with its inspection, and its cover goes into the survey where that is wanted', async () => {
+    const end = async (takeStands: boolean) => {
+      const lawn = await surveyed()
+      const [zoneId] = Object.keys(lawn.zones)
+      const sown = addDays(TODAY, -70)
+      await call('PUT', path(lawn, 'plan'), plan(lawn, '2026-09-18'))
+      await call('POST', path(lawn, 'marks'), { ...mark('sow', sown), note: 'sown then' })
+      const seen = { id: randomUUID(), kind: 'cover', seenOn: TODAY, zoneId, coverShare: 0.94, from: 'eye' }
+      expect((await call('POST', path(lawn, 'seen'), seen)).status).toBe(200)
+      const ending = { version: 1, outcome: 'closed', note: '', takeStands }
+      const ended = (await call<Lawn>('POST', path(lawn, 'end'), ending)).body
+      const record = (await call<EndedJob>('GET', path(lawn, 'record'))).body
+      return { record, zone: ended.zones[zoneId!]!, was: lawn.zones[zoneId!]! }
+    }
+    const kept = await end(true)
+    expect(kept.record.kept.inspection).toMatchObject({ sownOn: addDays(TODAY, -70), stands: { verdict: 'dense' } })
+    expect(kept.zone.bareShare).toBeCloseTo(0.06, 9)
+    const left = await end(false)
+    expect(left.zone.bareShare).toBe(left.was.bareShare)
+    expect(left.record.kept.inspection!.next.length).toBeGreaterThan(0)
   })
 
   test('that ends is kept with its survey, tasks, marks and price, and takes nothing more until it is reopened', async () => {

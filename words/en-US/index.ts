@@ -10,6 +10,7 @@ import figures from './figures.json' with { type: 'json' }
 import firm from './firm.json' with { type: 'json' }
 import grass from './grass.json' with { type: 'json' }
 import help from './help.json' with { type: 'json' }
+import inspection from './inspection.json' with { type: 'json' }
 import job from './job.json' with { type: 'json' }
 import lawn from './lawn.json' with { type: 'json' }
 import lawns from './lawns.json' with { type: 'json' }
@@ -53,6 +54,7 @@ export default {
   firm,
   grass,
   help,
+  inspection,
   job,
   lawn,
   lawns,

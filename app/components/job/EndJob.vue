@@ -1,14 +1,21 @@
 <script setup lang="ts">
 import { endJobSchema, type Lawn } from '#contract/lawn'
-import type { Outcome } from '#core/job/states'
+import { putDownOn, type Outcome } from '#core/job/states'
 
 /** Closes the job in view or calls it off, with what is to be remembered of it. */
 const props = defineProps<{ lawn: Lawn }>()
 const emit = defineEmits<{ ended: [] }>()
 const store = useLawnsStore()
+const { stepTo } = useLawn()
 const { busy, message, errors, judged, send } = useSend()
 const outcome = ref<Outcome>()
 const note = ref('')
+/** Cover that was measured since sowing tells the next survey what stands. */
+const sown = computed(() => putDownOn({ programme: props.lawn.plan.programme, marks: props.lawn.done }))
+const measured = computed(() =>
+  props.lawn.seen.some(({ kind, seenOn }) => kind === 'cover' && sown.value !== undefined && seenOn >= sown.value),
+)
+const takeStands = ref(true)
 
 const ASKS: Record<Outcome, { label: string; does: string; about: string }> = {
   closed: {
@@ -28,6 +35,7 @@ async function end(): Promise<void> {
     version: props.lawn.plan.version,
     outcome: outcome.value,
     note: note.value.trim(),
+    takeStands: outcome.value === 'closed' && measured.value && takeStands.value,
   })
   if (!told) return
   if (await send(() => store.endJob(props.lawn.id, told))) emit('ended')
@@ -50,6 +58,12 @@ async function end(): Promise<void> {
       <UFormField :label="ASKS[outcome].label" name="note" :error="errors.note"
         ><UTextarea id="field-note" v-model="note" :rows="3" :maxlength="1000" class="w-full"
       /></UFormField>
+      <UCheckbox
+        v-if="outcome === 'closed' && measured"
+        v-model="takeStands"
+        :label="t('inspection.takeStands')"
+      />
+      <UButton v-if="sown" variant="link" class="p-0" :to="stepTo('inspection')">{{ t('inspection.open') }}</UButton>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <span class="pair">
         <UButton type="submit" color="primary" :loading="busy">{{ ASKS[outcome].does }}</UButton>

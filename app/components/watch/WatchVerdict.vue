@@ -2,7 +2,7 @@
 import { isPlanned, planReseeding, reseedingOf } from '#core/job/reseeding'
 import type { Watch, ZoneWatch } from '#core/job/watch'
 import type { Work } from '#contract/work'
-import { actionWords, causeOfZone, GLYPH, standOf, verdictWords, zoneWords } from '~/utils/watchWords'
+import { actionWords, causeOfZone, GLYPH, standOf, verdictWords, zoneSays } from '~/utils/watchWords'
 
 /** What the counts say, why, and what to do about it; what is to be sown again goes into the plan by one press. */
 const props = defineProps<{ watched: Watch; work: Work; busy: boolean }>()
@@ -23,7 +23,7 @@ const glyph = (zone: ZoneWatch) => GLYPH[standOf(zone)]
     <div v-for="zone in watched.zones" :key="zone.id" class="zone">
       <GateGlyph :state="glyph(zone)" />
       <div>
-        <p>{{ zoneWords(zone, watched.sownOn, context.today).join(' ') }}</p>
+        <p>{{ zoneSays(zone, watched.sownOn, context.today).join(' ') }}</p>
         <p v-for="cause in zone.causes.slice(0, 2)" :key="cause">{{ causeOfZone(zone, cause) }}</p>
         <ul>
           <li v-for="action in zone.actions" :key="action.code">

@@ -38,6 +38,9 @@ function mark(task: Task): void {
         >
       </li>
     </ol>
+    <UButton variant="outline" class="mt-2" icon="i-lucide-clipboard-check" :to="stepTo('inspection')">{{
+      t('inspection.open')
+    }}</UButton>
   </section>
 </template>
 

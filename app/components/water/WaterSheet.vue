@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { addDays, type Day } from '#core/measure/calendar'
 import type { Lawn } from '#contract/lawn'
+import type { Paper, PaperBlock } from '~/utils/paper'
 import { hourWords } from '~/utils/hourWords'
 import type { WateringProgramme } from '#core/water/programme'
 
@@ -30,126 +31,48 @@ function saveCalendar(): void {
   saveFile(text, `watering-${id.slice(0, 8)}.ics`, 'text/calendar')
 }
 const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
+const paper = computed((): Paper => {
+  const { lawn, watering } = props
+  const text = (words: string, as?: 'small' | 'strong'): PaperBlock => ({ kind: 'text', text: words, ...(as ? { as } : {}) })
+  const boxes = hours.value.length
+    ? [
+        text(t('water.sheetTick'), 'strong'),
+        ...weeks.value.map((days): PaperBlock => ({
+          kind: 'boxes',
+          columns: days.map((day) => String(Number(day.slice(8)))),
+          rows: hours.value.map(hourWords),
+        })),
+      ]
+    : []
+  const address = lawn.address ? `${lawn.address},` : ''
+  return {
+    title: t('water.sheetTitle'),
+    blocks: [
+      text(t('water.sheetFor', { address, from: dayOf(0), to: dayOf(wet.value.to!.middle) }), 'small'),
+      text(t('water.sheetTimes', { times: wet.value.timesADay })),
+      {
+        kind: 'table',
+        name: t('water.sheet'),
+        head: [t('water.sheetTap'), t('water.sheetHours'), t('water.sheetLong')],
+        rows: taps.value.map(({ id, name, run }) => [name, hoursOfZone(id), minutesOf(run)]),
+      },
+      ...boxes,
+      text(t('water.sheetRain')),
+      ...(later.value.length > 1
+        ? [text(t('water.sheetThen', { seedling: later.value[0], rooting: later.value[1] }))]
+        : []),
+      text(t('water.sheetExpect', { up: dayOf(watering.up.middle), mow: dayOf(watering.mow.middle) })),
+      text(t('water.sheetOff', { day: dayOf(watering.fourthMow.middle) })),
+      ...(context.firm ? [text(t('water.sheetCall', { firm: context.firm.name }))] : []),
+    ],
+  }
+})
 </script>
 
 <template>
-  <section class="paper" :aria-label="t('water.sheet')">
-    <header>
-      <h2>{{ t('water.sheetTitle') }}</h2>
-      <UButton size="sm" variant="outline" icon="i-lucide-calendar-plus" class="screen-only" @click="saveCalendar">{{
-        t('water.calendar')
-      }}</UButton>
-    </header>
-    <p class="small">
-      {{
-        t('water.sheetFor', {
-          address: lawn.address ? `${lawn.address},` : '',
-          from: dayOf(0),
-          to: dayOf(wet.to!.middle),
-        })
-      }}
-    </p>
-    <p>{{ t('water.sheetTimes', { times: wet.timesADay }) }}</p>
-    <ul class="taps">
-      <li v-for="zone in taps" :key="zone.id">
-        <b>{{ zone.name }}</b> <span class="num">{{ minutesOf(zone.run) }}</span>
-        <span class="small">{{ hoursOfZone(zone.id) }}</span>
-      </li>
-    </ul>
-    <template v-if="hours.length">
-      <p class="tick">{{ t('water.sheetTick') }}</p>
-      <table v-for="days in weeks" :key="days[0]" class="boxes">
-        <thead>
-          <tr>
-            <th />
-            <th v-for="day in days" :key="day" scope="col">{{ Number(day.slice(8)) }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="hour in hours" :key="hour">
-            <th scope="row">{{ hourWords(hour) }}</th>
-            <td v-for="day in days" :key="day"><i /></td>
-          </tr>
-        </tbody>
-      </table>
-    </template>
-    <p>{{ t('water.sheetRain') }}</p>
-    <p v-if="later.length > 1">{{ t('water.sheetThen', { seedling: later[0], rooting: later[1] }) }}</p>
-    <p>{{ t('water.sheetExpect', { up: dayOf(watering.up.middle), mow: dayOf(watering.mow.middle) }) }}</p>
-    <p>{{ t('water.sheetOff', { day: dayOf(watering.fourthMow.middle) }) }}</p>
-    <p v-if="context.firm">{{ t('water.sheetCall', { firm: context.firm.name }) }}</p>
-  </section>
+  <PaperPage :paper="paper" :name="`watering-${lawn.id.slice(0, 8)}`" :label="t('water.sheet')" prints-elsewhere>
+    <UButton size="sm" variant="outline" icon="i-lucide-calendar-plus" @click="saveCalendar">{{
+      t('water.calendar')
+    }}</UButton>
+  </PaperPage>
 </template>
-
-<style scoped>
-.paper {
-  background: white;
-  color: black;
-  border: 1.5px solid var(--ink);
-  padding: 12px 16px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 7px;
-  font-size: 13px;
-}
-header {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: space-between;
-  gap: 6px;
-}
-.small {
-  color: black;
-}
-.taps {
-  border: 1.5px solid black;
-}
-.taps li {
-  display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 0 8px;
-  padding: 4px 8px;
-}
-.taps li + li {
-  border-top: 1px solid black;
-}
-.taps .small {
-  grid-column: 1 / -1;
-}
-.tick {
-  font-weight: 650;
-  border-top: 1px dashed black;
-  padding-top: 6px;
-}
-.boxes {
-  justify-self: start;
-}
-.boxes th {
-  font-weight: 600;
-  font-size: 11px;
-  padding: 0 1px;
-  text-align: left;
-  white-space: nowrap;
-}
-.boxes i {
-  display: block;
-  width: 11px;
-  height: 11px;
-  border: 1px solid black;
-  margin: 1px;
-}
-@media print {
-  .screen-only {
-    display: none;
-  }
-  .paper {
-    border: 0;
-    font-size: 12pt;
-    gap: 9pt;
-  }
-  .boxes i {
-    width: 14pt;
-    height: 14pt;
-  }
-}
-</style>

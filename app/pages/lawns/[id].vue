@@ -80,6 +80,7 @@ const STEP_NAMES: Record<string, string> = {
   bring: t('shell.bring'),
   water: t('shell.water'),
   watch: t('shell.watch'),
+  inspection: t('inspection.open'),
   jobs: t('shell.jobs'),
 }
 /** Views that are of no open job. */

@@ -29,6 +29,15 @@ async function reopen(): Promise<void> {
     </p>
     <template v-if="record">
       <JobRecord :record="record" />
+      <details v-if="record.kept.inspection" class="paper">
+        <summary>{{ t('inspection.titleOf') }}</summary>
+        <InspectionPaper
+          :inspection="record.kept.inspection"
+          :lawn-id="id"
+          :job-id="jobId"
+          :address="record.ground.address || record.ground.client"
+        />
+      </details>
       <JobPhotos :lawn-id="id" :job-id="jobId" :zones="record.ground.zones" />
       <PlanVersions :lawn-id="id" :job-id="jobId" :version="record.plan.version" ended />
       <p v-if="message" class="problem" role="alert">{{ message }}</p>

@@ -1,4 +1,5 @@
 import { say } from '#core/explain/message'
+import { promiseOf } from '#core/job/promise'
 import { confirmSchema } from '#contract/lawn'
 import { authorOf } from '../../../../../records/firms'
 import { savePlan } from '../../../../../records/jobs'
@@ -16,9 +17,12 @@ export default answer(async (event, work) => {
   if (!plan.programme || !plan.sowOn) throw new Refusal(422, 'nothing_to_confirm', say('server.thereIsNoSchedule'))
   // Judged as it would be: on the days that are confirmed.
   const asConfirmed = { ...lawn, plan: { ...plan, work: { ...plan.work, days } } }
-  if (version === plan.version) await nothingHeld(asConfirmed, work)
+  const planned = version === plan.version ? await nothingHeld(asConfirmed, work) : undefined
+  const { today } = work
+  const told = { sowOn: plan.sowOn, today, currency: work.firm.currency }
+  const promised = promiseOf(planned ?? {}, told)
   const confirmed = { ...plan, version, work: { ...plan.work, days } }
-  if (!(await savePlan(authorOf(work), job.id, confirmed, work.today)))
+  if (!(await savePlan(authorOf(work), job.id, confirmed, promised)))
     throw new Refusal(409, 'conflict', say('server.somebodyChangedThisSchedule'))
   return jobAsked(event, work)
 })

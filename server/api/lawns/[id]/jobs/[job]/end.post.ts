@@ -11,8 +11,8 @@ import { Refusal } from '../../../../../utils/refusal'
 /** Closes a job or calls it off; how it was is kept. */
 export default answer(async (event, work) => {
   const lawn = await jobAsked(event, work, 'open')
-  const end = await bodyOf(event, endJobSchema)
-  const kept = { ...end, endedOn: work.today, record: await keptJobOf(lawn, work) }
+  const { takeStands, ...end } = await bodyOf(event, endJobSchema)
+  const kept = { ...end, endedOn: work.today, record: await keptJobOf(lawn, work, takeStands) }
   if (!(await endJob(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, kept)))
     throw new Refusal(409, 'conflict', say('server.somebodyChangedOrEnded'))
   return jobAsked(event, work)

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import type { Inspection } from '#core/job/inspection'
+import type { Photo } from '#contract/photo'
+
+/** The final inspection as the client gets it: before and now by pictures that are chosen, then figures, work, and what is next. */
+const props = defineProps<{ inspection: Inspection; lawnId: string; address: string; jobId: string }>()
+const context = useContextStore()
+const { photos, pictureOf } = usePhotos(props.lawnId)
+const dated = computed(() =>
+  photos.value.filter(({ takenOn }) => takenOn).toSorted((a, b) => (a.takenOn! < b.takenOn! ? -1 : 1)),
+)
+const before = computed(() => dated.value.filter(({ takenOn }) => takenOn! <= props.inspection.sownOn))
+const since = computed(() => dated.value.filter(({ takenOn }) => takenOn! > props.inspection.sownOn))
+const chosen = reactive<{ before?: string; now?: string }>({})
+/** The latest of each until another is chosen. */
+const pick = (of: Photo[], id: string | undefined) =>
+  id === 'none' ? undefined : (of.find((photo) => photo.id === id) ?? of.at(-1))
+const says = ({ takenOn, note }: Photo) => [shortDay(takenOn!, context.today), note].filter(Boolean).join(', ')
+const choices = (of: Photo[]) => [
+  ...of.map((photo) => ({ value: photo.id, label: says(photo) })),
+  { value: 'none', label: t('inspection.noPicture') },
+]
+const pictures = computed(() => {
+  const [was, is] = [pick(before.value, chosen.before), pick(since.value, chosen.now)]
+  const shown = (photo: Photo | undefined, words: string) =>
+    photo ? [{ src: pictureOf(photo.id, 'whole'), says: words }] : []
+  return [
+    ...shown(was, was ? t('inspection.pictureBefore', { day: says(was) }) : ''),
+    ...shown(is, is ? t('inspection.pictureNow', { day: says(is) }) : ''),
+  ]
+})
+const paper = computed(() =>
+  inspectionPaper(props.inspection, {
+    address: props.address,
+    firm: context.firm?.name ?? '',
+    today: context.today,
+    units: context.units,
+    pictures: pictures.value,
+  }),
+)
+</script>
+
+<template>
+  <div class="inspection">
+    <div v-if="before.length > 1 || since.length > 1" class="screen-only pick">
+      <UFormField v-if="before.length > 1" :label="t('inspection.pictureOf', { which: 'before' })"
+        ><USelect
+          :model-value="pick(before, chosen.before)?.id ?? 'none'"
+          :items="choices(before)"
+          @update:model-value="chosen.before = $event"
+      /></UFormField>
+      <UFormField v-if="since.length > 1" :label="t('inspection.pictureOf', { which: 'now' })"
+        ><USelect
+          :model-value="pick(since, chosen.now)?.id ?? 'none'"
+          :items="choices(since)"
+          @update:model-value="chosen.now = $event"
+      /></UFormField>
+    </div>
+    <PaperPage :paper="paper" :name="`inspection-${jobId.slice(0, 8)}`"><slot /></PaperPage>
+  </div>
+</template>
+
+<style scoped>
+.inspection {
+  display: grid;
+  grid-template-columns: minmax(0, 860px);
+  gap: 12px;
+}
+.pick {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+}
+@media print {
+  .screen-only {
+    display: none;
+  }
+}
+</style>
