@@ -7,7 +7,7 @@ const here = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
-  modules: ['@nuxt/ui', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt'],
   css: ['~/assets/css/main.css'],
   alias: {
     '#core': here('./core'), '#contract': here('./contract'), '#words': here('./words'),
@@ -93,7 +93,31 @@ export default defineNuxtConfig({
       for (const item of Object.values(manifest)) item.prefetch = false
     },
   },
-  vite: { worker: { format: 'es' } },
+  vite: {
+    worker: { format: 'es' },
+    $client: {
+      build: {
+        rollupOptions: {
+          output: { chunkFileNames: ({ moduleIds }) => (moduleIds.some((id) => id.includes('/pdfmake/')) ? '_nuxt/pdf-[hash].js' : '_nuxt/[hash].js') },
+        },
+      },
+    },
+  },
+  // Starts without a network. What is new waits until the last page of the old is closed, so that nothing typed is lost.
+  pwa: {
+    strategies: 'injectManifest', srcDir: 'service-worker', filename: 'sw.ts', registerType: 'prompt', injectRegister: false,
+    injectManifest: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      // The maker of PDFs and its font are two megabytes that few ask for: kept once they were used.
+      globIgnores: ['_nuxt/pdf-*'],
+      maximumFileSizeToCacheInBytes: 3_000_000,
+    },
+    manifest: {
+      name: 'Upper Sill', short_name: 'Upper Sill', start_url: '/lawns', display: 'standalone',
+      background_color: '#f3f3e8', theme_color: '#1f1a14',
+      icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+  },
   typescript: {
     strict: true,
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true } },
@@ -103,6 +127,7 @@ export default defineNuxtConfig({
       title: 'Upper Sill',
       htmlAttrs: { lang: 'en' },
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'manifest', href: '/manifest.webmanifest' }],
     },
   },
 })

@@ -6,7 +6,7 @@ const WINDOWS = [
   { width: 640, height: 400 },
 ]
 
-for (const view of ['look', 'decide', 'when', 'do', 'bring', 'water', 'watch', 'jobs'])
+for (const view of ['look', 'decide', 'when', 'do', 'bring', 'water', 'watch', 'inspection', 'jobs'])
   test(`the ${view} view is no wider than a window of 320 px, or one at 200 % zoom`, async ({ page, request }) => {
     const { id } = await lawnNamed(request, 'Odell')
     for (const viewport of WINDOWS) {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { barriers, expect, lawnNamed, open, PHONE, test, WIDE } from './demo'
 
-for (const view of ['look', 'decide', 'when', 'do', 'bring', 'water', 'watch']) {
+for (const view of ['look', 'decide', 'when', 'do', 'bring', 'water', 'watch', 'inspection']) {
   test(`the ${view} view has no barrier a machine can find, wide or narrow`, async ({ page, request }) => {
     const lawn = await lawnNamed(request, 'Odell')
     for (const viewport of [WIDE, PHONE]) {

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { barriers, expect, lawnNamed, open, PHONE, test } from './demo'
+import { pdfText } from './pdfText'
 
 test('an irrigation zone is told and measured with cans, and its minutes follow', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Linden Row')
@@ -44,6 +45,11 @@ test('the sheet for the client prints alone, on a phone as well', async ({ page,
   const file = await saved
   expect(file.suggestedFilename()).toMatch(/\.ics$/)
   expect(readFileSync(await file.path(), 'utf8')).toMatch(/^BEGIN:VCALENDAR[\s\S]*RRULE:FREQ=DAILY[\s\S]*END:VCALENDAR/)
+  const asPdf = page.waitForEvent('download')
+  await sheet.getByRole('button', { name: 'Save as PDF' }).click()
+  const words = await pdfText(await (await asPdf).path())
+  expect(words).toContain('Water the new seed')
+  expect(words).toContain('Tick each watering')
   await page.emulateMedia({ media: 'print' })
   await expect(sheet).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Irrigation zones' })).toBeHidden()

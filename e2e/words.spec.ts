@@ -21,7 +21,7 @@ test('a firm in British English reads its words and its dates so, in every view,
   await expect(page.locator('[data-task="dethatch"]')).toContainText('Scarify')
   await expect(page.locator('.sill')).toContainText(/\d{1,2} (Sep|Oct)/)
   expect(await barriers(page)).toEqual([])
-  for (const view of ['look', 'decide', 'when', 'bring', 'water', 'watch']) {
+  for (const view of ['look', 'decide', 'when', 'bring', 'water', 'watch', 'inspection']) {
     await open(page, `/lawns/${id}/${view}`)
     // What stands under a key nobody told, or a thing that is no words.
     expect(await page.locator('main').innerText()).not.toMatch(/\[object|undefined|\b[a-z]+\.[a-z]+[A-Z]\w*/)

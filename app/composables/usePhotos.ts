@@ -17,6 +17,8 @@ export function usePhotos(lawnId: string) {
   const message = ref('')
   const busy = ref('')
   const path = `/api/lawns/${lawnId}/photos`
+  const sendPhoto = usePhotoSend(lawnId)
+  const device = useDeviceStore()
 
   async function run(work: () => Promise<Photo[]>): Promise<boolean> {
     const done = await saving(async () => {
@@ -31,7 +33,7 @@ export function usePhotos(lawnId: string) {
     busy.value = t('look.keeping', { name: one.name })
     const { jpeg, small, place } = one.photo
     const sent = await run(() =>
-      $fetch<Photo[]>(path, { method: 'POST', body: { id: one.id, ...one.words, place, jpeg, small } }),
+      sendPhoto({ id: one.id, ...one.words, place, jpeg, small }).then((all) => all ?? photos.value),
     )
     if (sent) waiting.value = waiting.value.filter(({ id }) => id !== one.id)
     busy.value = ''
@@ -72,5 +74,10 @@ export function usePhotos(lawnId: string) {
   const pictureOf = (id: string, size: 'small' | 'whole') => `${path}/${id}${size === 'small' ? '?small=1' : ''}`
 
   onMounted(load)
+  // What waited on the device is there now.
+  watch(
+    () => device.sentTo,
+    (sent) => sent?.lawnId === lawnId && void load(),
+  )
   return { photos, waiting, message, busy, load, add, again, describe, remove, pictureOf }
 }

@@ -1,3 +1,4 @@
+import type { NewPhoto } from '#contract/photo'
 import type { NewSeen } from '#contract/seen'
 
 /** Writing down what is seen after sowing, and taking it back: once at a time, with what went wrong in words. */
@@ -6,10 +7,12 @@ export function useWatchNotes(lawnId: string) {
   const { busy, message: said, errors, send } = useSend()
   const message = computed(() => said.value || (Object.values(errors.value)[0] ?? ''))
 
+  const sendPhoto = usePhotoSend(lawnId)
+
   /** @param photo that goes with it @returns true when it was taken */
-  const note = (seen: NewSeen, photo: object | null = null) =>
+  const note = (seen: NewSeen, photo: NewPhoto | null = null) =>
     send(async () => {
-      if (photo) await $fetch(`/api/lawns/${lawnId}/photos`, { method: 'POST', body: photo })
+      if (photo) await sendPhoto(photo)
       await store.noteSeen(lawnId, seen)
     })
   const forget = (seenId: string) => send(() => store.forgetSeen(lawnId, seenId))

@@ -78,6 +78,7 @@ useKeys({
             t('shell.tryAgain')
           }}</UButton>
         </p>
+        <WaitingBar />
         <slot />
         <DemoBar />
       </main>

@@ -45,6 +45,7 @@ export const useContextStore = defineStore('context', () => {
       const found = await $fetch<Context>('/api/context')
       await speak(found.firm.language)
       context.value = found
+      void useDeviceStore().begin(found.person.id)
       problem.value = undefined
     } catch (error) {
       problem.value = problemOf(error)

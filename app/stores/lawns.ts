@@ -6,6 +6,7 @@ import type { NewSeen } from '#contract/seen'
 import type { NewMark } from '#contract/work'
 import type { Day } from '#core/measure/calendar'
 import { problemOf, type Problem } from '~/utils/api'
+import { withWaiting } from '~/utils/waiting'
 
 /** Lawns that were opened, as last heard from the server; every save answers with the lawn as it now stands. */
 export const useLawnsStore = defineStore('lawns', () => {
@@ -14,7 +15,11 @@ export const useLawnsStore = defineStore('lawns', () => {
 
   const byId = (id: string) => lawns.value.find((lawn) => lawn.id === id)
 
-  function keep(lawn: Lawn): Lawn {
+  const device = useDeviceStore()
+  const context = useContextStore()
+  /** As the server tells it, with what waits on this device to be sent. */
+  function keep(told: Lawn): Lawn {
+    const lawn = withWaiting(told, device.waiting, context.person?.name ?? null)
     const i = lawns.value.findIndex(({ id }) => id === lawn.id)
     if (i < 0) lawns.value.push(lawn)
     else lawns.value[i] = lawn
@@ -42,24 +47,44 @@ export const useLawnsStore = defineStore('lawns', () => {
   const savePlan = (id: string, plan: PlanInput) => put(`${ofJob(id)}/plan`, plan)
   const confirm = (id: string, version: number, days: Record<string, Day>) =>
     post(`${ofJob(id)}/confirm`, { version, days })
-  const markDone = (id: string, mark: NewMark) => post(`${ofJob(id)}/marks`, mark)
-  const noteSeen = (id: string, seen: NewSeen) => post(`${ofJob(id)}/seen`, seen)
+  /** Sends something that the server makes one of however often it comes; without a network it waits on the device. */
+  async function sendOrKeep(kind: 'mark' | 'seen', id: string, body: NewMark | NewSeen): Promise<void> {
+    const [path, lawn] = [`${ofJob(id)}/${kind === 'mark' ? 'marks' : 'seen'}`, byId(id)]
+    try {
+      await post(path, body)
+    } catch (error) {
+      if (problemOf(error).code !== 'unreachable' || !lawn) throw error
+      await device.put({ id: body.id, kind, lawnId: id, jobId: lawn.job.id, path, body })
+      keep(lawn)
+    }
+  }
+  const markDone = (id: string, mark: NewMark) => sendOrKeep('mark', id, mark)
+  const noteSeen = (id: string, seen: NewSeen) => sendOrKeep('seen', id, seen)
+  /** Takes something back: from the device while it waits there. */
+  async function takeBack(path: string, id: string, one: string): Promise<void> {
+    if (device.waiting.some((waiting) => waiting.id === one)) {
+      await device.drop(one)
+      const lawn = byId(id)
+      const without = <T extends { id: string }>(all: readonly T[]) => all.filter((kept) => kept.id !== one)
+      if (lawn) keep({ ...lawn, done: without(lawn.done), seen: without(lawn.seen) })
+    } else keep(await $fetch<Lawn>(`${path}/${one}`, { method: 'DELETE' }))
+  }
+  const undoMark = (id: string, mark: string) => takeBack(`${ofJob(id)}/marks`, id, mark)
+  const forgetSeen = (id: string, seen: string) => takeBack(`${ofJob(id)}/seen`, id, seen)
   const startJob = (id: string, job: NewJob) => post(`/api/lawns/${id}/jobs`, job)
   const endJob = (id: string, end: EndJob) => post(`${ofJob(id)}/end`, end)
   const reopenJob = (id: string, jobId: string) => post(`/api/lawns/${id}/jobs/${jobId}/reopen`, {})
-
-  async function undoMark(id: string, mark: string): Promise<void> {
-    keep(await $fetch<Lawn>(`${ofJob(id)}/marks/${mark}`, { method: 'DELETE' }))
-  }
-
-  async function forgetSeen(id: string, seen: string): Promise<void> {
-    keep(await $fetch<Lawn>(`${ofJob(id)}/seen/${seen}`, { method: 'DELETE' }))
-  }
 
   async function remove(id: string): Promise<void> {
     await $fetch(`/api/lawns/${id}`, { method: 'DELETE' })
     lawns.value = lawns.value.filter((lawn) => lawn.id !== id)
   }
+
+  // What was sent, or let go, is read as the server has it now.
+  watch(
+    () => device.sentTo,
+    (sent) => sent && void load(sent.lawnId, byId(sent.lawnId)?.job.id),
+  )
 
   return {
     lawns,

@@ -91,7 +91,10 @@ function promiseBlock(of: Inspection, { today }: InspectionPaperOf): PaperBlock 
 
 const usesOf = ({ uses }: DoneWorkLine, units: UnitSystem) =>
   uses
-    .map(({ words, matter, amount }) => `${tell(words)}, ${showText(figure(STOCK_QUANTITY[kindOf(matter)], amount), units)}`)
+    .map(
+      ({ words, matter, amount }) =>
+        `${tell(words)}, ${showText(figure(STOCK_QUANTITY[kindOf(matter)], amount), units)}`,
+    )
     .join('; ')
 
 /** The page a client is given at the end of a job. */
@@ -104,7 +107,9 @@ export function inspectionPaper(inspection: Inspection, of: InspectionPaperOf): 
     blocks: [
       {
         kind: 'text',
-        text: address ? t('inspection.about', { address, sown, on: seen }) : t('inspection.aboutNoAddress', { sown, on: seen }),
+        text: address
+          ? t('inspection.about', { address, sown, on: seen })
+          : t('inspection.aboutNoAddress', { sown, on: seen }),
       },
       {
         kind: 'text',

@@ -30,7 +30,10 @@ function contentOf(block: PaperBlock, pictures: ReadonlyMap<string, string>): Co
         table: {
           headerRows: 1,
           widths: block.head.map((_, i) => (i ? 'auto' : '*')),
-          body: [block.head.map((text, i) => cell(text, i, true)), ...block.rows.map((row) => row.map((t, i) => cell(t, i)))],
+          body: [
+            block.head.map((text, i) => cell(text, i, true)),
+            ...block.rows.map((row) => row.map((t, i) => cell(t, i))),
+          ],
         },
         layout: LINES,
         margin: [0, 0, 0, 8],
@@ -52,7 +55,15 @@ function contentOf(block: PaperBlock, pictures: ReadonlyMap<string, string>): Co
         columns: block.pictures.flatMap(({ src, says }) => {
           const data = pictures.get(src)
           return data
-            ? [{ width: PICTURE_WIDTH, stack: [{ image: data, width: PICTURE_WIDTH }, { text: says, style: 'small' }] }]
+            ? [
+                {
+                  width: PICTURE_WIDTH,
+                  stack: [
+                    { image: data, width: PICTURE_WIDTH },
+                    { text: says, style: 'small' },
+                  ],
+                },
+              ]
             : []
         }),
         columnGap: 12,
@@ -102,7 +113,9 @@ export async function paperPdf(paper: Paper, letter: boolean): Promise<Blob> {
     import('pdfmake/build/fonts/Roboto'),
   ])
   pdfMake.addFontContainer(roboto)
-  const wanted = paper.blocks.flatMap((block) => (block.kind === 'pictures' ? block.pictures.map(({ src }) => src) : []))
+  const wanted = paper.blocks.flatMap((block) =>
+    block.kind === 'pictures' ? block.pictures.map(({ src }) => src) : [],
+  )
   const pictures = new Map((await Promise.all(wanted.map(dataOf))).filter((one) => one !== undefined))
   return pdfMake.createPdf(pdfDefinition(paper, { pictures, letter })).getBlob()
 }

@@ -57,7 +57,7 @@ function thinSteps({ zones, plan, today }: Asked): NextStep[] {
 
 function groundSteps({ zones, plan, job, lawn, today }: Asked): NextStep[] {
   const growing = opensAfter(plan.glance?.growing, today)
-  const tested = lawn.soilTest !== null || job.done.some(({ key }) => operationOf(key)?.testsSoil)
+  const tested = lawn.soilTest !== null || job.done.some(({ key }) => operationOf(key)?.samples)
   const worn = zones.filter(
     ({ survey }) => survey.wear === 'heavy' || survey.drainage === 'slow' || survey.drainage === 'standing',
   )

@@ -3,6 +3,7 @@ import about from './about.json' with { type: 'json' }
 import contract from './contract.json' with { type: 'json' }
 import days from './days.json' with { type: 'json' }
 import decide from './decide.json' with { type: 'json' }
+import device from './device.json' with { type: 'json' }
 import door from './door.json' with { type: 'json' }
 import establishment from './establishment.json' with { type: 'json' }
 import expected from './expected.json' with { type: 'json' }
@@ -47,6 +48,7 @@ export default {
   contract,
   days,
   decide,
+  device,
   door,
   establishment,
   expected,

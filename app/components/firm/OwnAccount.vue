@@ -7,6 +7,8 @@ import { unitItems, unitWords } from '~/utils/unitWords'
 /** What is one's own: units, password, sessions. */
 const props = defineProps<{ person: Context['person']; firmUnits: UnitSystem; demo: boolean }>()
 const context = useContextStore()
+const device = useDeviceStore()
+const unsent = computed(() => device.waiting.length)
 const form = reactive({ current: '', password: '' })
 const { busy, message, errors, judged, send } = useSend()
 const told = ref('')
@@ -35,6 +37,8 @@ async function leave(everywhere: boolean): Promise<void> {
   const gone = await send(() =>
     everywhere ? $fetch('/api/me/sessions', { method: 'DELETE' }) : $fetch('/api/door/sign-out', { method: 'POST' }),
   )
+  // What this device keeps of the firm goes with who was at work.
+  if (gone) await device.wipe()
   if (gone) reloadNuxtApp({ path: '/sign-in', force: true })
 }
 </script>
@@ -75,6 +79,7 @@ async function leave(everywhere: boolean): Promise<void> {
     <p v-if="message" class="problem" role="alert">{{ message }}</p>
     <SecondFactor v-if="!demo && (person.role === 'owner' || person.secondFactor)" :on="person.secondFactor" />
     <SignedInHere />
+    <p v-if="unsent" class="caution">{{ t('device.unsent', { count: unsent }) }}</p>
     <div class="out">
       <UButton variant="outline" :loading="busy" @click="leave(false)">{{ t('firm.signOut') }}</UButton>
       <UButton variant="outline" :loading="busy" @click="leave(true)">{{ t('firm.signOutEverywhere') }}</UButton>

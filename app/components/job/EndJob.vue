@@ -58,11 +58,7 @@ async function end(): Promise<void> {
       <UFormField :label="ASKS[outcome].label" name="note" :error="errors.note"
         ><UTextarea id="field-note" v-model="note" :rows="3" :maxlength="1000" class="w-full"
       /></UFormField>
-      <UCheckbox
-        v-if="outcome === 'closed' && measured"
-        v-model="takeStands"
-        :label="t('inspection.takeStands')"
-      />
+      <UCheckbox v-if="outcome === 'closed' && measured" v-model="takeStands" :label="t('inspection.takeStands')" />
       <UButton v-if="sown" variant="link" class="p-0" :to="stepTo('inspection')">{{ t('inspection.open') }}</UButton>
       <p v-if="message" class="problem" role="alert">{{ message }}</p>
       <span class="pair">

@@ -43,7 +43,12 @@ const print = () => window.print()
       <table v-else-if="block.kind === 'table'" class="lines" :aria-label="block.name">
         <thead>
           <tr>
-            <th v-for="(text, column) in block.head" :key="column" scope="col" :class="{ right: isRight(block, column) }">
+            <th
+              v-for="(text, column) in block.head"
+              :key="column"
+              scope="col"
+              :class="{ right: isRight(block, column) }"
+            >
               {{ text }}
             </th>
           </tr>

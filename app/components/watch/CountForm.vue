@@ -34,8 +34,11 @@ const fresh = (zone = props.zones[0]): Draft => ({
   birds: false,
   note: '',
 })
-/** A count that is begun outlives a closed page of this tab. */
-const draft = useSessionStorage<Draft>(`count-${props.jobId}`, fresh())
+/**
+ * A count that is begun outlives a closed page of this tab. Kept at once: one that is done is gone before the form is, or the next
+ * count would go on with it.
+ */
+const draft = useSessionStorage<Draft>(`count-${props.jobId}`, fresh(), { flush: 'sync' })
 const zone = computed(() => props.zones.find(({ id }) => id === draft.value.zoneId) ?? props.zones[0])
 if (!props.zones.some(({ id }) => id === draft.value.zoneId)) draft.value = fresh()
 const now = ref(0)

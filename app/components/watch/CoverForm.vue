@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import type { z } from 'zod'
-import type { newPhotoSchema } from '#contract/photo'
+import type { NewPhoto } from '#contract/photo'
 import { seenSchema, type NewSeen } from '#contract/seen'
 import { FRAMES_MM } from '#core/learning/germination'
 import { figure } from '#core/measure/figure'
@@ -8,7 +7,7 @@ import { photoFrom, type PhotoFile } from '~/utils/photoFile'
 
 /** Green cover of a frame, from a photo whose corners are put on it, or by eye; the picture is kept with the lawn. */
 const props = defineProps<{ zones: { id: string; name: string }[]; busy: boolean }>()
-const emit = defineEmits<{ save: [seen: NewSeen, photo: z.input<typeof newPhotoSchema> | null]; cancel: [] }>()
+const emit = defineEmits<{ save: [seen: NewSeen, photo: NewPhoto | null]; cancel: [] }>()
 const context = useContextStore()
 const { text, system } = useUnits()
 const { found, message, busy: measuring, measure, correct } = useGreenCover()

@@ -33,7 +33,11 @@ function saveCalendar(): void {
 const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
 const paper = computed((): Paper => {
   const { lawn, watering } = props
-  const text = (words: string, as?: 'small' | 'strong'): PaperBlock => ({ kind: 'text', text: words, ...(as ? { as } : {}) })
+  const text = (words: string, as?: 'small' | 'strong'): PaperBlock => ({
+    kind: 'text',
+    text: words,
+    ...(as ? { as } : {}),
+  })
   const boxes = hours.value.length
     ? [
         text(t('water.sheetTick'), 'strong'),

@@ -244,8 +244,6 @@ export interface Definition<C extends string = string> extends Operation<C> {
   opensLawn?: true
   /** Seed is seen to be up; six weeks later the lawn bears feet. */
   seesEmergence?: true
-  /** Its result tells what the soil lacks. */
-  testsSoil?: true
   /** Sows again where what came up is too thin. */
   reseeds?: true
   /** A visit that looks at seedlings. */

@@ -19,7 +19,6 @@ const squareMm = ({ grass }: Part): number => (grass.seedsPerG > FINE_SEEDS_PER_
 const LABORATORY = say('operations.theLaboratoryTakesThat')
 const soilTest = operation({
   code: 'soilTest',
-  testsSoil: true,
   order: 30,
   name: say('operations.soilTestName'),
   done: say('operations.soilTestDone'),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { NewPhoto } from '#contract/photo'
 import type { NewSeen } from '#contract/seen'
 import type { Work } from '#contract/work'
 import { zonesOf } from '#core/job/lawn'
@@ -20,7 +21,7 @@ async function save(seen: NewSeen): Promise<void> {
   asking.value = null
 }
 /** The picture goes first: a note that names it never stands without it. Sent twice, each is one. */
-async function saveCover(seen: NewSeen, photo: object | null): Promise<void> {
+async function saveCover(seen: NewSeen, photo: NewPhoto | null): Promise<void> {
   if (await note(seen, photo)) asking.value = null
 }
 const putInPlan = (change: Partial<Work>) => lawn.value && savePlan({ work: { ...lawn.value.plan.work, ...change } })

@@ -1,0 +1,101 @@
+import { defineStore } from 'pinia'
+import {
+  addWaiting,
+  allWaiting,
+  dropWaiting,
+  forgetAnswers,
+  refuseWaiting,
+  wipeDevice,
+  type Waiting,
+} from '~/utils/device'
+import { problemOf } from '~/utils/api'
+
+/** Whose answers the device keeps, in its local storage. */
+const WHOSE = 'upper-sill-whose'
+/** Asked again after so long while something waits, ms. */
+const AGAIN_MS = 20_000
+
+/** What this device keeps for a lawn without signal: notes that wait to be sent, and since when nothing was heard. */
+export const useDeviceStore = defineStore('device', () => {
+  /** Who is at work; empty while nobody is known to be. */
+  const by = ref('')
+  const waiting = ref<Waiting[]>([])
+  /** When what is shown was heard, ms; undefined while the server answers. */
+  const heardAt = ref<number>()
+  const sending = ref(false)
+  /** Lawns whose notes were sent, to be read again by whoever shows them. */
+  const sentTo = ref<{ lawnId: string; jobId: string }>()
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function read(): Promise<void> {
+    waiting.value = by.value ? await allWaiting(by.value).catch(() => []) : []
+    clearTimeout(timer)
+    if (waiting.value.some(({ refused }) => !refused)) timer = setTimeout(() => void flush(), AGAIN_MS)
+  }
+
+  /** Who is at work is known: what somebody else was told on this device is forgotten, and what waits is sent. */
+  async function begin(personId: string): Promise<void> {
+    if (by.value === personId) return
+    by.value = personId
+    if (localStorage.getItem(WHOSE) !== personId) await forgetAnswers()
+    localStorage.setItem(WHOSE, personId)
+    await flush()
+  }
+
+  /** Keeps something to be sent. @throws Error where the device keeps nothing */
+  async function put(one: Omit<Waiting, 'refused' | 'order' | 'by'>): Promise<void> {
+    await addWaiting({ ...one, by: by.value, refused: '' })
+    await read()
+  }
+
+  /** One after the other in their order; what the server says against one stands beside it, and the next goes on. */
+  async function flush(): Promise<void> {
+    if (sending.value || !by.value) return
+    sending.value = true
+    try {
+      for (const one of await allWaiting(by.value)) {
+        if (one.refused) continue
+        const stop = await sendOne(one)
+        if (stop) break
+      }
+    } catch {
+      // A device that keeps nothing has nothing to send.
+    } finally {
+      sending.value = false
+      await read()
+    }
+  }
+
+  /** @returns true where nothing more can be sent now */
+  async function sendOne(one: Waiting): Promise<boolean> {
+    try {
+      await $fetch(one.path, { method: 'POST', body: one.body })
+      await dropWaiting(one.id)
+      sentTo.value = { lawnId: one.lawnId, jobId: one.jobId }
+      return false
+    } catch (error) {
+      const problem = problemOf(error)
+      // No network, a server that is down, or nobody signed in: all of it waits.
+      const status = (error as { status?: number }).status ?? 0
+      if (problem.code === 'unreachable' || status === 401 || status === 429 || status >= 500) return true
+      await refuseWaiting(one.id, Object.values(problem.fields)[0] ?? problem.message)
+      return false
+    }
+  }
+
+  /** Lets go of something that the server refused. */
+  async function drop(id: string): Promise<void> {
+    await dropWaiting(id)
+    await read()
+  }
+
+  async function wipe(): Promise<void> {
+    await wipeDevice()
+    localStorage.removeItem(WHOSE)
+    sessionStorage.clear()
+    waiting.value = []
+    heardAt.value = undefined
+  }
+
+  return { waiting, heardAt, sending, sentTo, begin, put, flush, drop, wipe }
+})
