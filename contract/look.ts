@@ -25,8 +25,10 @@ const metres = between(-MOST_AWAY_M, MOST_AWAY_M, said('contract.within2KmOf'))
 const length = between(0.1, 100, said('contract.between4In0')).nullable()
 const depth = between(0, 1000, said('contract.between0And39'))
 
+/** A place on a plan, m east and north of its lawn. */
+export const pointSchema = z.tuple([metres, metres])
 const ring = z
-  .array(z.tuple([metres, metres]))
+  .array(pointSchema)
   .max(MOST_POINTS, said('contract.atMostCorners', { MOST_POINTS: MOST_POINTS.toLocaleString('en-US') }))
 export const featureSchema = z
   .object({

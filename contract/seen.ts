@@ -1,8 +1,10 @@
 import { z } from 'zod'
+import { GERMINATION_CAUSES } from '#core/learning/cause'
 import type { Seen } from '#core/learning/seen'
 import type { SownZone } from '#core/job/watch'
 import type { Day } from '#core/measure/calendar'
-import { between, daySchema, idSchema, text } from './fields'
+import { between, daySchema, idSchema, MOST_AREA_M2, text } from './fields'
+import { pointSchema } from './look'
 import { said } from './said'
 
 /** Frames of one count, and seedlings of one frame, at the most. */
@@ -54,11 +56,27 @@ const wateringSchema = z.object({
   by: z.enum(['firm', 'client']),
 })
 
+const spotSchema = z.object({
+  ...common,
+  kind: z.literal('spot'),
+  zoneId: idSchema,
+  areaM2: between(0.05, MOST_AREA_M2, said('contract.between1Ft01')),
+  missingShare: between(0.05, 1, said('contract.between0And100')),
+  cause: z.enum(GERMINATION_CAUSES),
+  at: pointSchema.nullable().default(null),
+})
+
 /**
  * What was seen of a bed after sowing, under an id made by the device, so that a double click, a lost answer or a second sending
  * makes one of it.
  */
-export const seenSchema = z.discriminatedUnion('kind', [countSchema, heightSchema, coverSchema, wateringSchema])
+export const seenSchema = z.discriminatedUnion('kind', [
+  countSchema,
+  heightSchema,
+  coverSchema,
+  wateringSchema,
+  spotSchema,
+])
 export type NewSeen = z.infer<typeof seenSchema>
 
 /** What was seen, as it is read: by whom it was written down. */

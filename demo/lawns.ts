@@ -1,6 +1,7 @@
 import { toDay } from '#core/measure/calendar'
 import { BLENDS } from '#core/seed/blends'
 import { G_PER_M2_PER_LB_PER_1000FT2 } from '#core/measure/units'
+import { corrowPlan } from './corrowPlan'
 import { cover, ft2, ORDERED, SOWN, soil, taped, WATERED, zone, type DemoLawn } from './lawnKit'
 import { ODELL } from './odell'
 
@@ -33,6 +34,7 @@ export const DEMO_LAWNS: readonly DemoLawn[] = [
         slopeShare: 0.02,
       }),
     ],
+    plan: ([open, yews]) => corrowPlan({ open: open!, yews: yews! }),
     applications: [],
     sowOn: toDay('2026-08-25'),
     done: [...SOWN, ['check', 3]],

@@ -19,7 +19,7 @@ interface Drawn extends Partial<Omit<Feature, 'kind' | 'points' | 'heightM' | 'r
   heightFt?: number
   radiusFt?: number
 }
-const drawn = ({ feet, heightFt, radiusFt, ...rest }: Drawn): Feature => ({
+export const drawn = ({ feet, heightFt, radiusFt, ...rest }: Drawn): Feature => ({
   name: '',
   holes: [],
   zoneId: null,

@@ -191,3 +191,32 @@ test('green cover is measured in a photo on the device, corrected, kept with its
   const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
   expect((await request.delete(`/api/lawns/${lawn.id}/photos/${photo!.id}`, { headers })).ok()).toBe(true)
 })
+
+test('a thin spot is put on the plan with its ground and its cause, and is what is sown again', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(WIDE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  await page.getByRole('button', { name: 'Mark a thin spot' }).click()
+  const form = page.locator('form.spot')
+  await form.getByLabel('How large').fill('not an area')
+  await form.getByRole('button', { name: 'Save thin spot' }).click()
+  await expect(form.getByText(/Not understood/)).toBeVisible()
+  await form.getByLabel('How large').fill('6x10 ft')
+  await form.getByRole('button', { name: 'Half there' }).click()
+  await form.getByRole('application').focus()
+  await page.keyboard.press('ArrowUp')
+  await form.getByRole('application').click({ position: { x: 60, y: 60 } })
+  expect(await barriers(page)).toEqual([])
+  await form.getByRole('button', { name: 'Save thin spot' }).click()
+  await expect(form).toHaveCount(0)
+  const row = page.getByRole('table', { name: 'Thin spots' }).getByRole('row', { name: /60 ft²/ })
+  await expect(row).toContainText(/[\d.]+ oz/)
+  await expect(page.getByRole('img', { name: 'Plan with 1 thin spot' })).toBeVisible()
+  // More may still come up there: nothing is sown now.
+  await expect(page.getByText(/Wait until .*More is still coming up/).first()).toBeVisible()
+  await page.getByRole('button', { name: /^Take back: .*thin spot/ }).click()
+  await expect(page.getByRole('table', { name: 'Thin spots' })).toHaveCount(0)
+})

@@ -41,7 +41,7 @@ test('a lawn goes through two seasons: the first is closed and kept, the second 
     expect((await request.post(`/api/lawns/${lawn.id}/jobs/${lawn.job.id}/seen`, { data, headers })).status()).toBe(200)
   }
   await open(page, `/lawns/${lawn.id}/watch`)
-  await page.getByRole('link', { name: 'Final inspection' }).click()
+  await page.getByRole('link', { name: 'Before and after' }).click()
   const paper = page.getByRole('region', { name: 'Your lawn, before and after' })
   // By hand: 2,500 and 840 sq ft at 96 and 81 % are 92 %.
   await expect(paper).toContainText('The new grass has closed: 92% of the ground is green, 80% before.')

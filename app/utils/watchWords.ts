@@ -105,6 +105,19 @@ export function zoneSays(
   return [...words, ...cover]
 }
 
+/** A cause by its name, as somebody chooses one. */
+export function causeName(cause: GerminationCause): string {
+  const NAMES: Record<GerminationCause, string> = {
+    dry: t('watch.nameDry'),
+    washout: t('watch.nameWashout'),
+    birds: t('watch.nameBirds'),
+    cold: t('watch.nameCold'),
+    shade: t('watch.nameShade'),
+    unknown: t('watch.nameUnknown'),
+  }
+  return NAMES[cause]
+}
+
 export function causeOfZone({ evidence }: ZoneWatch, cause: GerminationCause): string {
   const WORDS: Record<GerminationCause, string> = {
     dry: t('watch.causeDry', {

@@ -20,6 +20,7 @@ import type { JobPlan } from './planJob'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
 import type { SeasonKnown } from './season'
 import { putDownOn } from './states'
+import { LEAST_RATE_SHARE, spotsOf, spotsTogether, type ThinSpot } from './thinSpots'
 import { irrigationOf, wateredBeds } from './watering'
 
 /** How a zone that is sown comes up, as it is expected. */
@@ -49,6 +50,8 @@ export interface ZoneWatch {
   /** Oldest first. */
   counts: JudgedCount[]
   learned: LearnedEmergence | undefined
+  /** Thin spots as they were walked round, oldest first, with the seed each takes. */
+  spots: ThinSpot[]
   /** Green cover as it was seen, oldest first, and what was expected on its day. */
   covers: { seenOn: Day; day: number; share: number; expected: number | null; from: 'photo' | 'eye' }[]
   /** Likeliest first; none where it comes up as expected. */
@@ -83,8 +86,6 @@ export interface WatchAsked {
 const COUNT_EVERY_DAYS = 7
 /** Seedlings over so many times a full stand crowd each other. @source own: most of them die of disease or of each other */
 const OVERFULL = 1.5
-/** Thinner than this nobody sows by hand, of the full rate. @source own */
-const LEAST_RATE_SHARE = 0.25
 
 /** Waterings of a day as they were written down, for one irrigation zone. */
 function loggedOf(job: JobRecord, sownOn: Day, zoneId: string) {
@@ -183,6 +184,16 @@ function actionsOf(
   const { counts, course, learned, causes, perCm2, areaM2 } = zone
   const last = counts.at(-1)
   const allUpOn = addDays(sownOn, allUpAfter(course))
+  const delayDays = Math.max(0, Math.round(learned?.delayDays ?? 0))
+  const upOn = addDays(sownOn, (course.up50 ?? COUNT_EVERY_DAYS) + delayDays)
+  // Nothing more is sown while what is there may still come; late is told from thin by the counts.
+  const comesUntil = addDays(allUpOn, delayDays)
+  // What was walked round is known better than what frames stand for.
+  if (zone.spots.length && part) {
+    const dry: WatchAction[] = zone.spots.some(({ cause }) => cause === 'dry') ? [{ code: 'water' }] : []
+    if (comesUntil > today) return [...dry, { code: 'wait', until: comesUntil }]
+    return [...dry, reseedOf(asked, part, { ...spotsTogether(zone.spots), upOn })]
+  }
   const firstCount = addDays(sownOn, course.up50 ?? COUNT_EVERY_DAYS)
   if (!last) return [{ code: 'count', on: latestOf([firstCount, today]) }]
   const next: WatchAction = { code: 'count', on: latestOf([addDays(last.seenOn, COUNT_EVERY_DAYS), today]) }
@@ -192,8 +203,6 @@ function actionsOf(
   if (full && last.interval.mean / (last.frameMm / 10) ** 2 > OVERFULL * full) return [{ code: 'overfull' }]
   const low = last.state === 'behind' || last.state === 'failed'
   if (!low && !last.weak.length) return [...water, allUpOn > today ? next : { code: 'nothing' }]
-  // Nothing more is sown while what is there may still come; late is told from thin by the counts.
-  const comesUntil = addDays(allUpOn, Math.max(0, Math.round(learned?.delayDays ?? 0)))
   if (low && last.state !== 'failed' && comesUntil > last.seenOn)
     return [...water, { code: 'wait', until: latestOf([comesUntil, today]) }]
   if (!part) return [...water, next]
@@ -208,7 +217,7 @@ function actionsOf(
     reseedOf(asked, part, {
       areaM2: patch ? (areaM2 * last.weak.length) / last.seedlings.length : areaM2,
       missingShare: 1 - Math.min(1, stands),
-      upOn: addDays(sownOn, (course.up50 ?? COUNT_EVERY_DAYS) + Math.max(0, Math.round(learned?.delayDays ?? 0))),
+      upOn,
     }),
   ]
 }
@@ -256,12 +265,14 @@ function watchedZones(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): Zone
     const evidence = evidenceOf(asked, zone, seen, course, { sownOn, log, sunnierFine })
     const low = last && (last.state === 'behind' || last.state === 'failed' || last.weak.length > 0)
     const { id, name, areaM2, sun } = zone
+    const part = partOf(plan.parts, zone)
     const watch = {
       ...{ id, name, areaM2, sun, course, perCm2, counts, learned, evidence },
+      spots: spotsOf(asked.job, id, part, sownOn),
       covers: coversOf(asked.job, id, course, sownOn),
       causes: low ? likelyCauses(evidence) : seen.at(-1)?.moist === false ? (['dry'] as const).slice() : [],
     }
-    return { ...watch, actions: actionsOf(asked, watch, partOf(plan.parts, zone), sownOn) }
+    return { ...watch, actions: actionsOf(asked, watch, part, sownOn) }
   })
 }
 

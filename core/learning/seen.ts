@@ -1,4 +1,6 @@
 import type { Day } from '../measure/calendar'
+import type { PointM } from '../site/geometry'
+import type { GerminationCause } from './cause'
 
 /** Who was there: somebody of the firm, or the client, who told of it. */
 export type SeenBy = 'firm' | 'client'
@@ -55,5 +57,20 @@ export interface SeenWatering {
   note: string
 }
 
+/** Ground where too little came up, as it was walked round. */
+export interface SeenSpot {
+  kind: 'spot'
+  seenOn: Day
+  zoneId: string
+  areaM2: number
+  /** Of a full stand, what is missing there, 0-1. */
+  missingShare: number
+  /** What it is taken to come from. */
+  cause: GerminationCause
+  /** Its middle on the plan, m east and north; null where it was not put there. */
+  at: PointM | null
+  note: string
+}
+
 /** What was seen of a bed after sowing. */
-export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering
+export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot

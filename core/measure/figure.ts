@@ -3,6 +3,7 @@ import {
   KMH_PER_MPH,
   G_PER_M2_PER_LB_PER_1000FT2,
   KG_PER_LB,
+  KG_PER_OZ,
   KPA_PER_PSI,
   L_PER_US_GAL,
   M2_PER_FT2,
@@ -24,6 +25,8 @@ export type Quantity =
   | 'widthMm'
   | 'rateGPerM2'
   | 'massKg'
+  /** Of what goes in a pocket: shown in ounces or grams. */
+  | 'smallMassKg'
   | 'volumeM3'
   | 'waterL'
   | 'tempC'
@@ -88,6 +91,7 @@ const US: Partial<Record<Quantity, Scale>> = {
   distanceM: { unit: 'ft', from: times(1 / M_PER_FOOT), digits: 3, decimals: 1 },
   rateGPerM2: { unit: 'lb/1,000 ft²', from: times(1 / G_PER_M2_PER_LB_PER_1000FT2), digits: 3, decimals: 2 },
   massKg: { unit: 'lb', from: times(1 / KG_PER_LB), digits: 3, decimals: 1 },
+  smallMassKg: { unit: 'oz', from: times(1 / KG_PER_OZ), digits: 2, decimals: 1 },
   volumeM3: { unit: 'ft³', from: times(1 / M3_PER_FT3), digits: 3, decimals: 1 },
   waterL: { unit: 'gal', from: times(1 / L_PER_US_GAL), digits: 3, decimals: 0 },
   tempC: { unit: '°F', from: fahrenheit, digits: 4, decimals: 1 },
@@ -109,6 +113,7 @@ const METRIC: Record<Quantity, Scale> = {
   distanceM: { unit: 'm', from: same, digits: 3, decimals: 1 },
   rateGPerM2: { unit: 'g/m²', from: same, digits: 3, decimals: 1 },
   massKg: { unit: 'kg', from: same, digits: 3, decimals: 2 },
+  smallMassKg: { unit: 'g', from: times(1000), digits: 2, decimals: 0 },
   volumeM3: { unit: 'm³', from: same, digits: 3, decimals: 2 },
   waterL: { unit: 'L', from: same, digits: 3, decimals: 0 },
   tempC: { unit: '°C', from: same, digits: 4, decimals: 1 },

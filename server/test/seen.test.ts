@@ -50,6 +50,13 @@ describe('what is seen after sowing', () => {
     expect(both[0]).toMatchObject({ hours: [6, 14], by: 'client', given: false, zoneId: null })
     for (let i = 0; i < 2; i++) expect((await call('DELETE', path(lawn, `seen/${seen.id}`))).status).toBe(200)
     expect((await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.seen).toHaveLength(1)
+    // A spot has its place on the plan, within the lawn's reach.
+    const spot = { ...count(lawn), kind: 'spot', areaM2: 2.5, missingShare: 1, cause: 'birds', at: [3.25, -4] }
+    const { frameMm: _frame, seedlings: _seedlings, ...told } = spot
+    const kept2 = (await call<Lawn>('POST', path(lawn, 'seen'), told)).body.seen.at(-1)
+    expect(kept2).toMatchObject({ kind: 'spot', areaM2: 2.5, cause: 'birds', at: [3.25, -4] })
+    const far = await call('POST', path(lawn, 'seen'), { ...told, id: randomUUID(), at: [9000, 0] })
+    expect([far.status, Object.keys(far.body.error.fields ?? {})[0]]).toEqual([422, 'at.0'])
   })
 
   test('is refused for a day to come, a zone of elsewhere, an id of something else, and a job that has ended', async () => {

@@ -1,4 +1,4 @@
-<script setup lang="ts" generic="T extends string | boolean">
+<script setup lang="ts" generic="T extends string | boolean | number">
 /** One of a few answers, all in sight. Chosen again, it is unanswered, but where an answer is needed. */
 const value = defineModel<T | null>({ required: true })
 defineProps<{ label: string; choices: readonly { value: T; name: string }[]; help?: string; needed?: boolean }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { SeenNote } from '#contract/seen'
 import { figure } from '#core/measure/figure'
+import { causeName } from '~/utils/watchWords'
 
 /** What was written down, the latest first, each to be taken back. */
 const props = defineProps<{ seen: SeenNote[]; names: Record<string, string>; busy: boolean }>()
@@ -20,6 +21,8 @@ function wordsOf(note: SeenNote): string {
   if (note.kind === 'height') return t('watch.noteHeight', { zone, height: text(figure('depthMm', note.heightMm)) })
   if (note.kind === 'cover')
     return t('watch.noteCover', { zone, percent: Math.round(note.coverShare * 100), from: note.from })
+  if (note.kind === 'spot')
+    return t('watch.noteSpot', { zone, areaM2: text(figure('areaM2', note.areaM2)), cause: causeName(note.cause) })
   return t(note.given ? 'watch.noteWatered' : 'watch.noteMissed', { zone, hours: note.hours.map(hourWords).join(', ') })
 }
 const besides = (note: SeenNote) =>

@@ -26,7 +26,7 @@ function mark(task: Task): void {
     <ol class="visits">
       <li v-for="task in visits" :key="task.key" :class="{ done: task.done, next: task.key === nextKey }">
         <span class="num">{{ shortDay(task.done?.day ?? task.to, context.today) }}</span>
-        <NuxtLink :to="stepTo('do')">{{ tell(task.name) }}</NuxtLink>
+        <NuxtLink :to="stepTo(task.operation.inspects ? 'inspection' : 'do')">{{ tell(task.name) }}</NuxtLink>
         <UIcon v-if="task.done" name="i-lucide-check" :aria-label="t('shell.settled')" />
         <UButton
           v-else-if="task.key === nextKey && isLook(task) && task.to <= context.today"
@@ -39,7 +39,7 @@ function mark(task: Task): void {
       </li>
     </ol>
     <UButton variant="outline" class="mt-2" icon="i-lucide-clipboard-check" :to="stepTo('inspection')">{{
-      t('inspection.open')
+      t('inspection.title')
     }}</UButton>
   </section>
 </template>

@@ -244,6 +244,8 @@ export interface Definition<C extends string = string> extends Operation<C> {
   opensLawn?: true
   /** Seed is seen to be up; six weeks later the lawn bears feet. */
   seesEmergence?: true
+  /** What came of the job is looked at as a whole, for its end. */
+  inspects?: true
   /** Sows again where what came up is too thin. */
   reseeds?: true
   /** A visit that looks at seedlings. */

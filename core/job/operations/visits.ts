@@ -174,6 +174,7 @@ const green = operation({
 
 const close = operation({
   code: 'close',
+  inspects: true,
   order: 370,
   name: say('operations.closeName'),
   done: say('operations.closeDone'),

@@ -12,6 +12,9 @@ import { AS_TOLD } from '../../water/topLayer'
 import { climateFromNormals } from '../../weather/climate'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
 import { NO_WORK } from '../nothingDecided'
+import { seedNeed } from '../../seed/liveSeed'
+import { OPERATIONS } from '../operations/registry'
+import { PLAN_RATE } from '../parts'
 import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
 import { isPlanned, planReseeding, reseedingOf } from '../reseeding'
@@ -122,6 +125,43 @@ describe('what becomes of what was sown', () => {
     // One of four frames stands for a quarter of 400 m²; 6 of 36 are there.
     expect(reseed).toMatchObject({ code: 'reseed', areaM2: 100 })
     expect((reseed as { rateShare: number }).rateShare).toBeCloseTo(1 - 6 / 36, 6)
+  })
+
+  test('spots that were walked round are sown again for what is missing there, once nothing more comes', () => {
+    const spot = (areaM2: number, missingShare: number, day = 12): Seen => ({
+      kind: 'spot',
+      seenOn: addDays(SOWN, day),
+      zoneId: ZONE_ID,
+      areaM2,
+      missingShare,
+      cause: 'birds',
+      at: [3, 4],
+      note: '',
+    })
+    const both = [spot(6, 1), spot(4, 0.5)]
+    expect(zoneOf(watched(13, both).watch, ZONE_ID).actions).toEqual([{ code: 'wait', until: addDays(SOWN, 16) }])
+    const { watch, plan } = watched(21, [count(ZONE_ID, 20, [36, 35, 6, 37]), ...both])
+    const zone = zoneOf(watch, ZONE_ID)
+    // 6 m² bare and 4 m² half there: 10 m² at eight tenths, and not the quarter that frames stand for.
+    const [reseed] = zone.actions
+    expect(reseed).toMatchObject({ code: 'reseed', areaM2: 10 })
+    expect((reseed as { rateShare: number }).rateShare).toBeCloseTo(0.8, 9)
+    // Seed of the spots together is that of the task.
+    expect(zone.spots.reduce((sum, { massKg }) => sum + massKg, 0)).toBeCloseTo(
+      (reseed as { massKg: number }).massKg,
+      9,
+    )
+    expect(zone.spots[0]!.massKg).toBeCloseTo(
+      seedNeed(6, plan.settings.seedRateGPerM2, plan.settings.lot, PLAN_RATE).product.value,
+      9,
+    )
+    expect(zoneOf(watch, BACK_ID).spots).toEqual([])
+    // Sown again, they are looked at anew.
+    const resown = { ...SEED, id: 'r', key: OPERATIONS.find(({ reseeds }) => reseeds)!.code, doneOn: addDays(SOWN, 22) }
+    const after = [...both, spot(2, 1, 30)]
+    expect(zoneOf(watched(31, after, { done: [SEED, resown] }).watch, ZONE_ID).spots).toMatchObject([{ areaM2: 2 }])
+    const dry = both.map((one) => ({ ...one, cause: 'dry' }) as Seen)
+    expect(zoneOf(watched(21, dry).watch, ZONE_ID).actions.map(({ code }) => code)).toEqual(['water', 'reseed'])
   })
 
   test('what was seen says why, and a dry top says water first', () => {

@@ -144,6 +144,9 @@ describe('what people type', () => {
 test('no more digits than the measurement bears', () => {
   expect(showText(figure('areaM2', 612.231), 'us')).toBe('6,590 ft²')
   expect(showText(figure('massKg', 11.975), 'us')).toBe('26.4 lb')
+  // A pound is 16 ounces.
+  expect(showText(figure('smallMassKg', 0.45359237 / 8), 'us')).toBe('2.0 oz')
+  expect(showText(figure('smallMassKg', 0.0567), 'metric')).toBe('57 g')
   expect(showText(figure('tempC', 21.33), 'us')).toBe('70.4 °F')
   expect(show(figure('depthMm', 12.7), 'us')).toEqual({ value: '½', unit: 'in' })
   expect(tapeInches(38.1)).toBe('1½')

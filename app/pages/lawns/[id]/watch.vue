@@ -13,7 +13,7 @@ const context = useContextStore()
 const { sownOn, watched, problem, busy, message, load, note, forget } = useWatch(open)
 const { mark, marking, message: markMessage } = useWork(open)
 const sows = computed(() => shown.value?.parts[0]?.programme.anchor !== 'dressing')
-const asking = ref<'count' | 'height' | 'cover' | null>(null)
+const asking = ref<'count' | 'height' | 'cover' | 'spot' | null>(null)
 const form = useTemplateRef<{ done?: () => void }>('form')
 async function save(seen: NewSeen): Promise<void> {
   if (!(await note(seen))) return
@@ -43,6 +43,7 @@ const names = computed(() => ({
 const measurable = computed(() =>
   open.ground.value ? zonesOf(open.ground.value).map(([id, { name }]) => ({ id, name })) : [],
 )
+const likely = computed(() => Object.fromEntries((watched.value?.zones ?? []).map(({ id, causes }) => [id, causes[0]])))
 const waits = computed(() => !season.value.sownAt && !sill.problem)
 </script>
 
@@ -101,6 +102,16 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         @save="saveCover"
         @cancel="asking = null"
       />
+      <SpotForm
+        v-else-if="asking === 'spot'"
+        :zones="measurable"
+        :features="lawn.features"
+        :spots="watched.zones.flatMap(({ spots }) => spots)"
+        :likely="likely"
+        :busy="busy"
+        @save="save"
+        @cancel="asking = null"
+      />
       <div v-else class="ask">
         <UButton v-if="watched.zones.length" color="primary" size="lg" icon="i-lucide-scan" @click="asking = 'count'">{{
           t('watch.countNow')
@@ -110,6 +121,9 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         }}</UButton>
         <UButton size="lg" variant="outline" icon="i-lucide-camera" @click="asking = 'cover'">{{
           t('watch.coverNow')
+        }}</UButton>
+        <UButton size="lg" variant="outline" icon="i-lucide-map-pin" @click="asking = 'spot'">{{
+          t('watch.spotNow')
         }}</UButton>
       </div>
       <template v-if="zone">
@@ -126,6 +140,7 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         :busy="marking !== ''"
         @mow="mark"
       />
+      <ThinSpots :zones="watched.zones" :features="lawn.features" />
       <SeenNotes :seen="lawn.seen" :names="names" :busy="busy" @forget="forget" />
     </div>
     <WatchVerdict class="says" :watched :work="lawn.plan.work" :busy="saving" @plan="putInPlan" />

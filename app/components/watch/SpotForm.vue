@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { seenSchema, type NewSeen } from '#contract/seen'
+import { GERMINATION_CAUSES, type GerminationCause } from '#core/learning/cause'
+import type { PointM } from '#core/site/geometry'
+import type { Feature } from '#core/site/sitePlan'
+import type { ThinSpot } from '#core/job/thinSpots'
+import { causeName } from '~/utils/watchWords'
+
+/** Ground that stays thin, walked round: where, how much, how thin, and what it is taken to come from. */
+const props = defineProps<{
+  zones: { id: string; name: string }[]
+  features: Readonly<Record<string, Feature>>
+  spots: readonly ThinSpot[]
+  /** What the counts of a zone point to. */
+  likely: Readonly<Record<string, GerminationCause | undefined>>
+  busy: boolean
+}>()
+const emit = defineEmits<{ save: [seen: NewSeen]; cancel: [] }>()
+const context = useContextStore()
+const { parseArea } = useUnits()
+const { judged, errors } = useSend()
+/** Sent again after a lost answer, it is the same note. */
+const id = crypto.randomUUID()
+const zoneId = ref(props.zones[0]?.id ?? '')
+const typed = ref('')
+/** Bare, half there, or somewhat thin. */
+const MISSING = [
+  { value: 1, name: t('watch.spotBare') },
+  { value: 0.5, name: t('watch.spotHalf') },
+  { value: 0.3, name: t('watch.spotThin') },
+]
+const missing = ref<number | null>(1)
+const cause = ref<GerminationCause>(props.likely[zoneId.value] ?? 'unknown')
+const at = ref<PointM | null>(null)
+const ZONES = computed(() => props.zones.map(({ id: value, name: label }) => ({ value, label })))
+const CAUSES = GERMINATION_CAUSES.map((value) => ({ value, label: causeName(value) }))
+const isDrawn = computed(() => Object.values(props.features).some(({ kind }) => kind === 'zone'))
+watch(zoneId, (zone) => {
+  cause.value = props.likely[zone] ?? cause.value
+})
+function save(): void {
+  const areaM2 = parseArea(typed.value)
+  const told = judged(
+    seenSchema,
+    {
+      id,
+      kind: 'spot',
+      seenOn: context.today,
+      zoneId: zoneId.value,
+      areaM2: orZero(areaM2),
+      missingShare: missing.value,
+      cause: cause.value,
+      at: at.value,
+    },
+    { areaM2 },
+  )
+  if (told) emit('save', told)
+}
+</script>
+
+<template>
+  <form class="panel-open spot" @submit.prevent="save">
+    <UFormField v-if="zones.length > 1" :label="t('watch.zone')"
+      ><USelect v-model="zoneId" :items="ZONES" :aria-label="t('watch.zone')"
+    /></UFormField>
+    <UFormField :label="t('watch.spotArea')" :help="t('watch.spotAreaHelp')" :error="errors.areaM2"
+      ><UInput v-model="typed" maxlength="60"
+    /></UFormField>
+    <PickOne v-model="missing" :label="t('watch.spotHow')" :choices="MISSING" needed />
+    <UFormField :label="t('watch.spotCause')"
+      ><USelect v-model="cause" :items="CAUSES" :aria-label="t('watch.spotCause')"
+    /></UFormField>
+    <div v-if="isDrawn">
+      <p class="small">{{ t('watch.planPick') }}</p>
+      <WatchPlan v-model:at="at" :features :spots picking />
+    </div>
+    <div class="actions">
+      <UButton color="primary" type="submit" :loading="busy">{{ t('watch.saveSpot') }}</UButton>
+      <UButton variant="ghost" @click="emit('cancel')">{{ t('watch.cancel') }}</UButton>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.spot {
+  padding: 14px;
+  display: grid;
+  gap: 10px;
+}
+.actions {
+  display: flex;
+  gap: 10px;
+}
+</style>
