@@ -78,6 +78,7 @@ export const CASES: Readonly<Record<string, Case>> = {
   },
   'get /api/context': {},
   'get /api/sill': {},
+  'get /api/firm/learned': {},
   'post /api/firm/samples': { ownerOnly: true },
   'delete /api/firm/samples': { ownerOnly: true },
   'get /api/outlines': { query: outlinesAskedSchema },

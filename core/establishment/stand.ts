@@ -1,4 +1,5 @@
 import type { Grass, GrassCode } from '../grass/grasses'
+import type { FieldBed } from '../learning/fieldShare'
 import { dayReached, firstMowHeightMm, thermalTimeToHeight } from './growth'
 import type { SeasonYear } from './season'
 
@@ -21,11 +22,6 @@ const PLANTS: Readonly<Record<GrassCode, readonly [largestCm2: number, middleCd:
   ZOY: [4, 900],
 }
 const SPREADS_OVER_CD = 120
-/**
- * Of live seed, how much stands up in the field: raked in and covered, on the surface, or among standing grass.
- * @source own
- */
-export const FIELD_SHARE = { covered: 0.6, surface: 0.4, amongGrass: 0.3 } as const
 /** From this share of grass that is kept, seedlings come up among it. @source own */
 const AMONG_GRASS_FROM = 0.3
 /** Looked at so long after sowing, d. */
@@ -45,7 +41,13 @@ export interface Stand {
   scalpToMm: number
   liveSeedsPerCm2: number
   buried: boolean
+  /** Of live seed, what stands up in the field, 0-1. */
+  fieldShare: number
 }
+
+/** How seed lies in a bed, for what of it comes up. */
+export const bedOf = ({ keptShare, buried }: Pick<Stand, 'keptShare' | 'buried'>): FieldBed =>
+  keptShare >= AMONG_GRASS_FROM ? 'fieldAmongGrass' : buried ? 'fieldCovered' : 'fieldSurface'
 
 /** @param thermalCd °C·d of soil at 50 mm since emergence @returns cm² that one plant covers */
 export function plantCm2(grass: GrassCode, thermalCd: number): number {
@@ -72,12 +74,7 @@ export function coverShare(plants: readonly Plants[], oldShare = 0): number {
 const coverBy = (covered: number, oldShare: number): number => 1 - (1 - oldShare) * Math.exp(-covered)
 
 /** Seedlings to be counted on, per cm². */
-export function seedlingsPerCm2({ liveSeedsPerCm2, buried, keptShare }: Stand): number {
-  return (
-    liveSeedsPerCm2 *
-    (keptShare >= AMONG_GRASS_FROM ? FIELD_SHARE.amongGrass : buried ? FIELD_SHARE.covered : FIELD_SHARE.surface)
-  )
-}
+export const seedlingsPerCm2 = ({ liveSeedsPerCm2, fieldShare }: Stand): number => liveSeedsPerCm2 * fieldShare
 
 /** Running sums of thermal time of soil at 50 mm in one year, over the base of each season's grasses. */
 export type SoilCourse50 = Readonly<Record<Grass['season'], Float64Array>>

@@ -1,6 +1,7 @@
 import type { Message } from '../explain/message'
 import type { Day } from '../measure/calendar'
 import type { Practices } from './decision/practices'
+import type { FieldCount } from '../learning/fieldShare'
 import type { Inspection } from './inspection'
 import type { Phase, Wanted } from './operations/definition'
 import type { JobPlan } from './planJob'
@@ -40,18 +41,20 @@ export interface KeptPlan {
   seedKg: number | null
   /** As it was at the end; not of what was never sown, nor of jobs that ended before it was kept. */
   inspection?: Inspection
+  /** What its counts say of its beds; the firm's own figures are proposed from these. */
+  fieldCounts?: FieldCount[]
 }
 
 /**
  * What is kept of a plan when its job ends.
  * @param core version of the core that planned it
- * @param inspection undefined where nothing was sown
+ * @param ends what was seen of it at the end
  */
 export function keptPlan(
   { practices, settings, schedule, price }: JobPlan,
   { planning, currency, today }: Pick<FirmRecord, 'planning' | 'currency' | 'today'>,
   core: string,
-  inspection?: Inspection,
+  ends: Pick<KeptPlan, 'inspection' | 'fieldCounts'> = {},
 ): KeptPlan {
   const tasks = (schedule?.tasks ?? []).map(({ key, name, operation, from, to, groundM2, wanted }): KeptTask => ({
     key,
@@ -74,6 +77,6 @@ export function keptPlan(
     crewHours: price?.crewHours.value ?? null,
     priceMinor: price?.priceMinor.value ?? null,
     seedKg: price?.seedKg ?? null,
-    ...(inspection ? { inspection } : {}),
+    ...ends,
   }
 }

@@ -1,5 +1,5 @@
 import { keptHeightMm } from '../establishment/growth'
-import type { Stand } from '../establishment/stand'
+import { bedOf, type Stand } from '../establishment/stand'
 import { coveringOf, type SeedbedRisk } from '../establishment/sowing'
 import { GRASSES, grassByCode, type Grass } from '../grass/grasses'
 import { swardByCode } from '../grass/swards'
@@ -13,6 +13,7 @@ import type { Practices } from './decision/practices'
 import { PROGRAMMES } from './decision/programmes'
 import { OPERATIONS } from './operations/registry'
 import { isIrrigated, wateringOf, zoneSurveysOf } from './lawn'
+import type { Planning } from './planningFigures'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
 import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
@@ -39,18 +40,23 @@ interface Zones {
   seed: Blend
   settings: PlanSettings
   practices: Practices
+  planning: Planning
 }
 
 /** What of the old sward stays, and how much live seed comes to it. */
-function standOf(lawn: LawnRecord, job: JobRecord, { zones, seed, settings }: Zones): Stand | undefined {
+function standOf(lawn: LawnRecord, job: JobRecord, { zones, seed, settings, planning }: Zones): Stand | undefined {
   if (!zones.length) return undefined
   const killed = job.programme !== null && !PROGRAMMES[job.programme].keepsTurf
+  const lies = {
+    keptShare: killed ? 0 : surveyOver(zones, lawn.texture).desirableShare,
+    buried: settings.coverMm > 0 || settings.rakeMm > 0,
+  }
   return {
     old: killed ? null : standingGrass(zones),
-    keptShare: killed ? 0 : surveyOver(zones, lawn.texture).desirableShare,
+    ...lies,
+    fieldShare: planning[bedOf(lies)],
     scalpToMm: settings.scalpToMm,
     liveSeedsPerCm2: seedsPerCm2(settings.seedRateGPerM2, seed),
-    buried: settings.coverMm > 0 || settings.rakeMm > 0,
   }
 }
 
@@ -112,7 +118,13 @@ export function oddsInputOf(job: JobRecord, lawn: LawnRecord, firm: Firm, coasta
   return oddsOver(
     lawn,
     job,
-    { zones: surveyed(lawn, job, firm.today), seed, settings: settingsOf(lawn, decided, firm), practices },
+    {
+      zones: surveyed(lawn, job, firm.today),
+      seed,
+      settings: settingsOf(lawn, decided, firm),
+      practices,
+      planning: firm.planning,
+    },
     coastal,
   )
 }
@@ -137,7 +149,7 @@ export function oddsInputsByZone(
       {
         id: zone.id,
         name: zone.name,
-        odds: oddsOver(lawn, job, { zones: [zone], seed, settings, practices }, coastal),
+        odds: oddsOver(lawn, job, { zones: [zone], seed, settings, practices, planning: firm.planning }, coastal),
       },
     ]
   })

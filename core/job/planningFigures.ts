@@ -87,6 +87,18 @@ const LIMITS = {
     ...plain(say('figures.allNitrogen'), 'rateGPerM2', 4.394, 4.887, mem(say('figures.allNitrogenFrom'))),
     least: 0.5,
   },
+  fieldCovered: {
+    ...share(say('figures.fieldCovered'), 0.6, own(say('figures.liveSeedUpCovered'))),
+    least: 0.05,
+  },
+  fieldSurface: {
+    ...share(say('figures.fieldSurface'), 0.4, own(say('figures.liveSeedUp'))),
+    least: 0.05,
+  },
+  fieldAmongGrass: {
+    ...share(say('figures.fieldAmongGrass'), 0.3, own(say('figures.liveSeedUp'))),
+    least: 0.05,
+  },
   lowCut: depth(say('figures.keptHeightThatWants'), 25, trade(say('figures.coresOffBelow1'))),
 } satisfies Record<string, Limit>
 

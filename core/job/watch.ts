@@ -12,7 +12,6 @@ import { surveyOver } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import type { Sun } from '../soil/soilCourse'
 import { followLog, type BedLog } from '../water/log'
-import { FIELD_SHARE } from '../establishment/stand'
 import { zoneSurveysOf } from './lawn'
 import { growthOf, mowingsDone, seenOf, type Growth } from './seenGrowth'
 import { PLAN_RATE, type Part } from './parts'
@@ -199,7 +198,7 @@ function actionsOf(
   const next: WatchAction = { code: 'count', on: latestOf([addDays(last.seenOn, COUNT_EVERY_DAYS), today]) }
   const water: WatchAction[] = causes[0] === 'dry' ? [{ code: 'water' }] : []
   if (last.state === 'early') return [...water, next]
-  const full = part && enoughSeedsPerCm2(part.seed)[1] * FIELD_SHARE.covered
+  const full = part && enoughSeedsPerCm2(part.seed)[1] * part.planning.fieldCovered
   if (full && last.interval.mean / (last.frameMm / 10) ** 2 > OVERFULL * full) return [{ code: 'overfull' }]
   const low = last.state === 'behind' || last.state === 'failed'
   if (!low && !last.weak.length) return [...water, allUpOn > today ? next : { code: 'nothing' }]

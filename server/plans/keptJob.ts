@@ -1,9 +1,16 @@
+import { fieldCountsOf } from '#core/job/fieldCounts'
 import { inspectionOf, standsAfter } from '#core/job/inspection'
 import { keptPlan } from '#core/job/keptJob'
+import type { SownZone } from '#core/job/watch'
+import type { EmergenceTold } from '#contract/seen'
 import type { KeptJob, ZoneStood } from '#contract/keptJob'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import type { AtWork } from '../records/firms'
+import { freshStations } from '../weather/collect'
+import { emergenceTold } from '../weather/emergence'
+import { stationOf } from '../weather/stationOf'
 import { engine } from '../utils/engine'
+import { localFetch } from '../utils/localFetch'
 import { plannedJob } from './plannedJob'
 
 /**
@@ -20,9 +27,18 @@ export async function keptJobOf(lawn: Lawn, work: AtWork, takeStands: boolean): 
   return {
     ground: { ...survey, zones: { ...ground.zones }, measured: { ...ground.measured } },
     plan,
-    kept: keptPlan(planned.plan, planned.firm, engine(), inspection),
+    kept: keptPlan(planned.plan, planned.firm, engine(), {
+      ...(inspection ? { inspection } : {}),
+      fieldCounts: fieldCountsOf({ job: record, lawn: ground, firm: planned.firm }, await bedsOf(lawn, work)),
+    }),
     ...(Object.keys(after).length ? { stands: { after, before: stoodBefore(lawn, Object.keys(after)) } } : {}),
   }
+}
+
+/** How its zones were expected to come up; none where the season is not known. */
+async function bedsOf(lawn: Lawn, work: AtWork): Promise<SownZone[]> {
+  const station = stationOf(lawn, await freshStations(work, localFetch))
+  return station ? (JSON.parse(await emergenceTold(work, station, lawn)) as EmergenceTold).zones : []
 }
 
 const stoodBefore = ({ zones }: Lawn, ids: readonly string[]): Record<string, ZoneStood> =>

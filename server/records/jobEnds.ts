@@ -1,6 +1,7 @@
 import { say } from '#core/explain/message'
 import type { EndJob, NewJob } from '#contract/lawn'
 import type { KeptJob, ZoneStood } from '#contract/keptJob'
+import type { FieldCount } from '#core/learning/fieldShare'
 import type { Day } from '#core/measure/calendar'
 import { inFirm, rowsOf, type Queryable } from './db'
 import type { Author } from './firms'
@@ -137,6 +138,21 @@ export async function reopenJob(
     if (stands) await putStands(client, [firmId, lawnId], stands.before, stands.after)
     return true
   })
+}
+
+/** Closed jobs whose counts the firm's own figures are proposed from, the latest. */
+const MOST_COUNTED = 400
+
+/** What the counts of closed jobs say of the firm's beds. */
+export async function fieldCountsIn(firmId: string): Promise<FieldCount[]> {
+  const rows = await rowsOf<{ counts: FieldCount[] }>(
+    firmId,
+    `select record #> '{kept,fieldCounts}' as counts from jobs
+      where firm_id = $1 and outcome = 'closed' and jsonb_array_length(record #> '{kept,fieldCounts}') > 0
+      order by ended_on desc limit $2`,
+    [firmId, MOST_COUNTED],
+  )
+  return rows.flatMap(({ counts }) => counts)
 }
 
 /** How a job was when it ended; undefined while it is open. */

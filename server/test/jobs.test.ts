@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
+import type { FieldProposal } from '#core/learning/fieldShare'
 import { addDays } from '#core/measure/calendar'
 import type { Context } from '#contract/context'
 import type { EndedJob } from '#contract/keptJob'
@@ -38,6 +39,7 @@ describe('a job', () => {
   })
 
   test('that was sown ends with its inspection, and its cover goes into the survey where that is wanted', async () => {
+    await ridge()
     const end = async (takeStands: boolean) => {
       const lawn = await surveyed()
       const [zoneId] = Object.keys(lawn.zones)
@@ -46,6 +48,9 @@ describe('a job', () => {
       await call('POST', path(lawn, 'marks'), { ...mark('sow', sown), note: 'sown then' })
       const seen = { id: randomUUID(), kind: 'cover', seenOn: TODAY, zoneId, coverShare: 0.94, from: 'eye' }
       expect((await call('POST', path(lawn, 'seen'), seen)).status).toBe(200)
+      const frames = { frameMm: 76.2, seedlings: [9, 11, 10, 12] }
+      const count = { id: randomUUID(), kind: 'count', seenOn: TODAY, zoneId, ...frames }
+      expect((await call('POST', path(lawn, 'seen'), count)).status).toBe(200)
       const ending = { version: 1, outcome: 'closed', note: '', takeStands }
       const ended = (await call<Lawn>('POST', path(lawn, 'end'), ending)).body
       const record = (await call<EndedJob>('GET', path(lawn, 'record'))).body
@@ -57,6 +62,10 @@ describe('a job', () => {
     const left = await end(false)
     expect(left.zone.bareShare).toBe(left.was.bareShare)
     expect(left.record.kept.inspection!.next.length).toBeGreaterThan(0)
+    // Both lawns tell what comes up in beds of this firm; with two zones nothing is proposed, and nothing is changed.
+    const learned = (await call<FieldProposal[]>('GET', '/api/firm/learned')).body
+    expect(learned).toEqual([expect.objectContaining({ zones: 2, seedlings: 84, differs: false })])
+    expect((await call<Context>('GET', '/api/context')).body.firm.planning).toEqual({})
   })
 
   test('that ends is kept with its survey, tasks, marks and price, and takes nothing more until it is reopened', async () => {

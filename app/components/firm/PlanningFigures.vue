@@ -77,6 +77,7 @@ const value = (event: Event) => (event.target as HTMLInputElement).value
   <h2>
     {{ t('firm.planningFigures') }} <span class="small">{{ t('firm.whatDecideJudgesAnd') }}</span>
   </h2>
+  <LearnedFigures v-model="own" :locked="locked" />
   <details v-for="group in groups" :key="group.name">
     <summary>
       <b>{{ t(GROUPS[group.name]) }}</b>{{ ' '

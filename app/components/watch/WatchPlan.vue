@@ -44,7 +44,12 @@ function pick(event: MouseEvent): void {
   at.value = [extent.value!.minX + (px - MARGIN) / perM.value, extent.value!.maxY - (py - MARGIN) / perM.value]
 }
 /** By arrow keys half a meter at a time, from the middle. */
-const STEPS: Record<string, PointM> = { ArrowLeft: [-0.5, 0], ArrowRight: [0.5, 0], ArrowUp: [0, 0.5], ArrowDown: [0, -0.5] }
+const STEPS: Record<string, PointM> = {
+  ArrowLeft: [-0.5, 0],
+  ArrowRight: [0.5, 0],
+  ArrowUp: [0, 0.5],
+  ArrowDown: [0, -0.5],
+}
 function step(event: KeyboardEvent): void {
   const by = STEPS[event.key]
   if (!by || !props.picking) return

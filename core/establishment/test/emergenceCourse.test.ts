@@ -20,7 +20,7 @@ const season = buildSeason({
   seed: 11,
 })
 const RISK = { covering: 'covered', slopeShare: 0 } as const
-const STAND = { old: null, keptShare: 0, scalpToMm: 30, liveSeedsPerCm2: 2, buried: true }
+const STAND = { old: null, keptShare: 0, scalpToMm: 30, liveSeedsPerCm2: 2, buried: true, fieldShare: 0.6 }
 const of = (blend: Blend) => judgedOf(season, blend, RISK, 75, STAND)
 const SOWN = season.todayIndex + 10
 

@@ -11,6 +11,7 @@ import { climateFromNormals } from '../../weather/climate'
 import { WEATHER_SEED } from '../../weather/generator'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
 import {
+  bedOf,
   coverOn,
   coverShare,
   denseIndex,
@@ -20,8 +21,16 @@ import {
   soilCourseOf,
   type Stand,
 } from '../stand'
+import { planningOf } from '../../job/planningFigures'
 
-const STAND: Stand = { old: grassByCode('TF'), keptShare: 0.5, scalpToMm: 40, liveSeedsPerCm2: 1, buried: true }
+const STAND: Stand = {
+  old: grassByCode('TF'),
+  keptShare: 0.5,
+  scalpToMm: 40,
+  liveSeedsPerCm2: 1,
+  buried: true,
+  fieldShare: 0.3,
+}
 const soil = (meanC: number, days = 300) =>
   soilCourseOf({ soil: { seedbedHourlyC: new Float32Array(0), probeDailyC: new Float64Array(days).fill(meanC) } })
 const coming = (code: GrassCode, up50: number) => [{ grass: grassByCode(code), countShare: 1, up50 }]
@@ -64,11 +73,10 @@ describe('the ground a plant covers', () => {
 
 describe('a bed after sowing', () => {
   test('counts on fewer seedlings among standing grass, and on the surface', () => {
-    expect([
-      seedlingsPerCm2(STAND),
-      seedlingsPerCm2({ ...STAND, keptShare: 0 }),
-      seedlingsPerCm2({ ...STAND, keptShare: 0, buried: false }),
-    ]).toEqual([0.3, 0.6, 0.4])
+    const planning = planningOf()
+    const of = (lies: Partial<Stand>) => planning[bedOf({ ...STAND, ...lies })]
+    expect([of({}), of({ keptShare: 0 }), of({ keptShare: 0, buried: false })]).toEqual([0.3, 0.6, 0.4])
+    expect(seedlingsPerCm2({ ...STAND, liveSeedsPerCm2: 2, fieldShare: 0.35 })).toBeCloseTo(0.7, 12)
   })
   test('is the old grass alone until it comes up, and more the sooner it does', () => {
     const of = (up50: number) => coverOn(STAND, soil(16), coming('TF', up50), 42)
@@ -76,7 +84,7 @@ describe('a bed after sowing', () => {
     expect(of(8)).toBeGreaterThan(of(20))
   })
   test('is dense on the first day that covers nine tenths, and never where that does not come', () => {
-    const bare = { ...STAND, keptShare: 0, liveSeedsPerCm2: 2 }
+    const bare = { ...STAND, keptShare: 0, liveSeedsPerCm2: 2, fieldShare: 0.6 }
     const day = denseIndex(bare, soil(16), coming('TF', 8), 0)
     expect(coverOn(bare, soil(16), coming('TF', 8), day)).toBeGreaterThanOrEqual(0.9)
     expect(coverOn(bare, soil(16), coming('TF', 8), day - 1)).toBeLessThan(0.9)
@@ -114,6 +122,7 @@ describe('cover at Columbus, by its published normals', () => {
   const standOf = (code: GrassCode): Stand => ({
     ...STAND,
     keptShare: 0,
+    fieldShare: 0.6,
     old: null,
     liveSeedsPerCm2: seedsPerCm2(newRateGPerM2(grassByCode(code)), pureSeed(code)),
   })
