@@ -18,10 +18,17 @@ export function spotsTogether(spots: readonly ThinSpot[]): { areaM2: number; mis
   return { areaM2, missingShare: spots.reduce((sum, spot) => sum + spot.areaM2 * spot.missingShare, 0) / areaM2 }
 }
 
+/** Day on which thin ground was last sown again; undefined where it was not. */
+export const resownOn = (job: Pick<JobRecord, 'done'>): Day | undefined =>
+  job.done
+    .filter(({ key }) => operationOf(key)?.reseeds)
+    .map(({ doneOn }) => doneOn)
+    .sort()
+    .at(-1)
+
 /** Spots seen since the last reseeding; what was sown again is looked at anew. */
 export function spotsOf(job: JobRecord, zoneId: string, part: Part | undefined, sownOn: Day): ThinSpot[] {
-  const resown = job.done.filter(({ key }) => operationOf(key)?.reseeds).map(({ doneOn }) => doneOn)
-  const since = latestOf([sownOn, ...resown])
+  const since = latestOf([sownOn, resownOn(job) ?? sownOn])
   return seenOf(job, 'spot', since)
     .filter((spot) => spot.zoneId === zoneId && (since === sownOn || spot.seenOn > since))
     .map(({ seenOn, areaM2, missingShare, cause, at }) => {

@@ -19,7 +19,7 @@ import type { JobPlan } from './planJob'
 import type { FirmRecord, JobRecord, LawnRecord } from './records'
 import type { SeasonKnown } from './season'
 import { putDownOn } from './states'
-import { LEAST_RATE_SHARE, spotsOf, spotsTogether, type ThinSpot } from './thinSpots'
+import { LEAST_RATE_SHARE, resownOn, spotsOf, spotsTogether, type ThinSpot } from './thinSpots'
 import { irrigationOf, wateredBeds } from './watering'
 
 /** How a zone that is sown comes up, as it is expected. */
@@ -202,6 +202,10 @@ function actionsOf(
   if (full && last.interval.mean / (last.frameMm / 10) ** 2 > OVERFULL * full) return [{ code: 'overfull' }]
   const low = last.state === 'behind' || last.state === 'failed'
   if (!low && !last.weak.length) return [...water, allUpOn > today ? next : { code: 'nothing' }]
+  // Sown again since it was counted: what comes of that is counted once half of it can be up.
+  const resown = resownOn(asked.job)
+  if (resown && resown >= last.seenOn)
+    return [...water, { code: 'count', on: latestOf([addDays(resown, course.up50 ?? COUNT_EVERY_DAYS), today]) }]
   if (low && last.state !== 'failed' && comesUntil > last.seenOn)
     return [...water, { code: 'wait', until: latestOf([comesUntil, today]) }]
   if (!part) return [...water, next]

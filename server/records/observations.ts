@@ -1,5 +1,5 @@
 import type { NewSeen } from '#contract/seen'
-import { inFirm } from './db'
+import { inFirm, rowsOf } from './db'
 import type { Author } from './firms'
 import { roomForObservations } from './quotas'
 
@@ -29,6 +29,16 @@ export async function noteSeen(
     return there ? 'kept' : 'other id'
   })
 }
+
+/** Open jobs in which somebody counted, the latest hundred. */
+export const countedJobs = (firmId: string): Promise<{ lawnId: string; jobId: string }[]> =>
+  rowsOf(
+    firmId,
+    `select distinct o.lawn_id as "lawnId", o.job_id as "jobId" from observations o
+       join jobs j on j.firm_id = o.firm_id and j.id = o.job_id
+      where o.firm_id = $1 and o.kind = 'count' and j.outcome is null limit 100`,
+    [firmId],
+  )
 
 /** Takes one back; twice is no error. */
 export async function forgetSeen(firmId: string, jobId: string, id: string): Promise<void> {

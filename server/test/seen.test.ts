@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
-import { addDays, toDay } from '#core/measure/calendar'
+import { addDays, daysBetween, toDay } from '#core/measure/calendar'
 import type { EmergenceTold } from '#contract/seen'
 import type { Lawn } from '#contract/lawn'
 import { owner } from './database'
@@ -112,4 +112,21 @@ describe('what is seen after sowing', () => {
     // Asked again it is told from what is kept.
     expect((await call<EmergenceTold>('GET', path(lawn, 'emergence'))).body.zones).toEqual(zones)
   })
+})
+
+test('the clock of the demo goes on counting what is counted, once a day it passes, and only while it comes up', async () => {
+  await ridge()
+  const lawn = await sown()
+  const counted = async () =>
+    (await call<Lawn>('GET', `/api/lawns/${lawn.id}`)).body.seen.filter(({ kind }) => kind === 'count')
+  // Nobody counts it yet.
+  await call('POST', '/api/firm/clock', { days: 1 })
+  expect(await counted()).toEqual([])
+  await call('POST', path(lawn, 'seen'), count(lawn))
+  await call('POST', '/api/firm/clock', { days: 9 })
+  const days = (await counted()).map(({ seenOn }) => daysBetween(SOWN, seenOn))
+  // Sown 14 days before, now 24 after: counted on days 18 and 22, and the one by hand.
+  expect(days).toEqual([14, 18, 22])
+  for (let i = 0; i < 3; i++) await call('POST', '/api/firm/clock', { days: 31 })
+  expect((await counted()).map(({ seenOn }) => daysBetween(SOWN, seenOn)).at(-1)).toBe(38)
 })

@@ -164,6 +164,16 @@ describe('what becomes of what was sown', () => {
     expect(zoneOf(watched(21, dry).watch, ZONE_ID).actions.map(({ code }) => code)).toEqual(['water', 'reseed'])
   })
 
+  test('what was sown again since is counted once half of it can be up, and not asked for again', () => {
+    const seen = [count(BACK_ID, 21, [10, 9, 11, 10])]
+    const resown = { ...SEED, id: 'r', key: OPERATIONS.find(({ reseeds }) => reseeds)!.code, doneOn: addDays(SOWN, 24) }
+    const { watch } = watched(26, seen, { done: [SEED, resown] })
+    // Half of it was up after ten days the first time.
+    expect(zoneOf(watch, BACK_ID).actions).toEqual([{ code: 'count', on: addDays(SOWN, 34) }])
+    const again = [...seen, count(BACK_ID, 36, [10, 9, 11, 10])]
+    expect(zoneOf(watched(36, again, { done: [SEED, resown] }).watch, BACK_ID).actions[0]!.code).toBe('reseed')
+  })
+
   test('what was seen says why, and a dry top says water first', () => {
     const dry = watched(12, [count(BACK_ID, 12, [8, 9, 7], { moist: false })]).watch
     expect(zoneOf(dry, BACK_ID).causes[0]).toBe('dry')
