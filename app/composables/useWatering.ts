@@ -1,5 +1,7 @@
 import { addDays, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
+import { showMoney } from '#core/measure/money'
+import { L_PER_M3 } from '#core/measure/units'
 import type { Ending, PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
 
 /** A watering programme in words, for screen and paper. */
@@ -25,7 +27,10 @@ export function useWatering(given: () => { watering: WateringProgramme; sowOn: D
             soak: Math.max(1, Math.round(run.soakMinutes)),
           })
         : t('water.minutesOf', { minutes: Math.max(1, Math.round(run.minutes)) })
+  /** What water costs at the firm's planning price. */
+  const costOf = (litres: number) =>
+    showMoney(Math.round((litres / L_PER_M3) * context.firmRecord.planning.water), context.currency)
   const wet = computed(() => given().watering.phases[0]!)
   const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
-  return { dayOf, about, oftenOf, minutesOf, wet, worst }
+  return { dayOf, about, costOf, oftenOf, minutesOf, wet, worst }
 }

@@ -180,6 +180,7 @@ const PRICES = {
   additive: price(say('figures.additiveWhereWanted'), 'areaM2', 9),
   fleece: price(say('figures.fleece'), 'areaM2', 45),
   sod: price(say('figures.sod'), 'areaM2', 450),
+  water: price(say('figures.water'), 'volumeM3', 300),
 } satisfies Record<string, Limit>
 
 const grouped = <C extends string>(

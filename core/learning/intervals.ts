@@ -36,6 +36,18 @@ function cdfAt(log: (x: number) => number, x: number, mean: number, ratio: (k: n
   return Math.max(0, 1 - sum)
 }
 
+/**
+ * The smallest count of which a Poisson distribution has at least so much at and below it.
+ * @param part 0-1, below 1
+ * @source statistics textbooks: by its terms, one after the other
+ */
+export function poissonQuantile(part: number, mean: number): number {
+  let [count, term] = [0, Math.exp(-mean)]
+  // Past ten means nothing is left but rounding.
+  for (let sum = term; sum < part && count < 10 * mean + 50; sum += term) term *= mean / ++count
+  return count
+}
+
 /** @param mean above 0 @returns chance of `x` or fewer of a Poisson count @source statistics textbooks */
 export const poissonCdf = (x: number, mean: number): number =>
   x < 0

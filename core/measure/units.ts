@@ -15,6 +15,7 @@ export const G_PER_LB = 453.59237
 export const KG_PER_LB = G_PER_LB / 1000
 export const KG_PER_OZ = KG_PER_LB / 16
 export const L_PER_US_GAL = 3.785411784
+export const L_PER_M3 = 1000
 export const KMH_PER_MPH = 1.609344
 /** Pound-force per square inch, from standard gravity 9.80665 m/s². */
 export const KPA_PER_PSI = (KG_PER_LB * 9.80665) / ((MM_PER_INCH / 1000) ** 2 * 1000)

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { seenSchema, type EmergenceTold } from '#contract/seen'
 import type { Lawn } from '#contract/lawn'
 import { expectedIn } from '#core/learning/germination'
+import { poissonQuantile } from '#core/learning/intervals'
 import type { SeenCount } from '#core/learning/seen'
 import { addDays, dayNumber, daysBetween, type Day } from '#core/measure/calendar'
 import { putDownOn } from '#core/job/states'
@@ -23,13 +24,6 @@ function idOf(...of: (string | number)[]): string {
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`
 }
 
-/** A number about a mean as counts differ by chance. @param part even, 0-1 */
-export function poissonOf(mean: number, part: number): number {
-  let [k, chance] = [0, Math.exp(-mean)]
-  for (let sum = chance; sum < part && k < 10 * mean + 50; sum += chance) chance *= mean / ++k
-  return k
-}
-
 const lastCount = ({ seen }: Lawn, zoneId: string) =>
   seen.filter((one): one is Lawn['seen'][number] & SeenCount => one.kind === 'count' && one.zoneId === zoneId).at(-1)
 
@@ -49,7 +43,7 @@ function countsOn(lawn: Lawn, { zones }: EmergenceTold, sownOn: Day, seenOn: Day
         seenOn,
         zoneId,
         frameMm: before.frameMm,
-        seedlings: Array.from({ length: FRAMES }, (_, i) => poissonOf(expected, drawn.uniform(z * FRAMES + i))),
+        seedlings: Array.from({ length: FRAMES }, (_, i) => poissonQuantile(drawn.uniform(z * FRAMES + i), expected)),
         moist: sun === 'full',
       }),
     ]

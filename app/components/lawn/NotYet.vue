@@ -13,12 +13,3 @@ const { lawn, stepTo } = useLawn()
     }}</UButton>
   </section>
 </template>
-
-<style scoped>
-.empty {
-  padding: 20px;
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
-</style>

@@ -29,6 +29,13 @@ const pictures = computed(() => {
     ...shown(is, is ? t('inspection.pictureNow', { day: says(is) }) : ''),
   ]
 })
+/** Asked where there is something to choose from. */
+const asks = computed(() =>
+  [
+    { which: 'before' as const, some: before.value },
+    { which: 'now' as const, some: since.value },
+  ].filter(({ some }) => some.length > 1),
+)
 const paper = computed(() =>
   inspectionPaper(props.inspection, {
     address: props.address,
@@ -42,18 +49,12 @@ const paper = computed(() =>
 
 <template>
   <div class="inspection">
-    <div v-if="before.length > 1 || since.length > 1" class="screen-only pick">
-      <UFormField v-if="before.length > 1" :label="t('inspection.pictureOf', { which: 'before' })"
+    <div v-if="asks.length" class="screen-only pick">
+      <UFormField v-for="{ which, some } in asks" :key="which" :label="t('inspection.pictureOf', { which })"
         ><USelect
-          :model-value="pick(before, chosen.before)?.id ?? 'none'"
-          :items="choices(before)"
-          @update:model-value="chosen.before = $event"
-      /></UFormField>
-      <UFormField v-if="since.length > 1" :label="t('inspection.pictureOf', { which: 'now' })"
-        ><USelect
-          :model-value="pick(since, chosen.now)?.id ?? 'none'"
-          :items="choices(since)"
-          @update:model-value="chosen.now = $event"
+          :model-value="pick(some, chosen[which])?.id ?? 'none'"
+          :items="choices(some)"
+          @update:model-value="chosen[which] = $event"
       /></UFormField>
     </div>
     <PaperPage :paper="paper" :name="`inspection-${jobId.slice(0, 8)}`"><slot /></PaperPage>

@@ -16,7 +16,6 @@ const { judged, errors } = useSend()
 /** Sent again after a lost answer, it is the same note and the same picture. */
 const [id, photoId] = [crypto.randomUUID(), crypto.randomUUID()]
 const zoneId = ref(props.zones[0]?.id ?? '')
-const ZONES = computed(() => props.zones.map(({ id: value, name: label }) => ({ value, label })))
 const frameMm = ref(FRAMES_MM[system.value].at(-1)!)
 const SIDES = computed(() => FRAMES_MM[system.value].map((value) => ({ value, label: text(figure('depthMm', value)) })))
 const INSET = 0.08
@@ -104,12 +103,17 @@ function save(): void {
 </script>
 
 <template>
-  <form class="panel-open cover" @submit.prevent="save">
+  <SeenForm
+    v-model:zone-id="zoneId"
+    class="cover"
+    :zones="zones"
+    :busy="busy"
+    :save="t('watch.coverKeep')"
+    @submit="save"
+    @cancel="emit('cancel')"
+  >
     <p class="small">{{ t('watch.coverHelp') }}</p>
     <div class="field-row">
-      <UFormField v-if="zones.length > 1" :label="t('watch.zone')"
-        ><USelect v-model="zoneId" :items="ZONES" :aria-label="t('watch.zone')"
-      /></UFormField>
       <UFormField :label="t('watch.frame')"
         ><USelect v-model="frameMm" :items="SIDES" :aria-label="t('watch.frame')"
       /></UFormField>
@@ -164,20 +168,10 @@ function save(): void {
     <UFormField v-else :label="t('watch.coverEye')" :error="errors.coverShare"
       ><UInput v-model="eye" maxlength="6" inputmode="decimal"
     /></UFormField>
-    <div class="row">
-      <UButton color="primary" type="submit" :loading="busy">{{ t('watch.coverKeep') }}</UButton>
-      <UButton variant="ghost" @click="emit('cancel')">{{ t('watch.cancel') }}</UButton>
-    </div>
-  </form>
+  </SeenForm>
 </template>
 
 <style scoped>
-.cover {
-  padding: 14px;
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 12px;
-}
 .take {
   display: grid;
   gap: 4px;

@@ -11,7 +11,6 @@ const { judged, errors } = useSend()
 const id = crypto.randomUUID()
 const zoneId = ref(props.zones[0]?.id ?? '')
 const typed = ref('')
-const ZONES = computed(() => props.zones.map(({ id: value, name: label }) => ({ value, label })))
 function save(): void {
   const heightMm = parse('depthMm', typed.value)
   const told = judged(
@@ -24,28 +23,17 @@ function save(): void {
 </script>
 
 <template>
-  <form class="panel-open height" @submit.prevent="save">
-    <UFormField v-if="zones.length > 1" :label="t('watch.zone')"
-      ><USelect v-model="zoneId" :items="ZONES" :aria-label="t('watch.zone')"
-    /></UFormField>
+  <SeenForm
+    v-model:zone-id="zoneId"
+    class="height"
+    :zones="zones"
+    :busy="busy"
+    :save="t('watch.saveHeight')"
+    @submit="save"
+    @cancel="emit('cancel')"
+  >
     <UFormField :label="t('watch.heightField')" :help="unit('depthMm')" :error="errors.heightMm"
       ><UInput v-model="typed" maxlength="30" inputmode="decimal"
     /></UFormField>
-    <div class="actions">
-      <UButton color="primary" type="submit" :loading="busy">{{ t('watch.saveHeight') }}</UButton>
-      <UButton variant="ghost" @click="emit('cancel')">{{ t('watch.cancel') }}</UButton>
-    </div>
-  </form>
+  </SeenForm>
 </template>
-
-<style scoped>
-.height {
-  padding: 14px;
-  display: grid;
-  gap: 10px;
-}
-.actions {
-  display: flex;
-  gap: 10px;
-}
-</style>

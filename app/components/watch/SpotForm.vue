@@ -32,7 +32,6 @@ const MISSING = [
 const missing = ref<number | null>(1)
 const cause = ref<GerminationCause>(props.likely[zoneId.value] ?? 'unknown')
 const at = ref<PointM | null>(null)
-const ZONES = computed(() => props.zones.map(({ id: value, name: label }) => ({ value, label })))
 const CAUSES = GERMINATION_CAUSES.map((value) => ({ value, label: causeName(value) }))
 const isDrawn = computed(() => Object.values(props.features).some(({ kind }) => kind === 'zone'))
 watch(zoneId, (zone) => {
@@ -59,10 +58,15 @@ function save(): void {
 </script>
 
 <template>
-  <form class="panel-open spot" @submit.prevent="save">
-    <UFormField v-if="zones.length > 1" :label="t('watch.zone')"
-      ><USelect v-model="zoneId" :items="ZONES" :aria-label="t('watch.zone')"
-    /></UFormField>
+  <SeenForm
+    v-model:zone-id="zoneId"
+    class="spot"
+    :zones="zones"
+    :busy="busy"
+    :save="t('watch.saveSpot')"
+    @submit="save"
+    @cancel="emit('cancel')"
+  >
     <UFormField :label="t('watch.spotArea')" :help="t('watch.spotAreaHelp')" :error="errors.areaM2"
       ><UInput v-model="typed" maxlength="60"
     /></UFormField>
@@ -74,21 +78,5 @@ function save(): void {
       <p class="small">{{ t('watch.planPick') }}</p>
       <WatchPlan v-model:at="at" :features :spots picking />
     </div>
-    <div class="actions">
-      <UButton color="primary" type="submit" :loading="busy">{{ t('watch.saveSpot') }}</UButton>
-      <UButton variant="ghost" @click="emit('cancel')">{{ t('watch.cancel') }}</UButton>
-    </div>
-  </form>
+  </SeenForm>
 </template>
-
-<style scoped>
-.spot {
-  padding: 14px;
-  display: grid;
-  gap: 10px;
-}
-.actions {
-  display: flex;
-  gap: 10px;
-}
-</style>

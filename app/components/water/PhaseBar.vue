@@ -6,7 +6,7 @@ import type { PhasePlan, WateringProgramme } from '#core/water/programme'
 /** Phases from sowing on: each watering a stroke, a post at each change, and the sign that ends the phase. */
 const props = defineProps<{ watering: WateringProgramme; sowOn: Day }>()
 const { text } = useUnits()
-const { about, dayOf, oftenOf } = useWatering(() => props)
+const { about, costOf, dayOf, oftenOf } = useWatering(() => props)
 const [WIDTH, HEIGHT, TAIL_DAYS] = [700, 44, 28]
 const span = computed(() => props.watering.phases.at(-1)!.from.middle + TAIL_DAYS)
 const x = (days: number) => (days / span.value) * WIDTH
@@ -76,6 +76,7 @@ const NAMES = {
             <th scope="col">{{ t('water.howOften') }}</th>
             <th scope="col" class="right">{{ t('water.depthEach') }}</th>
             <th scope="col" class="right">{{ t('water.litres') }}</th>
+            <th scope="col" class="right">{{ t('water.cost') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -85,6 +86,7 @@ const NAMES = {
             <td>{{ oftenOf(phase) }}</td>
             <td class="right">{{ text(figure('waterMm', phase.depthMm)) }}</td>
             <td class="right">{{ text(figure('waterL', phase.litres)) }}</td>
+            <td class="right">{{ costOf(phase.litres) }}</td>
           </tr>
         </tbody>
       </table>

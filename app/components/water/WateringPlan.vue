@@ -8,7 +8,7 @@ import type { WateringProgramme } from '#core/water/programme'
 /** How new seed is watered: what to do in a sentence, phases, a dry day hour by hour, zones, and the client's sheet. */
 const props = defineProps<{ lawn: Lawn; watering: WateringProgramme; sowOn: Day }>()
 const { text } = useUnits()
-const { dayOf, wet, worst } = useWatering(() => props)
+const { costOf, dayOf, wet, worst } = useWatering(() => props)
 
 const verdict = computed(() => {
   const { timesADay, to } = wet.value
@@ -49,7 +49,7 @@ function print(): void {
       <p class="caution">{{ t('water.cautions') }}</p>
       <div class="actions">
         <UButton color="primary" icon="i-lucide-printer" @click="print">{{ t('water.print') }}</UButton>
-        <span class="small">{{ t('water.noRain', { litres: text(figure('waterL', litres)) }) }}</span>
+        <span class="small">{{ t('water.noRain', { litres: text(figure('waterL', litres)), cost: costOf(litres) }) }}</span>
       </div>
     </section>
     <PhaseBar class="phases" :watering :sow-on="sowOn" />

@@ -2,46 +2,12 @@ import { describe, expect, test } from 'vitest'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
 import { ZONE_ID } from '../../../contract/test/looks'
-import type { EmergenceCourse } from '../../establishment/emergenceCourse'
 import type { Seen } from '../../learning/seen'
-import { addDays, toDay } from '../../measure/calendar'
+import { addDays } from '../../measure/calendar'
 import { COLUMBUS_LAT } from '../../weather/test/stations'
 import { fieldCountsOf } from '../fieldCounts'
 import { OPERATIONS } from '../operations/registry'
-
-const SOWN = toDay('2026-09-08')
-/** An invented curve: a straight rise from day 5 to day 15, for 36 seedlings in three inches. */
-const rising = (delay: number) =>
-  Array.from({ length: 71 }, (_, day) => Math.max(0, Math.min(1, (day - 5 - delay) / 10)))
-const COURSE: EmergenceCourse = {
-  slow: rising(1),
-  middle: rising(0),
-  fast: rising(-1),
-  parts: [{ grass: 'TF', countShare: 1, middle: rising(0), up05: 6, up50: 10, up95: 15 }],
-  up50: 10,
-  usual50: 10,
-  cover: rising(10).map((share) => 0.4 + 0.5 * share),
-  perCm2: 36 / 7.62 ** 2,
-}
-const count = (
-  zoneId: string,
-  day: number,
-  seedlings: number[],
-  change: Partial<Extract<Seen, { kind: 'count' }>> = {},
-) =>
-  ({
-    kind: 'count',
-    seenOn: addDays(SOWN, day),
-    zoneId,
-    frameMm: 76.2,
-    seedlings,
-    moist: null,
-    washed: false,
-    birds: false,
-    note: '',
-    ...change,
-  }) satisfies Seen
-const SEED = { id: 'm', key: 'sow', doneOn: SOWN, share: 1, passed: true } as Lawn['done'][number]
+import { count, COURSE, SEED, SOWN } from './counted'
 
 describe('what a job tells of the beds of its firm', () => {
   const told = (day: number, seen: Seen[], done: Lawn['done'] = [SEED]) => {

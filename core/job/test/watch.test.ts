@@ -6,7 +6,7 @@ import type { EmergenceCourse } from '../../establishment/emergenceCourse'
 import { summarise } from '../../establishment/outlook'
 import { buildSeason } from '../../establishment/season'
 import type { Seen } from '../../learning/seen'
-import { addDays, toDay } from '../../measure/calendar'
+import { addDays } from '../../measure/calendar'
 import { pureSeed } from '../../seed/blends'
 import { AS_TOLD } from '../../water/topLayer'
 import { climateFromNormals } from '../../weather/climate'
@@ -19,8 +19,8 @@ import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
 import { isPlanned, planReseeding, reseedingOf } from '../reseeding'
 import { watchOf, type Watch } from '../watch'
+import { count, COURSE, SEED, SOWN } from './counted'
 
-const SOWN = toDay('2026-09-08')
 let season: SeasonKnown
 beforeAll(() => {
   const built = buildSeason({
@@ -38,39 +38,6 @@ beforeAll(() => {
     [],
   )
 })
-
-/** An invented curve: a straight rise from day 5 to day 15, for 36 seedlings in three inches. */
-const rising = (delay: number) =>
-  Array.from({ length: 71 }, (_, day) => Math.max(0, Math.min(1, (day - 5 - delay) / 10)))
-const COURSE: EmergenceCourse = {
-  slow: rising(1),
-  middle: rising(0),
-  fast: rising(-1),
-  parts: [{ grass: 'TF', countShare: 1, middle: rising(0), up05: 6, up50: 10, up95: 15 }],
-  up50: 10,
-  usual50: 10,
-  cover: rising(10).map((share) => 0.4 + 0.5 * share),
-  perCm2: 36 / 7.62 ** 2,
-}
-const count = (
-  zoneId: string,
-  day: number,
-  seedlings: number[],
-  change: Partial<Extract<Seen, { kind: 'count' }>> = {},
-) =>
-  ({
-    kind: 'count',
-    seenOn: addDays(SOWN, day),
-    zoneId,
-    frameMm: 76.2,
-    seedlings,
-    moist: null,
-    washed: false,
-    birds: false,
-    note: '',
-    ...change,
-  }) satisfies Seen
-const SEED = { id: 'm', key: 'sow', doneOn: SOWN, share: 1, passed: true } as Lawn['done'][number]
 
 /** The lawn in two zones, sown, so many days later. */
 function watched(day: number, seen: Seen[], change: { done?: Lawn['done']; course?: Partial<EmergenceCourse> } = {}) {

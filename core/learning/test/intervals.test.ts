@@ -3,7 +3,7 @@ import negativeBinomial from '@stdlib/stats-base-dists-negative-binomial-cdf'
 import poisson from '@stdlib/stats-base-dists-poisson-cdf'
 import { describe, expect, test } from 'vitest'
 import { draws } from './draws'
-import { countInterval, negativeBinomialCdf, poissonCdf, sizeOf } from '../intervals'
+import { countInterval, negativeBinomialCdf, poissonCdf, poissonQuantile, sizeOf } from '../intervals'
 
 describe('distributions of counts', () => {
   test.each([
@@ -24,6 +24,15 @@ describe('distributions of counts', () => {
     // There by chance of a success; size successes are waited for.
     expect(negativeBinomialCdf(x, mean, size)).toBeCloseTo(negativeBinomial(x, size, size / (size + mean)), 9)
   })
+})
+
+test('a Poisson quantile is the first count at which the distribution of a statistics library reaches it', () => {
+  for (const mean of [0, 0.7, 6, 24])
+    for (const part of [0.01, 0.3, 0.5, 0.9, 0.999]) {
+      const count = poissonQuantile(part, mean)
+      expect(poisson(count, mean)).toBeGreaterThanOrEqual(part - 1e-9)
+      if (count > 0) expect(poisson(count - 1, mean)).toBeLessThan(part)
+    }
 })
 
 describe('an interval of counts', () => {

@@ -34,12 +34,6 @@ const waits = computed(() => !plan.value?.glance && !sill.problem && !sill.lacks
 </template>
 
 <style scoped>
-.empty {
-  padding: 20px;
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
 .page {
   display: grid;
   grid-template-columns: minmax(0, 860px) minmax(180px, 260px);

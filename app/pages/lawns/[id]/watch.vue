@@ -149,12 +149,6 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
 </template>
 
 <style scoped>
-.empty {
-  padding: 20px;
-  display: grid;
-  gap: 8px;
-  justify-items: start;
-}
 .watch {
   display: grid;
   grid-template-columns: 220px minmax(0, 1fr) 336px;

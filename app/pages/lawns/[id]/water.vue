@@ -36,7 +36,4 @@ const sows = computed(() => shown.value?.parts[0]?.programme.anchor === 'seeding
     display: none;
   }
 }
-.empty {
-  padding: 20px;
-}
 </style>
