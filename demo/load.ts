@@ -171,7 +171,7 @@ async function load(by: Author, demo: DemoLawn): Promise<void> {
     work: { ...NO_WORK, ...demo.work },
     settings: { ...beginning, ...demo.settings },
   }
-  await savePlan(by, lawn.job.id, plan, demo.promised)
+  await savePlan(by, lawn.job.id, plan, demo.promised && { on: demo.promised.on, promised: demo.promised })
   const saved = (await lawnById(by.firmId, lawn.id))!
   for (const [code, daysFromSowing, told] of demo.done ?? []) {
     const day = addDays(saved.plan.sowOn!, daysFromSowing)

@@ -30,7 +30,8 @@ export interface FieldProposal {
 }
 
 /**
- * What a firm is taken to know before its own counts: the figure it plans with, worth so many zones, that differ by so much.
+ * What is taken to be known before a firm's own counts: the usual figure, worth so many zones, that differ by so much. Not the figure
+ * in use: that may come from the same counts already.
  * @source own
  */
 export const FIELD_PRIOR = { zones: 4, shape: 2, spread: 0.15 } as const
@@ -40,14 +41,14 @@ const LEAST_ZONES = 5
 /**
  * Of several zones, the share of live seed that comes up: a normal mean of unknown variance with its conjugate prior, so that a
  * few lucky lawns move little.
- * @param planning the figure in use, 0-1
+ * @param usual the figure that is ours, 0-1 @param planning the one in use
  * @returns undefined where nothing was counted
  * @source statistics textbooks: normal and inverse gamma prior, the mean has a t distribution; the prior is own
  */
 export function proposeFieldShare(
   bed: FieldBed,
   counts: readonly FieldCount[],
-  planning: number,
+  { usual, planning }: { usual: number; planning: number },
 ): FieldProposal | undefined {
   const shares = counts.filter((count) => count.bed === bed).map(({ share }) => share)
   const n = shares.length
@@ -56,9 +57,9 @@ export function proposeFieldShare(
   const mean = shares.reduce((sum, share) => sum + share, 0) / n
   const squares = shares.reduce((sum, share) => sum + (share - mean) ** 2, 0)
   const weight = zones + n
-  const share = (zones * planning + n * mean) / weight
+  const share = (zones * usual + n * mean) / weight
   const shapeAfter = shape + n / 2
-  const scale = shape * spread ** 2 + squares / 2 + (zones * n * (mean - planning) ** 2) / (2 * weight)
+  const scale = shape * spread ** 2 + squares / 2 + (zones * n * (mean - usual) ** 2) / (2 * weight)
   const half = tQuantile(0.95, 2 * shapeAfter) * Math.sqrt(scale / (shapeAfter * weight))
   const [low, high] = [Math.max(0, share - half), Math.min(1, share + half)]
   const seedlings = counts.filter((count) => count.bed === bed).reduce((sum, count) => sum + count.seedlings, 0)

@@ -185,7 +185,7 @@ test('a version says by whose clock it was saved, and which one was confirmed', 
   const saved = (await again()).plan
   expect(saved.savedAt).toMatch(/^2026-09-08T12:20/)
   expect((await again()).job).toMatchObject({ state: 'planned', confirmed: null })
-  await savePlan({ ...ours, when }, lawn.job.id, saved, PROMISED)
+  await savePlan({ ...ours, when }, lawn.job.id, saved, { on: PROMISED.on, promised: PROMISED })
   expect((await again()).job).toMatchObject({
     state: 'confirmed',
     promised: PROMISED,
@@ -194,4 +194,8 @@ test('a version says by whose clock it was saved, and which one was confirmed', 
   const versions = await versionsOf(ours.firmId, lawn.job.id)
   expect(versions.map(({ confirmed }) => confirmed)).toEqual([true, false])
   expect(new Date(versions[0]!.savedAt!).toISOString()).toBe(when.at)
+  // Confirmed once more when seed is down: what was told before it is what was promised.
+  const later = toDay('2026-09-25')
+  expect(await savePlan(ours, lawn.job.id, (await again()).plan, { on: later, promised: null })).toBe(true)
+  expect((await again()).job).toMatchObject({ confirmed: { on: later, version: 3 }, promised: PROMISED })
 })

@@ -105,14 +105,14 @@ const KEPT_VERSIONS = 200
 
 /**
  * Saves the next version of a job's plan.
- * @param promised what can be told of it, where this confirms its schedule
+ * @param confirmed the day, where this confirms its schedule, with what could be told of it; null leaves what was told before
  * @returns false when a newer version is there already, or the job has ended
  */
 export async function savePlan(
   { firmId, personId, when }: Author,
   jobId: string,
   plan: PlanInput,
-  promised?: Promised,
+  confirmed?: { on: Day; promised: Promised | null },
 ): Promise<boolean> {
   const s = plan.settings
   return inFirm(firmId, async (client) => {
@@ -151,9 +151,9 @@ export async function savePlan(
         JSON.stringify(plan.blend),
         plan.work,
         when?.at ?? null,
-        promised?.on ?? null,
+        confirmed?.on ?? null,
         s?.starterSlowShare ?? 0,
-        promised ?? null,
+        confirmed?.promised ?? null,
       ],
     )
     if (!rowCount) return false
@@ -167,7 +167,7 @@ export async function savePlan(
     await client.query(
       `insert into plan_versions (firm_id, job_id, version, plan, saved_by, saved_at, confirmed)
        values ($1, $2, $3, $4, $5, coalesce($6::timestamptz, now()), $7)`,
-      [firmId, jobId, version, { ...plan, version }, personId, when?.at ?? null, promised !== undefined],
+      [firmId, jobId, version, { ...plan, version }, personId, when?.at ?? null, confirmed !== undefined],
     )
     return true
   })

@@ -5,7 +5,8 @@ import { FIELD_PRIOR, proposeFieldShare, type FieldCount } from '../fieldShare'
 
 const of = (shares: readonly number[]): FieldCount[] =>
   shares.map((share) => ({ bed: 'fieldCovered', seenOn: toDay('2026-10-01'), share, frames: 6, seedlings: 120 }))
-const proposed = (shares: readonly number[], planning = 0.6) => proposeFieldShare('fieldCovered', of(shares), planning)!
+const proposed = (shares: readonly number[], planning = 0.6) =>
+  proposeFieldShare('fieldCovered', of(shares), { usual: 0.6, planning })!
 
 test('by hand: five zones of 0.5 against 0.6', () => {
   // Worked on paper: mean (4 · 0.6 + 5 · 0.5)/9 = 0.5444; shape 2 + 2.5 = 4.5, nine degrees of freedom, t = 1.8331 (table);
@@ -23,9 +24,16 @@ test('few zones propose nothing however far off they are, and many that agree wi
   expect(proposed(Array.from({ length: 30 }, (_, i) => 0.6 + (i % 2 ? 0.05 : -0.05))).differs).toBe(false)
 })
 
+test('a figure that was taken is not proposed again by the same counts', () => {
+  const counts = Array.from({ length: 12 }, () => 0.45)
+  const { share, differs } = proposed(counts)
+  expect(differs).toBe(true)
+  expect(proposed(counts, share)).toMatchObject({ share, differs: false })
+})
+
 test('counts of another kind of bed tell nothing of this one', () => {
-  expect(proposeFieldShare('fieldSurface', of([0.5]), 0.4)).toBeUndefined()
-  expect(proposeFieldShare('fieldCovered', [], 0.6)).toBeUndefined()
+  expect(proposeFieldShare('fieldSurface', of([0.5]), { usual: 0.4, planning: 0.4 })).toBeUndefined()
+  expect(proposeFieldShare('fieldCovered', [], { usual: 0.6, planning: 0.6 })).toBeUndefined()
 })
 
 /** A fixed sequence of even parts, so that the test is the same each time. */

@@ -1,4 +1,4 @@
-import { planningOf } from '#core/job/planningFigures'
+import { PLANNING, planningOf } from '#core/job/planningFigures'
 import { FIELD_BEDS, proposeFieldShare } from '#core/learning/fieldShare'
 import { fieldCountsIn } from '../../records/jobEnds'
 import { answer } from '../../utils/answer'
@@ -7,5 +7,5 @@ import { answer } from '../../utils/answer'
 export default answer(async (_event, { firm }) => {
   const counts = await fieldCountsIn(firm.id)
   const planning = planningOf(firm.planning)
-  return FIELD_BEDS.flatMap((bed) => proposeFieldShare(bed, counts, planning[bed]) ?? [])
+  return FIELD_BEDS.flatMap((bed) => proposeFieldShare(bed, counts, { usual: PLANNING[bed].value, planning: planning[bed] }) ?? [])
 })

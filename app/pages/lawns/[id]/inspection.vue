@@ -27,7 +27,7 @@ const waits = computed(() => !plan.value?.glance && !sill.problem && !sill.lacks
     <InspectionPaper :inspection :lawn-id="lawn.id" :job-id="lawn.job.id" :address="lawn.address || lawn.client" />
     <aside class="panel then">
       <p>{{ t('inspection.afterClose') }}</p>
-      <UButton color="primary" :to="`/lawns/${lawn.id}/jobs`">{{ t('inspection.toJobs') }}</UButton>
+      <UButton color="primary" :to="stepTo('jobs')">{{ t('inspection.toJobs') }}</UButton>
       <UButton variant="outline" :to="stepTo('watch')">{{ t('inspection.backToWatch') }}</UButton>
     </aside>
   </div>

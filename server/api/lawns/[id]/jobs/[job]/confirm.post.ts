@@ -1,4 +1,5 @@
 import { say } from '#core/explain/message'
+import { putDownOn } from '#core/job/states'
 import { promiseOf } from '#core/job/promise'
 import { confirmSchema } from '#contract/lawn'
 import { authorOf } from '../../../../../records/firms'
@@ -20,9 +21,10 @@ export default answer(async (event, work) => {
   const planned = version === plan.version ? await nothingHeld(asConfirmed, work) : undefined
   const { today } = work
   const told = { sowOn: plan.sowOn, today, currency: work.firm.currency }
-  const promised = promiseOf(planned ?? {}, told)
+  // What is confirmed once seed is down promises nothing any more.
+  const promised = putDownOn({ programme: plan.programme, marks: lawn.done }) ? null : promiseOf(planned ?? {}, told)
   const confirmed = { ...plan, version, work: { ...plan.work, days } }
-  if (!(await savePlan(authorOf(work), job.id, confirmed, promised)))
+  if (!(await savePlan(authorOf(work), job.id, confirmed, { on: today, promised })))
     throw new Refusal(409, 'conflict', say('server.somebodyChangedThisSchedule'))
   return jobAsked(event, work)
 })
