@@ -7,5 +7,7 @@ import { answer } from '../../utils/answer'
 export default answer(async (_event, { firm }) => {
   const counts = await fieldCountsIn(firm.id)
   const planning = planningOf(firm.planning)
-  return FIELD_BEDS.flatMap((bed) => proposeFieldShare(bed, counts, { usual: PLANNING[bed].value, planning: planning[bed] }) ?? [])
+  return FIELD_BEDS.flatMap(
+    (bed) => proposeFieldShare(bed, counts, { usual: PLANNING[bed].value, planning: planning[bed] }) ?? [],
+  )
 })
