@@ -2,7 +2,8 @@ import { addDays, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import { L_PER_M3 } from '#core/measure/units'
-import type { Ending, PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
+import type { Ending, PhasePlan, WateringProgramme } from '#core/water/programme'
+import { runWords } from '~/utils/runWords'
 
 /** A watering programme in words, for screen and paper. */
 export function useWatering(given: () => { watering: WateringProgramme; sowOn: Day }) {
@@ -17,20 +18,10 @@ export function useWatering(given: () => { watering: WateringProgramme; sowOn: D
       : everyDays > 1
         ? t('water.everyDays', { days: everyDays })
         : t('water.everyDay', { times: timesADay })
-  const minutesOf = (run: ZoneWatering['run']) =>
-    !run
-      ? t('water.nobody')
-      : run.runs > 1
-        ? t('water.cycleSoak', {
-            runs: run.runs,
-            minutes: Math.max(1, Math.round(run.minutes)),
-            soak: Math.max(1, Math.round(run.soakMinutes)),
-          })
-        : t('water.minutesOf', { minutes: Math.max(1, Math.round(run.minutes)) })
   /** What water costs at the firm's planning price. */
   const costOf = (litres: number) =>
     showMoney(Math.round((litres / L_PER_M3) * context.firmRecord.planning.water), context.currency)
   const wet = computed(() => given().watering.phases[0]!)
   const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
-  return { dayOf, about, costOf, oftenOf, minutesOf, wet, worst }
+  return { dayOf, about, costOf, oftenOf, minutesOf: runWords, wet, worst }
 }
