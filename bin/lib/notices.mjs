@@ -15,6 +15,7 @@ writeFileSync(
     '# Third-party notices',
     '',
     'Packages installed with Upper Sill, with the licence each one states. Their full texts come with them in `node_modules`.',
+    'PDFs are set in Roboto, which comes with pdfmake (Apache 2.0, by its authors).',
     'Tests also read `weather.csv` of vega-datasets (BSD-3-Clause; observations by US NOAA, public domain).',
     '',
     '| package | version | licence |',

@@ -90,7 +90,6 @@ await shoot(onPhone, 'phone-look', `${steps('Teasel Yard')}/look`, async (page) 
   for (let i = 0; i < 2; i++) await page.getByRole('button', { name: /^Skip/ }).click()
   await page.getByRole('button', { name: 'More', exact: true }).click()
 })
-await shoot(onPhone, 'phone-when', `${odell}/when`)
 await shoot(onPhone, 'phone-do', `${odell}/do`)
 
 // Last, since it is saved: two people at one lawn.
@@ -114,8 +113,22 @@ await technician.getByLabel('Mowed at now').fill('2 3/4 in')
 await technician.getByRole('button', { name: 'Save the survey' }).click()
 await technician.getByRole('group', { name: 'Changed by two people' }).waitFor()
 await technician.screenshot({ path: `${FOLDER}/conflict.png` })
-// Last, because it changes the demo: a job is closed, and its record looked at.
+// Last, because it changes the demo: cover is measured, the job is inspected and closed, and its record looked at.
 const corrow = steps('Corrow Hall')
+const { job, zones } = await (await technician.request.get(`${base}/api${corrow}`)).json()
+for (const [zoneId, { order }] of Object.entries(zones))
+  await technician.request.post(`${base}/api${corrow}/jobs/${job.id}/seen`, {
+    headers: { origin: base },
+    data: {
+      id: crypto.randomUUID(),
+      kind: 'cover',
+      seenOn: '2026-09-08',
+      zoneId,
+      coverShare: order ? 0.78 : 0.91,
+      from: 'eye',
+    },
+  })
+await shoot(technician, 'inspection', `${corrow}/inspection`)
 await technician.goto(`${base}${corrow}/jobs`, { waitUntil: 'networkidle' })
 await technician.getByRole('button', { name: 'Close job…' }).click()
 await technician
