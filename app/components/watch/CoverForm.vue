@@ -172,7 +172,10 @@ function save(): void {
 </template>
 
 <style scoped>
+/* A file is named at length: it has a line of its own. */
 .take {
+  grid-column: 1 / -1;
+  min-width: 0;
   display: grid;
   gap: 4px;
   font-weight: 500;
@@ -235,6 +238,7 @@ function save(): void {
   }
   .file-input {
     min-height: 48px;
+    max-width: 100%;
   }
 }
 </style>
