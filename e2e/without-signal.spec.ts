@@ -100,6 +100,8 @@ test('what the server does not take is said and stays until it is let go; taken 
   )
   await context.setOffline(false)
   await expect(page.getByText('The server did not take what you saw: This job has ended.')).toBeVisible()
+  // It does not stand among what was seen, since it is not.
+  await expect(page.getByRole('listitem').filter({ hasText: '9, 9 in 3 in squares' })).toHaveCount(0)
   await page.getByRole('button', { name: 'Remove it' }).click()
   await expect(page.getByText(/did not take/)).toHaveCount(0)
 })

@@ -76,8 +76,8 @@ export function usePhotos(lawnId: string) {
   onMounted(load)
   // What waited on the device is there now.
   watch(
-    () => device.sentTo,
-    (sent) => sent?.lawnId === lawnId && void load(),
+    () => device.answered,
+    (ids) => ids.includes(lawnId) && void load(),
   )
   return { photos, waiting, message, busy, load, add, again, describe, remove, pictureOf }
 }

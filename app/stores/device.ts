@@ -23,8 +23,8 @@ export const useDeviceStore = defineStore('device', () => {
   /** When what is shown was heard, ms; undefined while the server answers. */
   const heardAt = ref<number>()
   const sending = ref(false)
-  /** Lawns whose notes were sent, to be read again by whoever shows them. */
-  const sentTo = ref<{ lawnId: string; jobId: string }>()
+  /** Lawns whose notes were sent or refused last, to be read again by whoever shows them. */
+  const answered = shallowRef<readonly string[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
 
   async function read(): Promise<void> {
@@ -52,34 +52,35 @@ export const useDeviceStore = defineStore('device', () => {
   async function flush(): Promise<void> {
     if (sending.value || !by.value) return
     sending.value = true
+    const asked = new Set<string>()
     try {
       for (const one of await allWaiting(by.value)) {
         if (one.refused) continue
-        const stop = await sendOne(one)
-        if (stop) break
+        if (!(await isAnswered(one))) break
+        asked.add(one.lawnId)
       }
     } catch {
       // A device that keeps nothing has nothing to send.
     } finally {
       sending.value = false
       await read()
+      if (asked.size) answered.value = [...asked]
     }
   }
 
-  /** @returns true where nothing more can be sent now */
-  async function sendOne(one: Waiting): Promise<boolean> {
+  /** @returns whether the server took or refused it; otherwise nothing more can be sent now */
+  async function isAnswered(one: Waiting): Promise<boolean> {
     try {
       await $fetch(one.path, { method: 'POST', body: one.body })
       await dropWaiting(one.id)
-      sentTo.value = { lawnId: one.lawnId, jobId: one.jobId }
-      return false
+      return true
     } catch (error) {
       const problem = problemOf(error)
       // No network, a server that is down, or nobody signed in: all of it waits.
       const status = (error as { status?: number }).status ?? 0
-      if (problem.code === 'unreachable' || status === 401 || status === 429 || status >= 500) return true
+      if (problem.code === 'unreachable' || status === 401 || status === 429 || status >= 500) return false
       await refuseWaiting(one.id, Object.values(problem.fields)[0] ?? problem.message)
-      return false
+      return true
     }
   }
 
@@ -97,5 +98,5 @@ export const useDeviceStore = defineStore('device', () => {
     heardAt.value = undefined
   }
 
-  return { waiting, heardAt, sending, sentTo, begin, put, flush, drop, wipe }
+  return { waiting, heardAt, sending, answered, begin, put, flush, drop, wipe }
 })

@@ -80,10 +80,12 @@ export const useLawnsStore = defineStore('lawns', () => {
     lawns.value = lawns.value.filter((lawn) => lawn.id !== id)
   }
 
-  // What was sent, or let go, is read as the server has it now.
+  // What was sent or refused is read as the server has it now.
   watch(
-    () => device.sentTo,
-    (sent) => sent && void load(sent.lawnId, byId(sent.lawnId)?.job.id),
+    () => device.answered,
+    (ids) => {
+      for (const id of ids) if (byId(id)) void load(id, byId(id)!.job.id)
+    },
   )
 
   return {

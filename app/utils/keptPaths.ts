@@ -13,9 +13,24 @@ export function keptPath(request: string, query: Readonly<Record<string, unknown
   return all.size ? `${path}?${all}` : path
 }
 
+interface JobKnown {
+  id: string
+  number: number
+  endedOn: string | null
+}
+
+/** The job a lawn opens with: its oldest open one, else its latest. */
+const opensWith = (jobs: readonly JobKnown[]): string | undefined => {
+  const open = jobs.filter(({ endedOn }) => !endedOn)
+  const inOrder = (open.length ? open : jobs).toSorted((a, b) => a.number - b.number)
+  return (open.length ? inOrder[0] : inOrder.at(-1))?.id
+}
+
 /** Paths under which a lawn that a save answered with is asked for later. */
 export function pathsOfLawn(answer: unknown): string[] {
-  const lawn = answer as { id?: unknown; zones?: unknown; job?: { id?: unknown } } | null
+  const lawn = answer as { id?: unknown; zones?: unknown; job?: { id?: unknown }; jobs?: JobKnown[] } | null
   if (typeof lawn?.id !== 'string' || typeof lawn.job?.id !== 'string' || !lawn.zones) return []
-  return [`/api/lawns/${lawn.id}`, `/api/lawns/${lawn.id}?job=${lawn.job.id}`]
+  const path = `/api/lawns/${lawn.id}`
+  const ofJob = `${path}?job=${lawn.job.id}`
+  return opensWith(lawn.jobs ?? []) === lawn.job.id ? [path, ofJob] : [ofJob]
 }

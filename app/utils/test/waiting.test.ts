@@ -50,6 +50,13 @@ test('a question is kept under one name however its query is told, and only what
   for (const never of ['/api/people', '/api/me/sessions', '/api/door/sign-in', '/api/stations/x/keys', '/api/stock'])
     expect([never, keptPath(never)]).toEqual([never, undefined])
   expect(pathsOfLawn(lawn)).toEqual([`/api/lawns/${lawn.id}`, `/api/lawns/${lawn.id}?job=${lawn.job.id}`])
+  // A second job beside the one it opens with is kept under its own name alone.
+  const second = { ...lawn.jobs[0]!, id: 'second', number: 2 }
+  const beside = { ...lawn, jobs: [second, ...lawn.jobs], job: { ...lawn.job, ...second } }
+  expect(pathsOfLawn(beside)).toEqual([`/api/lawns/${lawn.id}?job=second`])
+  expect(pathsOfLawn({ ...beside, jobs: beside.jobs.map((job) => ({ ...job, endedOn: '2026-11-01' })) })).toHaveLength(
+    2,
+  )
   for (const other of [null, 'text', [], { id: 'x' }, { id: 'x', job: { id: 'j' } }])
     expect(pathsOfLawn(other)).toEqual([])
 })
