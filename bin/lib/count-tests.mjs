@@ -33,6 +33,8 @@ const named = [
   }),
   ...(hostile?.failures ?? []).map((failure) => `under attack: ${JSON.stringify(failure).slice(0, 600)}`),
 ]
+const steps = 'test-results/failed-steps.log'
+if (existsSync(steps)) console.log(readFileSync(steps, 'utf8').slice(-6000))
 for (const failure of named) console.log(`✗ ${failure}`)
 
 console.log(`tests: ${passed} passed, ${failed} failed`)

@@ -1,5 +1,4 @@
 import type { Grass, GrassCode } from '../grass/grasses'
-import type { FieldBed } from '../learning/fieldShare'
 import { dayReached, firstMowHeightMm, thermalTimeToHeight } from './growth'
 import type { SeasonYear } from './season'
 
@@ -44,6 +43,10 @@ export interface Stand {
   /** Of live seed, what stands up in the field, 0-1. */
   fieldShare: number
 }
+
+/** How seed lies, each with a planning figure of its own: raked in or covered, on the surface, among standing grass. */
+export const FIELD_BEDS = ['fieldCovered', 'fieldSurface', 'fieldAmongGrass'] as const
+export type FieldBed = (typeof FIELD_BEDS)[number]
 
 /** How seed lies in a bed, for what of it comes up. */
 export const bedOf = ({ keptShare, buried }: Pick<Stand, 'keptShare' | 'buried'>): FieldBed =>

@@ -1,9 +1,6 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import type { FieldBed } from '../establishment/stand'
 import type { Day } from '../measure/calendar'
-
-/** How seed lies, each with a planning figure of its own: raked in or covered, on the surface, among standing grass. */
-export const FIELD_BEDS = ['fieldCovered', 'fieldSurface', 'fieldAmongGrass'] as const
-export type FieldBed = (typeof FIELD_BEDS)[number]
 
 /** Of the live seed of a zone, what stood up, by its last count once all was up. Plain data, kept with the job. */
 export interface FieldCount {

@@ -49,7 +49,9 @@ function print(): void {
       <p class="caution">{{ t('water.cautions') }}</p>
       <div class="actions">
         <UButton color="primary" icon="i-lucide-printer" @click="print">{{ t('water.print') }}</UButton>
-        <span class="small">{{ t('water.noRain', { litres: text(figure('waterL', litres)), cost: costOf(litres) }) }}</span>
+        <span class="small">{{
+          t('water.noRain', { litres: text(figure('waterL', litres)), cost: costOf(litres) })
+        }}</span>
       </div>
     </section>
     <PhaseBar class="phases" :watering :sow-on="sowOn" />

@@ -1,5 +1,6 @@
 import { PLANNING, planningOf } from '#core/job/planningFigures'
-import { FIELD_BEDS, proposeFieldShare } from '#core/learning/fieldShare'
+import { FIELD_BEDS } from '#core/establishment/stand'
+import { proposeFieldShare } from '#core/learning/fieldShare'
 import { fieldCountsIn } from '../../records/jobEnds'
 import { answer } from '../../utils/answer'
 

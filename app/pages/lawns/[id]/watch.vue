@@ -143,7 +143,14 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
       <ThinSpots :zones="watched.zones" :features="lawn.features" />
       <SeenNotes :seen="lawn.seen" :names="names" :busy="busy" @forget="forget" />
     </div>
-    <WatchVerdict class="says" :watched :watering="plan.watering" :work="lawn.plan.work" :busy="saving" @plan="putInPlan" />
+    <WatchVerdict
+      class="says"
+      :watched
+      :watering="plan.watering"
+      :work="lawn.plan.work"
+      :busy="saving"
+      @plan="putInPlan"
+    />
   </div>
   <div v-else class="panel empty" role="status">{{ t('watch.workingOut') }}</div>
 </template>
