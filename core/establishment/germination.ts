@@ -38,34 +38,43 @@ export function steadyEmergenceDays(grass: Grass, tempC: number, share: EmergedS
   return rateC > 0 ? thermalTimeTo(share, grass) / rateC : undefined
 }
 
+/** Thermal time of germination collected on each day, °C·d: with the water that there is, and kept moist. */
+export interface DailyGermination {
+  watered: Float64Array
+  moist: Float64Array
+}
+
 /**
  * Thermal time of germination collected on each day.
  * @param seedbedHourlyC 24 values a day at seed depth, °C
  * @param moisture share of its speed that the water of each hour leaves it; kept moist where left out
  * @param warmerK by which seed lies warmer than that, as under fleece
- * @returns °C·d, one a day
  */
 export function dailyGerminationCd(
   seedbedHourlyC: Float32Array,
   grass: Grass,
   moisture?: Float32Array,
   warmerK = 0,
-): Float64Array {
+): DailyGermination {
   const days = Math.floor(seedbedHourlyC.length / 24)
-  const out = new Float64Array(days)
+  const moist = new Float64Array(days)
+  const watered = moisture ? new Float64Array(days) : moist
   const { baseC, optimumC, ceilingC } = grass.thermal
   const falling = (optimumC - baseC) / (ceilingC - optimumC)
   // `germinationRateC` written out: half a million hours a grass.
   for (let d = 0, h = 0; d < days; d++) {
-    let sum = 0
+    let [sum, slowed] = [0, 0]
     for (const end = h + 24; h < end; h++) {
       const tempC = seedbedHourlyC[h]! + warmerK
       const rising = tempC - baseC
       const past = falling * (ceilingC - tempC)
       const rateC = rising < past ? rising : past
-      if (rateC > 0) sum += moisture === undefined ? rateC : rateC * moisture[h]!
+      if (!(rateC > 0)) continue
+      sum += rateC
+      if (moisture) slowed += rateC * moisture[h]!
     }
-    out[d] = sum / 24
+    moist[d] = sum / 24
+    if (moisture) watered[d] = slowed / 24
   }
-  return out
+  return { watered, moist }
 }

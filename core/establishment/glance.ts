@@ -9,7 +9,7 @@ import { groundLeftOf, rainShareOf, sprinkledFrom, type Outlook } from './outloo
 import { quantile, SOWN_AHEAD, type Season } from './season'
 import type { SeedbedRisk } from './sowing'
 import type { YearsOfTurf } from './lasting'
-import { sowingDay, type SowingDay } from './sowingDay'
+import { sownDay, type SowingDay, type SownDay } from './sowingDay'
 import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
 
 /** What a plan needs to know of its season; small enough to come with a list. */
@@ -57,14 +57,14 @@ const fromWaits = (waits: Waits): SowingDay['mow'] =>
 /**
  * Days until half of the seed is up, in an early, a middle and a late year; null where it is not up in half of them.
  */
-const upOf = ({ up50, up50Early, up50Late }: SowingDay): SowingDay['mow'] =>
+const upOf = ({ up50, up50Early, up50Late }: SownDay): SowingDay['mow'] =>
   up50 === null ? null : { early: up50Early ?? up50, middle: up50, late: up50Late ?? up50 + 14 }
 
 /** Torn, cored and levelled within so many days before the seed. @source own */
 const WORK_DAYS = 4
 
 /** @param soilC of the day, in the middle year @param groundLeft days up to it that are looked at, the day last */
-const toldDay = (day: SowingDay, soilC: number, groundLeft: readonly number[]): NonNullable<Glance['sowing']> => ({
+const toldDay = (day: SownDay, soilC: number, groundLeft: readonly number[]): NonNullable<Glance['sowing']> => ({
   of100: day.chance.of100,
   dormant: day.dormantGood !== null,
   mow: day.mow,
@@ -122,7 +122,7 @@ export function briefAt(
   sowOn: Day | null,
   lasting?: YearsOfTurf,
 ): Brief {
-  const judged = judgedOf(season, blend, risk, keptMm)
+  const judged = judgedOf(season, blend, risk, keptMm, { dryHours: false })
   const shown = season.todayIndex + SOWN_AHEAD
   const odds = oddsByDay(
     judged.years.map(({ whole }) => whole),
@@ -152,7 +152,7 @@ export function briefAt(
       ? [
           briefDay(
             toldDay(
-              sowingDay(judged, odds[i]!, i),
+              sownDay(judged, odds[i]!, i),
               soilC(),
               groundLeftOf(season, turf.season, i + 1, sprinkledFrom(season, risk)),
             ),

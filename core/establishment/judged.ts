@@ -13,19 +13,19 @@ import { soilCourseOf, type Stand } from './stand'
 import { weedsByDay } from './weeds'
 
 /** Each year with its bed and its seed, one after the other: the hours of a bed are let go with its year. */
-function followYears({ years, ground }: Season, blend: Blend, risk: SeedbedRisk, sownDays: number) {
+function followYears({ years, ground }: Season, blend: Blend, risk: SeedbedRisk, sownDays: number, hours: boolean) {
   const { bed, slopeShare } = risk
   const [first] = years
   const days = first ? runLength(first.weather) : 0
   const raMJ = first && radiationOf(ground.latDeg, first.weather.first, days)
-  const dry = bed && dryHoursCount(days)
+  const dry = hours && bed ? dryHoursCount(days) : undefined
   const asTold = bed?.watering.timesADay === 'as told' && !bed.watering.bannedUntil
   const [judged, told]: [BlendYear[], GivenWater[]] = [[], []]
   for (const year of years) {
     const water = bed && bedWater(year.weather, ground, slopeShare, bed, raMJ)
     judged.push(judgeBlend(year, blend, risk, water, sownDays))
     if (!water) continue
-    dry!.add(water.course)
+    dry?.add(water.course)
     const { givenMm, times } = water.course
     told.push(asTold ? { givenMm, times } : givenAsTold(year.weather, ground, slopeShare, bed!, raMJ))
   }
@@ -35,20 +35,51 @@ function followYears({ years, ground }: Season, blend: Blend, risk: SeedbedRisk,
 /**
  * A season with its seed sown on every day of each of its years: what sowing days are read from.
  * @param keptMm height the grass will be kept at
- * @param stand what stands there and what is sown; the cover is not told where left out
+ * @param asked.stand what stands there and what is sown; the cover is not told where left out
+ * @param asked.dryHours whether dry hours of the bed are counted
  */
-export function judgedOf(season: Season, blend: Blend, risk: SeedbedRisk, keptMm: number, stand?: Stand): Judged {
+export function judgedOf(
+  season: Season,
+  blend: Blend,
+  risk: SeedbedRisk,
+  keptMm: number,
+  { stand, dryHours = true }: { stand?: Stand | undefined; dryHours?: boolean } = {},
+): Judged {
+  const { years } = season
   const shown = season.todayIndex + SOWN_AHEAD
+  const rooting = once(() => years.map(({ soil }) => rootingDays(soil.probeDailyC)))
+  const leaves = once(() =>
+    years.map(({ weather }) => blend.map(({ grass }) => leafCourse(grassByCode(grass), weather))),
+  )
+  const oldLeaves = once(() => (stand?.old ? years.map(({ weather }) => leafCourse(stand.old!, weather)) : []))
+  const soils = once(() => (stand ? years.map(soilCourseOf) : []))
+  const weeds = once(() => weedsByDay(season, shown))
   return {
     season,
     blend,
-    ...followYears(season, blend, risk, shown),
-    rooting: season.years.map(({ soil }) => rootingDays(soil.probeDailyC)),
+    ...followYears(season, blend, risk, shown, dryHours),
     keptMm,
     stand,
-    leaves: season.years.map(({ weather }) => blend.map(({ grass }) => leafCourse(grassByCode(grass), weather))),
-    oldLeaves: stand?.old ? season.years.map(({ weather }) => leafCourse(stand.old!, weather)) : [],
-    soils: stand ? season.years.map(soilCourseOf) : [],
-    weeds: weedsByDay(season, shown),
+    get rooting() {
+      return rooting()
+    },
+    get leaves() {
+      return leaves()
+    },
+    get oldLeaves() {
+      return oldLeaves()
+    },
+    get soils() {
+      return soils()
+    },
+    get weeds() {
+      return weeds()
+    },
   }
+}
+
+/** What is made when it is first asked for, and kept. */
+function once<T>(make: () => T): () => T {
+  let made: { of: T } | undefined
+  return () => (made ??= { of: make() }).of
 }

@@ -39,12 +39,26 @@ export interface BedWater {
   warmerK: number
 }
 
-/** Hours of daylight of each day at which the layer is dry. */
-function dryDaylight(leftShare: Float32Array): Uint8Array {
-  const out = new Uint8Array(leftShare.length / 24)
-  for (let d = 0; d < out.length; d++)
-    for (let h = 0; h < 24; h++) if (SUN_WAVE[h]! > 0 && leftShare[d * 24 + h]! < DRY_BELOW) out[d]!++
-  return out
+const DAYLIGHT = Uint8Array.from(SUN_WAVE, (sun) => Number(sun > 0))
+
+/** What water leaves of germination's speed in each hour, and each day's hours of daylight at which the layer is dry. */
+function ofWater(leftShare: Float32Array): Pick<BedWater, 'factor' | 'dryHours'> {
+  const factor = new Float32Array(leftShare.length)
+  const dryHours = new Uint8Array(leftShare.length / 24)
+  // `moistureFactor` written out, in one pass.
+  for (let d = 0, at = 0; d < dryHours.length; d++) {
+    let dry = 0
+    for (let h = 0; h < 24; h++, at++) {
+      const left = leftShare[at]!
+      if (left >= SLOWS_BELOW) factor[at] = 1
+      else {
+        if (left > STANDS_AT) factor[at] = (left - STANDS_AT) / (SLOWS_BELOW - STANDS_AT)
+        if (left < DRY_BELOW) dry += DAYLIGHT[h]!
+      }
+    }
+    dryHours[d] = dry
+  }
+  return { factor, dryHours }
 }
 
 /** What is given to a bed, by the day. */
@@ -83,12 +97,9 @@ export function bedWater(
     bed.watering,
     raMJ,
   )
-  const factor = new Float32Array(course.leftShare.length)
-  for (let i = 0; i < factor.length; i++) factor[i] = moistureFactor(course.leftShare[i]!)
   return {
     course,
-    factor,
-    dryHours: dryDaylight(course.leftShare),
+    ...ofWater(course.leftShare),
     warmerK: bed.cover === 'fleece' ? fleeceWarmsK(ground.sun) : 0,
   }
 }

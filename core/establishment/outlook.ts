@@ -14,7 +14,7 @@ import type { YearsOfTurf } from './lasting'
 import type { Stand } from './stand'
 import { quantile, quantiles, SOWN_AHEAD, type Season } from './season'
 import { hargreavesEt0Mm, radiationOf } from '../weather/radiation'
-import { runLength } from '../weather/weather'
+import { sliceRun } from '../weather/weather'
 import { followRootZone, ROOTS_MM } from '../water/rootZone'
 
 /** Days ahead in which the next frost is looked for. */
@@ -158,10 +158,17 @@ export function groundLeftOf(
   days: number,
   irrigatedFrom: number,
 ): number[] {
-  const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, runLength(years[0]!.weather))
+  const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, days)
   const left = years.map(
     ({ weather }) =>
-      followRootZone(weather, ground, ROOTS_MM.standing, season, { sprinkledFrom: irrigatedFrom }, raMJ).leftShare,
+      followRootZone(
+        sliceRun(weather, 0, days),
+        ground,
+        ROOTS_MM.standing,
+        season,
+        { sprinkledFrom: irrigatedFrom },
+        raMJ,
+      ).leftShare,
   )
   return Array.from(
     { length: days },
@@ -221,7 +228,7 @@ export function summarise(
   lasting?: YearsOfTurf,
 ): Outlook {
   const shown = season.todayIndex + SOWN_AHEAD
-  const judged = judgedOf(season, blend, risk, keptMm, stand)
+  const judged = judgedOf(season, blend, risk, keptMm, { stand })
   const years = judged.years.map(({ whole }) => whole)
   const odds = oddsByDay(years, shown)
   const soilC = soilQuantiles(season, shown)

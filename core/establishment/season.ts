@@ -213,10 +213,8 @@ export function buildSeason(input: SeasonInput): Season {
 }
 
 /** A season by the first so many of its years: the same as one that was built of them alone. */
-export const firstYears = (season: Season, years: number): Season => ({
-  ...season,
-  years: season.years.slice(0, years),
-})
+export const firstYears = (season: Season, years: number): Season =>
+  years < season.years.length ? { ...season, years: season.years.slice(0, years) } : season
 
 /** Mean of the five days that end with day i; shorter at the start of the series. */
 export function fiveDayMean(series: ArrayLike<number>, i: number): number {
@@ -229,19 +227,28 @@ export function fiveDayMean(series: ArrayLike<number>, i: number): number {
 /** The same for every day of a series. */
 export function fiveDayMeans(series: Float64Array): Float64Array {
   const out = new Float64Array(series.length)
-  for (let i = 0; i < out.length; i++) out[i] = fiveDayMean(series, i)
+  for (let i = 0; i < Math.min(4, out.length); i++) out[i] = fiveDayMean(series, i)
+  for (let i = 4; i < out.length; i++)
+    out[i] = (series[i - 4]! + series[i - 3]! + series[i - 2]! + series[i - 1]! + series[i]!) / 5
   return out
 }
 
+/** Middles of soil that were worked out: what grows, what can be sown and what sprouts all ask for the same ones. */
+const middles = new WeakMap<readonly SeasonYear[], Float64Array>()
+
 /** The five-day soil at probe depth that ends with each of the first days, in the middle of the years, °C. */
 export function middleSoilCs({ years }: Season, days: number): Float64Array {
+  const known = middles.get(years)
+  if (known && known.length >= days) return known.subarray(0, days)
   const means = years.map(({ soil }) => fiveDayMeans(soil.probeDailyC))
-  return Float64Array.from({ length: days }, (_, i) =>
+  const middle = Float64Array.from({ length: days }, (_, i) =>
     quantile(
       means.map((year) => year[i]!),
       0.5,
     ),
   )
+  middles.set(years, middle)
+  return middle
 }
 
 /**
@@ -256,7 +263,7 @@ export function quantile(values: readonly number[], share: number): number {
 
 /** Several of them of the same values, which are put in order once. */
 export function quantiles(values: readonly number[], shares: readonly number[]): number[] {
-  const sorted = Float64Array.from(values).sort()
+  const sorted = new Float64Array(values).sort()
   if (!sorted.length) throw new RangeError('No values to take a quantile of.')
   // Its types ask for a plain array; it reads by index alone.
   return shares.map((share) => quantileSorted(sorted as unknown as number[], share)!)

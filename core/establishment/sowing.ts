@@ -156,12 +156,9 @@ export function judgeYear(
   const warm = grass.season === 'warm'
   const baseC = growthBaseC(grass)
   const { medianCd } = grass.thermal
-  const collected = (factor?: Float32Array) => {
-    const daily = dailyGerminationCd(soil.seedbedHourlyC, grass, factor, water?.warmerK)
-    return accumulate(days, (i) => daily[i]!)
-  }
-  const germinated = collected(water?.factor)
-  const whereMoist = water ? collected() : germinated
+  const daily = dailyGerminationCd(soil.seedbedHourlyC, grass, water?.factor, water?.warmerK)
+  const germinated = accumulate(days, (i) => daily.watered[i]!)
+  const whereMoist = water ? accumulate(days, (i) => daily.moist[i]!) : germinated
   const grown = leafCourse(grass, weather)
   const rooted = accumulate(days, (i) => Math.max(0, soil.probeDailyC[i]! - baseC))
   const soil5 = fiveDayMeans(soil.probeDailyC)
@@ -227,8 +224,9 @@ export function judgeYear(
   /** @param looseFrom day from which rain can take it @param by day by which its emergence is counted */
   function judge(into: Established, sown: number, looseFrom: number, by: number, weedsOn: number): void {
     const half = up50[sown]!
-    const moist = emergedShare(grass, between(whereMoist, sown, by))
-    const emerged = emergedShare(grass, between(germinated, sown, by))
+    const [moistCd, wateredCd] = [between(whereMoist, sown, by), between(germinated, sown, by)]
+    const moist = emergedShare(grass, moistCd)
+    const emerged = wateredCd === moistCd ? moist : emergedShare(grass, wateredCd)
     const until = Math.min(days, after(beyondDrying, Math.min(half, days - 1)) + 1)
     const kept = dryHours ? keptMoistShare(between(dryHours, sprouting[sown]!, until), risk.covering !== 'bare') : 1
     const held = Math.exp(between(keptOfRain, looseFrom, Math.min(days, lastLoose[sown]! + 1)))
@@ -244,10 +242,10 @@ export function judgeYear(
       is && looseFrom === sown ? leftByBirds(half - sown, risk.covering, risk.swardCover) : 1,
     ]
     let [product, worst] = [1, 0]
-    shares.forEach((share, k) => {
-      product *= share
-      if (share < shares[worst]!) worst = k
-    })
+    for (let k = 0; k < shares.length; k++) {
+      product *= shares[k]!
+      if (shares[k]! < shares[worst]!) worst = k
+    }
     into.share[sown] = product
     into.worst[sown] = worst
   }

@@ -59,7 +59,7 @@ export interface SowingDay extends DayOdds {
 
 /** Nearest-rank quantiles of waits of which some never end; null where one falls among those. */
 function waitQuantiles(waits: readonly number[], shares: readonly number[]): (number | null)[] {
-  const sorted = Float64Array.from(waits).sort()
+  const sorted = new Float64Array(waits).sort()
   return shares.map((share) => {
     const wait = sorted[Math.round(share * (waits.length - 1))]!
     return Number.isFinite(wait) ? wait : null
@@ -132,23 +132,23 @@ function waterNeed(told: readonly GivenWater[], years: readonly SeedYear[], i: n
 /** Seed that makes less of a mixture does not bring the first mowing. @source own */
 const MOWN_FOR_SHARE = 0.1
 
-/** What every sowing day is read from. */
+/** What every sowing day is read from. What only some read of it is worked out when it is first read. */
 export interface Judged {
   season: Season
   blend: Blend
   years: readonly BlendYear[]
   told: readonly GivenWater[]
   /** Days of each year so far on which roots grow. */
-  rooting: readonly Uint16Array[]
+  readonly rooting: readonly Uint16Array[]
   /** Too dry hours as the client waters; not followed where left out. */
   dryHours: DryHoursCount['told'] | undefined
   keptMm: number
-  weeds: readonly Weed[][]
+  readonly weeds: readonly Weed[][]
   stand: Stand | undefined
   /** Leaves of each part of the mixture, and of the old grass, in each year; and soil. */
-  leaves: readonly (readonly Float64Array[])[]
-  oldLeaves: readonly Float64Array[]
-  soils: readonly SoilCourse50[]
+  readonly leaves: readonly (readonly Float64Array[])[]
+  readonly oldLeaves: readonly Float64Array[]
+  readonly soils: readonly SoilCourse50[]
 }
 
 /** Leaves that shade their bed, and roots that reach below what dries, mm. @source trade: about an inch */
@@ -225,9 +225,11 @@ function rootsOn({ rooting, years }: Judged, i: number): number {
   )
 }
 
-/** What comes of seed sown on one day. @param odds of the day */
-export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
-  const { season, blend, told } = judged
+/** What a plan reads of a sowing day. */
+export type SownDay = Omit<SowingDay, 'seedbedC' | 'seedbedSwing' | 'dry' | 'weeds' | 'stand' | 'rootsMm' | 'parts'>
+
+/** What a plan reads of seed sown on one day. @param odds of the day */
+export function sownDay(judged: Judged, odds: DayOdds, i: number): SownDay {
   const years = judged.years.map(({ whole }) => whole)
   const waits = (key: 'up05' | 'up50' | 'up95') => years.map((year) => year[key][i]! - i)
   const [up50Early, up50, up50Late] = threeOf(waits('up50'), [0.05, 0.5, 0.95])
@@ -239,7 +241,6 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
   }
   return {
     ...odds,
-    ...seedbedOn(season, i),
     up05: middleWait(waits('up05')),
     up50,
     up95,
@@ -248,9 +249,20 @@ export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
     mow: spread(mow.first),
     tall: spread(mow.tall),
     fourthMow: middleWait(mow.fourth),
-    water: waterNeed(told, years, i),
-    dry: judged.dryHours?.(i, Math.min(season.years[0]!.weather.rainMm.length, i + (up95 ?? WET_PHASE_DAYS))) ?? null,
+    water: waterNeed(judged.told, years, i),
     dormantGood: dormantYears(years, i),
+  }
+}
+
+/** All that comes of seed sown on one day. @param odds of the day */
+export function sowingDay(judged: Judged, odds: DayOdds, i: number): SowingDay {
+  const { season, blend } = judged
+  const sown = sownDay(judged, odds, i)
+  const dryUntil = Math.min(season.years[0]!.weather.rainMm.length, i + (sown.up95 ?? WET_PHASE_DAYS))
+  return {
+    ...sown,
+    ...seedbedOn(season, i),
+    dry: judged.dryHours?.(i, dryUntil) ?? null,
     weeds: judged.weeds[i]!,
     stand: standOn(judged, i),
     rootsMm: rootsOn(judged, i),

@@ -117,8 +117,9 @@ export interface TopLayerCourse {
 /** Rain falls from 17 to 21 o'clock: the sun of the day has had its turn. @source own; a day's record does not say */
 export const [RAIN_FROM, RAIN_TO] = [17, 21]
 const SUN_WAVE_SUM = SUN_WAVE.reduce((sum, v) => sum + v, 0)
+const SUN_SHARES = SUN_WAVE.map((v) => v / SUN_WAVE_SUM)
 /** Share of a day's evaporation that falls into an hour of the sun. */
-export const shareOfDay = (hour: number): number => SUN_WAVE[hour]! / SUN_WAVE_SUM
+export const shareOfDay = (hour: number): number => SUN_SHARES[hour]!
 
 /**
  * Follows the top layer hour by hour. It begins full.
@@ -148,27 +149,38 @@ export function followTopLayer(
       : 1
   if (everyDays > 1) hours.add(FIRST_HOUR)
   const exposure = exposureOf(ground.sun)
+  const { capacityMm, readilyMm, evaporationFactor, infiltrationMmPerH } = layer
+  const { leftShare, givenMm, times } = course
+  // A third of a season's work: `evaporatedMm` is written out, and nights without rain change nothing.
+  const dryingMm = capacityMm - readilyMm
+  const wantedAt = Uint8Array.from({ length: 24 }, (_, h) =>
+    Number(told ? h >= FIRST_HOUR && h <= LAST_HOUR : hours.has(h)),
+  )
+  const least = told ? capacityMm * (1 - TOLD_BELOW) : -1
   let depleted = 0
-  for (let d = 0; d < days; d++) {
-    const [tmax, tmin] = [run.tmaxC[d]!, run.tminC[d]!]
-    const et0 = Math.max(0, hargreavesEt0Mm(tmax, tmin, raMJ[d]!)) * exposure
+  for (let d = 0, at = 0; d < days; d++) {
+    const et0 = Math.max(0, hargreavesEt0Mm(run.tmaxC[d]!, run.tminC[d]!, raMJ[d]!)) * exposure
     const allowed = d >= bannedDays && d % everyDays === 0
-    const rain = run.rainMm[d]! / (RAIN_TO - RAIN_FROM)
+    const enters = Math.min(run.rainMm[d]! / (RAIN_TO - RAIN_FROM), infiltrationMmPerH)
+    let left = 1 - depleted / capacityMm
     for (let h = 0; h < 24; h++) {
-      const sun = SUN_WAVE[h]!
-      if (sun) depleted += evaporatedMm(layer, depleted, (et0 * sun) / SUN_WAVE_SUM)
-      if (rain && h >= RAIN_FROM && h < RAIN_TO)
-        depleted = Math.max(0, depleted - Math.min(rain, layer.infiltrationMmPerH))
-      const wanted = told
-        ? h >= FIRST_HOUR && h <= LAST_HOUR && layer.capacityMm - depleted < TOLD_BELOW * layer.capacityMm
-        : hours.has(h)
-      if (wanted && allowed) {
-        const given = Math.min(depleted, layer.infiltrationMmPerH)
-        depleted -= given
-        course.givenMm[d]! += given
-        course.times[d]!++
+      const share = SUN_SHARES[h]!
+      const rains = enters > 0 && h >= RAIN_FROM && h < RAIN_TO
+      const watered = allowed && wantedAt[h]!
+      if (share || rains || watered) {
+        const reduction = depleted <= readilyMm ? 1 : (capacityMm - depleted) / dryingMm
+        const dries = reduction * evaporationFactor * et0 * share
+        depleted = dries < capacityMm - depleted ? depleted + dries : capacityMm
+        if (rains) depleted = depleted > enters ? depleted - enters : 0
+        if (watered && depleted > least) {
+          const given = Math.min(depleted, infiltrationMmPerH)
+          depleted -= given
+          givenMm[d]! += given
+          times[d]!++
+        }
+        left = 1 - depleted / capacityMm
       }
-      course.leftShare[d * 24 + h] = 1 - depleted / layer.capacityMm
+      leftShare[at++] = left
     }
   }
   return course

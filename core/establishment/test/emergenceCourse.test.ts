@@ -21,7 +21,7 @@ const season = buildSeason({
 })
 const RISK = { covering: 'covered', slopeShare: 0 } as const
 const STAND = { old: null, keptShare: 0, scalpToMm: 30, liveSeedsPerCm2: 2, buried: true, fieldShare: 0.6 }
-const of = (blend: Blend) => judgedOf(season, blend, RISK, 75, STAND)
+const of = (blend: Blend) => judgedOf(season, blend, RISK, 75, { stand: STAND })
 const SOWN = season.todayIndex + 10
 
 describe('emergence of one sowing, day by day', () => {

@@ -31,7 +31,7 @@ describe('emergence at a steady soil', () => {
   test('bluegrass under the ISTA alternating regime, 16 h at 15 and 8 h at 30 °C, takes 20.3 days', () => {
     const grass = grassByCode('KBG')
     const hours = Float32Array.from({ length: 24 }, (_, h) => (h < 16 ? 15 : 30))
-    const perDayCd = dailyGerminationCd(hours, grass)[0]!
+    const perDayCd = dailyGerminationCd(hours, grass).moist[0]!
     expect(thermalTimeTo(0.5, grass) / perDayCd).toBeCloseTo(20.3, 1)
   })
 
