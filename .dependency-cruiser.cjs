@@ -3,8 +3,9 @@ const inside = (folder) => ({ path: `^${folder}/` })
 
 module.exports = {
   forbidden: [
-    // Pure packages do what is nobody's heart: the sun's path, polygons joined and cut, quantiles, the error function.
-    { name: 'core-imports-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { pathNot: '^core/|^words/message\\.ts$|node_modules/(suncalc|clipper2-ts|(@types/)?d3-array|simple-statistics|@stdlib/stats-base-dists-t-quantile)/' } },
+    // Pure packages do what is nobody's heart: the sun's path, polygons joined and cut, quantiles, the error function,
+    // eigenvectors.
+    { name: 'core-imports-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { pathNot: '^core/|^words/message\\.ts$|node_modules/(suncalc|clipper2-ts|(@types/)?d3-array|simple-statistics|ml-matrix|@stdlib/stats-base-dists-t-quantile)/' } },
     // Core names messages and says none: the list of their names is a type.
     { name: 'core-says-nothing', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$|/test/' }, to: { path: '^words/', dependencyTypesNot: ['type-only'] } },
     { name: 'words-know-only-core', severity: 'error', from: { path: '^words/', pathNot: '\\.test\\.ts$' }, to: { path: '^(app|server|contract|demo|bin)/' } },

@@ -16,8 +16,11 @@ const Z: Record<string, number> = { '0.05': -1.6448536, '0.5': 0, '0.6': 0.25334
 /** Shares of the stand for which the thermal time is asked. */
 export type EmergedShare = 0.05 | 0.5 | 0.6 | 0.95
 
+/** So many standard deviations from the mean all is on one side, to a billionth. */
+const ALL_WITHIN = 6
 /** Standard normal distribution. */
-export const normalShare = (z: number): number => (1 + errorFunction(z * Math.SQRT1_2)) / 2
+export const normalShare = (z: number): number =>
+  Math.abs(z) > ALL_WITHIN ? Number(z > 0) : (1 + errorFunction(z * Math.SQRT1_2)) / 2
 
 /**
  * Share of those of one grass that will emerge that have, by thermal time collected since sowing. @source own

@@ -9,7 +9,7 @@ import { groundLeftOf, rainShareOf, sprinkledFrom, type Outlook } from './outloo
 import { quantile, SOWN_AHEAD, type Season } from './season'
 import type { SeedbedRisk } from './sowing'
 import type { YearsOfTurf } from './lasting'
-import { sownDay, type SowingDay, type SownDay } from './sowingDay'
+import { sownDay, WET_PHASE_DAYS, type SowingDay, type SownDay } from './sowingDay'
 import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
 
 /** What a plan needs to know of its season; small enough to come with a list. */
@@ -122,8 +122,10 @@ export function briefAt(
   sowOn: Day | null,
   lasting?: YearsOfTurf,
 ): Brief {
-  const judged = judgedOf(season, blend, risk, keptMm, { dryHours: false })
   const shown = season.todayIndex + SOWN_AHEAD
+  const i = sowOn ? daysBetween(season.first, sowOn) : -1
+  const asked = i >= 0 && i < shown
+  const judged = judgedOf(season, blend, risk, keptMm, { dryHours: false, toldDays: asked ? i + WET_PHASE_DAYS : 1 })
   const odds = oddsByDay(
     judged.years.map(({ whole }) => whole),
     shown,
@@ -131,8 +133,6 @@ export function briefAt(
   const turf = grassByCode(mainOf(blend))
   const { lowC, highC } = germinationBand(turf)
   const candidate = candidateDays(season, turf.season, risk.winterColour === true, shown)
-  const i = sowOn ? daysBetween(season.first, sowOn) : -1
-  const asked = i >= 0 && i < shown
   const soilC = () =>
     Math.round(
       quantile(

@@ -1,5 +1,5 @@
 import type { JudgedReading } from '../soil/probe'
-import { usualWeekRainMm, type Normals } from '../weather/normals'
+import { usualWeekRainMm, usualWeeksRainMm, type Normals } from '../weather/normals'
 import { mainOf, type Blend } from '../seed/blends'
 import { germinationBand, grassByCode } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../measure/calendar'
@@ -259,7 +259,7 @@ export function summarise(
     })),
     filled: Array.from(season.filled, Boolean),
     rainMm: Array.from(season.filled, (filled, i) => (filled ? null : season.years[0]!.weather.rainMm[i]!)),
-    usualWeekRainMm: Array.from({ length: shown }, (_, i) => Math.round(usualWeekRainMm(normals, start + i))),
+    usualWeekRainMm: usualWeeksRainMm(normals, start, shown).map(Math.round),
     et0Mm: dryingOf(season, shown),
     band: { lowC: band.lowC, highC: band.highC },
     insideBand: insideRuns(soilC.median, band.lowC, band.highC),

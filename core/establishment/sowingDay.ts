@@ -89,7 +89,7 @@ function seedbedOn({ years }: Season, day: number): Pick<SowingDay, 'seedbedC' |
 }
 
 /** Days of the wet phase that are looked at where seed does not come up within them. */
-const WET_PHASE_DAYS = 28
+export const WET_PHASE_DAYS = 28
 
 /**
  * Water that keeps a bed moist from a sowing day on, in the middle year. @param told courses of the years, watered as

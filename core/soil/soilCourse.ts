@@ -1,6 +1,6 @@
 import { radiationOf, solarRadiationMJ } from '../weather/radiation'
 import { copyColumn, soilColumn, thermalDiffusivityM2PerS, type SoilColumn, type Texture } from './soil'
-import { soilDay, strikeDay, type SoilDay } from './soilDay'
+import { soilDay, strikeDays, type SoilDay } from './soilDay'
 import { runLength, sliceRun, type WeatherRun } from '../weather/weather'
 
 export type GroundCover = 'bare' | 'thin turf' | 'dense turf' | 'dark organic cover'
@@ -125,22 +125,31 @@ export function followSoil(
   into = emptyCourse(meanC.length),
 ): SoilCourse {
   const { seedbedHourlyC, probeDailyC } = into
-  for (let d = 0; d < meanC.length; d++) {
-    const felt = strikeDay(day, column.tempC, [meanC[d]!, swingK[d]!, peakK[d]!])
-    for (let h = 0; h < 24; h++) seedbedHourlyC[d * 24 + h] = felt[day.nodes + h]!
-    probeDailyC[d] = felt[day.nodes + 24]!
-  }
+  strikeDays(day, column.tempC, [meanC, swingK, peakK], (d, felt, from) => {
+    for (let h = 0; h < 24; h++) seedbedHourlyC[d * 24 + h] = felt[from + h]!
+    probeDailyC[d] = felt[from + 24]!
+  })
   return into
 }
 
 const SPIN_UP_DAYS = 365
+
+/** Days of conduction by texture, which alone makes them what they are. */
+const daysOf = new Map<Texture, SoilDay>()
+function dayOf(texture: Texture, column: SoilColumn): SoilDay {
+  const known = daysOf.get(texture)
+  if (known) return known
+  const day = soilDay(column, WAVES)
+  daysOf.set(texture, day)
+  return day
+}
 
 /** Soil brought into the season by running the first year of a record before it is followed. */
 export function spunUpSoil(run: WeatherRun, ground: Ground): FollowedSoil {
   const waves = surfaceWaves(sliceRun(run, 0, Math.min(runLength(run), SPIN_UP_DAYS)), ground)
   const mean = waves.meanC.reduce((sum, t, d) => sum + t + waves.peakK[d]! * SUN_WAVE_MEAN, 0) / waves.meanC.length
   const column = soilColumn({ diffusivityM2PerS: thermalDiffusivityM2PerS(ground.texture), initialC: mean })
-  const soil = { column, day: soilDay(column, WAVES) }
+  const soil = { column, day: dayOf(ground.texture, column) }
   followSoil(soil, waves)
   return soil
 }

@@ -1,7 +1,7 @@
 import { copyColumn, PROBE_DEPTH_M, SEED_DEPTH_M, stepColumn, type SoilColumn } from './soil'
+import { soilModes, WAVES, type SoilModes, type WavesByDay } from './soilModes'
+import { addUp, sumsOf, type Sums } from './sums'
 
-/** Sources that are added in one sweep over the results: as many as a processor holds at hand. */
-const SWEEP = 9
 /** Hours of a day by which the surface follows the air's range and the sun. */
 const HOURS = 24
 
@@ -14,12 +14,10 @@ const HOURS = 24
 export interface SoilDay {
   /** Nodes of a column. */
   nodes: number
-  /** What a day begins with: nodes, then waves, then zeros up to whole sweeps. */
-  sources: Float64Array
-  /** For each source in turn its weights on the results: nodes at the day's end, seedbed by hour, probe's mean. */
-  weights: Float64Array
-  /** Results of the last day. */
-  results: Float64Array
+  /** Of nodes, then waves: nodes at the day's end, seedbed by hour, probe's mean. */
+  sums: Sums
+  /** The same seen from day to day, where only what is felt is asked. */
+  modes: SoilModes
 }
 
 /** @param waves courses of 24 values whose sum is a day's surface */
@@ -28,58 +26,56 @@ export function soilDay(
   waves: readonly [ArrayLike<number>, ArrayLike<number>, ArrayLike<number>],
 ): SoilDay {
   const nodes = column.tempC.length
-  const width = nodes + HOURS + 1
-  const sources = new Float64Array(Math.ceil((nodes + waves.length) / SWEEP) * SWEEP)
   const [seedNode, probeNode] = [column.depthsM.indexOf(SEED_DEPTH_M), column.depthsM.indexOf(PROBE_DEPTH_M)]
-  const weights = new Float64Array(sources.length * width)
-  for (let source = 0; source < nodes + waves.length; source++) {
+  const weights = Array.from({ length: nodes + WAVES }, (_, source) => {
     const trial = copyColumn(column)
     trial.tempC.fill(0)
     if (source < nodes) trial.tempC[source] = 1
     const wave = waves[source - nodes]
-    const at = source * width
+    const felt = new Float64Array(HOURS + 1)
     for (let h = 0; h < HOURS; h++) {
       stepColumn(trial, wave ? wave[h]! : 0)
-      weights[at + nodes + h] = trial.tempC[seedNode]!
-      weights[at + nodes + HOURS]! += trial.tempC[probeNode]! / HOURS
+      felt[h] = trial.tempC[seedNode]!
+      felt[HOURS]! += trial.tempC[probeNode]! / HOURS
     }
-    weights.set(trial.tempC, at)
-  }
-  return { nodes, sources, weights, results: new Float64Array(width) }
+    return [...trial.tempC, ...felt]
+  })
+  return { nodes, sums: sumsOf(weights), modes: soilModes(weights, nodes) }
 }
 
 /**
- * Moves a column on by a day. A sweep of sources at a time: results are read and written once for them.
+ * Moves a column on by a day.
  * @param strengths of the waves on this day, K or °C
  * @returns the day's results: nodes at its end, then the seedbed of its hours, °C, and the probe's mean; valid until the next
  */
 export function strikeDay(
-  { nodes, sources, weights, results }: SoilDay,
+  { nodes, sums }: SoilDay,
   tempC: Float64Array,
   strengths: readonly [number, number, number],
 ): Float64Array {
-  const width = results.length
-  for (let i = 0; i < nodes; i++) sources[i] = tempC[i]!
-  for (let i = 0; i < 3; i++) sources[nodes + i] = strengths[i]!
-  results.fill(0)
-  for (let s = 0, at = 0; s < sources.length; s += SWEEP, at += (SWEEP - 1) * width) {
-    const [a, b, c] = [sources[s]!, sources[s + 1]!, sources[s + 2]!]
-    const [d, e, f] = [sources[s + 3]!, sources[s + 4]!, sources[s + 5]!]
-    const [g, h, j] = [sources[s + 6]!, sources[s + 7]!, sources[s + 8]!]
-    for (let i = 0; i < width; i++, at++) {
-      results[i] =
-        results[i]! +
-        a * weights[at]! +
-        b * weights[at + width]! +
-        c * weights[at + 2 * width]! +
-        d * weights[at + 3 * width]! +
-        e * weights[at + 4 * width]! +
-        f * weights[at + 5 * width]! +
-        g * weights[at + 6 * width]! +
-        h * weights[at + 7 * width]! +
-        j * weights[at + 8 * width]!
-    }
-  }
+  sums.sources.set(tempC)
+  sums.sources.set(strengths, nodes)
+  const results = addUp(sums)
   for (let i = 0; i < nodes; i++) tempC[i] = results[i]!
   return results
+}
+
+/**
+ * Moves a column on by many days. The first and the last are struck whole, since a column is what begins and ends it; those
+ * between are followed in its modes, in half of the work.
+ * @param each told of a day what is felt on it, °C, from a place in an array on: the seedbed of its hours, then the probe's mean
+ */
+export function strikeDays(
+  day: SoilDay,
+  tempC: Float64Array,
+  waves: WavesByDay,
+  each: (d: number, felt: Float64Array, from: number) => void,
+): void {
+  const days = waves[0].length
+  const whole = (d: number) => {
+    each(d, strikeDay(day, tempC, [waves[0][d]!, waves[1][d]!, waves[2][d]!]), day.nodes)
+  }
+  if (days > 0) whole(0)
+  if (days > 2) day.modes.follow(tempC, waves, each)
+  if (days > 1) whole(days - 1)
 }

@@ -106,9 +106,13 @@ export function mirrored(normals: Normals): Normals {
   }
 }
 
+const WEEK = 7
+
 /** Usual rain, mm, of the seven days from a date on. */
-export function usualWeekRainMm(normals: Normals, from: number): number {
-  let sum = 0
-  for (let i = 0; i < 7; i++) sum += dailyNormals(normals, dayFromNumber(from + i)).rainMm
-  return sum
+export const usualWeekRainMm = (normals: Normals, from: number): number => usualWeeksRainMm(normals, from, 1)[0]!
+
+/** The same from each of so many dates on, one after the other. */
+export function usualWeeksRainMm(normals: Normals, from: number, days: number): number[] {
+  const daily = Array.from({ length: days + WEEK - 1 }, (_, i) => dailyNormals(normals, dayFromNumber(from + i)).rainMm)
+  return Array.from({ length: days }, (_, i) => daily.slice(i, i + WEEK).reduce((sum, mm) => sum + mm, 0))
 }

@@ -53,6 +53,19 @@ describe('the order in which seasons are worked out', () => {
     expect(keyOf(taskQueue.shift())).toBe('b')
   })
 
+  it('leaves the ground that a thread is at work on to that thread, while there is another', () => {
+    const { taskQueue, give } = begun()
+    give(asked('a'), [thread(1), thread(2)])
+    // Thread 1 is at work on a, thread 2 is free and has nothing at hand.
+    expect(give(asked('c', true), [thread(1, 1), thread(2, 1)])).toBeNull()
+    for (const key of ['a', 'b']) taskQueue.push(asked(key))
+    expect(keyOf(taskQueue.shift())).toBe('b')
+    expect(keyOf(taskQueue.shift())).toBe('a')
+    // Who waits in front of a page waits for no thread.
+    for (const key of ['a', 'b']) taskQueue.push(asked(key, true))
+    expect(keyOf(taskQueue.shift())).toBe('a')
+  })
+
   it('is told by a mark that does not cross into the thread', () => {
     const work = placed({ key: 'a' } as SeasonWork, true)
     expect((work as unknown as Record<symbol, unknown>)[queueOptionsSymbol]).toEqual({ groundKey: 'a', soon: true })

@@ -23,7 +23,7 @@ export const placed = (work: SeasonWork, soon: boolean): SeasonWork =>
 
 /**
  * The order in which a pool works seasons out: what somebody waits for first, and of that what a free thread has the
- * ground of; otherwise who asked first.
+ * ground of; then what no other thread has; otherwise who asked first.
  */
 export function groundByGround(): { taskQueue: TaskQueue; loadBalancer: LoadBalancer } {
   let waiting: Task[] = []
@@ -43,11 +43,18 @@ export function groundByGround(): { taskQueue: TaskQueue; loadBalancer: LoadBala
       waiting = waiting.filter((other) => other !== task)
     },
     shift: () => {
-      const grounds = new Set(free().map(({ id }) => atHand.get(id)))
+      const near = new Set(free().map(({ id }) => atHand.get(id)))
+      const elsewhere = new Set(threads.filter(({ currentUsage }) => currentUsage).map(({ id }) => atHand.get(id)))
       const soon = waiting.some((task) => placeOf(task).soon)
-      const near = waiting.findIndex((task) => placeOf(task).soon === soon && grounds.has(placeOf(task).groundKey))
-      const at = near >= 0 ? near : waiting.findIndex((task) => placeOf(task).soon === soon)
-      return waiting.splice(at, 1)[0] ?? null
+      const first = (holds: (groundKey: string) => boolean) =>
+        waiting.findIndex((task) => placeOf(task).soon === soon && holds(placeOf(task).groundKey))
+      const at = [
+        first((ground) => near.has(ground)),
+        // Of what nobody waits for, a ground that another thread is at work on is left to that thread.
+        soon ? -1 : first((ground) => !elsewhere.has(ground)),
+        first(() => true),
+      ].find((i) => i >= 0)
+      return at === undefined ? null : (waiting.splice(at, 1)[0] ?? null)
     },
   }
   const loadBalancer: LoadBalancer = (task, workers) => {

@@ -61,7 +61,8 @@ export function workOut({ key, input, years, seed, risk, mowingMm, stand, only, 
   const season = firstYears(latest.season, years)
   if (courseOf !== undefined) {
     const sown = daysBetween(season.first, courseOf)
-    const course = sown < 0 ? null : emergenceCourse(judgedOf(season, seed, risk, mowingMm, { stand, dryHours: false }), sown)
+    const course =
+      sown < 0 ? null : emergenceCourse(judgedOf(season, seed, risk, mowingMm, { stand, dryHours: false }), sown)
     return { outlook: course && JSON.stringify(course), brief: '{}' }
   }
   if (only) {

@@ -10,7 +10,9 @@ import { workOut, type SeasonWork, type WorkedOut } from './seasonWork'
 const WORKER_FILE = join(dirname(process.argv[1] ?? '.'), 'season-worker.mjs')
 /** As many as there are processors; the server's own thread does little but wait. */
 const MOST_THREADS = Math.min(4, availableParallelism())
-/** A thread that rests gives its memory back: some 40 MB each, and starting one takes a tenth of a second. */
+/** Two stay, since a new one runs at a sixth of its speed at first: one for a page, one for a list. */
+export const LEAST_THREADS = Math.min(2, MOST_THREADS)
+/** The others give their memory back: some 40 MB each, and starting one takes a tenth of a second. */
 const IDLE_MS = 20_000
 
 let pool: Piscina<SeasonWork, WorkedOut> | undefined
@@ -19,7 +21,7 @@ function thePool(): Piscina<SeasonWork, WorkedOut> {
   if (pool) return pool
   pool = new Piscina({
     filename: WORKER_FILE,
-    minThreads: 0,
+    minThreads: LEAST_THREADS,
     maxThreads: MOST_THREADS,
     idleTimeout: IDLE_MS,
     // What is not given to a thread goes back to where it was taken from.
