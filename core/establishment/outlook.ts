@@ -215,8 +215,9 @@ export function rainShareOf(season: Season, normals: Normals): number | null {
  * Boils a season down to what is shown of it.
  * @param blend what is sown; one grass alone is a mixture of one
  * @param keptMm height the grass will be kept at, for the first mowing
- * @param stand what stands there and what is sown, for the cover; not told where left out
- * @param lasting of the same ground under standing turf
+ * @param asked.stand what stands there and what is sown, for the cover; not told where left out
+ * @param asked.lasting of the same ground under standing turf
+ * @param asked.everyDays of so many sowing days one is read closely, and stands for the others but for their odds; 1 where left out
  */
 export function summarise(
   season: Season,
@@ -224,9 +225,9 @@ export function summarise(
   risk: SeedbedRisk,
   keptMm: number,
   normals: Normals,
-  stand?: Stand,
-  lasting?: YearsOfTurf,
+  asked: { stand?: Stand | undefined; lasting?: YearsOfTurf | undefined; everyDays?: number } = {},
 ): Outlook {
+  const { stand, lasting, everyDays = 1 } = asked
   const shown = season.todayIndex + SOWN_AHEAD
   const judged = judgedOf(season, blend, risk, keptMm, { stand })
   const years = judged.years.map(({ whole }) => whole)
@@ -236,8 +237,9 @@ export function summarise(
   const turf = grassByCode(mainOf(blend)).season
   const start = dayNumber(season.first)
   const good = odds.map((day) => day.good)
+  let near: SowingDay
   const sowing = odds.map((day, i): SowingDay => {
-    const of = sowingDay(judged, day, i)
+    const of = i % everyDays === 0 ? (near = sowingDay(judged, day, i)) : { ...near, ...day }
     const { dormantGood } = of
     // What lies until spring is no better than the best of that spring.
     return { ...of, dormantGood: dormantGood === null ? null : Math.min(dormantGood, bestWithinSpring(good, i)) }

@@ -25,7 +25,7 @@ import { subjectOf, type Subject } from '../weather/subject'
 /** Lawns handed to a thread at once: copying more would hold the server's own. */
 const IN_ONE_GO = 10
 /** Seasons that are asked for at once: as many as keep every thread at work on a ground of its own. */
-const AT_ONCE = 8
+const AT_ONCE = 16
 
 /** How outlines are asked for. */
 interface AskedHow {

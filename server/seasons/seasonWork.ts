@@ -23,6 +23,8 @@ export interface SeasonWork {
   risk: SeedbedRisk
   mowingMm: number
   stand: Stand | undefined
+  /** A first look of the whole: fewer of its days are read closely, and there is no brief of it. */
+  coarse?: true
   /** Only what a list reads of this sowing day, null for none chosen; the whole outlook where left out. */
   only?: { sowOn: Day | null }
   /** Only how what was sown on this day comes up. */
@@ -33,16 +35,30 @@ export interface SeasonWork {
 export interface WorkedOut {
   /** An `OutlookTold`; null where only a brief was asked. Where a course was asked, an `EmergenceCourse`; null for a day outside. */
   outlook: string | null
-  /** Its `Brief`; an empty object where a course was asked. */
+  /** Its `Brief`; an empty object where a course or a first look was asked. */
   brief: string
 }
+
+/** Days of a first look that go by one of them, but for their odds. */
+const COARSE_DAYS = 4
 
 /** A season weighs tens of megabytes; a thread is given the lawns that share one after the other. */
 let latest:
   { key: string; asked: number; season: Season; normals: Normals; lasting: YearsOfTurf | undefined } | undefined
 
 /** Works an outlook out; the season asked for last is at hand, for fewer of its years too. */
-export function workOut({ key, input, years, seed, risk, mowingMm, stand, only, courseOf }: SeasonWork): WorkedOut {
+export function workOut({
+  key,
+  input,
+  years,
+  seed,
+  risk,
+  mowingMm,
+  stand,
+  only,
+  courseOf,
+  coarse,
+}: SeasonWork): WorkedOut {
   if (latest?.key !== key || latest.asked < years) {
     const read = JSON.parse(input) as SeasonInput
     const of = { ...read, years: Math.min(years, read.years) }
@@ -69,6 +85,10 @@ export function workOut({ key, input, years, seed, risk, mowingMm, stand, only, 
     const brief = briefAt(season, seed, risk, mowingMm, normals, only.sowOn, lasting)
     return { outlook: null, brief: JSON.stringify(brief) }
   }
-  const outlook = summarise(season, seed, risk, mowingMm, normals, stand, lasting)
-  return { outlook: JSON.stringify(tellOutlook(outlook)), brief: JSON.stringify(briefOf(outlook)) }
+  const everyDays = coarse ? COARSE_DAYS : 1
+  const outlook = summarise(season, seed, risk, mowingMm, normals, { stand, lasting, everyDays })
+  return {
+    outlook: JSON.stringify(tellOutlook(outlook)),
+    brief: coarse ? '{}' : JSON.stringify(briefOf(outlook)),
+  }
 }

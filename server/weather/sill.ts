@@ -70,6 +70,7 @@ function seasonOf(
       risk,
       mowingMm,
       ...(told === 'brief' ? { stand: undefined, only: { sowOn } } : { stand }),
+      ...(as === 'coarse' ? { coarse: true as const } : {}),
       ...(told === 'course' && sowOn ? { courseOf: sowOn } : {}),
     }
     const hash = createHash('sha256')

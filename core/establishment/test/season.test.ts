@@ -145,7 +145,7 @@ describe('the outlook', () => {
     const risk: SeedbedRisk = { covering: 'covered', slopeShare: 0.05, irrigated: true, bed }
     const lasting = { hotDays: 20, coldestC: 1 }
     const of = [season(), mixed, risk, 60, COLUMBUS] as const
-    const whole = summarise(...of, undefined, lasting)
+    const whole = summarise(...of, { lasting })
     for (const day of [null, toDay('2026-09-12'), toDay('2026-12-20'), toDay('2026-06-01'), toDay('2030-01-01')]) {
       const brief = JSON.parse(JSON.stringify(briefAt(...of, day, lasting))) as ReturnType<typeof briefAt>
       expect(glanceOfBrief(brief, day)).toEqual(JSON.parse(JSON.stringify(glanceOf(whole, day))))
@@ -267,4 +267,18 @@ test('an outlook reads back as it was told, its years by runs', () => {
   const told = tellOutlook(outlook)
   expect(readOutlook(JSON.parse(JSON.stringify(told)) as typeof told)).toEqual(JSON.parse(JSON.stringify(outlook)))
   expect(told.grain.join('').length).toBeLessThan(outlook.grain.join('').length / 5)
+})
+
+test('a first look has the odds of every day, and reads one of four closely', () => {
+  const of = [season({ years: 6 }), pureSeed('TF'), COVERED, 75, COLUMBUS] as const
+  const [whole, first] = [summarise(...of), summarise(...of, { everyDays: 4 })]
+  const odds = ({ sowing }: typeof whole) =>
+    sowing.map(({ good, share, causes, chance }) => ({ good, share, causes, chance }))
+  expect(odds(first)).toEqual(odds(whole))
+  expect(first.windows).toEqual(whole.windows)
+  const close = whole.sowing.filter((_, i) => i % 4 === 0)
+  expect(first.sowing.filter((_, i) => i % 4 === 0)).toEqual(close)
+  first.sowing.forEach(({ up50, mow }, i) => {
+    expect({ up50, mow }).toEqual({ up50: close[i >> 2]!.up50, mow: close[i >> 2]!.mow })
+  })
 })
