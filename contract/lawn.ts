@@ -24,6 +24,8 @@ const lotSchema = z.object({
   germinationShare: between(0.01, 1, said('contract.between1And100')),
   coatingShare: between(0, 0.9, said('contract.between0And90')),
   purityOfBareSeed: z.boolean(),
+  /** What was kept before anybody asked has none. */
+  testedOn: daySchema.nullable().default(null),
 })
 
 const bagSchema = z.object({

@@ -112,7 +112,7 @@ export const ODELL: DemoLawn = {
   ],
   sowOn: toDay('2026-09-18'),
   settings: {
-    lot: { purityShare: 0.98, germinationShare: 0.9, coatingShare: 0, purityOfBareSeed: false },
+    lot: { purityShare: 0.98, germinationShare: 0.9, coatingShare: 0, purityOfBareSeed: false, testedOn: null },
     scalpToMm: 38.1,
   },
   done: ORDERED,

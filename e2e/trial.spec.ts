@@ -39,6 +39,8 @@ test('what is tried in one step is shown in every other, and is saved or dropped
   // The odds too are those of what is tried: bare seed dries out in more years than covered seed.
   await steps.getByRole('link', step('When')).click()
   const said = () => page.getByRole('slider').getAttribute('aria-valuetext')
+  // A first look knows other odds: it is waited out.
+  await expect(page.getByText('First look from')).toHaveCount(0)
   const covered = await said()
   await steps.getByRole('link', step('Bring')).click()
   await page.getByRole('textbox', { name: 'Depth of cover' }).fill('0')

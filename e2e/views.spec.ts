@@ -86,9 +86,12 @@ test('a better label loads less seed at once, and keeps it', async ({ page, requ
   await page.getByLabel('Purity on the label').fill('lots')
   await expect(page.getByRole('button', { name: 'Save settings' })).toBeDisabled()
   await page.getByLabel('Purity on the label').fill('98%')
+  await page.getByLabel('Tested on (label)').fill('2025-08-01')
+  await expect(page.getByText(/the label was tested 1\d months before the sowing/)).toBeVisible()
   await page.getByRole('button', { name: 'Save settings' }).click()
   await expect(page.getByText('Saved.')).toBeVisible()
   await page.reload()
+  await expect(page.getByLabel('Tested on (label)')).toHaveValue('2025-08-01')
   await expect(page.getByLabel('Germination', { exact: true })).toHaveValue('95.0%')
 })
 

@@ -32,6 +32,7 @@ export function useBringForm(settings: PlanSettings) {
     germination: typed('share', settings.lot.germinationShare),
     coating: typed('share', settings.lot.coatingShare),
     purityOfBareSeed: settings.lot.purityOfBareSeed,
+    testedOn: String(settings.lot.testedOn ?? ''),
     analysis: settings.starterAnalysis,
     nitrogen: typed('rateGPerM2', settings.starterNGPerM2),
     slow: typed('share', settings.starterSlowShare),
@@ -88,9 +89,11 @@ export function useBringForm(settings: PlanSettings) {
         germinationShare: value('germination'),
         coatingShare: value('coating'),
         purityOfBareSeed: form.purityOfBareSeed,
+        testedOn: form.testedOn || null,
       },
     }
     const parsed = settingsSchema.safeParse(candidate)
+    if (form.testedOn > context.today) errors['lot.testedOn'] = t('load.testedInTheFuture')
     for (const { path, message } of parsed.success ? [] : parsed.error.issues) {
       const joined = path.join('.')
       const field = (Object.keys(FIELDS) as Field[]).find((name) => FIELDS[name][1] === joined)

@@ -5,6 +5,7 @@ import { grassByCode } from '#core/grass/grasses'
 import { pickBags } from '#core/materials/bags'
 import { feedNeed, parseAnalysis } from '#core/materials/feed'
 import { overseedRate, seedNeed, seedsPerCm2 } from '#core/seed/liveSeed'
+import { labelAge } from '#core/seed/seedAge'
 import type { Gate } from '#core/explain/judgement'
 import { withoutPhosphorus } from '#core/materials/feedRules'
 import { supplyOf } from '#core/site/soilTest'
@@ -61,6 +62,11 @@ export function useLoad(lawn: () => Lawn) {
     crowded: computed(() => density.value > 2 * enoughSeedsPerCm2(sown.value)[1]),
     usual: computed(() => overseedRate(grass.value)),
     seed,
+    /** Nothing where the test on the label is fresh on the day of sowing, or was not read. */
+    labelAge: computed(() => {
+      const { testedOn } = settings.value.lot
+      return testedOn ? labelAge(testedOn, lawn().plan.sowOn ?? context.today) : undefined
+    }),
     bags,
     /** Seed of the other parts, which the settings are not made for. */
     others: computed(() =>

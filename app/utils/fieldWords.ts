@@ -46,6 +46,7 @@ const FIELDS: Words = {
   'settings.lot.germinationShare': ['look.germination', 'share'],
   'settings.lot.coatingShare': ['look.coating', 'share'],
   'settings.lot.purityOfBareSeed': ['look.purityOfTheBare'],
+  'settings.lot.testedOn': ['look.seedTestedOn'],
   'settings.bags': ['look.bagsAndPrices'],
   'settings.starterAnalysis': ['look.starterAnalysis'],
   'settings.starterNGPerM2': ['look.nitrogenWanted', 'rateGPerM2'],

@@ -52,7 +52,7 @@ export function ribbonOf(points: readonly SillPoint[], scale: SillScale, high: V
 }
 
 /** Pieces of the line between days that were observed or lie ahead, or those that lead into filled ones. */
-export function piecesOf(points: readonly SillPoint[], scale: SillScale, filled: boolean): string {
+export function runsOfLine(points: readonly SillPoint[], scale: SillScale, filled: boolean): string {
   const at = (point: SillPoint) => spot(scale, point, point.median)
   return points
     .map((point, i) => {

@@ -120,7 +120,7 @@ export function defaultSettings(beginning: Beginning): PlanSettings {
   const analysis = STARTER_ANALYSIS[practices.starter === 'none' ? 'starter' : practices.starter]
   return {
     seedRateGPerM2: beginningRate({ ...beginning, seed: beginning.seed ?? pureSeed(grass.code) }),
-    lot: { purityShare: 0.98, germinationShare: 0.85, coatingShare: 0, purityOfBareSeed: false },
+    lot: { purityShare: 0.98, germinationShare: 0.85, coatingShare: 0, purityOfBareSeed: false, testedOn: null },
     bags: [50, 25, 5].map((lb) => ({ massKg: lb * KG_PER_LB, priceMinor: null })),
     starterAnalysis: beginning.phosphorus === false ? withoutPhosphorus(beginning.potassium ?? 'not known') : analysis,
     starterNGPerM2: practices.starter === 'none' ? 0 : STARTER_N_G_PER_M2,

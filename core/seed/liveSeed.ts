@@ -1,5 +1,6 @@
 import { say } from '../explain/message'
 import { figure } from '../measure/figure'
+import type { Day } from '../measure/calendar'
 import { G_PER_M2_PER_LB_PER_1000FT2 } from '../measure/units'
 import type { Source, Worked } from '../explain/working'
 import { seedsPerGOf, type Blend } from './blends'
@@ -13,6 +14,8 @@ export interface SeedLot {
   /** Share of the product that is coating; only applied where the label states purity of the bare seed. */
   coatingShare: number
   purityOfBareSeed: boolean
+  /** Day of the germination test on the label; none where it was not read. */
+  testedOn: Day | null
 }
 
 /** Share of a new stand's rate that goes into a thin one. @source turf handbooks */

@@ -26,7 +26,8 @@ const paceOf = async (firmId: string) => {
 describe('a plan', () => {
   test('keeps its settings, counts its versions and refuses a stale one', async () => {
     const lawn = await added(ours)
-    const settings = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
+    const usual = defaultSettings({ grass: grassByCode('TF'), desirableShare: 0.56, programme: PROGRAMMES.overseed })
+    const settings = { ...usual, lot: { ...usual.lot, testedOn: toDay('2025-11-30') } }
     const plan = { ...lawn.plan, programme: 'overseed' as const, sowOn: toDay('2026-09-18'), settings }
     expect(await savePlan(ours, lawn.job.id, plan)).toBe(true)
     expect(await savePlan(ours, lawn.job.id, plan)).toBe(false)

@@ -23,6 +23,7 @@ export interface PlanRow {
   germination: number
   coating: number
   ofBareSeed: boolean
+  testedOn: Day | null
   bags: PlanSettings['bags']
   analysis: string
   nitrogen: number
@@ -73,6 +74,7 @@ export const planFrom = (row: PlanRow): Plan => ({
             germinationShare: row.germination,
             coatingShare: row.coating,
             purityOfBareSeed: row.ofBareSeed,
+            testedOn: row.testedOn,
           },
           bags: row.bags,
           starterAnalysis: row.analysis,
@@ -93,7 +95,7 @@ export const JOB_COLUMNS = `
   select jobs.id, number, begun_on as "begunOn", version, programme, overrule_note as "overruleNote",
     zone_plans as "zonePlans", practices, blend, sow_on as "sowOn",
     seed_rate_g_per_m2 as "seedRate", purity_share as purity, germination_share as germination, coating_share as coating,
-    purity_of_bare_seed as "ofBareSeed", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen, starter_slow_share as slow,
+    purity_of_bare_seed as "ofBareSeed", seed_tested_on as "testedOn", bags, starter_analysis as analysis, starter_n_g_per_m2 as nitrogen, starter_slow_share as slow,
     cover_material as "coverMaterial", cover_mm as "coverMm", rake_mm as "rakeMm", scalp_to_mm as "scalpToMm", work,
     case when version > 0 then updated_at end as "savedAt", ${nameOf('updated_by')} as "savedBy",
     confirmed_on as "confirmedOn", ${nameOf('confirmed_by')} as "confirmedBy", confirmed_version as "confirmedVersion",
@@ -124,7 +126,8 @@ export async function savePlan(
          updated_at = coalesce($24::timestamptz, now()),
          confirmed_on = coalesce($25, confirmed_on), confirmed_by = case when $25::date is null then confirmed_by else $19 end,
          confirmed_version = case when $25::date is null then confirmed_version else version + 1 end,
-         starter_slow_share = $26, promised = coalesce($27, promised)
+         starter_slow_share = $26, promised = coalesce($27, promised),
+         seed_tested_on = $28
        where firm_id = $1 and id = $2 and version = $3 and outcome is null`,
       [
         firmId,
@@ -154,6 +157,7 @@ export async function savePlan(
         confirmed?.on ?? null,
         s?.starterSlowShare ?? 0,
         confirmed?.promised ?? null,
+        s?.lot.testedOn ?? null,
       ],
     )
     if (!rowCount) return false

@@ -7,7 +7,8 @@ import type { Gate } from '#core/explain/judgement'
 /** Seed of the largest part: amount, label of the lot, bags. */
 const { form, errors, load } = useBring()
 const { text, shown, other } = useUnits()
-const { settings, seed, sown, errorShare, usual, others } = load
+const { settings, seed, sown, errorShare, usual, others, labelAge: age } = load
+const context = useContextStore()
 
 const OLD_LOT: Gate = {
   state: 'risk',
@@ -63,9 +64,13 @@ const error = computed(() =>
     <UFormField :label="t('load.coating')" name="coating" :error="errors.coating">
       <UInput id="field-coating" v-model="form.coating" />
     </UFormField>
+    <UFormField :label="t('load.testedOn')" name="testedOn" :error="errors['lot.testedOn']">
+      <UInput id="field-testedOn" v-model="form.testedOn" type="date" :max="context.today" />
+    </UFormField>
     <UCheckbox v-model="form.purityOfBareSeed" class="wide" :label="t('load.theLabelStatesPurity')" />
     <div class="wide">
       <GateLine v-if="settings.lot.germinationShare < 0.85" :gate="OLD_LOT" />
+      <GateLine v-if="age" :gate="age" />
       <GateLine :gate="enough" />
       <span class="small">{{ t('load.usualForOverseeding') }} <WorkedNumber :worked="usual" />.</span>
       <p v-for="{ part, need } in others" :key="part.zones.join()" class="small">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SillData } from '#contract/context'
 import type { SillScale } from '~/utils/sillScale'
-import { lineOf, piecesOf, pointsOf, readingsOf, ribbonOf } from '~/utils/sillPlot'
+import { lineOf, runsOfLine, pointsOf, readingsOf, ribbonOf } from '~/utils/sillPlot'
 
 /** Soil temperature on the ledge: the line, its spread ahead, and what a probe has read. */
 const props = defineProps<{ data: SillData; scale: SillScale; lipY: number }>()
@@ -21,8 +21,8 @@ const paths = computed(() => ({
     ({ p25 }) => p25,
   ),
   model: lineOf(points.value, props.scale, ({ modelC }) => modelC),
-  known: piecesOf(points.value, props.scale, false),
-  filled: piecesOf(points.value, props.scale, true),
+  known: runsOfLine(points.value, props.scale, false),
+  filled: runsOfLine(points.value, props.scale, true),
 }))
 </script>
 

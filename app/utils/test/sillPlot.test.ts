@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
 import type { SillData } from '#contract/context'
 import { addDays, toDay } from '#core/measure/calendar'
-import { lineOf, piecesOf, sowingFields, type SillPoint } from '../sillPlot'
+import { lineOf, runsOfLine, sowingFields, type SillPoint } from '../sillPlot'
 import type { SillScale } from '../sillScale'
 
 const FROM = toDay('2026-09-01')
@@ -36,8 +36,8 @@ test('a line goes through every day, and its pieces part where the record does',
   const points = [point(0, false), point(1, false), point(2, true), point(3, true), point(4, false)]
   expect(lineOf(points, scale, ({ median }) => median)).toBe('M0.0 0.0L10.0 -1.0L20.0 -2.0L30.0 -3.0L40.0 -4.0')
   // What leads into a day without a record belongs to it.
-  expect(piecesOf(points, scale, true)).toBe('M10.0 -1.0L20.0 -2.0L30.0 -3.0')
-  expect(piecesOf(points, scale, false)).toBe('M0.0 0.0L10.0 -1.0M30.0 -3.0L40.0 -4.0')
+  expect(runsOfLine(points, scale, true)).toBe('M10.0 -1.0L20.0 -2.0L30.0 -3.0')
+  expect(runsOfLine(points, scale, false)).toBe('M0.0 0.0L10.0 -1.0M30.0 -3.0L40.0 -4.0')
 })
 
 test('a window is cut to the ledge, and says what has room', () => {
