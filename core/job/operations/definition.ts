@@ -135,6 +135,8 @@ export interface LagRule {
   why: Message
   /** Counted from the first of several turns; otherwise from the last. */
   fromFirst?: true
+  /** Each turn of the one before the turn of the other that is so many after it; otherwise the lag is of all turns. */
+  eachTurn?: number
   when?: (plan: LagPlan) => boolean
 }
 

@@ -8,11 +8,9 @@ import { bringsLoam, coverM3, FEATHERED, madeOfBareSoil, soilOf, wantsRelaying, 
 import { SERVICES, SOIL } from './cautions'
 import { coverByTruck } from './covering'
 import { onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief, type Charge } from './definition'
-import { firstShare, soilNowM3 } from './lifts'
+import { firstShare, laterLiftsM3, soilNowM3, TIPPED_FROM_M3 } from './lifts'
 import { layered, soilName, soilUsed } from './soilChoice'
 
-/** Less soil than this comes in buckets on the van, m³: three barrow loads. @source own */
-const TIPPED_FROM_M3 = 0.25
 /** Turf is cut this deep to come off and knit again, mm. @source own */
 const SOD_MM = 40
 
@@ -115,6 +113,49 @@ const delivery = operation({
   },
 })
 
+/** Heaps for lifts after the first: one for each that is more than the van carries. */
+const heapsLater = (parts: readonly Part[]): number => laterLiftsM3(parts).filter((m3) => m3 >= TIPPED_FROM_M3).length
+
+/** A heap does not lie for weeks: each later lift has its own. */
+const laterDelivery = operation({
+  code: 'laterDelivery',
+  order: 354,
+  name: say('operations.laterDeliveryName'),
+  done: say('operations.deliveryDone'),
+  mark: 'visit',
+  phase: 'after',
+  preferredDay: 58,
+  weight: 0.05,
+  why: say('operations.laterDeliveryWhy'),
+  check: say('operations.deliveryCheck'),
+  caution: say('operations.deliveryCaution'),
+  programmes: ['overseed', 'hard', 'warm', 'level'],
+  mayBeLate: true,
+  wanted: (part) => heapsLater([part]) > 0,
+  times: heapsLater,
+  turnName: say('operations.heapTurnName'),
+  between: { least: 1, why: say('operations.heapAfterHeap') },
+  day: ({ number, fourthMow, planning, anchor }) =>
+    (anchor === 'seeding' ? fourthMow + 7 + (number - 1) * planning.liftGrow : number * planning.liftGrow) - 2,
+  lags: [
+    { from: 'laterDelivery', to: 'laterLift', least: 0, most: 5, why: LONG_HEAP, eachTurn: 0 },
+    { from: 'laterDelivery', to: 'lift', least: 0, most: 5, why: LONG_HEAP, eachTurn: 1 },
+  ],
+  brief: (part, { number, of }) => ({
+    ...(of > 1 ? { name: say('operations.laterDeliveryOf', { number, of }) } : {}),
+    settings: say('operations.ofSoilAndOf', {
+      hasVolumeM3: true,
+      volumeM3: figure('volumeM3', laterLiftsM3([part])[number - 1] ?? 0),
+      hasVolumeM32: false,
+      hasCover: false,
+      cover: figure('volumeM3', 0),
+      coverMaterial: COVER_NAMES[part.settings.coverMaterial],
+    }),
+    gates: [onTheDay(say('operations.groundClearedTippingPlace'))],
+    hours: crewHours(say('operations.delivery'), 0, []),
+  }),
+})
+
 /** Bare ground is raked to its levels all over, whatever comes to it. */
 function graded(part: Part): Brief {
   const { areaM2 } = part.survey
@@ -195,4 +236,4 @@ const level = operation({
   brief: (part) => (madeOfBareSoil(part) ? graded(part) : levelled(part)),
 })
 
-export const SOILWORK = [relay, delivery, level] as const
+export const SOILWORK = [relay, delivery, laterDelivery, level] as const

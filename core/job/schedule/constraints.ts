@@ -65,8 +65,15 @@ export function lagsOf(input: ScheduleInput, planned: readonly PlannedOperation[
   }
   const turns = new Map(planned.map(({ operation, of }) => [operation.code, of]))
   const lags = LAGS.filter(({ from, to, when }) => has(from) && has(to) && (when?.(plan) ?? true))
-    // What comes after work in several turns counts from the last of them.
-    .map((rule) => {
+    .flatMap((rule) => {
+      if (rule.eachTurn !== undefined)
+        return Array.from({ length: turns.get(rule.from) ?? 1 }, (_, i) => ({
+          from: keyOf(rule.from, i + 1),
+          to: keyOf(rule.to, i + 1 + rule.eachTurn!),
+        }))
+          .filter(({ from, to }) => has(from) && has(to))
+          .map((pair) => lagFor({ ...rule, ...pair }, input.planning, input))
+      // What comes after work in several turns counts from the last of them.
       const from = rule.fromFirst ? rule.from : keyOf(rule.from, turns.get(rule.from))
       return lagFor({ ...rule, from: has(from) ? from : rule.from }, input.planning, input)
     })

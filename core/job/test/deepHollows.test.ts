@@ -4,7 +4,7 @@ import { told } from '../../explain/test/told'
 import { daysBetween } from '../../measure/calendar'
 import { DEFAULT_PRACTICES, type Practices } from '../decision/practices'
 import { operationByCode } from '../operations/registry'
-import { soilLaterM3, soilNowM3 } from '../operations/lifts'
+import { laterLiftsM3, soilLaterM3, soilNowM3 } from '../operations/lifts'
 import { soilOf } from '../parts'
 import { buildSchedule } from '../schedule/schedule'
 import { PLANNING_FIGURES, planned, scheduleInput, type Planned } from './ground'
@@ -58,6 +58,37 @@ describe('a hollow under turf that lives on', () => {
     for (const [i, { to }] of lifts.slice(1).entries())
       expect(daysBetween(lifts[i]!.to, to)).toBeGreaterThanOrEqual(PLANNING_FIGURES.liftGrow)
     expect(lifts[0]!.gates.map(({ text }) => told(text)).join()).toContain('0 of 4 mowings')
+  })
+})
+
+describe('a heap of soil', () => {
+  const big = { ...HOLLOW, hollowM3: 9, hollowM2: 450 }
+  for (const [programme, lifts] of [
+    ['overseed', 'laterLift'],
+    ['level', 'lift'],
+  ] as const)
+    test(`comes for each later lift of its own in ${programme}, days before it and not weeks`, () => {
+      const parts = planned({ programme, zone: big })
+      const { tasks } = buildSchedule(scheduleInput({ parts, fourthMow: 60 }))
+      const days = (code: string) => tasks.filter(({ operation }) => operation.code === code).map(({ to }) => to)
+      const heaps = days('laterDelivery')
+      const dressed = days(lifts).slice(programme === 'level' ? 1 : 0)
+      // 40 mm by lifts of 12 mm: three after the first, the last of them less than the van carries.
+      const later = laterLiftsM3(parts)
+      expect([dressed.length, heaps.length]).toEqual([3, later.filter((m3) => m3 >= 0.25).length])
+      expect(heaps.length).toBeGreaterThan(1)
+      for (const [i, day] of heaps.entries()) {
+        // Turf under a heap dies within a week. Common practice, no source.
+        expect(daysBetween(day, dressed[i]!)).toBeGreaterThanOrEqual(0)
+        expect(daysBetween(day, dressed[i]!)).toBeLessThanOrEqual(5)
+      }
+      const first = soilNowM3(parts[0]!)
+      expect(first + later.reduce((sum, m3) => sum + m3, 0)).toBeCloseTo(soilOf(parts[0]!).volumeM3, 9)
+    })
+
+  test('does not come for what a van carries', () => {
+    const { tasks } = buildSchedule(scheduleInput({ parts: planned({ zone: HOLLOW }), fourthMow: 60 }))
+    expect(tasks.some(({ operation }) => operation.code === 'laterDelivery')).toBe(false)
   })
 })
 
