@@ -1,7 +1,7 @@
 import { say, type Message } from '../explain/message'
 import type { Features } from './sitePlan'
 import type { SoilTest } from './soilTest'
-import type { Zone, ZoneMeasure } from './zone'
+import { nothingStands, type Zone, type ZoneMeasure } from './zone'
 
 /** What the questions are asked of. */
 export interface Asked {
@@ -27,6 +27,8 @@ interface Question {
   needed: boolean
 }
 interface ZoneQuestion extends Question {
+  /** Asked of such ground only; of any where left out. */
+  of?: (zone: Zone) => boolean
   answered: (zone: Zone, measure: ZoneMeasure) => boolean
 }
 interface LawnQuestion extends Question {
@@ -62,6 +64,7 @@ export const ZONE_QUESTIONS = [
   },
   {
     code: 'thatch',
+    of: (zone) => !nothingStands(zone),
     words: say('site.thatchWords'),
     asks: say('site.thatchAsks'),
     left: say('site.thatchLeft'),
@@ -78,6 +81,7 @@ export const ZONE_QUESTIONS = [
   },
   {
     code: 'height',
+    of: (zone) => !nothingStands(zone),
     words: say('site.heightWords'),
     asks: say('site.heightAsks'),
     left: say('site.heightLeft'),
@@ -180,6 +184,10 @@ export const LAWN_QUESTIONS = [
   },
 ] as const satisfies readonly LawnQuestion[]
 
+/** What is asked of a zone: where nothing stands, nothing of thatch and of mowing. */
+export const questionsOf = (zone: Zone): (ZoneQuestion & { code: ZoneQuestionCode })[] =>
+  (ZONE_QUESTIONS as readonly (ZoneQuestion & { code: ZoneQuestionCode })[]).filter(({ of }) => of?.(zone) ?? true)
+
 export type ZoneQuestionCode = (typeof ZONE_QUESTIONS)[number]['code']
 export type LawnQuestionCode = (typeof LAWN_QUESTIONS)[number]['code']
 export type QuestionCode = ZoneQuestionCode | LawnQuestionCode
@@ -209,9 +217,9 @@ export function questionsLeft(asked: Asked, measured: Readonly<Record<string, Zo
   })
   return [
     ...zones.flatMap((zone) =>
-      ZONE_QUESTIONS.filter(({ answered }) => !answered(zone[1], measured[zone[0]] ?? UNMEASURED)).map((question) =>
-        open(question.code, question, zone),
-      ),
+      questionsOf(zone[1])
+        .filter(({ answered }) => !answered(zone[1], measured[zone[0]] ?? UNMEASURED))
+        .map((question) => open(question.code, question, zone)),
     ),
     ...LAWN_QUESTIONS.filter(({ answered }) => !answered(asked)).map((question) => open(question.code, question)),
   ]
@@ -219,4 +227,4 @@ export function questionsLeft(asked: Asked, measured: Readonly<Record<string, Zo
 
 /** How many there are in all. */
 export const questionCount = ({ zones }: Pick<Asked, 'zones'>): number =>
-  Object.keys(zones).length * ZONE_QUESTIONS.length + LAWN_QUESTIONS.length
+  Object.values(zones).reduce((sum, zone) => sum + questionsOf(zone).length, 0) + LAWN_QUESTIONS.length

@@ -1,5 +1,5 @@
 import type { Sun } from '../soil/soilCourse'
-import type { GrassCode } from '../grass/grasses'
+import { grassByCode, type GrassCode } from '../grass/grasses'
 import type { SwardCode } from '../grass/swards'
 import { daysBetween, type Day } from '../measure/calendar'
 import { measureHollow, type HollowSurvey } from './hollow'
@@ -115,7 +115,20 @@ export const ERROR_SHARES = { tape: 0.03, paced: 0.1, drawn: 0.02, walked: 0.08 
 
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
 
-export const thatchMm = ({ plugsMm }: Zone): number | null => (plugsMm.length ? mean(plugsMm) : null)
+/** Bare all over, or dug out: there is no thatch in it and nothing to mow. */
+export const nothingStands = ({ bareShare, ground }: Pick<Zone, 'bareShare' | 'ground'>): boolean =>
+  bareShare === 1 || ground === 'cut-out'
+
+/** Mean of the plugs, mm; null while none is measured. */
+export const thatchMm = (zone: Zone): number | null =>
+  nothingStands(zone) ? 0 : zone.plugsMm.length ? mean(zone.plugsMm) : null
+
+/** Height it is mown at, mm: where nothing stands yet, what it is to be kept at, or the middle of what the wanted grass bears. */
+function mownMm(zone: Zone): number | null {
+  if (zone.mowingHeightMm !== null || !nothingStands(zone) || zone.grass === null) return zone.mowingHeightMm
+  const [low, high] = grassByCode(zone.grass).mowingMm
+  return zone.keptMm ?? (low + high) / 2
+}
 
 /** Hours of direct sun on a day: typed, else drawn; null where neither is known. */
 export function sunHoursOn(zone: Zone, measure: ZoneMeasure, day: Day): number | null {
@@ -165,18 +178,9 @@ export interface ZoneSurvey {
 
 /** @returns the zone as the plan reads it; undefined while something it needs is missing */
 export function surveyOfZone(id: string, zone: Zone, measure: ZoneMeasure, day: Day): ZoneSurvey | undefined {
-  const {
-    desirableShare,
-    weedShare,
-    coarseShare,
-    bareShare,
-    grass,
-    mowingHeightMm,
-    hollows,
-    driverMm,
-    penetrometerKPa,
-  } = zone
-  const [areaM2, thatch, sunHours] = [measure.areaM2, thatchMm(zone), sunHoursOn(zone, measure, day)]
+  const { desirableShare, weedShare, coarseShare, bareShare, grass, hollows, driverMm, penetrometerKPa } = zone
+  const [areaM2, thatch, mowingHeightMm] = [measure.areaM2, thatchMm(zone), mownMm(zone)]
+  const sunHours = sunHoursOn(zone, measure, day)
   if (grass === null || desirableShare === null || weedShare === null || coarseShare === null || bareShare === null)
     return undefined
   if (areaM2 === null || thatch === null || mowingHeightMm === null || sunHours === null) return undefined

@@ -2,6 +2,7 @@
 import type { Lawn } from '#contract/lawn'
 import {
   LAWN_QUESTIONS,
+  questionsOf,
   ZONE_QUESTIONS,
   type LawnQuestionCode,
   type QuestionCode,
@@ -32,8 +33,8 @@ const questions = computed<Asked[]>(() => {
   const open = (code: string, zoneId: string | null) =>
     missing.value.some((question) => question.code === code && question.zoneId === zoneId)
   return [
-    ...zones.value.flatMap(([id]) =>
-      ZONE_QUESTIONS.map(({ code, asks, left }) => ({
+    ...zones.value.flatMap(([id, zone]) =>
+      questionsOf(zone).map(({ code, asks, left }) => ({
         key: `${id}.${code}`,
         code,
         zoneId: id,

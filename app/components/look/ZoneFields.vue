@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Day } from '#core/measure/calendar'
-import type { ZoneQuestionCode } from '#core/site/questions'
+import { questionsOf, type ZoneQuestionCode } from '#core/site/questions'
 import { sunHoursOn, thatchMm } from '#core/site/zone'
 import {
   DRAINAGE_CHOICES,
@@ -20,7 +20,10 @@ const context = useContextStore()
 const { text } = useUnits()
 const zone = computed(() => draft.zones[props.id]!)
 const path = (field: string) => `zones.${props.id}.${field}`
-const asks = (...codes: ZoneQuestionCode[]) => !props.only || codes.includes(props.only)
+/** What is asked of this ground, and of that what is asked here. */
+const asked = computed(() => questionsOf(zone.value).map(({ code }) => code))
+const asks = (...codes: ZoneQuestionCode[]) =>
+  codes.some((code) => asked.value.includes(code) && (!props.only || props.only === code))
 const drawnSun = computed(() => {
   const measure = measured.value[props.id]
   return measure?.sunByMonthH ? sunHoursOn({ ...zone.value, sunHours: null }, measure, context.today) : null

@@ -1,3 +1,4 @@
+import { grassByCode } from '../../grass/grasses'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { toDay } from '../../measure/calendar'
@@ -96,6 +97,31 @@ describe('what is still missing', () => {
     expect(left(asked({ zones: { a: zone({ ...WHOLE, ...change }) } })).map((question) => question.code)).toEqual([
       code,
     ])
+  })
+
+  test('is nothing of thatch or mowing where nothing stands, and the plan is made without them', () => {
+    const bare = zone({
+      ...WHOLE,
+      desirableShare: 0,
+      weedShare: 0,
+      coarseShare: 0,
+      bareShare: 1,
+      plugsMm: [],
+      mowingHeightMm: null,
+    })
+    const dug = zone({ ...WHOLE, ground: 'cut-out', plugsMm: [], mowingHeightMm: null })
+    for (const of of [bare, dug]) {
+      expect(left(asked({ zones: { a: of } }))).toEqual([])
+      expect(questionCount(asked({ zones: { a: of } }))).toBe(ZONE_QUESTIONS.length - 2 + LAWN_QUESTIONS.length)
+    }
+    const measure = { areaM2: 100, sunByMonthH: null }
+    // The middle of what the wanted grass is mown at, or what it is to be kept at.
+    const [low, high] = grassByCode(bare.grass!).mowingMm
+    expect(surveyOfZone('a', bare, measure, TODAY)).toMatchObject({ thatchMm: 0, mowingHeightMm: (low + high) / 2 })
+    expect(surveyOfZone('a', { ...bare, keptMm: 70 }, measure, TODAY)).toMatchObject({ mowingHeightMm: 70 })
+    // A little that stands is asked about again.
+    const some = { ...bare, bareShare: 0.95, weedShare: 0.05 }
+    expect(left(asked({ zones: { a: some } })).map(({ code }) => code)).toEqual(['thatch', 'height'])
   })
 
   test('stops the plan only where the plan reads it', () => {
