@@ -9,7 +9,7 @@ import { radiationOf } from '../weather/radiation'
 import { runLength } from '../weather/weather'
 import { candidateDays } from './candidates'
 import { goodAround, pairedDifference } from './compare'
-import { SOWN_AHEAD, type Season } from './season'
+import { SOWN_AHEAD, type Season, type SeasonYear } from './season'
 import { judgeBlend } from './blendYear'
 import { coveringOf, type SeedbedRisk } from './sowing'
 import { datedWindow, oddsByDay, sowingWindows, type Chance, type DatedWindow } from './window'
@@ -166,30 +166,38 @@ export type GoodYears = Float32Array[]
 export const bedKey = ({ ground, risk: { slopeShare, bed } }: Variant): string =>
   JSON.stringify([ground, slopeShare, bed])
 
-/** Water of a variant's bed in each year of a season; undefined where it is kept moist. */
-export function watersOf({ ground, risk: { slopeShare, bed } }: Variant, { years }: Season): SeedWater[] | undefined {
-  if (!bed) return undefined
-  const [first] = years
+/** Water of a variant's bed in a year of a season; undefined where it is kept moist. */
+function waterOf({ ground, risk: { slopeShare, bed } }: Variant, { years: [first] }: Season) {
   const raMJ = first && radiationOf(ground.latDeg, first.weather.first, runLength(first.weather))
-  return years.map(({ weather }) => {
+  return ({ weather }: SeasonYear): SeedWater | undefined => {
+    if (!bed) return undefined
     const { factor, dryHours, warmerK } = bedWater(weather, ground, slopeShare, bed, raMJ)
     return { factor, dryHours, warmerK }
-  })
+  }
+}
+
+/** Water of a variant's bed in each year of a season, for all that lie in it; undefined where it is kept moist. */
+export function watersOf(variant: Variant, season: Season): SeedWater[] | undefined {
+  const of = waterOf(variant, season)
+  return variant.risk.bed && season.years.map((year) => of(year)!)
 }
 
 /**
  * @param season of the variant's own ground
- * @param waters of its bed
+ * @param waters of its bed, where others lie in it too; otherwise each year's is let go with the year
  * @param plan years of the plan on the same weather, to compare it with
  */
 export function oddsOf(
   variant: Variant,
   season: Season,
-  waters = watersOf(variant, season),
+  waters?: SeedWater[],
   plan?: GoodYears,
 ): { odds: VariantOdds; years: GoodYears } {
-  const judged = season.years.map((year, y) => judgeBlend(year, variant.seed, variant.risk, waters?.[y]).whole)
   const until = season.todayIndex + SOWN_AHEAD
+  const own = waterOf(variant, season)
+  const judged = season.years.map(
+    (year, y) => judgeBlend(year, variant.seed, variant.risk, waters ? waters[y] : own(year), until).whole,
+  )
   const odds = oddsByDay(judged, until)
   const grass = grassByCode(mainOf(variant.seed)).season
   const candidate = candidateDays(season, grass, variant.risk.winterColour === true, until)
