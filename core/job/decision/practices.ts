@@ -16,6 +16,7 @@ export interface Practices {
   season: 'by window' | 'autumn' | 'spring'
   starter: 'starter' | 'balanced' | 'none'
   feedWhen: 'at sowing' | 'after first mow'
+  feedAgain: 'second week' | 'second mowing' | 'fourth mowing'
   preventer: 'none' | 'apart' | 'combined'
   sowing: 'broadcast' | 'slit'
   mixing: 'apart' | 'mixed'
@@ -113,6 +114,14 @@ export const PRACTICES: Questions = {
     choices: [
       choice('at sowing', say('practices.withTheSeed'), say('practices.doneInOneVisit')),
       choice('after first mow', say('practices.afterTheFirstMow'), say('practices.lessIsWashedOut')),
+    ],
+  },
+  feedAgain: {
+    asks: say('practices.whenToFeedAgain'),
+    choices: [
+      choice('second week', say('practices.inTheSecondWeek'), say('practices.inTheSecondWeekChanges')),
+      choice('second mowing', say('practices.afterTheSecondMowing'), say('practices.afterTheSecondMowingChanges')),
+      choice('fourth mowing', say('practices.afterTheFourthMowing'), say('practices.afterTheFourthMowingChanges')),
     ],
   },
   preventer: {
@@ -265,6 +274,7 @@ export const DEFAULT_PRACTICES: Practices = {
   season: 'by window',
   starter: 'starter',
   feedWhen: 'at sowing',
+  feedAgain: 'second mowing',
   preventer: 'none',
   sowing: 'broadcast',
   mixing: 'apart',

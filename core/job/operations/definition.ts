@@ -199,8 +199,11 @@ export interface Definition<C extends string = string> extends Operation<C> {
   spread?: Spread
   /** What has to be done and found right before it is begun; the last of them that a plan has. */
   after?: readonly string[]
-  /** Waits until so many turns of another were recorded. */
-  wantsTurns?: { of: string; least: number; words: Message; one: MessageKey }
+  /**
+   * Waits until so many turns of another were recorded, by the practice. The next of them can be recorded with it, where it has a name
+   * for one.
+   */
+  wantsTurns?: { of: string; least: number | ((practices: Practices) => number); words: Message; one?: MessageKey }
   /** Takes a sample whose results are a fact of their own. */
   samples?: true
   /** Goes by the results of a sample. */

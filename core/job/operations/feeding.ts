@@ -21,6 +21,8 @@ import { SEEDLING_SAFE } from './labels'
 const LIGHT_N_G_PER_M2 = 1.2
 /** Between two feedings of a sward for the winter, days. @source trade: monthly */
 const WINTER_FEED_DAYS = 28
+/** Mowings that a second feeding waits for, by practice. @source trade: the second week, about week eight, after the fourth */
+const MOWINGS_BEFORE = { 'second week': 0, 'second mowing': 2, 'fourth mowing': 4 } as const
 /** Soil at 50 mm under which roots take up no second feeding, °C. @source own */
 const LEAST_FEED_SOIL_C = 8
 
@@ -248,17 +250,44 @@ const feedAgain = operation({
   programmes: [...SEEDBEDS, 'winter'],
   addable: true,
   records: ['passes'],
-  day: ({ mow }) => Math.max(56, mow),
-  after: ['mow'],
+  day: ({ mow, fourthMow, up, parts }) => {
+    const { feedAgain } = parts[0]!.practices
+    return feedAgain === 'second week' ? up + 10 : feedAgain === 'second mowing' ? Math.max(56, mow) : fourthMow + 3
+  },
+  after: ['green'],
+  wantsTurns: { of: 'mow', least: ({ feedAgain }) => MOWINGS_BEFORE[feedAgain], words: say('operations.mowings') },
   lags: [
-    { from: 'sow', to: 'feedAgain', least: 28, why: say('operations.theFirstFeedIs') },
+    {
+      from: 'sow',
+      to: 'feedAgain',
+      least: 28,
+      why: say('operations.theFirstFeedIs'),
+      when: ({ practices }) => practices.feedAgain !== 'second week',
+    },
+    {
+      from: 'green',
+      to: 'feedAgain',
+      least: 7,
+      most: 21,
+      why: say('operations.theFirmFeedsInThe'),
+      when: ({ practices }) => practices.feedAgain === 'second week',
+    },
     { from: 'winterFeed', to: 'feedAgain', least: WINTER_FEED_DAYS, why: say('operations.theFirstFeedIs') },
     {
       from: 'mow',
       to: 'feedAgain',
-      least: 0,
+      least: 7,
       most: 62,
       why: say('operations.itGoesOnGrass'),
+      when: ({ practices }) => practices.feedAgain === 'second mowing',
+    },
+    {
+      from: 'mow',
+      to: 'feedAgain',
+      least: 21,
+      most: 90,
+      why: say('operations.threeMoreMowingsAbout'),
+      when: ({ practices }) => practices.feedAgain === 'fourth mowing',
     },
   ],
   putsDown: 'granules',

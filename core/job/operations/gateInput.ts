@@ -4,6 +4,7 @@ import type { Sky } from './weatherGates'
 import type { FeedRules } from '../../materials/feedRules'
 import type { Supply } from '../../site/soilTest'
 import type { Planning } from '../planningFigures'
+import type { Practices } from '../decision/practices'
 import type { Extent } from './definition'
 
 /** What gates are judged by on the day of an operation. */
@@ -26,6 +27,7 @@ export interface GateInput extends Sky {
   located?: boolean
   /** Turf that is torn is to live on: none where all of it is killed or taken off. */
   keepsTurf: boolean
+  practices: Practices
   /** Soil in which the turf that is worked on grows, °C. */
   growsFromC: number
   /** What is done, on which day, and whether what is looked at then was as it should be. */

@@ -112,9 +112,11 @@ export const turnsDone = (done: GateInput['done'], code: string): string[] =>
   [...done.keys()].filter((key) => codeOf(key) === code)
 
 /** So many turns of another have to be recorded first. */
-function turns({ done }: GateInput, { wantsTurns }: Definition): Gate[] {
+function turns({ done, practices }: GateInput, { wantsTurns }: Definition): Gate[] {
   if (!wantsTurns) return []
-  const { of, least, words } = wantsTurns
+  const { of, words } = wantsTurns
+  const least = typeof wantsTurns.least === 'number' ? wantsTurns.least : wantsTurns.least(practices)
+  if (!least) return []
   const count = turnsDone(done, of).length
   return [
     count >= least

@@ -25,7 +25,8 @@ export interface DoneWork {
   passed: boolean
 }
 
-export interface ScheduleInput extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'done' | 'extent'>, SeasonWaits {
+export interface ScheduleInput
+  extends Omit<GateInput, 'growsFromC' | 'keepsTurf' | 'practices' | 'done' | 'extent'>, SeasonWaits {
   /** Zones that are treated alike, the largest part first. */
   parts: readonly Part[]
   planning: Planning

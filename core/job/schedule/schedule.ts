@@ -44,6 +44,7 @@ export function buildSchedule(input: ScheduleInput): Schedule {
     ...input,
     keepsTurf: input.parts.some(({ programme }) => programme.keepsTurf),
     growsFromC: growsFromOf(input.parts),
+    practices: input.parts[0]!.practices,
   }
   const unordered = planned.map((one) => taskOf(input, gateInput, laying, has, one))
   const tasks = unordered

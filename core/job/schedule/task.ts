@@ -112,7 +112,7 @@ const openBefore = (input: ScheduleInput, { after }: Definition, has: ReadonlySe
 
 /** What it waits for by turns can be recorded once the first of them is done. */
 function turnOf({ done }: ScheduleInput, { wantsTurns }: Definition): Pick<Task, 'turn'> {
-  if (!wantsTurns || !done.has(wantsTurns.of)) return {}
+  if (!wantsTurns?.one || !done.has(wantsTurns.of)) return {}
   const made = turnsDone(done, wantsTurns.of)
   const last = made.toSorted((a, b) => numberOf(a) - numberOf(b)).at(-1)!
   const number = numberOf(last) + 1

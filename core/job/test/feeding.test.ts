@@ -7,6 +7,7 @@ import {
   judgePhosphorus,
   PHOSPHORUS_RULES,
 } from '../../materials/feedRules'
+import { told } from '../../explain/test/told'
 import { addDays, daysBetween, toDay, type Day } from '../../measure/calendar'
 import { G_PER_M2_PER_LB_PER_1000FT2 as LB_PER_1000FT2 } from '../../measure/units'
 import { blackoutGate, nitrogenGates, phosphorusGate } from '../operations/feedGates'
@@ -16,7 +17,7 @@ import { preEmergentGates } from '../operations/injuryGates'
 import { buildSchedule } from '../schedule/schedule'
 import type { ScheduleInput } from '../schedule/input'
 import { grassByCode } from '../../grass/grasses'
-import { DEFAULT_PRACTICES } from '../decision/practices'
+import { DEFAULT_PRACTICES, type Practices } from '../decision/practices'
 import { PROGRAMMES } from '../decision/programmes'
 import { defaultSettings } from '../settings'
 import { planned, PLANNING_FIGURES, scheduleInput, TODAY, type Planned } from './ground'
@@ -125,6 +126,33 @@ describe('later feedings', () => {
     expect(second({}) < '2026-11-30').toBe(true)
     expect(second({ soilOn }) >= '2027-03-28').toBe(true)
     expect(second({ soilOn }) < '2027-04-15').toBe(true)
+  })
+
+  test('go by the practice: in the second week, after two mowings about week eight, or after four', () => {
+    const of = (feedAgain: Practices['feedAgain'], done: ScheduleInput['done'] = new Map()) =>
+      taskIn(plan({ practices: { ...DEFAULT_PRACTICES, feedAgain } }, { ...season, fourthMow: 62, done }), 'feedAgain')!
+    const days = (feedAgain: Practices['feedAgain']) => daysBetween(SOW, of(feedAgain).to)
+    // Schools of the trade: the second week, about week eight, after the fourth mowing. Common practice, no source.
+    expect(days('second week')).toBeGreaterThanOrEqual(10 + 7)
+    expect(days('second week')).toBeLessThanOrEqual(10 + 21)
+    expect(Math.abs(days('second mowing') - 56)).toBeLessThanOrEqual(10)
+    expect(days('fourth mowing')).toBeGreaterThanOrEqual(62)
+    const said = (feedAgain: Practices['feedAgain'], mowings: number) =>
+      of(
+        feedAgain,
+        new Map(
+          Array.from({ length: mowings }, (_, i) => [
+            i ? `mow-${i + 1}` : 'mow',
+            { day: addDays(SOW, 40 + 7 * i), passed: true },
+          ]),
+        ),
+      )
+        .gates.map(({ text, state }) => `${state} ${told(text)}`)
+        .join('; ')
+    expect(said('second mowing', 1)).toContain('waiting 1 of 2 mowings')
+    expect(said('second mowing', 2)).toContain('met 2 mowings')
+    expect(said('fourth mowing', 2)).toContain('waiting 2 of 4 mowings')
+    expect(said('second week', 0)).not.toContain('mowings')
   })
 
   test('thin spots are reseeded inside a sowing window, or in the next one', () => {
