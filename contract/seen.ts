@@ -66,6 +66,16 @@ const spotSchema = z.object({
   at: pointSchema.nullable().default(null),
 })
 
+/** More than falls in a day anywhere that lawns are sown, mm. */
+const MOST_RAIN_MM = 400
+const rainSchema = z.object({
+  ...common,
+  kind: z.literal('rain'),
+  zoneId: z.null().default(null),
+  rainMm: between(0, MOST_RAIN_MM, said('contract.rainOfADay')),
+  by: z.enum(['firm', 'client']),
+})
+
 /**
  * What was seen of a bed after sowing, under an id made by the device, so that a double click, a lost answer or a second sending
  * makes one of it.
@@ -76,6 +86,7 @@ export const seenSchema = z.discriminatedUnion('kind', [
   coverSchema,
   wateringSchema,
   spotSchema,
+  rainSchema,
 ])
 export type NewSeen = z.infer<typeof seenSchema>
 

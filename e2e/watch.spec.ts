@@ -88,6 +88,12 @@ test('a missed watering is logged, told with what it costs, and taken back', asy
     .getByRole('button', { name: /^Take back/ })
     .click()
   await expect(log).toContainText('one watering missed')
+  await log.getByRole('textbox', { name: 'Rain that fell there' }).fill('a lot')
+  await log.getByRole('button', { name: 'Note the rain' }).click()
+  await expect(log.getByRole('listitem').filter({ hasText: 'Rain, ' })).toHaveCount(0)
+  await log.getByRole('textbox', { name: 'Rain that fell there' }).fill('0.6 in')
+  await log.getByRole('button', { name: 'Note the rain' }).click()
+  await expect(log.getByRole('listitem').filter({ hasText: 'Rain, 0.6' })).toContainText('told by the client')
 })
 
 test('measured leaves move the first mowing, here and in Do', async ({ page, request }) => {

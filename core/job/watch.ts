@@ -96,10 +96,17 @@ function loggedOf(job: JobRecord, sownOn: Day, zoneId: string) {
   }
 }
 
+/** Rain of each day, as somebody there tells of it before what the station counted; the one written down last counts. */
+export function rainOf(job: JobRecord, sownOn: Day, { fellOn }: Pick<SeasonKnown, 'fellOn'>) {
+  const told = new Map(seenOf(job, 'rain', sownOn).map(({ seenOn, rainMm }) => [seenOn, rainMm]))
+  return (day: Day): number => told.get(day) ?? fellOn?.(day) ?? 0
+}
+
 /** What each irrigation zone has been through since sowing; none where the season is not worked out. */
 export function logsOf({ job, lawn, firm, plan, season }: Omit<WatchAsked, 'beds'>, sownOn: Day): Watch['logs'] {
   const { watering, practices, settings } = plan
   if (!watering || !season.dryingOver || !season.fellOn) return []
+  const rainOn = rainOf(job, sownOn, season)
   const zoneOf = new Map(irrigationOf(lawn, zoneSurveysOf(lawn, sownOn)).map(({ id, zoneId }) => [id, zoneId]))
   return wateredBeds({ lawn, firm, practices, settings, sowOn: sownOn }).flatMap((bed) => {
     const zone = watering.wet.find(({ id }) => id === bed.id)
@@ -112,7 +119,7 @@ export function logsOf({ job, lawn, firm, plan, season }: Omit<WatchAsked, 'beds
       dayOf: (day) => {
         const drying = season.dryingOver!(day, 1)
         // Ahead a dry day is reckoned with; behind, all three are the day itself.
-        return { et0Mm: (day > firm.today ? drying?.dry : drying?.usual) ?? 0, rainMm: season.fellOn!(day) ?? 0 }
+        return { et0Mm: (day > firm.today ? drying?.dry : drying?.usual) ?? 0, rainMm: rainOn(day) }
       },
       loggedOn: loggedOf(job, sownOn, bed.id),
     })
@@ -123,7 +130,7 @@ export function logsOf({ job, lawn, firm, plan, season }: Omit<WatchAsked, 'beds
 const SUNNIER: Record<Sun, number> = { dense: 0, part: 1, full: 2 }
 
 function evidenceOf(
-  { plan, season }: WatchAsked,
+  { job, plan, season }: WatchAsked,
   zone: ZoneSurvey & { sun: Sun },
   counts: readonly SeenCount[],
   course: EmergenceCourse,
@@ -132,7 +139,8 @@ function evidenceOf(
   const covering = coveringOf(plan.settings.coverMm > 0 ? plan.settings.coverMaterial : 'none')
   const last = counts.at(-1)
   const loose = Math.max(0, daysBetween(sownOn, last?.seenOn ?? sownOn))
-  const heaviest = Math.max(0, ...Array.from({ length: loose + 1 }, (_, i) => season.fellOn?.(addDays(sownOn, i)) ?? 0))
+  const rainOn = rainOf(job, sownOn, season)
+  const heaviest = Math.max(0, ...Array.from({ length: loose + 1 }, (_, i) => rainOn(addDays(sownOn, i))))
   return {
     colderDays: course.up50 !== null && course.usual50 !== null ? course.up50 - course.usual50 : 0,
     foundDry: counts.some(({ moist }) => moist === false),

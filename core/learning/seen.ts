@@ -72,5 +72,16 @@ export interface SeenSpot {
   note: string
 }
 
+/** Rain of a day where the lawn is: a station is some way off, and a shower falls on one street. */
+export interface SeenRain {
+  kind: 'rain'
+  seenOn: Day
+  /** It falls on all of a lawn. */
+  zoneId: null
+  rainMm: number
+  by: SeenBy
+  note: string
+}
+
 /** What was seen of a bed after sowing. */
-export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot
+export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain

@@ -55,6 +55,12 @@ describe('what is seen after sowing', () => {
     const { frameMm: _frame, seedlings: _seedlings, ...told } = spot
     const kept2 = (await call<Lawn>('POST', path(lawn, 'seen'), told)).body.seen.at(-1)
     expect(kept2).toMatchObject({ kind: 'spot', areaM2: 2.5, cause: 'birds', at: [3.25, -4] })
+    // Rain falls on all of a lawn, and in no place more than is known of a day.
+    const rain = { id: randomUUID(), kind: 'rain', seenOn: TODAY, rainMm: 14.5, by: 'client' }
+    const kept3 = (await call<Lawn>('POST', path(lawn, 'seen'), rain)).body.seen.at(-1)
+    expect(kept3).toMatchObject({ kind: 'rain', rainMm: 14.5, zoneId: null, by: 'client' })
+    const flood = await call('POST', path(lawn, 'seen'), { ...rain, id: randomUUID(), rainMm: 4000 })
+    expect([flood.status, Object.keys(flood.body.error.fields ?? {})]).toEqual([422, ['rainMm']])
     const far = await call('POST', path(lawn, 'seen'), { ...told, id: randomUUID(), at: [9000, 0] })
     expect([far.status, Object.keys(far.body.error.fields ?? {})[0]]).toEqual([422, 'at.0'])
   })

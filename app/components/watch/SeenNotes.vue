@@ -23,6 +23,7 @@ function wordsOf(note: SeenNote): string {
     return t('watch.noteCover', { zone, percent: Math.round(note.coverShare * 100), from: note.from })
   if (note.kind === 'spot')
     return t('watch.noteSpot', { zone, areaM2: text(figure('areaM2', note.areaM2)), cause: causeName(note.cause) })
+  if (note.kind === 'rain') return t('watch.noteRain', { rain: text(figure('waterMm', note.rainMm)) })
   return t(note.given ? 'watch.noteWatered' : 'watch.noteMissed', { zone, hours: note.hours.map(hourWords).join(', ') })
 }
 const besides = (note: SeenNote) =>
@@ -30,7 +31,7 @@ const besides = (note: SeenNote) =>
     note.kind === 'count' && note.moist !== null ? t(note.moist ? 'watch.moist' : 'watch.dry') : '',
     note.kind === 'count' && note.washed ? t('watch.washed') : '',
     note.kind === 'count' && note.birds ? t('watch.birds') : '',
-    note.kind === 'watering' && note.by === 'client' ? t('watch.byClient') : '',
+    (note.kind === 'watering' || note.kind === 'rain') && note.by === 'client' ? t('watch.byClient') : '',
     note.note,
     note.savedBy ?? '',
   ]

@@ -3,6 +3,7 @@ import { seenSchema } from '#contract/seen'
 import { addDays, type Day } from '#core/measure/calendar'
 import { keptMoistShare } from '#core/establishment/losses'
 import { logsOf } from '#core/job/watch'
+import { figure } from '#core/measure/figure'
 import type { WateringProgramme } from '#core/water/programme'
 import { hourWords } from '~/utils/hourWords'
 
@@ -12,6 +13,7 @@ const open = useLawn()
 const { lawn, job, ground, plan, season } = open
 const { note, forget, busy, message } = useWatchNotes(open.id)
 const context = useContextStore()
+const { parse, text } = useUnits()
 
 /** Days that are still told of from memory. */
 const BACK_DAYS = 6
@@ -61,6 +63,20 @@ async function write(given: boolean): Promise<void> {
   id = crypto.randomUUID()
   chosen.value = []
 }
+/** Rain as it is typed, of the day that is told of. */
+const rain = ref('')
+const rainProblem = ref('')
+let rainId = crypto.randomUUID()
+async function writeRain(): Promise<void> {
+  const mm = parse('waterMm', rain.value)
+  const seen = mm.ok
+    ? seenSchema.safeParse({ id: rainId, kind: 'rain', seenOn: told.day, rainMm: mm.value, by: told.by ?? 'firm' })
+    : undefined
+  rainProblem.value = mm.ok ? (seen!.success ? '' : heard(seen!.error.issues[0]!.message)) : mm.message
+  if (!seen?.success || !(await note(seen.data))) return
+  rainId = crypto.randomUUID()
+  rain.value = ''
+}
 const logs = computed(() =>
   job.value && ground.value && plan.value
     ? logsOf(
@@ -71,7 +87,7 @@ const logs = computed(() =>
 )
 const of100 = (share: number) => Math.round(share * 100)
 const plannedLoss = (hoursDry: number) => 1 - keptMoistShare(hoursDry, (plan.value?.settings.coverMm ?? 0) > 0)
-const notes = computed(() => (lawn.value?.seen ?? []).filter(({ kind }) => kind === 'watering'))
+const notes = computed(() => (lawn.value?.seen ?? []).filter(({ kind }) => kind === 'watering' || kind === 'rain'))
 const names = computed(() => Object.fromEntries(props.watering.phases[0]!.zones.map(({ id: of, name }) => [of, name])))
 </script>
 
@@ -126,6 +142,14 @@ const names = computed(() => Object.fromEntries(props.watering.phases[0]!.zones.
         <UButton variant="outline" :loading="busy" @click="write(true)">{{ t('water.logGiven') }}</UButton>
       </div>
     </div>
+    <form class="rain" @submit.prevent="writeRain">
+      <UFormField :label="t('water.logRain')" :help="t('water.logRainHelp')" :error="rainProblem || undefined">
+        <UInput v-model="rain" :placeholder="text(figure('waterMm', 6))" />
+      </UFormField>
+      <UButton type="submit" variant="outline" :loading="busy" :disabled="!rain.trim()">{{
+        t('water.logRainWrite')
+      }}</UButton>
+    </form>
     <SeenNotes class="notes" :seen="notes" :names="names" :busy="busy" @forget="forget" />
   </section>
 </template>
@@ -146,12 +170,22 @@ const names = computed(() => Object.fromEntries(props.watering.phases[0]!.zones.
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
 }
+.rain {
+  grid-column: 2;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+}
 .notes {
   grid-column: 1 / -1;
 }
 @media (max-width: 1000px) {
   .log {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .rain {
+    grid-column: 1;
   }
 }
 .hours,

@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { beforeAll, describe, expect, test } from 'vitest'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
@@ -193,6 +194,48 @@ describe('what becomes of what was sown', () => {
       expect(log.lostShare).toBeGreaterThanOrEqual(without.logs[i]!.lostShare)
     })
     expect(zoneOf(withNote, ZONE_ID).counts).toEqual([])
+  })
+})
+
+describe('rain that is told of', () => {
+  const rain = (day: number, rainMm: number): Seen => ({
+    kind: 'rain',
+    seenOn: addDays(SOWN, day),
+    zoneId: null,
+    rainMm,
+    by: 'client',
+    note: '',
+  })
+  /** Nobody waters: what is left is rain's. */
+  const dry = Array.from(
+    { length: 12 },
+    (_, day): Seen => ({
+      kind: 'watering',
+      seenOn: addDays(SOWN, day),
+      zoneId: null,
+      given: false,
+      hours: Array.from({ length: 24 }, (__, hour) => hour),
+      by: 'firm',
+      note: '',
+    }),
+  )
+  const dryHours = (seen: readonly Seen[]) =>
+    watched(12, [...dry, ...seen]).watch!.logs.reduce((sum, log) => sum + log.dryHours, 0)
+
+  test('counts before what the station says, the last word of a day alone', () => {
+    const days = Array.from({ length: 12 }, (_, day) => day)
+    const [none, wet] = [dryHours(days.map((day) => rain(day, 0))), dryHours(days.map((day) => rain(day, 12)))]
+    expect(wet).toBeLessThan(none)
+    expect(dryHours(days.flatMap((day) => [rain(day, 12), rain(day, 0)]))).toBe(none)
+  })
+
+  test('never leaves a bed drier the more of it fell', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 11 }), fc.double({ min: 0, max: 40, noNaN: true }), (day, mm) => {
+        expect(dryHours([rain(day, mm + 3)])).toBeLessThanOrEqual(dryHours([rain(day, mm)]))
+      }),
+      { numRuns: 12 },
+    )
   })
 })
 

@@ -13,7 +13,9 @@ export default answer(async (event, work) => {
   const lawn = await jobAsked(event, work, 'open')
   const told = await bodyOf(event, seenSchema)
   notAhead(told.seenOn, work.today, 'seenOn')
-  if (told.kind !== 'watering' && !lawn.job.zoneIds.includes(told.zoneId))
+  // A watering names an irrigation zone; rain falls on all of them.
+  const ofZone = told.kind !== 'watering' && told.kind !== 'rain'
+  if (ofZone && !lawn.job.zoneIds.includes(told.zoneId))
     throw new Refusal(422, 'invalid', say('server.seenElsewhere'), { zoneId: say('server.seenElsewhere') })
   const noted = await noteSeen(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, told)
   if (noted === 'other id') throw new Refusal(409, 'taken', say('server.notWrittenDown'))
