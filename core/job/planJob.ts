@@ -26,6 +26,7 @@ import { NO_SEASON, type SeasonKnown } from './season'
 import { growthOf } from './seenGrowth'
 import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
+import { growsFrom } from './states'
 
 /** Every zone judged against every programme. */
 export interface LawnDecision {
@@ -173,6 +174,10 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
   const { glance: glanceAt, sownAt: _sown, dryingOver: _drying, ...weather } = season
   const glance = glanceAt?.(sowOn)
   const sowing = glance?.sowing
+  const really = growsFrom({ ...job, sowOn })
+  // A list knows the season of the planned day alone.
+  const down = glanceAt?.(really)?.sowing ? really : sowOn
+  const up = glanceAt?.(down)?.sowing?.up
   const growing = glance?.growing.find(({ to }) => to >= sowOn)
   return buildSchedule({
     parts,
@@ -204,8 +209,8 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     pins: new Map(Object.entries(work.pins)),
     agreed: new Map(Object.entries(work.days)),
     ...(growing ? { growsUntil: growing.to } : {}),
-    ...mowingsOf(given, parts, sowOn, season),
-    ...(sowing?.up ? { firstGreen: sowing.up } : {}),
+    ...mowingsOf(given, parts, down, season),
+    ...(up ? { firstGreen: up } : {}),
     ...(sowing && glance && anchorOf(parts) === 'seeding' ? { soil: { expectedC: sowing.soilC, ...glance.band } } : {}),
   })
 }
@@ -219,7 +224,7 @@ function wateringOf(
   if (!job.sowOn || !job.programme || PROGRAMMES[job.programme].anchor !== 'seeding') return undefined
   const seed = sownOn(lawn, job, practices)
   const warm = seed !== undefined && grassByCode(mainOf(seed)).season === 'warm'
-  return wateringOfJob({ lawn, firm, practices, settings, sowOn: job.sowOn }, season, warm)
+  return wateringOfJob({ lawn, firm, practices, settings, sowOn: growsFrom({ ...job, sowOn: job.sowOn }) }, season, warm)
 }
 
 /**

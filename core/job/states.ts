@@ -2,7 +2,7 @@ import type { Day } from '../measure/calendar'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { doneByKey } from './marks'
 import { anchorCode } from './operations/registry'
-import type { Mark } from './records'
+import type { JobRecord, Mark } from './records'
 
 /** How far a job is, from the first idea to its end. */
 export const JOB_STATES = ['planned', 'confirmed', 'in work', 'growing in', 'closed', 'called off'] as const
@@ -25,6 +25,10 @@ export interface JobProgress {
 export function putDownOn({ programme, marks }: Pick<JobProgress, 'programme' | 'marks'>): Day | undefined {
   return doneByKey(marks).done.get(anchorCode(PROGRAMMES[programme ?? 'overseed'].anchor))?.day
 }
+
+/** The day from which what is sown grows: when it went down, else the one that is planned. */
+export const growsFrom = ({ programme, done, sowOn }: Pick<JobRecord, 'programme' | 'done'> & { sowOn: Day }): Day =>
+  putDownOn({ programme, marks: done }) ?? sowOn
 
 /** How far a job is: how it ended, else what is marked done of it, else what is decided. */
 export function stateOf(job: JobProgress): JobState {

@@ -7,7 +7,7 @@ import type { EmergenceCourse } from '../../establishment/emergenceCourse'
 import { summarise } from '../../establishment/outlook'
 import { buildSeason } from '../../establishment/season'
 import type { Seen } from '../../learning/seen'
-import { addDays } from '../../measure/calendar'
+import { addDays, daysBetween, type Day } from '../../measure/calendar'
 import { pureSeed } from '../../seed/blends'
 import { AS_TOLD } from '../../water/topLayer'
 import { climateFromNormals } from '../../weather/climate'
@@ -197,6 +197,35 @@ describe('what becomes of what was sown', () => {
   })
 })
 
+describe('seed that went down on another day than planned', () => {
+  const LATE = 6
+  const late = { ...SEED, doneOn: addDays(SOWN, LATE) }
+  const mowOn = ({ plan }: ReturnType<typeof watched>) =>
+    plan.schedule!.tasks.find(({ operation }) => operation.opensLawn)!.to
+
+  // Found: leaves that were measured were reckoned from the planned day in Do and from the real one in Watch.
+  test('is mown in Do when Watch says that it is, by what was measured too', () => {
+    for (const heights of [
+      [],
+      [{ kind: 'height', seenOn: addDays(SOWN, 30), zoneId: ZONE_ID, heightMm: 30, note: '' }],
+    ]) {
+      const of = watched(31, heights as Seen[], { done: [late] })
+      const { mow } = of.watch!.growth!
+      expect(of.watch!.sownOn).toBe(late.doneOn)
+      const day = daysBetween(late.doneOn, mowOn(of))
+      // A Sunday puts it off by a day.
+      expect(Math.abs(day - Math.max(mow.middle, 0))).toBeLessThanOrEqual(2)
+    }
+  })
+
+  test('is watered by the season of that day', () => {
+    const of = (day: Day) => season.glance!(day)!.sowing!
+    const { mow, up } = watched(8, [], { done: [late] }).plan.watering!
+    expect({ mow, up }).toMatchObject({ mow: of(late.doneOn).mow, up: of(late.doneOn).up })
+    expect(mow).not.toMatchObject(of(SOWN).mow!)
+  })
+})
+
 describe('rain that is told of', () => {
   const rain = (day: number, rainMm: number): Seen => ({
     kind: 'rain',
@@ -207,18 +236,15 @@ describe('rain that is told of', () => {
     note: '',
   })
   /** Nobody waters: what is left is rain's. */
-  const dry = Array.from(
-    { length: 12 },
-    (_, day): Seen => ({
-      kind: 'watering',
-      seenOn: addDays(SOWN, day),
-      zoneId: null,
-      given: false,
-      hours: Array.from({ length: 24 }, (__, hour) => hour),
-      by: 'firm',
-      note: '',
-    }),
-  )
+  const dry = Array.from({ length: 12 }, (_, day): Seen => ({
+    kind: 'watering',
+    seenOn: addDays(SOWN, day),
+    zoneId: null,
+    given: false,
+    hours: Array.from({ length: 24 }, (__, hour) => hour),
+    by: 'firm',
+    note: '',
+  }))
   const dryHours = (seen: readonly Seen[]) =>
     watched(12, [...dry, ...seen]).watch!.logs.reduce((sum, log) => sum + log.dryHours, 0)
 

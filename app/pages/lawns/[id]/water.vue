@@ -12,7 +12,7 @@ const sows = computed(() => shown.value?.parts[0]?.programme.anchor === 'seeding
 <template>
   <div v-if="lawn && shown?.watering" class="water">
     <WateringLog v-if="sownOn" :watering="shown.watering" :sown-on="sownOn" />
-    <WateringPlan :key="lawn.version" :lawn="lawn" :watering="shown.watering" :sow-on="shownJob!.sowOn!" />
+    <WateringPlan :key="lawn.version" :lawn="lawn" :watering="shown.watering" :sow-on="sownOn ?? shownJob!.sowOn!" />
   </div>
   <NotYet v-else-if="lawn && !shownJob?.sowOn" :title="t('water.nothingYet')" :text="t('water.programmeFollows')" />
   <section v-else-if="lawn && !sows" class="panel empty">
