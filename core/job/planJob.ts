@@ -224,7 +224,11 @@ function wateringOf(
   if (!job.sowOn || !job.programme || PROGRAMMES[job.programme].anchor !== 'seeding') return undefined
   const seed = sownOn(lawn, job, practices)
   const warm = seed !== undefined && grassByCode(mainOf(seed)).season === 'warm'
-  return wateringOfJob({ lawn, firm, practices, settings, sowOn: growsFrom({ ...job, sowOn: job.sowOn }) }, season, warm)
+  return wateringOfJob(
+    { lawn, firm, practices, settings, sowOn: growsFrom({ ...job, sowOn: job.sowOn }) },
+    season,
+    warm,
+  )
 }
 
 /**
