@@ -99,6 +99,8 @@ test('a missed watering is logged, told with what it costs, and taken back', asy
 test('measured leaves move the first mowing, here and in Do', async ({ page, request }) => {
   const lawn = await lawnNamed(request, 'Corrow Hall')
   await open(page, `/lawns/${lawn.id}/watch`)
+  // With which machine, and how it is driven.
+  await expect(page.getByText(/bag on, light machine, push and pull/)).toBeVisible()
   const says = page.getByText(/Measured leaves .* about /)
   const before = await says.innerText()
   await page.getByRole('button', { name: 'Measure height' }).click()

@@ -43,6 +43,10 @@ const names = computed(() => ({
 const measurable = computed(() =>
   open.ground.value ? zonesOf(open.ground.value).map(([id, { name }]) => ({ id, name })) : [],
 )
+/** How the lawn is mown for the first time, until it is. */
+const firstMow = computed(() =>
+  shown.value?.schedule?.tasks.find(({ operation, done }) => operation.opensLawn && !done),
+)
 const likely = computed(() => Object.fromEntries((watched.value?.zones ?? []).map(({ id, causes }) => [id, causes[0]])))
 const waits = computed(() => !season.value.sownAt && !sill.problem)
 </script>
@@ -140,6 +144,7 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         :busy="marking !== ''"
         @mow="mark"
       />
+      <TaskWhat v-if="firstMow" :task="firstMow" />
       <ThinSpots :zones="watched.zones" :features="lawn.features" />
       <SeenNotes :seen="lawn.seen" :names="names" :busy="busy" @forget="forget" />
     </div>
