@@ -97,7 +97,7 @@ function loggedOf(job: JobRecord, sownOn: Day, zoneId: string) {
 }
 
 /** Rain of each day, as somebody there tells of it before what the station counted; the one written down last counts. */
-export function rainOf(job: JobRecord, sownOn: Day, { fellOn }: Pick<SeasonKnown, 'fellOn'>) {
+function rainOf(job: JobRecord, sownOn: Day, { fellOn }: Pick<SeasonKnown, 'fellOn'>) {
   const told = new Map(seenOf(job, 'rain', sownOn).map(({ seenOn, rainMm }) => [seenOn, rainMm]))
   return (day: Day): number => told.get(day) ?? fellOn?.(day) ?? 0
 }
