@@ -163,7 +163,7 @@ const cell = ({ programme }: Candidate) => ['cell', { chosen: programme.code ===
         :data-label="t('decide.risk')"
         :class="cell(one)"
       >
-        <GateLine v-for="(risk, i) in one.risks" :key="i" :gate="risk" with-source /><span
+        <GateLine v-for="(risk, k) in one.risks" :key="k" :gate="risk" with-source /><span
           v-if="!one.risks.length"
           class="small"
           >{{ t('decide.noneThatTheSurvey') }}</span

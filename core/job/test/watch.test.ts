@@ -1,58 +1,19 @@
-import fc from 'fast-check'
-import { beforeAll, describe, expect, test } from 'vitest'
-import { groundOf, jobOf, type Lawn } from '#contract/lawn'
+import { describe, expect, test } from 'vitest'
+import { groundOf, jobOf } from '#contract/lawn'
 import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
 import { ZONE_ID } from '../../../contract/test/looks'
-import type { EmergenceCourse } from '../../establishment/emergenceCourse'
-import { summarise } from '../../establishment/outlook'
-import { buildSeason } from '../../establishment/season'
 import type { Seen } from '../../learning/seen'
-import { addDays, daysBetween, type Day } from '../../measure/calendar'
-import { pureSeed } from '../../seed/blends'
-import { AS_TOLD } from '../../water/topLayer'
-import { climateFromNormals } from '../../weather/climate'
-import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { addDays } from '../../measure/calendar'
 import { NO_WORK } from '../nothingDecided'
 import { seedNeed } from '../../seed/liveSeed'
 import { OPERATIONS } from '../operations/registry'
 import { PLAN_RATE } from '../parts'
 import { planJob } from '../planJob'
-import { seasonOfOutlook, type SeasonKnown } from '../season'
 import { isPlanned, planReseeding, reseedingOf } from '../reseeding'
-import { watchOf, type Watch } from '../watch'
-import { count, COURSE, SEED, SOWN } from './counted'
+import { type Watch } from '../watch'
+import { count, SEED, SOWN } from './counted'
+import { watched } from './watched'
 
-let season: SeasonKnown
-beforeAll(() => {
-  const built = buildSeason({
-    today: addDays(SOWN, 21),
-    observed: [],
-    forecast: [],
-    climate: climateFromNormals(COLUMBUS),
-    ground: { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' },
-    years: 20,
-    seed: 11,
-  })
-  const bed = { cover: 'compost', coverMm: 5, watering: AS_TOLD } as const
-  season = seasonOfOutlook(
-    summarise(built, pureSeed('TF'), { covering: 'covered', slopeShare: 0, bed }, 75, COLUMBUS),
-    [],
-  )
-})
-
-/** The lawn in two zones, sown, so many days later. */
-function watched(day: number, seen: Seen[], change: { done?: Lawn['done']; course?: Partial<EmergenceCourse> } = {}) {
-  const lawn = aPlannedLawn(
-    { ...inTwoZones(), latDeg: COLUMBUS_LAT, lonDeg: -83 },
-    { sowOn: SOWN },
-    { done: change.done ?? [SEED], seen: seen.map((one, i) => ({ ...one, id: String(i), savedBy: null })) },
-  )
-  const [job, ground, firm] = [jobOf(lawn), groundOf(lawn), aFirm({ today: addDays(SOWN, day) })]
-  const plan = planJob(job, ground, firm, season)
-  const course = { ...COURSE, ...change.course }
-  const beds = [ZONE_ID, BACK_ID].map((zoneId) => ({ zoneId, course }))
-  return { plan, watch: watchOf({ job, lawn: ground, firm, plan, season, beds }) }
-}
 const zoneOf = (watch: Watch | undefined, id: string) => watch!.zones.find((zone) => zone.id === id)!
 
 describe('what becomes of what was sown', () => {
@@ -194,74 +155,6 @@ describe('what becomes of what was sown', () => {
       expect(log.lostShare).toBeGreaterThanOrEqual(without.logs[i]!.lostShare)
     })
     expect(zoneOf(withNote, ZONE_ID).counts).toEqual([])
-  })
-})
-
-describe('seed that went down on another day than planned', () => {
-  const LATE = 6
-  const late = { ...SEED, doneOn: addDays(SOWN, LATE) }
-  const mowOn = ({ plan }: ReturnType<typeof watched>) =>
-    plan.schedule!.tasks.find(({ operation }) => operation.opensLawn)!.to
-
-  // Found: leaves that were measured were reckoned from the planned day in Do and from the real one in Watch.
-  test('is mown in Do when Watch says that it is, by what was measured too', () => {
-    for (const heights of [
-      [],
-      [{ kind: 'height', seenOn: addDays(SOWN, 30), zoneId: ZONE_ID, heightMm: 30, note: '' }],
-    ]) {
-      const of = watched(31, heights as Seen[], { done: [late] })
-      const { mow } = of.watch!.growth!
-      expect(of.watch!.sownOn).toBe(late.doneOn)
-      const day = daysBetween(late.doneOn, mowOn(of))
-      // A Sunday puts it off by a day.
-      expect(Math.abs(day - Math.max(mow.middle, 0))).toBeLessThanOrEqual(2)
-    }
-  })
-
-  test('is watered by the season of that day', () => {
-    const of = (day: Day) => season.glance!(day)!.sowing!
-    const { mow, up } = watched(8, [], { done: [late] }).plan.watering!
-    expect({ mow, up }).toMatchObject({ mow: of(late.doneOn).mow, up: of(late.doneOn).up })
-    expect(mow).not.toMatchObject(of(SOWN).mow!)
-  })
-})
-
-describe('rain that is told of', () => {
-  const rain = (day: number, rainMm: number): Seen => ({
-    kind: 'rain',
-    seenOn: addDays(SOWN, day),
-    zoneId: null,
-    rainMm,
-    by: 'client',
-    note: '',
-  })
-  /** Nobody waters: what is left is rain's. */
-  const dry = Array.from({ length: 12 }, (_, day): Seen => ({
-    kind: 'watering',
-    seenOn: addDays(SOWN, day),
-    zoneId: null,
-    given: false,
-    hours: Array.from({ length: 24 }, (__, hour) => hour),
-    by: 'firm',
-    note: '',
-  }))
-  const dryHours = (seen: readonly Seen[]) =>
-    watched(12, [...dry, ...seen]).watch!.logs.reduce((sum, log) => sum + log.dryHours, 0)
-
-  test('counts before what the station says, the last word of a day alone', () => {
-    const days = Array.from({ length: 12 }, (_, day) => day)
-    const [none, wet] = [dryHours(days.map((day) => rain(day, 0))), dryHours(days.map((day) => rain(day, 12)))]
-    expect(wet).toBeLessThan(none)
-    expect(dryHours(days.flatMap((day) => [rain(day, 12), rain(day, 0)]))).toBe(none)
-  })
-
-  test('never leaves a bed drier the more of it fell', () => {
-    fc.assert(
-      fc.property(fc.integer({ min: 0, max: 11 }), fc.double({ min: 0, max: 40, noNaN: true }), (day, mm) => {
-        expect(dryHours([rain(day, mm + 3)])).toBeLessThanOrEqual(dryHours([rain(day, mm)]))
-      }),
-      { numRuns: 12 },
-    )
   })
 })
 
