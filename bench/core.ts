@@ -15,6 +15,8 @@ import { daysOfYear, shadedGround, sunMapOf } from '#core/site/sun'
 import { quantile, type Measured } from './figures'
 import { benchAfterSowing } from './afterSowing'
 import { benchProgramme } from './programme'
+import { workOut } from '../server/seasons/seasonWork'
+import { warmUps } from '../server/seasons/warmUp'
 
 /** Median of some runs, ms. */
 function timed(runs: number, work: () => void): number {
@@ -128,6 +130,11 @@ export function benchCore(): Measured[] {
     risk: { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: 5, watering: AS_TOLD } },
   }
   const judgedMs = timed(3, () => oddsOf(plan, built))
+  let asked = 0
+  const firstLook = [...warmUps()].filter(({ only }) => !only)
+  const coarseMs = timed(15, () => {
+    workOut({ ...firstLook[asked % firstLook.length]!, key: `first look ${asked++}`, coarse: true })
+  })
   const outlookMs = timed(5, () => {
     summarise(ofList, pureSeed('TF'), plan.risk, 75, climate.normals)
   })
@@ -208,6 +215,11 @@ export function benchCore(): Measured[] {
       what: `soil of 200 years of ${DAYS_AHEAD} days, a ground`,
       figure: `${seasonMs.toFixed(0)} ms`,
       wanted: { words: 'under 800 ms', met: seasonMs < 800 },
+    },
+    {
+      what: 'a first look, marked so, by a thread: eight years from nothing to what is sent',
+      figure: `${coarseMs.toFixed(0)} ms`,
+      wanted: { words: 'under 150 ms', met: coarseMs < 150 },
     },
     {
       what: 'with it, 548 sowing days of one grass and its seedbed, 200 years',

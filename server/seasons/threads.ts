@@ -10,8 +10,8 @@ import { workOut, type SeasonWork, type WorkedOut } from './seasonWork'
 const WORKER_FILE = join(dirname(process.argv[1] ?? '.'), 'season-worker.mjs')
 /** As many as there are processors; the server's own thread does little but wait. */
 const MOST_THREADS = Math.min(4, availableParallelism())
-/** Two stay, since a new one runs at a sixth of its speed at first: one for a page, one for a list. */
-export const LEAST_THREADS = Math.min(2, MOST_THREADS)
+/** One stays, since a new one runs at a sixth of its speed at first; more would cost memory while nobody asks. */
+const LEAST_THREADS = 1
 /** The others give their memory back: some 40 MB each, and starting one takes a tenth of a second. */
 const IDLE_MS = 20_000
 
