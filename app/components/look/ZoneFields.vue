@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Day } from '#core/measure/calendar'
 import { questionsOf, type ZoneQuestionCode } from '#core/site/questions'
-import { sunHoursOn, thatchMm } from '#core/site/zone'
+import { nothingStands, sunHoursOn, thatchMm } from '#core/site/zone'
 import {
   DRAINAGE_CHOICES,
   GRASS_ITEMS,
@@ -105,22 +105,22 @@ const guess = computed({
           :help="t('look.rootsStopNear300')"
         />
       </template>
-      <template v-if="asks('height')">
-        <TypedInput
-          v-model="zone.mowingHeightMm"
-          :label="t('look.mownAtNow')"
-          quantity="depthMm"
-          :path="path('mowingHeightMm')"
-          :placeholder="t('look.n3In')"
-        />
-        <TypedInput
-          v-model="zone.keptMm"
-          :label="t('look.toBeKeptAt')"
-          quantity="depthMm"
-          :path="path('keptMm')"
-          :placeholder="t('look.asNow')"
-        />
-      </template>
+      <TypedInput
+        v-if="asks('height')"
+        v-model="zone.mowingHeightMm"
+        :label="t('look.mownAtNow')"
+        quantity="depthMm"
+        :path="path('mowingHeightMm')"
+        :placeholder="t('look.n3In')"
+      />
+      <TypedInput
+        v-if="asks('height') || (!only && nothingStands(zone))"
+        v-model="zone.keptMm"
+        :label="t('look.toBeKeptAt')"
+        quantity="depthMm"
+        :path="path('keptMm')"
+        :placeholder="nothingStands(zone) ? '' : t('look.asNow')"
+      />
     </div>
     <div v-if="asks('thatch', 'hardness')" class="field-row">
       <PickOne
