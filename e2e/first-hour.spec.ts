@@ -100,6 +100,7 @@ for (const [device, viewport] of [
 
     // From there seed is watered: the step knows what the first hour told.
     await page.getByRole('link', { name: 'Birch Lodge' }).click()
+    await expect(page).toHaveURL(/lawns\/[^/]+\/\w+$/)
     await page.getByRole('link', { name: /^Water/ }).click()
     await expect(page.getByText(/^Water (once|twice|\d+ times) a day until about/)).toBeVisible()
     await expect(page.getByText('usual figure, not measured').first()).toBeVisible()

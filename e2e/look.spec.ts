@@ -306,3 +306,15 @@ test('a client who refuses sprays is offered none', async ({ page, request }) =>
   await open(page, `/lawns/${lawn.id}/decide`)
   await expect(page.getByText('the client refuses sprays').first()).toBeVisible()
 })
+
+test('a survey is saved at once, and its season follows on the next page', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Cobbet Lane')
+  await open(page, `/lawns/${lawn.id}/look`)
+  await expect(page.getByRole('img', { name: /^Season of Cobbet Lane/ })).toBeVisible()
+  // A season that takes longer than anybody waits for.
+  await page.route(/\/sill\b/, (route) => void setTimeout(() => void route.continue().catch(() => undefined), 8000))
+  await page.getByRole('button', { name: 'Save the survey' }).click()
+  await expect(page).toHaveURL(/decide$/, { timeout: 5000 })
+  await expect(page.getByText('Working the season out again')).toBeVisible()
+  await expect(page.getByText('Working the season out again')).toHaveCount(0)
+})

@@ -15,12 +15,12 @@ export function usePlanSave(id: string) {
     (path) => fieldName(path),
   )
 
-  /** The season follows what was saved, by whomever it was brought in. */
+  /** The season follows what was saved, by whomever it was brought in; nobody waits for it. */
   async function following(save: () => Promise<boolean>): Promise<boolean> {
     const before = store.byId(id)?.plan
     if (!(await save())) return false
     const after = store.byId(id)?.plan
-    if (SEASONAL.some((field) => !sameJson(before?.[field], after?.[field]))) await sill.show(id)
+    if (SEASONAL.some((field) => !sameJson(before?.[field], after?.[field]))) void sill.show(id)
     return true
   }
 

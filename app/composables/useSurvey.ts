@@ -99,10 +99,11 @@ export function useSurvey(lawn: Lawn) {
     message.value = problem.value?.message ?? ''
     return false
   }
-  async function kept(): Promise<true> {
+  function kept(): true {
     drafts.delete(lawn.id)
     message.value = ''
-    await sill.show(lawn.id)
+    // Nobody waits for the season: it follows on the page that comes next.
+    void sill.show(lawn.id)
     return true
   }
   function forget(): void {

@@ -11,6 +11,8 @@ export const useSillStore = defineStore('sill', () => {
   /** Lawn it is of; null for the home station. */
   const lawnId = ref<string | null>()
   const problem = ref<Problem>()
+  /** What stands is of before a change, and follows once all years are worked out anew. */
+  const behind = ref(false)
   /** What is missing for a season, in words; empty where nothing is. */
   const lacks = ref('')
   /** What hangs from it: tasks of the lawn in view, or the sowings of all. */
@@ -33,13 +35,17 @@ export const useSillStore = defineStore('sill', () => {
         data.value = 'lacks' in told ? undefined : sillOf(told)
         lawnId.value = id
         problem.value = undefined
+        behind.value = false
       }
       // A first look fills an empty page; one that stands stays until all years are worked out.
       const stands = lawnId.value === id && data.value?.jobId === (job ?? null)
+      behind.value = stands
       if (!stands) hear(await ask({ coarse: 'yes' }))
       if (stands || data.value?.coarse) hear(await ask({}))
     } catch (error) {
-      if (!signal.aborted) problem.value = problemOf(error)
+      if (signal.aborted) return
+      problem.value = problemOf(error)
+      behind.value = false
     }
   }
 
@@ -55,5 +61,5 @@ export const useSillStore = defineStore('sill', () => {
     if (tried?.of === id) tried = undefined
   }
 
-  return { data, lawnId, problem, lacks, hangers, show, tryOut, letGo }
+  return { data, lawnId, problem, behind, lacks, hangers, show, tryOut, letGo }
 })

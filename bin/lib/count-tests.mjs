@@ -33,6 +33,17 @@ const named = [
   }),
   ...(hostile?.failures ?? []).map((failure) => `under attack: ${JSON.stringify(failure).slice(0, 600)}`),
 ]
+/** What stood on the page where a browser test gave up. */
+const pageSeen = ({ attachments }) => {
+  const path = attachments.find(({ name }) => name === 'error-context')?.path
+  const [, seen] = (path && existsSync(path) && /```yaml\n([^]*?)```/.exec(readFileSync(path, 'utf8'))) || []
+  return seen ? `on the page then:\n${seen.slice(0, 4000)}` : 'nothing is kept of its page'
+}
+const specsOf = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(specsOf)]
+for (const { title, tests } of specsOf({ suites: browser?.suites }))
+  for (const { results } of tests)
+    for (const result of results) if (result.error) named.push(`${title}, ${pageSeen(result)}`)
+
 const steps = 'test-results/failed-steps.log'
 if (existsSync(steps)) console.log(readFileSync(steps, 'utf8').slice(-6000))
 for (const failure of named) console.log(`✗ ${failure}`)

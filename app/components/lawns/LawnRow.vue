@@ -8,8 +8,7 @@ const { shown, other } = useUnits()
 const area = computed(() => figure('areaM2', props.row.lawn.areaM2))
 const held = computed(() => props.row.gate?.state === 'hold' || props.row.gate?.state === 'risk')
 const to = computed(
-  () =>
-    `/lawns/${props.row.lawn.id}${props.row.lawn.job.endedOn ? '/jobs' : props.row.here ? `/${props.row.here.code}` : ''}`,
+  () => `/lawns/${props.row.lawn.id}/${props.row.lawn.job.endedOn ? 'jobs' : (props.row.here?.code ?? 'look')}`,
 )
 </script>
 

@@ -37,6 +37,7 @@ const oneLine = computed(() => {
     >
       <UIcon :name="slim ? 'i-lucide-chevron-down' : 'i-lucide-chevron-up'" class="size-4" />
     </button>
+    <span v-if="sill.behind" class="behind" role="status">{{ t('sill.workedOutAnew') }}</span>
     <button v-if="slim" type="button" class="one-line" @click="emit('slim', false)">{{ oneLine }}</button>
     <SillPlot v-else :hangers />
   </header>
@@ -78,6 +79,19 @@ const oneLine = computed(() => {
   overflow: hidden;
   text-overflow: ellipsis;
   max-width: 100%;
+}
+.behind {
+  position: absolute;
+  right: 40px;
+  top: 6px;
+  padding: 0 8px;
+  border-radius: 2px;
+  background: var(--straw-tint);
+  color: var(--ink);
+  font-size: 12px;
+  font-weight: 600;
+  line-height: 22px;
+  z-index: 2;
 }
 .fold {
   position: absolute;

@@ -35,7 +35,7 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
   if (!lawn.value) return
   const base = lookFields(lawn.value)
   const changed = { ...base, zones: { ...base.zones, [zoneId]: { ...base.zones[zoneId]!, grass } } }
-  if (await look.save(base, changed)) await sill.show(id)
+  if (await look.save(base, changed)) void sill.show(id)
 }
 </script>
 
@@ -104,7 +104,7 @@ async function sowWith(zoneId: string, grass: GrassCode): Promise<void> {
       </div>
     </template>
     <NoClimate v-else-if="sill.lacks" class="whole" :what="t('decide.decide')" />
-    <p v-else-if="!sill.problem" class="panel ask whole" role="status">{{ t('decide.workingOut30Weather') }}</p>
+    <p v-else-if="!sill.problem" class="panel ask whole" role="status">{{ t('decide.workingOutTheYears') }}</p>
   </div>
 </template>
 

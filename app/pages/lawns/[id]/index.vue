@@ -1,8 +1,16 @@
 <script setup lang="ts">
-const { id, lawn } = useLawn()
-await navigateTo(`/lawns/${id}/${lawn.value?.job.endedOn ? 'jobs' : 'look'}`, { replace: true })
+// Before anything is drawn: a page that turns away while it is set up may never be left.
+definePageMeta({
+  middleware: async ({ params, query }) => {
+    const store = useLawnsStore()
+    const id = String(params.id)
+    await store.load(id)
+    const step = store.byId(id)?.job.endedOn ? 'jobs' : 'look'
+    return navigateTo({ path: `/lawns/${id}/${step}`, query }, { replace: true })
+  },
+})
 </script>
 
 <template>
-  <NuxtLink :to="`/lawns/${id}/look`">{{ t('shell.look') }}</NuxtLink>
+  <div />
 </template>

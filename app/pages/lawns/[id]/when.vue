@@ -141,7 +141,7 @@ async function keep(): Promise<void> {
       <div v-if="programme && !sownOn" class="actions">
         <UButton
           color="primary"
-          :loading="busy || sill.data?.coarse"
+          :loading="busy || sill.behind || sill.data?.coarse"
           :disabled="forbidden !== undefined || unreached !== undefined"
           @click="keep"
         >
