@@ -1,6 +1,7 @@
 import { say, type Message } from '../explain/message'
 import { figure } from '../measure/figure'
 import type { Worked, WorkingLine } from '../explain/working'
+import { sourceOf, type Planning } from './planningFigures'
 
 /** m²/h a pass. @source own, editable planning figures */
 export const WORK_RATES_M2_PER_H = {
@@ -63,6 +64,29 @@ export function crewHours(title: Message, areaM2: number, passes: readonly Pass[
   return {
     value,
     working: { title, result: figure('hours', value), formula: say('price.areaPassesWorkRate'), lines },
+  }
+}
+
+/** Crew hours of visits that are all alike, by what the firm reckons for one. @returns h */
+export function visitHours(title: Message, visits: number, planning: Planning): Worked {
+  const value = visits * planning.roundHours
+  return {
+    value,
+    working: {
+      title,
+      result: figure('hours', value),
+      formula: say('price.visitsByHours'),
+      lines: [
+        { what: say('price.visits'), value: figure('count', visits) },
+        {
+          operator: '×',
+          what: say('price.hoursOfAVisit'),
+          value: figure('hours', planning.roundHours),
+          source: sourceOf('roundHours', planning),
+        },
+        { operator: '=', what: say('price.crewHours'), value: figure('hours', value), subtotal: true },
+      ],
+    },
   }
 }
 

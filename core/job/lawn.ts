@@ -3,6 +3,7 @@ import type { Day } from '../measure/calendar'
 import { mainGrass, surveyOver, type Application, type Survey } from '../site/survey'
 import { surveyOfZone, type Zone, type ZoneSurvey } from '../site/zone'
 import type { Watering } from '../water/topLayer'
+import { ROUNDS_A_DAY, type Practices } from './decision/practices'
 import { operationOf } from './operations/registry'
 import type { Planning } from './planningFigures'
 import type { LawnRecord, Mark } from './records'
@@ -32,10 +33,25 @@ export const grassOf = (lawn: Pick<LawnRecord, 'zones' | 'measured'>): GrassCode
 /** A ban without an end is taken to last. */
 const NO_END = '2199-12-31' as Day
 
-/** How the bed will be watered, by what the client says they can; as told where nobody asked. */
-export const wateringOf = ({ water }: Pick<LawnRecord, 'water'>): Watering => ({
-  timesADay: water.source === 'none' ? 0 : (water.timesADay ?? 'as told'),
-  bannedUntil: water.restriction === 'ban' ? (water.restrictedUntil ?? NO_END) : null,
+/**
+ * Times a day that somebody is there to water: as often as the client says they can, and as the firm comes by. Without
+ * water nobody can; null where the client was not asked.
+ */
+export function timesWatered(
+  { water }: Pick<LawnRecord, 'water'>,
+  { wateringRounds }: Pick<Practices, 'wateringRounds'>,
+): number | null {
+  if (water.source === 'none') return 0
+  return water.timesADay === null ? null : water.timesADay + ROUNDS_A_DAY[wateringRounds]
+}
+
+/** How the bed will be watered; as told where nobody asked who can. */
+export const wateringOf = (
+  lawn: Pick<LawnRecord, 'water'>,
+  practices: Pick<Practices, 'wateringRounds'>,
+): Watering => ({
+  timesADay: timesWatered(lawn, practices) ?? 'as told',
+  bannedUntil: lawn.water.restriction === 'ban' ? (lawn.water.restrictedUntil ?? NO_END) : null,
 })
 
 /** Whoever looked at the lawn found its lines marked: what was asked for, and what is drawn. */

@@ -70,7 +70,7 @@ const plansPreEmergent = ({ wishes }: LawnRecord, { work }: JobRecord, { practic
 
 /** @param coastal whether the station's days are of a coast */
 function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolean): OddsInput {
-  const { zones, seed, settings } = over
+  const { zones, seed, settings, practices } = over
   const survey = zones.length ? surveyOver(zones, lawn.texture) : undefined
   const grass = grassByCode(mainOf(seed))
   const cover = settings.coverMm > 0 ? settings.coverMaterial : 'none'
@@ -93,7 +93,7 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
       ...(isIrrigated(lawn) ? { irrigated: true } : {}),
       ...(plansPreEmergent(lawn, job, over) ? { preEmergent: true } : {}),
       ...(isWinterColour(lawn, job) ? { winterColour: true } : {}),
-      bed: { cover, coverMm: settings.coverMm, watering: wateringOf(lawn) },
+      bed: { cover, coverMm: settings.coverMm, watering: wateringOf(lawn, practices) },
     },
     mowingMm: keptHeightMm(grass, survey?.mowingHeightMm ?? grass.mowingMm[0]),
   }

@@ -44,7 +44,12 @@ export interface WetPhase {
   timesADay: number
   /** Times a day that the client can water; null where nobody asked. */
   clientTimes: number | null
+  /** Days after sowing until it ends, in the middle year. */
+  days: number
 }
+
+/** Days of it where no season tells them. @source trade: two to three weeks */
+export const USUAL_WET_DAYS = 18
 
 export const PLAN_RATE: Source = { kind: 'user', text: say('planned.bringLiveSeed') }
 /** Least share of a zone that a spot repair works on. @source own: patches are opened a little beyond their edge */

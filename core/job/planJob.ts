@@ -11,12 +11,12 @@ import { decideZone, type ZoneDecision } from './decision/decide'
 import type { Practices } from './decision/practices'
 import { PROGRAMMES, type ProgrammeCode } from './decision/programmes'
 import { PLAN_AHEAD_DAYS, waitOf, type Waiting } from './decision/wait'
-import { isIrrigated, isLocated, putOn, surveyOf, zoneSurveysOf } from './lawn'
+import { isIrrigated, isLocated, putOn, surveyOf, timesWatered, zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
 import type { Way } from './carrying'
 import { extentOf } from './extent'
 import { anchorOf } from './operations/planned'
-import { partsOf, type Part, type PlannedZone, type WetPhase } from './parts'
+import { partsOf, USUAL_WET_DAYS, type Part, type PlannedZone, type WetPhase } from './parts'
 import { estimateOf, type Estimate } from './price'
 import type { WateringProgramme } from '../water/programme'
 import { wateringOfJob } from './watering'
@@ -103,12 +103,13 @@ function wetPhase(
   watering: WateringProgramme | undefined,
 ): WetPhase | undefined {
   const clientTimes = water.source === 'none' ? 0 : water.timesADay
+  const of = { clientTimes, days: watering?.phases[0]?.to?.middle ?? glance?.sowing?.up?.late ?? USUAL_WET_DAYS }
   if (watering) {
     const { day, wants } = watering.wet.find(({ id }) => id === watering.worst)!
     const mmADay = day.cycles.reduce((sum, { depthMm }) => sum + depthMm, 0)
-    if (mmADay > 0 && day.cycles.length >= wants) return { mmADay, timesADay: wants, clientTimes }
+    if (mmADay > 0 && day.cycles.length >= wants) return { mmADay, timesADay: wants, ...of }
   }
-  return glance?.sowing?.water ? { ...glance.sowing.water, clientTimes } : undefined
+  return glance?.sowing?.water ? { ...glance.sowing.water, ...of } : undefined
 }
 
 /** What is sown to live here, and may not. Winter color is not to. */
@@ -123,7 +124,7 @@ function decisionOf(given: Given, glance: Glance): LawnDecision | undefined {
   const horizon = addDays(firm.today, PLAN_AHEAD_DAYS)
   const of = {
     ph: lawn.soilTest?.ph ?? null,
-    timesADay: lawn.water.timesADay,
+    timesADay: timesWatered(lawn, practices),
     irrigated: isIrrigated(lawn),
     goal: lawn.wishes.goal,
     noSprays: lawn.wishes.noSprays === true,

@@ -76,6 +76,10 @@ const LIMITS = {
   phLow: plain(say('figures.phUnderWhichIt'), 'ph', 5.5, 14, mem(say('figures.below55'))),
   phHigh: plain(say('figures.phOverWhichIt'), 'ph', 7.8, 14, mem(say('figures.above78'))),
   waterings: plain(say('figures.wateringsADayThe'), 'count', 2, 12, own(say('figures.twiceADayOr'))),
+  roundHours: {
+    ...plain(say('figures.wateringVisit'), 'hours', 0.4, 8, own(say('figures.wateringVisitFrom'))),
+    least: 0.05,
+  },
   slopeSlit: share(say('figures.slopeOverWhichSeed'), 0.15, own(say('figures.over15SlitSeed'))),
   slopeRefer: share(say('figures.slopeOverWhichHeavy'), 0.33, own(say('figures.over33Refer'))),
   droughtRain: share(say('figures.rainOfFourWeeks'), 0.25, own(say('figures.underAQuarterOf'))),

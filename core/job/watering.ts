@@ -11,8 +11,8 @@ import {
   type WateringProgramme,
 } from '../water/programme'
 import type { FirmRecord, LawnRecord } from './records'
-import type { Practices } from './decision/practices'
-import { zoneSurveysOf } from './lawn'
+import { ROUNDS_A_DAY, type Practices } from './decision/practices'
+import { timesWatered, zoneSurveysOf } from './lawn'
 import type { SeasonKnown } from './season'
 import type { PlanSettings } from './settings'
 
@@ -53,11 +53,17 @@ export function irrigationOf({ water }: Pick<LawnRecord, 'water'>, zones: readon
 }
 
 /** Hours of the clock at which a zone may be watered and somebody or a timer is there to do it. */
-function hoursOf({ water }: LawnRecord, { timer }: WateredZone, { wateringHours }: Practices, sowOn: Day): number[] {
+function hoursOf(
+  { water }: LawnRecord,
+  { timer }: WateredZone,
+  { wateringHours, wateringRounds }: Practices,
+  sowOn: Day,
+): number[] {
   const banned = water.restriction === 'ban' && (water.restrictedUntil === null || water.restrictedUntil > sowOn)
   if (banned) return []
   const there = (hour: number) =>
     timer !== 'none' ||
+    (ROUNDS_A_DAY[wateringRounds] > 0 && hour >= LEAVES_AT && hour < BACK_AT) ||
     (water.homeWhen === 'mornings and evenings'
       ? hour < LEAVES_AT || hour >= BACK_AT
       : water.homeWhen === 'seldom'
@@ -96,6 +102,7 @@ const [TALL_AFTER, MOW_AFTER, FOURTH_AFTER] = [10, 14, 28]
 export function wateredBeds({ lawn, firm, practices, settings, sowOn }: WateringGiven): WateredBed[] {
   const zones = zoneSurveysOf(lawn, sowOn)
   const aheadH = aheadOf(firm, lawn, sowOn)
+  const times = timesWatered(lawn, practices)
   return irrigationOf(lawn, zones).map((zone): WateredBed => {
     const over = zones.filter(({ id }) => zone.zoneId === null || id === zone.zoneId)
     const survey = surveyOver(over.length ? over : zones, lawn.texture)
@@ -111,8 +118,7 @@ export function wateredBeds({ lawn, firm, practices, settings, sowOn }: Watering
       supply: supplyOf(zone, zone.watersM2),
       hours: hoursOf(lawn, zone, practices, sowOn),
       aheadH,
-      mostTimes:
-        zone.timer === 'none' && lawn.water.timesADay !== null ? Math.max(0, Math.floor(lawn.water.timesADay)) : null,
+      mostTimes: zone.timer === 'none' && times !== null ? Math.max(0, Math.floor(times)) : null,
     }
   })
 }

@@ -1,27 +1,24 @@
 <script setup lang="ts">
 import { daysBetween } from '#core/measure/calendar'
+import { ROUNDS_A_DAY, type Practices } from '#core/job/decision/practices'
 import { wateringOf } from '#core/job/lawn'
 import type { Lawn } from '#contract/lawn'
 
 /** Where the odds come from: weather years, constants, the watering they assume, and how old the record is. */
-const props = defineProps<{ lawn: Lawn; sown: boolean }>()
+const props = defineProps<{ lawn: Lawn; practices: Practices; sown: boolean }>()
 const sill = useSillStore()
 const context = useContextStore()
 
-const TIMES = [
-  t('sowingDay.nobodyWatersSoRain'),
-  t('sowingDay.theClientWatersOnce'),
-  t('sowingDay.theClientWatersTwice'),
-]
 const watered = computed(() => {
-  const { timesADay, bannedUntil } = wateringOf(props.lawn)
+  const { timesADay, bannedUntil } = wateringOf(props.lawn, props.practices)
   const words =
     timesADay === 'as told'
       ? t('sowingDay.theClientIsTaken')
       : timesADay === 0
-        ? TIMES[0]
-        : t('sowingDay.aDayAsLook', {
-            timesADay: TIMES[timesADay] ?? t('sowingDay.theClientWatersTimes', { timesADay }),
+        ? t('sowingDay.nobodyWatersSoRain')
+        : t('sowingDay.wateredTimes', {
+            times: timesADay,
+            ours: ROUNDS_A_DAY[props.practices.wateringRounds],
           })
   return bannedUntil ? t('sowingDay.notBefore', { words, bannedUntil: shortDay(bannedUntil, context.today) }) : words
 })

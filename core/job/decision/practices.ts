@@ -35,6 +35,7 @@ export interface Practices {
   wetBy: WetBy
   wateringHours: 'until late afternoon' | 'early evening too'
   stepDown: StepDown
+  wateringRounds: 'none' | 'once a day' | 'twice a day'
 }
 export type PracticeCode = keyof Practices
 
@@ -254,6 +255,14 @@ export const PRACTICES: Questions = {
       choice('weekly', say('practices.stepWeekly'), say('practices.stepWeeklyChanges')),
     ],
   },
+  wateringRounds: {
+    asks: say('practices.wateringRounds'),
+    choices: [
+      choice('none', say('practices.none'), say('practices.noRoundsChanges')),
+      choice('once a day', say('practices.onceADay'), say('practices.roundsChanges', { times: 1 })),
+      choice('twice a day', say('practices.twiceADay'), say('practices.roundsChanges', { times: 2 })),
+    ],
+  },
   hybridBermuda: {
     asks: say('practices.hybridBermuda'),
     choices: [
@@ -293,10 +302,14 @@ export const DEFAULT_PRACTICES: Practices = {
   wetBy: 'computed',
   wateringHours: 'until late afternoon',
   stepDown: 'gradual',
+  wateringRounds: 'none',
 }
 
 /** A firm's practices, with what it has not said yet filled by the usual. */
 export const allPractices = (kept: Partial<Practices>): Practices => ({ ...DEFAULT_PRACTICES, ...kept })
+
+/** Times a day that somebody of the firm comes by to water. */
+export const ROUNDS_A_DAY: Record<Practices['wateringRounds'], number> = { none: 0, 'once a day': 1, 'twice a day': 2 }
 
 /** Share of the label rate that the heavy practice sows. @source trade: half again */
 export const HEAVY_RATE = 1.5

@@ -1,8 +1,9 @@
 import { say, type Message } from '../../explain/message'
 import { wateringNeed } from '../../materials/volume'
 import { figure } from '../../measure/figure'
-import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import type { Part, WetPhase } from '../parts'
+import { ROUNDS_A_DAY } from '../decision/practices'
+import { crewHours, visitHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
+import { USUAL_WET_DAYS, type Part, type WetPhase } from '../parts'
 import { isHard } from './coring'
 import { onTheDay, operation, SEEDBEDS, SEEDED } from './definition'
 
@@ -62,20 +63,23 @@ const waterAhead = operation({
 })
 
 /** The same figures as When tells for the day. */
-const keptWet = ({ mmADay, timesADay, clientTimes }: WetPhase): Message =>
+const keptWet = ({ mmADay, timesADay, clientTimes }: WetPhase, rounds: number): Message =>
   say('operations.keptWetUntilUp', {
     depth: figure('waterMm', mmADay),
     times: Math.max(1, Math.round(timesADay)),
     client:
       clientTimes === null
         ? 'unasked'
-        : clientTimes === 0
+        : clientTimes + rounds === 0
           ? 'nobody'
-          : clientTimes + 0.5 < timesADay
+          : clientTimes + rounds + 0.5 < timesADay
             ? 'less'
             : 'enough',
     clientTimes: clientTimes ?? 0,
+    rounds,
   })
+
+const roundsOf = ({ practices }: Pick<Part, 'practices'>): number => ROUNDS_A_DAY[practices.wateringRounds]
 
 const water = operation({
   code: 'water',
@@ -96,9 +100,9 @@ const water = operation({
     { from: 'sow', to: 'water', least: 0, most: 0, why: say('operations.onTheDayOf') },
     { from: 'lift', to: 'water', least: 0, most: 0, why: say('operations.wateredInAtOnce'), fromFirst: true },
   ],
-  brief: ({ survey, wet }) => ({
+  brief: ({ survey, wet, practices }) => ({
     settings: say('operations.withinTheHourFine', {
-      keptWet: wet ? keptWet(wet) : '',
+      keptWet: wet ? keptWet(wet, roundsOf({ practices })) : '',
       FIRST_WATERING_MM: figure('waterMm', FIRST_WATERING_MM),
       areaM2: wateringNeed(survey.areaM2, FIRST_WATERING_MM),
     }),
@@ -109,4 +113,34 @@ const water = operation({
   }),
 })
 
-export const WATERING = [waterAhead, water] as const
+/** What keeps the bed wet, besides the client: one line of the plan for all of its visits. */
+const rounds = operation({
+  code: 'waterRounds',
+  order: 265,
+  name: say('operations.waterRoundsName'),
+  done: say('operations.waterRoundsDone'),
+  mark: 'visit',
+  phase: 'after',
+  preferredDay: 1,
+  weight: 0.5,
+  why: say('operations.waterRoundsWhy'),
+  check: say('operations.waterRoundsCheck'),
+  caution: RESTRICTIONS,
+  programmes: [...SEEDED, 'winter'],
+  dispensable: true,
+  mayBeLate: true,
+  partOfGround: true,
+  wanted: (part, { extent }) => roundsOf(part) > 0 && !extent.dormant,
+  after: ['water'],
+  lags: [{ from: 'sow', to: 'waterRounds', least: 1, most: 4, why: say('operations.roundsBeginTheNextDay') }],
+  brief: (part) => {
+    const [aDay, days] = [roundsOf(part), Math.round(part.wet?.days ?? USUAL_WET_DAYS)]
+    return {
+      settings: say('operations.roundsSettings', { times: aDay, days, visits: aDay * days }),
+      gates: [],
+      hours: visitHours(say('operations.waterRoundsName'), aDay * days, part.planning),
+    }
+  },
+})
+
+export const WATERING = [waterAhead, water, rounds] as const

@@ -12,6 +12,8 @@ import type { IrrigationZone } from '../../water/irrigation'
 import { climateFromNormals } from '../../weather/climate'
 import { hargreavesEt0Mm, radiationOf } from '../../weather/radiation'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { timesWatered } from '../lawn'
+import { oddsInputOf } from '../oddsInput'
 import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
 import type { WateringProgramme } from '../../water/programme'
@@ -170,6 +172,33 @@ describe('the watering programme of a sowing', () => {
     expect(by({ stepDown: 'deeper' }).phases[0]!.endedBy).toBe('up')
     expect(weeks.endedBy).toBe('six weeks')
     expect(by({ stepDown: 'deeper' }).phases[0]!.to!.middle).toBeLessThan(programme().phases[0]!.to!.middle)
+  })
+
+  test('holds more where the firm comes by to water, and the plan has its visits, hours and price', () => {
+    const alone = { homeWhen: 'seldom', timesADay: 1, irrigation: [zoneOf(FRONT, { timer: 'none' })] } as never
+    const lawn = lawnWith(alone)
+    const by = (wateringRounds: 'none' | 'once a day' | 'twice a day') =>
+      planJob({ ...jobOf(lawn), practices: { wateringRounds } }, groundOf(lawn), aFirm(), season)
+    const [none, twice] = [by('none'), by('twice a day')]
+    expect(none.watering!.wet[0]!.day.cycles).toHaveLength(1)
+    expect(twice.watering!.wet[0]!.day.cycles.length).toBeGreaterThan(1)
+    expect(twice.watering!.wet[0]!.lostShare).toBeLessThan(none.watering!.wet[0]!.lostShare)
+    const rounds = ({ schedule }: typeof none) => schedule!.tasks.find(({ key }) => key === 'waterRounds')
+    expect(rounds(none)).toBeUndefined()
+    const visits = 2 * Math.round(twice.watering!.phases[0]!.to!.middle)
+    const { hours, to } = rounds(twice)!
+    expect(hours.value).toBeCloseTo(visits * aFirm().planning.roundHours, 6)
+    expect(to > twice.schedule!.tasks.find(({ key }) => key === 'sow')!.to).toBe(true)
+    // Its hours at the crew's price, and nothing else, come to the price of the plan.
+    expect(twice.price!.priceMinor.value - none.price!.priceMinor.value).toBeCloseTo(
+      (twice.price!.crewHours.value - none.price!.crewHours.value) * aFirm().planning.crew,
+      4,
+    )
+    const odds = (wateringRounds: 'none' | 'once a day') =>
+      oddsInputOf({ ...jobOf(lawn), practices: { wateringRounds } }, groundOf(lawn), aFirm(), false).risk.bed!.watering
+    expect([odds('none').timesADay, odds('once a day').timesADay]).toEqual([1, 2])
+    const dry = lawnWith({ source: 'none', irrigation: [] })
+    expect(timesWatered(dry, { wateringRounds: 'twice a day' })).toBe(0)
   })
 
   test('is one a zone of the lawn where nobody told of irrigation, and none of what nobody waters', () => {

@@ -19,8 +19,9 @@ const sill = useSillStore()
 const { text } = useUnits()
 const { day, sownOn, suggested, lifted } = useSowingDay(here)
 
+const practices = computed(() => job.value && practicesOf(job.value, context.firmRecord))
 const seed = computed(() =>
-  lawn.value && job.value ? seedSown(lawn.value, job.value, practicesOf(job.value, context.firmRecord)) : undefined,
+  lawn.value && job.value && practices.value ? seedSown(lawn.value, job.value, practices.value) : undefined,
 )
 const grass = computed(() => grassByCode(seed.value ? mainOf(seed.value) : 'TF'))
 /** Fewer than half of the years make a stand: what would change it is asked without being told to. */
@@ -75,7 +76,7 @@ async function keep(): Promise<void> {
     </section>
     <div class="left">
       <WhenChart v-model="day" :outlook :locked="sownOn !== undefined" :lifted />
-      <OddsFrom class="from" :lawn :sown="!lifted" />
+      <OddsFrom v-if="practices" class="from" :lawn :practices :sown="!lifted" />
       <SeedPick
         v-if="mixable"
         :blend="lawn.plan.blend"
