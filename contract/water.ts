@@ -30,6 +30,7 @@ export const irrigationZoneSchema = z.object({
   rateMmPerH: between(0.5, 300, said('contract.rateOfSprinklers')).nullable(),
   cans: canTestSchema.nullable(),
   timer: z.enum(TIMERS),
+  sprinklerLent: z.boolean().default(false),
 })
 export type IrrigationZoneTold = z.infer<typeof irrigationZoneSchema>
 export const HOME_WHEN = ['all day', 'mornings and evenings', 'seldom'] as const

@@ -16,6 +16,7 @@ test('an irrigation zone is told and measured with cans, and its minutes follow'
   await expect(zones.getByText('0.50 in/h, 53% even in the driest quarter.')).toBeVisible()
   await zones.getByLabel('Timer').click()
   await page.getByRole('option', { name: 'We lend one' }).click()
+  await zones.getByLabel('We lend the sprinkler').check()
   await zones.getByLabel('Hours allowed').fill('whenever')
   await expect(zones.getByText('Write hours as 5-10, 17-20.')).toBeVisible()
   await expect(zones.getByRole('button', { name: 'Save zones' })).toBeDisabled()
@@ -32,6 +33,7 @@ test('an irrigation zone is told and measured with cans, and its minutes follow'
   // What is lent goes on the van.
   await open(page, `/lawns/${lawn.id}/bring`)
   await expect(page.getByText('Timer to lend: Lawn.')).toBeVisible()
+  await expect(page.getByText('Sprinkler to lend: Lawn.')).toBeVisible()
 })
 
 test('the sheet for the client prints alone, on a phone as well', async ({ page, request }) => {

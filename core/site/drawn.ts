@@ -1,4 +1,4 @@
-import { outlineAreaM2, type Outline } from './geometry'
+import { distanceM, outlineAreaM2, type Outline } from './geometry'
 import { borderM, joined, without } from './overlay'
 import { outlineOf, type Feature, type FeatureKind, type Features } from './sitePlan'
 
@@ -30,3 +30,18 @@ export function drawnAreaM2(features: Features, zoneId: string): number | undefi
  */
 export const handSownBorderM = (features: Features): number =>
   borderM(without(joined(ofKind(features, 'zone').map(outlineOf)), takenOut(features)))
+
+/**
+ * Hose from the nearest tap that is drawn to the farthest corner of a zone, as the crow flies: what has to be gone round
+ * comes to it.
+ * @param zoneId null for all zones
+ * @returns m; undefined where no tap or no such zone is drawn
+ */
+export function hoseReachM(features: Features, zoneId: string | null): number | undefined {
+  const taps = ofKind(features, 'tap').flatMap(({ points }) => points)
+  const corners = ofKind(features, 'zone')
+    .filter((zone) => zoneId === null || zone.zoneId === zoneId)
+    .flatMap(({ points }) => points)
+  if (!taps.length || !corners.length) return undefined
+  return Math.min(...taps.map((tap) => Math.max(...corners.map((corner) => distanceM(tap, corner)))))
+}

@@ -25,6 +25,8 @@ export interface IrrigationZone {
   rateMmPerH: number | null
   cans: CanTest | null
   timer: (typeof TIMERS)[number]
+  /** The firm leaves a sprinkler of its own until the seed is up. */
+  sprinklerLent: boolean
 }
 
 /** An irrigation zone that nothing is told of yet. */
@@ -40,6 +42,7 @@ export const NEW_IRRIGATION_ZONE = {
   rateMmPerH: null,
   cans: null,
   timer: 'none',
+  sprinklerLent: false,
 } as const satisfies Omit<IrrigationZone, 'id'>
 
 /** What an irrigation zone puts down, and how that is known. */

@@ -1,14 +1,26 @@
 <script setup lang="ts">
 import type { Lawn } from '#contract/lawn'
+import { figure } from '#core/measure/figure'
 
 /** What goes on the van: seed, starter and cover, with the settings that made them. */
 const props = defineProps<{ lawn: Lawn }>()
+const { text } = useUnits()
 const { keepTrial, busy, problem } = useLawn()
 const { errors, sound, changed, load } = provideBring(() => props.lawn)
 const { sows, coveredM2, scalps, parts, soils } = load
 
-/** Timers that the client is lent for the new seed. */
-const lent = computed(() => (sows.value ? props.lawn.water.irrigation.filter(({ timer }) => timer === 'lent') : []))
+/** What the client is lent for the new seed, and the hose that has to reach it. */
+const zones = computed(() => (sows.value ? props.lawn.water.irrigation.filter(({ kind }) => kind !== 'none') : []))
+const named = (of: typeof zones.value) => ({ count: of.length, names: of.map(({ name }) => name).join(', ') })
+const timers = computed(() => zones.value.filter(({ timer }) => timer === 'lent'))
+const sprinklers = computed(() => zones.value.filter(({ sprinklerLent }) => sprinklerLent))
+const hoses = computed(() =>
+  zones.value
+    .filter(({ kind }) => kind !== 'sprinklers')
+    .flatMap(({ name, hoseM }) =>
+      hoseM ? [t('load.hoseFor', { name, length: text(figure('distanceM', hoseM)) })] : [],
+    ),
+)
 
 const standing = computed(() => {
   if (Object.keys(errors.value).length) return t('load.theNumbersStandAs')
@@ -22,10 +34,13 @@ const standing = computed(() => {
     <LoadStarter />
     <LoadCover v-if="coveredM2 || scalps || !parts.length" />
     <LoadSoil v-if="soils.length" />
-    <p v-if="lent.length" class="panel lent">
-      <UIcon name="i-lucide-timer" class="size-4" />
-      {{ t('load.lentTimers', { count: lent.length, names: lent.map(({ name }) => name).join(', ') }) }}
-    </p>
+    <div v-if="timers.length || sprinklers.length || hoses.length" class="panel lent">
+      <p v-if="timers.length"><UIcon name="i-lucide-timer" class="inline-block align-text-bottom" /> {{ t('load.lentTimers', named(timers)) }}</p>
+      <p v-if="sprinklers.length">
+        <UIcon name="i-lucide-droplets" class="inline-block align-text-bottom" /> {{ t('load.lentSprinklers', named(sprinklers)) }}
+      </p>
+      <p v-if="hoses.length"><UIcon name="i-lucide-ruler" class="inline-block align-text-bottom" /> {{ t('load.hoses', { hoses: hoses.join(', ') }) }}</p>
+    </div>
     <div class="foot">
       <UButton type="submit" color="primary" :disabled="!sound || !changed" :loading="busy">{{
         t('load.keepTheseSettings')
@@ -39,6 +54,8 @@ const standing = computed(() => {
 <style scoped>
 .lent {
   padding: 8px 12px;
+  display: grid;
+  gap: 4px;
 }
 .foot {
   display: flex;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { figure } from '#core/measure/figure'
+import { hoseReachM } from '#core/site/drawn'
 import { precipitationOf } from '#core/water/catchCans'
 
 /** One irrigation zone: what it is, where it lies, and what it puts down, by cans where they were set out. */
@@ -34,6 +35,11 @@ const place = computed({
   set: (value) => {
     zone.value.zoneId = value === WHOLE ? null : value
   },
+})
+/** Hose as the plan has it, rounded up to what is sold. */
+const drawnHoseM = computed(() => {
+  const reach = hoseReachM(draft.features, zone.value.zoneId)
+  return reach === undefined ? undefined : Math.ceil(reach)
 })
 function setCans(): void {
   zone.value.cans = { minutes: 15, read: 'depth', widthMm: null, values: [] }
@@ -74,6 +80,15 @@ function remove(): void {
       <TypedInput v-model="zone.rateMmPerH" :label="t('water.rate')" quantity="rateMmPerH" :path="path('rateMmPerH')" />
     </div>
     <template v-if="zone.kind !== 'none'">
+      <button
+        v-if="drawnHoseM !== undefined && drawnHoseM !== zone.hoseM"
+        type="button"
+        class="opens"
+        @click="zone.hoseM = drawnHoseM"
+      >
+        {{ t('water.hoseOnPlan', { length: text(figure('distanceM', drawnHoseM)) }) }}
+      </button>
+      <UCheckbox v-model="zone.sprinklerLent" :label="t('water.sprinklerLent')" />
       <div v-if="zone.cans" class="cans">
         <p class="small">{{ t('water.cansHelp') }}</p>
         <div class="field-row">

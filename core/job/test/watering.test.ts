@@ -54,6 +54,7 @@ const zoneOf = (zoneId: string, change: Partial<IrrigationZone> = {}): Irrigatio
   rateMmPerH: 12,
   cans: null,
   timer: 'own',
+  sprinklerLent: false,
   ...change,
 })
 const lawnWith = (water: Partial<Lawn['water']>, plan: Partial<Lawn['plan']> = {}): Lawn => {
