@@ -1,9 +1,10 @@
-import { daysBetween, type Day } from '../measure/calendar'
+import { addDays, daysBetween, type Day } from '../measure/calendar'
 import { germinationBand, grassByCode } from '../grass/grasses'
 import { mainOf, type Blend } from '../seed/blends'
 import type { Normals } from '../weather/normals'
 import { candidateDays } from './candidates'
 import { growingRuns } from './growing'
+import { dryingAbout, dryingOf, rainOnRecord, sownLately, type DryingDays } from './drying'
 import { judgedOf } from './judged'
 import { groundLeftOf, rainShareOf, sprinkledFrom, type Outlook } from './outlook'
 import { quantile, SOWN_AHEAD, type Season } from './season'
@@ -35,17 +36,28 @@ export interface Glance {
     groundLeft: number
     /** What keeps the bed moist until nearly all is up; null where water is not followed. */
     water: SowingDay['water']
+    /** Days until leaves stand at 25 mm. */
+    tall: SowingDay['mow']
   } | null
+  /** How beds dry about today; told of what was sown lately alone. */
+  drying?: DryingDays
 }
+
+const dryingIn = ({ first, todayIndex, rainMm, et0Mm: { usual, dry, hot } }: Outlook): DryingDays =>
+  dryingAbout(first, todayIndex, rainMm, (from, to) => ({
+    usual: usual.slice(from, to),
+    dry: dry.slice(from, to),
+    hot: hot.slice(from, to),
+  }))
 
 /** An outlook without what only a chart shows: glances at any sowing day are made of it. A tenth of its size. */
 export interface Brief extends Omit<Glance, 'sowing'> {
   first: Day
   /**
-   * Good years of 100, 1 for dormant, soil, water in the ground, first mowing, emergence, fourth mowing, and mm and times of
-   * water of each day.
+   * Good years of 100, 1 for dormant, soil, water in the ground, first mowing, emergence, fourth mowing, mm and times of
+   * water, and leaves of 25 mm of each day.
    */
-  days: [number, 0 | 1, number, number, Waits, Waits, number | null, [number, number] | null][]
+  days: [number, 0 | 1, number, number, Waits, Waits, number | null, [number, number] | null, Waits][]
 }
 /** Days in an early, a middle and a late year. */
 type Waits = [number, number, number] | null
@@ -73,6 +85,7 @@ const toldDay = (day: SownDay, soilC: number, groundLeft: readonly number[]): No
   soilC,
   groundLeft: Math.min(...groundLeft.slice(-1 - WORK_DAYS)),
   water: day.water,
+  tall: day.tall,
 })
 
 function dayOf({ sowing, soilC, groundLeft }: Outlook, i: number): Glance['sowing'] {
@@ -92,17 +105,19 @@ const whatLasts = ({ years, windows, growing, rainShare, band, lasting }: Omit<G
 /** @param sowOn day asked for; none where none is chosen */
 export const glanceOf = (outlook: Outlook, sowOn: Day | null): Glance => ({
   ...whatLasts(outlook),
+  ...(sownLately(sowOn, addDays(outlook.first, outlook.todayIndex)) ? { drying: dryingIn(outlook) } : {}),
   sowing: sowOn ? dayOf(outlook, daysBetween(outlook.first, sowOn)) : null,
 })
 
 const briefDay = (day: NonNullable<Glance['sowing']>): Brief['days'][number] => {
-  const { of100, dormant, soilC, groundLeft, mow, up, fourthMow, water } = day
+  const { of100, dormant, soilC, groundLeft, mow, up, fourthMow, water, tall } = day
   const told: [number, number] | null = water && [water.mmADay, water.timesADay]
-  return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow, told]
+  return [of100, dormant ? 1 : 0, soilC, groundLeft, toWaits(mow), toWaits(up), fourthMow, told, toWaits(tall)]
 }
 
 export const briefOf = (outlook: Outlook): Brief => ({
   ...whatLasts(outlook),
+  drying: dryingIn(outlook),
   first: outlook.first,
   days: outlook.sowing.map((_, i) => briefDay(dayOf(outlook, i)!)),
 })
@@ -147,6 +162,13 @@ export function briefAt(
     growing: growingRuns(season, turf.season),
     rainShare: rainShareOf(season, normals),
     band: { lowC, highC },
+    ...(sownLately(sowOn, addDays(season.first, season.todayIndex))
+      ? {
+          drying: dryingAbout(season.first, season.todayIndex, rainOnRecord(season), (from, to) =>
+            dryingOf(season, to, from),
+          ),
+        }
+      : {}),
     first: asked ? sowOn! : season.first,
     days: asked
       ? [
@@ -165,10 +187,14 @@ export function briefAt(
 /** The same glance as of the outlook that the brief was made of. */
 export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
   const day = sowOn ? brief.days[daysBetween(brief.first, sowOn)] : undefined
-  if (!day) return { ...whatLasts(brief), sowing: null }
-  const [of100, dormant, soilC, groundLeft, mow, up, fourthMow, water] = day
-  return {
+  const lasts = {
     ...whatLasts(brief),
+    ...(brief.drying && sownLately(sowOn, brief.drying.today) ? { drying: brief.drying } : {}),
+  }
+  if (!day) return { ...lasts, sowing: null }
+  const [of100, dormant, soilC, groundLeft, mow, up, fourthMow, water, tall] = day
+  return {
+    ...lasts,
     sowing: {
       of100,
       dormant: dormant === 1,
@@ -178,6 +204,7 @@ export function glanceOfBrief(brief: Brief, sowOn: Day | null): Glance {
       up: fromWaits(up),
       fourthMow,
       water: water && { mmADay: water[0], timesADay: water[1] },
+      tall: fromWaits(tall),
     },
   }
 }

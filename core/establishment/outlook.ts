@@ -3,6 +3,7 @@ import { usualWeekRainMm, usualWeeksRainMm, type Normals } from '../weather/norm
 import { mainOf, type Blend } from '../seed/blends'
 import { germinationBand, grassByCode } from '../grass/grasses'
 import { addDays, dayNumber, type Day } from '../measure/calendar'
+import { dryingOf, rainOnRecord, type DryingSeries } from './drying'
 import { judgedOf } from './judged'
 import { causeOf, type Cause, type SeedbedRisk } from './sowing'
 import { datedWindow, oddsByDay, sowingWindows, type DatedWindow } from './window'
@@ -13,7 +14,7 @@ import { sowingDay, type SowingDay } from './sowingDay'
 import type { YearsOfTurf } from './lasting'
 import type { Stand } from './stand'
 import { quantile, quantiles, SOWN_AHEAD, type Season } from './season'
-import { hargreavesEt0Mm, radiationOf } from '../weather/radiation'
+import { radiationOf } from '../weather/radiation'
 import { sliceRun } from '../weather/weather'
 import { followRootZone, ROOTS_MM } from '../water/rootZone'
 
@@ -41,7 +42,7 @@ export interface Outlook {
   /** Usual rain of the week that begins on each day, mm. */
   usualWeekRainMm: number[]
   /** Reference evapotranspiration in the open, mm: of a usual day, of one in five and of one in fifty. */
-  et0Mm: { usual: number[]; dry: number[]; hot: number[] }
+  et0Mm: DryingSeries
   band: { lowC: number; highC: number }
   /** Runs of days, as indices, with the median inside the band. */
   insideBand: { from: number; to: number }[]
@@ -182,20 +183,6 @@ export function groundLeftOf(
   )
 }
 
-/** Drying of each day over the years. @param days from the first */
-function dryingOf({ years, ground }: Season, days: number): Outlook['et0Mm'] {
-  const raMJ = radiationOf(ground.latDeg, years[0]!.weather.first, days)
-  const out: Outlook['et0Mm'] = { usual: [], dry: [], hot: [] }
-  for (let i = 0; i < days; i++) {
-    const values = years.map(({ weather }) => hargreavesEt0Mm(weather.tmaxC[i]!, weather.tminC[i]!, raMJ[i]!))
-    const [usual, dry, hot] = quantiles(values, [0.5, 0.8, 0.98]).map((mm) => Math.max(0, Math.round(mm * 10) / 10))
-    out.usual.push(usual!)
-    out.dry.push(dry!)
-    out.hot.push(hot!)
-  }
-  return out
-}
-
 const RAIN_DAYS = 28
 /** Fewer observed days than this tell nothing of a drought. */
 const LEAST_OBSERVED = 21
@@ -260,7 +247,7 @@ export function summarise(
       surpriseK: Math.round(reading.surpriseK * 100) / 100,
     })),
     filled: Array.from(season.filled, Boolean),
-    rainMm: Array.from(season.filled, (filled, i) => (filled ? null : season.years[0]!.weather.rainMm[i]!)),
+    rainMm: rainOnRecord(season),
     usualWeekRainMm: usualWeeksRainMm(normals, start, shown).map(Math.round),
     et0Mm: dryingOf(season, shown),
     band: { lowC: band.lowC, highC: band.highC },

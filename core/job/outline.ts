@@ -4,6 +4,7 @@ import type { Gate, GateState } from '../explain/judgement'
 import type { GrassCode } from '../grass/grasses'
 import type { Day } from '../measure/calendar'
 import { seedNeed } from '../seed/liveSeed'
+import { dryTomorrow } from './dryTomorrow'
 import { grassOf } from './lawn'
 import { ledgeMarksOf, type LedgeMark } from './ledgeMarks'
 import { PLAN_RATE } from './parts'
@@ -96,12 +97,14 @@ const endedOutline = ({ job, lawn }: Outlined): Outline => ({
 export function outlineOf(of: Outlined): Outline {
   if (of.ended) return endedOutline(of)
   const { job, lawn, firm, glance } = of
-  const plan = planJob(job, lawn, firm, seasonOfGlance(glance))
+  const season = seasonOfGlance(glance)
+  const plan = planJob(job, lawn, firm, season)
   const { schedule, decision, settings } = plan
   const refused = decision !== undefined && decision.waiting.holds.length > 0 && !job.programme
   const sows = isSeeded(job)
   const next = schedule?.next
-  const gate = gateOf(of, plan, refused)
+  // What dies tomorrow goes before what waits.
+  const gate = dryTomorrow({ job, lawn, firm, plan, season }) ?? gateOf(of, plan, refused)
   return {
     ...endedOutline(of),
     stage: stageOf(of, schedule, refused),

@@ -10,7 +10,8 @@ import { KG_PER_LB } from '../measure/units'
 import type { Programme } from './decision/programmes'
 import { MOSTLY_KEPT_SHARE } from './scalpHeight'
 import { PLANNING } from './planningFigures'
-import { DEFAULT_PRACTICES, HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS, type Practices } from './decision/practices'
+import { HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS } from './decision/practiceFigures'
+import { DEFAULT_PRACTICES, type Practices } from './decision/practices'
 
 /** The technician's own settings of a plan; everything else is computed from them and the survey. */
 export interface PlanSettings {

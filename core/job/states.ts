@@ -30,6 +30,9 @@ export function putDownOn({ programme, marks }: Pick<JobProgress, 'programme' | 
 export const growsFrom = ({ programme, done, sowOn }: Pick<JobRecord, 'programme' | 'done'> & { sowOn: Day }): Day =>
   putDownOn({ programme, marks: done }) ?? sowOn
 
+/** The same of any job; null where no day is planned. */
+export const dayGrownFrom = (job: JobRecord): Day | null => (job.sowOn ? growsFrom({ ...job, sowOn: job.sowOn }) : null)
+
 /** How far a job is: how it ended, else what is marked done of it, else what is decided. */
 export function stateOf(job: JobProgress): JobState {
   if (job.outcome) return job.outcome

@@ -11,7 +11,8 @@ import {
   type WateringProgramme,
 } from '../water/programme'
 import type { FirmRecord, LawnRecord } from './records'
-import { ROUNDS_A_DAY, type Practices } from './decision/practices'
+import { ROUNDS_A_DAY } from './decision/practiceFigures'
+import type { Practices } from './decision/practices'
 import { timesWatered, zoneSurveysOf } from './lawn'
 import type { SeasonKnown } from './season'
 import type { PlanSettings } from './settings'

@@ -26,6 +26,8 @@ export interface BedLog {
   lostShare: number
   /** Waterings written down as missed. */
   missed: number
+  /** Of those, yesterday and today. */
+  missedLately: number
   /** Water left at the end of today, 0-1. */
   leftShare: number
   /** Hour of tomorrow at which it falls dry: watered as planned, and if nobody comes; null where it does not. */
@@ -75,7 +77,8 @@ const MOST_DAYS = 70
 export function followLog(asked: LogAsked): BedLog {
   const { bed, hours, sowOn, today, dayOf, loggedOn } = asked
   const layer = topLayer(bed.texture, bed.cover, bed.coverMm, bed.slopeShare)
-  let [depleted, planned, dryHours, asPlannedHours, missed] = [0, 0, 0, 0, 0]
+  let [depleted, planned, dryHours, asPlannedHours, missed, missedLately] = [0, 0, 0, 0, 0, 0]
+  const lately = addDays(today, -1)
   for (let i = 0, day = sowOn; day <= today && i < MOST_DAYS; i++, day = addDays(day, 1)) {
     const logged = loggedOn(day)
     const really = [...hours.filter((hour) => !logged.missed.includes(hour)), ...logged.given]
@@ -84,7 +87,9 @@ export function followLog(asked: LogAsked): BedLog {
     ;[depleted, planned] = [as.depletedMm, would.depletedMm]
     dryHours += as.dryHours
     asPlannedHours += would.dryHours
-    missed += hours.filter((hour) => logged.missed.includes(hour)).length
+    const missedOn = hours.filter((hour) => logged.missed.includes(hour)).length
+    missed += missedOn
+    if (day >= lately) missedLately += missedOn
   }
   const next = { ...dayOf(addDays(today, 1)), rainMm: 0 }
   return {
@@ -92,6 +97,7 @@ export function followLog(asked: LogAsked): BedLog {
     asPlannedHours,
     lostShare: 1 - keptMoistShare(dryHours, bed.cover !== 'none'),
     missed,
+    missedLately,
     leftShare: 1 - depleted / layer.capacityMm,
     tomorrow: {
       asPlanned: throughDay(asked, next, hours, depleted).dryAt,

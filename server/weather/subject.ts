@@ -1,4 +1,5 @@
 import { planningOf } from '#core/job/planningFigures'
+import { dayGrownFrom } from '#core/job/states'
 import { AS_TOLD } from '#core/water/topLayer'
 import { oddsInputOf, oddsInputsByZone, type OddsInput } from '#core/job/oddsInput'
 import { grassByCode, type GrassCode } from '#core/grass/grasses'
@@ -17,7 +18,7 @@ export interface Subject extends OddsInput {
   place: string
   /** Above the sea, m; null where nobody said. */
   heightM: number | null
-  /** Chosen sowing day; null for none. */
+  /** Day that seed went down on, or is to; null for none. */
   sowOn: Day | null
 }
 
@@ -25,7 +26,7 @@ export interface Subject extends OddsInput {
 export const subjectOf = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork): Subject => ({
   place: lawn.client,
   heightM: lawn.heightM,
-  sowOn: lawn.plan.sowOn,
+  sowOn: dayGrownFrom(jobOf(lawn)),
   ...oddsInputOf(
     jobOf(lawn),
     groundOfJob(lawn),

@@ -35,11 +35,17 @@ const standing = computed(() => {
     <LoadCover v-if="coveredM2 || scalps || !parts.length" />
     <LoadSoil v-if="soils.length" />
     <div v-if="timers.length || sprinklers.length || hoses.length" class="panel lent">
-      <p v-if="timers.length"><UIcon name="i-lucide-timer" class="inline-block align-text-bottom" /> {{ t('load.lentTimers', named(timers)) }}</p>
-      <p v-if="sprinklers.length">
-        <UIcon name="i-lucide-droplets" class="inline-block align-text-bottom" /> {{ t('load.lentSprinklers', named(sprinklers)) }}
+      <p v-if="timers.length">
+        <UIcon name="i-lucide-timer" class="inline-block align-text-bottom" /> {{ t('load.lentTimers', named(timers)) }}
       </p>
-      <p v-if="hoses.length"><UIcon name="i-lucide-ruler" class="inline-block align-text-bottom" /> {{ t('load.hoses', { hoses: hoses.join(', ') }) }}</p>
+      <p v-if="sprinklers.length">
+        <UIcon name="i-lucide-droplets" class="inline-block align-text-bottom" />
+        {{ t('load.lentSprinklers', named(sprinklers)) }}
+      </p>
+      <p v-if="hoses.length">
+        <UIcon name="i-lucide-ruler" class="inline-block align-text-bottom" />
+        {{ t('load.hoses', { hoses: hoses.join(', ') }) }}
+      </p>
     </div>
     <div class="foot">
       <UButton type="submit" color="primary" :disabled="!sound || !changed" :loading="busy">{{

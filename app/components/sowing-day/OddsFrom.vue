@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { daysBetween } from '#core/measure/calendar'
-import { ROUNDS_A_DAY, type Practices } from '#core/job/decision/practices'
+import { ROUNDS_A_DAY } from '#core/job/decision/practiceFigures'
+import type { Practices } from '#core/job/decision/practices'
 import { wateringOf } from '#core/job/lawn'
 import type { Lawn } from '#contract/lawn'
 

@@ -1,7 +1,7 @@
 import { say, type Message } from '../../explain/message'
 import { wateringNeed } from '../../materials/volume'
 import { figure } from '../../measure/figure'
-import { ROUNDS_A_DAY } from '../decision/practices'
+import { ROUNDS_A_DAY } from '../decision/practiceFigures'
 import { crewHours, visitHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { USUAL_WET_DAYS, type Part, type WetPhase } from '../parts'
 import { isHard } from './coring'

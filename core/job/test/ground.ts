@@ -108,6 +108,7 @@ export const GLANCE: Glance = {
     up: { early: 7, middle: 9, late: 13 },
     fourthMow: 60,
     water: { mmADay: 4.2, timesADay: 2.8 },
+    tall: null,
     groundLeft: 0.6,
     soilC: 20,
   },

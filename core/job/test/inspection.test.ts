@@ -32,6 +32,7 @@ const glance = (change: Partial<Glance> = {}): Glance => ({
     soilC: 20,
     groundLeft: 0.8,
     water: null,
+    tall: null,
   },
   ...change,
 })
