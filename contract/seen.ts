@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { GERMINATION_CAUSES } from '#core/learning/cause'
+import { LEAF_STAGES } from '#core/learning/leafStage'
 import type { Seen } from '#core/learning/seen'
 import type { SownZone } from '#core/job/watch'
 import type { Day } from '#core/measure/calendar'
@@ -35,6 +36,7 @@ const heightSchema = z.object({
   zoneId: idSchema,
   heightMm: between(1, 600, said('contract.leafHeight')),
 })
+const leafSchema = z.object({ ...common, kind: z.literal('leaf'), zoneId: idSchema, stage: z.enum(LEAF_STAGES) })
 const coverSchema = z.object({
   ...common,
   kind: z.literal('cover'),
@@ -87,6 +89,7 @@ export const seenSchema = z.discriminatedUnion('kind', [
   wateringSchema,
   spotSchema,
   rainSchema,
+  leafSchema,
 ])
 export type NewSeen = z.infer<typeof seenSchema>
 

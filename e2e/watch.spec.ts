@@ -101,7 +101,7 @@ test('measured leaves move the first mowing, here and in Do', async ({ page, req
   await open(page, `/lawns/${lawn.id}/watch`)
   // With which machine, and how it is driven.
   await expect(page.getByText(/bag on, light machine, push and pull/)).toBeVisible()
-  const says = page.getByText(/Measured leaves .* about /)
+  const says = page.getByText(/What was seen of leaves .* about /)
   const before = await says.innerText()
   await page.getByRole('button', { name: 'Measure height' }).click()
   await page.getByLabel('Leaf height of the seedlings').fill('a lot')
@@ -114,6 +114,23 @@ test('measured leaves move the first mowing, here and in Do', async ({ page, req
   await expect(page.getByRole('listitem').filter({ hasText: 'First mow' })).toContainText(day)
   await page.getByRole('button', { name: /^Take back: Open side: leaves 2 in/ }).click()
   await expect(says).toHaveText(before)
+})
+
+test('a stage of leaves is written down with one press, moves the first mowing, and is taken back', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(PHONE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  const leaves = page.locator('section', { has: page.getByRole('heading', { name: 'Leaves', exact: true }) })
+  const tillering = leaves.getByRole('listitem').filter({ hasText: 'tillering' }).locator('.num')
+  const before = await tillering.innerText()
+  await leaves.getByRole('button', { name: 'Seen today: tillering' }).click()
+  await expect(tillering).not.toHaveText(before)
+  expect(await barriers(page)).toEqual([])
+  await page.getByRole('button', { name: /^Take back: .*: tillering/ }).click()
+  await expect(tillering).toHaveText(before)
 })
 
 test('a mowing is recorded where it is seen, counts towards the fourth, and is undone in Do', async ({

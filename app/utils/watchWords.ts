@@ -2,11 +2,23 @@ import { addDays, type Day } from '#core/measure/calendar'
 import { figure, showText, type UnitSystem } from '#core/measure/figure'
 import type { GateState } from '#core/explain/judgement'
 import type { GerminationCause } from '#core/learning/cause'
+import type { LeafStage } from '#core/learning/leafStage'
 import { perFrame } from '#core/learning/germination'
 import type { Watch, WatchAction, ZoneWatch } from '#core/job/watch'
 import { shortDay } from './days'
 import { oneDecimal } from './oneDecimal'
 import { t } from './words'
+
+/** Name of a stage of leaves. */
+export function leafStageName(stage: LeafStage): string {
+  const names: Record<LeafStage, string> = {
+    'one leaf': t('watch.leafOne'),
+    'second leaf': t('watch.leafSecond'),
+    'two to three leaves': t('watch.leafThree'),
+    tillering: t('watch.leafTiller'),
+  }
+  return names[stage]
+}
 
 /** How a zone stands, the gravest first. */
 const GRAVITY = ['failed', 'behind', 'overfull', 'weak', 'early', 'none', 'on track', 'ahead'] as const

@@ -4,12 +4,8 @@ import { daysBetween } from '../measure/calendar'
 import { putDownOn } from './states'
 import { logsOf, type WatchAsked } from './watch'
 
-/** An hour of the clock for a message, as it is said with twelve hours and with twenty-four. */
-const hourValues = (hour: number) => ({
-  hour12: hour % 12 || 12,
-  half: hour < 12 ? 'am' : 'pm',
-  hour24: String(hour).padStart(2, '0'),
-})
+/** An hour of the clock for a message. */
+const hourValues = (hour: number) => ({ hour12: hour % 12 || 12, half: hour < 12 ? 'am' : 'pm' })
 
 /**
  * The bed that falls dry first tomorrow while seed is kept wet: although it is watered as planned, or unless somebody waters

@@ -1,5 +1,6 @@
 import { firstMowHeightMm, keptHeightMm } from '../establishment/growth'
 import { growthLine, lagDays, movedBy, type GrowthLine } from '../learning/height'
+import { LEAF_STAGES, stageFrom, stageLagDays, type LeafStage } from '../learning/leafStage'
 import type { Seen } from '../learning/seen'
 import { daysBetween, type Day } from '../measure/calendar'
 import { doneByKey } from './marks'
@@ -15,16 +16,25 @@ export interface Growth {
   firstMowMm: number
   keptMm: number
   heights: { day: number; heightMm: number; zoneId: string }[]
-  /** Days by which the latest height lags behind the line; undefined where nobody measured. */
+  /** Days by which what was seen last lags behind the line; undefined where nobody measured or looked. */
   lag: number | undefined
+  /** Days after sowing on which seedlings come into each stage, moved by that lag. */
+  stages: { stage: LeafStage; day: number }[]
   /** Days after sowing of the first mowing, as the season has it and as it was measured. */
   mow: { early: number; middle: number; late: number }
 }
 
-/** What was seen of one kind since sowing, oldest first. */
-export const seenOf = <K extends Seen['kind']>(job: JobRecord, kind: K, sownOn: Day): Extract<Seen, { kind: K }>[] =>
+/** What was seen of some kinds since sowing, oldest first. */
+export const seenOf = <K extends Seen['kind']>(
+  job: JobRecord,
+  kinds: K | readonly K[],
+  sownOn: Day,
+): Extract<Seen, { kind: K }>[] =>
   (job.seen ?? [])
-    .filter((one): one is Extract<Seen, { kind: K }> => one.kind === kind && one.seenOn >= sownOn)
+    .filter(
+      (one): one is Extract<Seen, { kind: K }> =>
+        [kinds].flat().some((kind) => kind === one.kind) && one.seenOn >= sownOn,
+    )
     .sort((a, b) => daysBetween(b.seenOn, a.seenOn))
 
 /** Mowings of seedlings that are recorded, by day. */
@@ -51,12 +61,18 @@ export function growthOf(
   const firstMowMm = firstMowHeightMm(keptMm)
   const line = growthLine({ up: sowing.up, tall: season.sownAt?.(sownOn)?.tall ?? null, mow: sowing.mow, firstMowMm })
   const [mown] = mowingsDone(job)
-  const heights = seenOf(job, 'height', sownOn)
+  const looked = seenOf(job, ['height', 'leaf'], sownOn)
     // What was cut tells of the mower.
     .filter(({ seenOn }) => !mown || seenOn <= mown)
-    .map(({ seenOn, heightMm, zoneId }) => ({ day: daysBetween(sownOn, seenOn), heightMm, zoneId }))
-  const last = heights.at(-1)
-  const lag = last && lagDays(line, last.day, last.heightMm)
+    .map((one) => ({ ...one, day: daysBetween(sownOn, one.seenOn) }))
+  const heights = looked.flatMap((one) =>
+    one.kind === 'height' ? [{ day: one.day, heightMm: one.heightMm, zoneId: one.zoneId }] : [],
+  )
+  // Of one day what was written down last counts.
+  const last = looked.at(-1)
+  const lag =
+    last && (last.kind === 'leaf' ? stageLagDays(line, last.day, last.stage) : lagDays(line, last.day, last.heightMm))
   const mow = last && lag !== undefined ? movedBy(sowing.mow, lag, last.day) : sowing.mow
-  return { line, firstMowMm, keptMm, heights, lag, mow }
+  const stages = LEAF_STAGES.map((stage) => ({ stage, day: Math.round(stageFrom(line, stage) + (lag ?? 0)) }))
+  return { line, firstMowMm, keptMm, heights, lag, stages, mow }
 }

@@ -1,6 +1,7 @@
 import type { Day } from '../measure/calendar'
 import type { PointM } from '../site/geometry'
 import type { GerminationCause } from './cause'
+import type { LeafStage } from './leafStage'
 
 /** Who was there: somebody of the firm, or the client, who told of it. */
 export type SeenBy = 'firm' | 'client'
@@ -28,6 +29,15 @@ export interface SeenHeight {
   seenOn: Day
   zoneId: string
   heightMm: number
+  note: string
+}
+
+/** Leaves of the seedlings, as most of them stand. */
+export interface SeenLeaf {
+  kind: 'leaf'
+  seenOn: Day
+  zoneId: string
+  stage: LeafStage
   note: string
 }
 
@@ -84,4 +94,4 @@ export interface SeenRain {
 }
 
 /** What was seen of a bed after sowing. */
-export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain
+export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain | SeenLeaf

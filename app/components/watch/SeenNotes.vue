@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SeenNote } from '#contract/seen'
 import { figure } from '#core/measure/figure'
-import { causeName } from '~/utils/watchWords'
+import { causeName, leafStageName } from '~/utils/watchWords'
 
 /** What was written down, the latest first, each to be taken back. */
 const props = defineProps<{ seen: SeenNote[]; names: Record<string, string>; busy: boolean }>()
@@ -19,6 +19,7 @@ function wordsOf(note: SeenNote): string {
       frame: text(figure('depthMm', note.frameMm)),
     })
   if (note.kind === 'height') return t('watch.noteHeight', { zone, height: text(figure('depthMm', note.heightMm)) })
+  if (note.kind === 'leaf') return t('watch.noteLeaf', { zone, stage: leafStageName(note.stage) })
   if (note.kind === 'cover')
     return t('watch.noteCover', { zone, percent: Math.round(note.coverShare * 100), from: note.from })
   if (note.kind === 'spot')

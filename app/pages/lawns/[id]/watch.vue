@@ -144,6 +144,15 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         :busy="marking !== ''"
         @mow="mark"
       />
+      <LeafStages
+        v-if="watched.growth && measurable.length"
+        :stages="watched.growth.stages"
+        :sown-on="watched.sownOn"
+        :day="watched.day"
+        :zone-id="shownZone ?? measurable[0]!.id"
+        :busy
+        @save="save"
+      />
       <TaskWhat v-if="firstMow" :task="firstMow" />
       <ThinSpots :zones="watched.zones" :features="lawn.features" />
       <SeenNotes :seen="lawn.seen" :names="names" :busy="busy" @forget="forget" />
