@@ -36,6 +36,14 @@ const heightSchema = z.object({
   zoneId: idSchema,
   heightMm: between(1, 600, said('contract.leafHeight')),
 })
+const checkSchema = z.object({
+  ...common,
+  kind: z.literal('check'),
+  zoneId: idSchema,
+  moist: z.boolean(said('contract.moistOrDry')),
+  washed: z.boolean().default(false),
+  birds: z.boolean().default(false),
+})
 const leafSchema = z.object({ ...common, kind: z.literal('leaf'), zoneId: idSchema, stage: z.enum(LEAF_STAGES) })
 const coverSchema = z.object({
   ...common,
@@ -89,6 +97,7 @@ export const seenSchema = z.discriminatedUnion('kind', [
   wateringSchema,
   spotSchema,
   rainSchema,
+  checkSchema,
   leafSchema,
 ])
 export type NewSeen = z.infer<typeof seenSchema>

@@ -116,6 +116,25 @@ test('measured leaves move the first mowing, here and in Do', async ({ page, req
   await expect(says).toHaveText(before)
 })
 
+test('a bed is checked before anything can be counted, and found dry it is watered first', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(PHONE)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  await page.getByRole('button', { name: 'Check moisture' }).click()
+  await page.getByRole('button', { name: 'Save check' }).click()
+  await expect(page.getByText('Say whether its top is moist or dry.')).toBeVisible()
+  await page.getByRole('button', { name: 'Dry', exact: true }).click()
+  expect(await barriers(page)).toEqual([])
+  await page.getByRole('button', { name: 'Save check' }).click()
+  const note = page.getByRole('listitem').filter({ hasText: 'dry at the check' })
+  await expect(note).toBeVisible()
+  await note.getByRole('button', { name: /^Take back/ }).click()
+  await expect(note).toHaveCount(0)
+})
+
 test('a stage of leaves is written down with one press, moves the first mowing, and is taken back', async ({
   page,
   request,

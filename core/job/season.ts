@@ -8,7 +8,8 @@ import type { ForecastDay } from '../weather/weather'
 import type { Sky } from './operations/weatherGates'
 
 /** What a plan reads of seed sown on a day. */
-export type Sown = Pick<SowingDay, 'up50' | 'up50Early' | 'up50Late' | 'dormantGood' | 'tall' | 'mow' | 'fourthMow'>
+export type Sown = Pick<SowingDay, 'up50' | 'up50Early' | 'up50Late' | 'dormantGood' | 'tall' | 'mow' | 'fourthMow'> &
+  Partial<Pick<SowingDay, 'stand'>>
 
 /** What is known of the season a job is planned in: nothing, a glance as in a list, or a whole outlook. */
 export interface SeasonKnown extends Sky {

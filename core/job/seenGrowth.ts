@@ -20,6 +20,8 @@ export interface Growth {
   lag: number | undefined
   /** Days after sowing on which seedlings come into each stage, moved by that lag. */
   stages: { stage: LeafStage; day: number }[]
+  /** The old grass by the season: as it was cut, and days after sowing until it wants mowing; null where none stays. */
+  old: { fromMm: number; mowDay: number } | null
   /** Days after sowing of the first mowing, as the season has it and as it was measured. */
   mow: { early: number; middle: number; late: number }
 }
@@ -74,5 +76,7 @@ export function growthOf(
     last && (last.kind === 'leaf' ? stageLagDays(line, last.day, last.stage) : lagDays(line, last.day, last.heightMm))
   const mow = last && lag !== undefined ? movedBy(sowing.mow, lag, last.day) : sowing.mow
   const stages = LEAF_STAGES.map((stage) => ({ stage, day: Math.round(stageFrom(line, stage) + (lag ?? 0)) }))
-  return { line, firstMowMm, keptMm, heights, lag, stages, mow }
+  const oldMow = part.programme.keepsTurf ? season.sownAt?.(sownOn)?.stand?.oldMow : null
+  const old = oldMow ? { fromMm: part.settings.scalpToMm, mowDay: oldMow } : null
+  return { line, firstMowMm, keptMm, heights, lag, stages, old, mow }
 }

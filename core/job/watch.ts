@@ -4,7 +4,7 @@ import { WASHES_FROM_MM } from '../establishment/losses'
 import { coveringOf } from '../establishment/sowing'
 import { ALL_UP, judgeCount, learnEmergence, type JudgedCount, type LearnedEmergence } from '../learning/germination'
 import { likelyCauses, type Evidence, type GerminationCause } from '../learning/cause'
-import type { SeenCount } from '../learning/seen'
+import type { SeenCheck, SeenCount } from '../learning/seen'
 import { addDays, daysBetween, latestOf, type Day } from '../measure/calendar'
 import { enoughSeedsPerCm2 } from '../seed/blends'
 import { seedNeed } from '../seed/liveSeed'
@@ -132,23 +132,23 @@ const SUNNIER: Record<Sun, number> = { dense: 0, part: 1, full: 2 }
 function evidenceOf(
   { job, plan, season }: WatchAsked,
   zone: ZoneSurvey & { sun: Sun },
-  counts: readonly SeenCount[],
+  looks: readonly (SeenCount | SeenCheck)[],
   course: EmergenceCourse,
   { sownOn, log, sunnierFine }: { sownOn: Day; log: BedLog | undefined; sunnierFine: boolean },
 ): Evidence {
   const covering = coveringOf(plan.settings.coverMm > 0 ? plan.settings.coverMaterial : 'none')
-  const last = counts.at(-1)
+  const last = looks.at(-1)
   const loose = Math.max(0, daysBetween(sownOn, last?.seenOn ?? sownOn))
   const rainOn = rainOf(job, sownOn, season)
   const heaviest = Math.max(0, ...Array.from({ length: loose + 1 }, (_, i) => rainOn(addDays(sownOn, i))))
   return {
     colderDays: course.up50 !== null && course.usual50 !== null ? course.up50 - course.usual50 : 0,
-    foundDry: counts.some(({ moist }) => moist === false),
+    foundDry: looks.some(({ moist }) => moist === false),
     missed: log?.missed ?? 0,
     dryHours: log?.dryHours ?? 0,
-    seenWashed: counts.some(({ washed }) => washed),
+    seenWashed: looks.some(({ washed }) => washed),
     rainOverMm: Math.max(0, heaviest - WASHES_FROM_MM[covering]),
-    seenBirds: counts.some(({ birds }) => birds),
+    seenBirds: looks.some(({ birds }) => birds),
     sun: zone.sun,
     sunnierFine,
   }
@@ -202,9 +202,9 @@ function actionsOf(
     return [...dry, reseedOf(asked, part, { ...spotsTogether(zone.spots), upOn })]
   }
   const firstCount = addDays(sownOn, course.up50 ?? COUNT_EVERY_DAYS)
-  if (!last) return [{ code: 'count', on: latestOf([firstCount, today]) }]
-  const next: WatchAction = { code: 'count', on: latestOf([addDays(last.seenOn, COUNT_EVERY_DAYS), today]) }
   const water: WatchAction[] = causes[0] === 'dry' ? [{ code: 'water' }] : []
+  if (!last) return [...water, { code: 'count', on: latestOf([firstCount, today]) }]
+  const next: WatchAction = { code: 'count', on: latestOf([addDays(last.seenOn, COUNT_EVERY_DAYS), today]) }
   if (last.state === 'early') return [...water, next]
   const full = part && enoughSeedsPerCm2(part.seed)[1] * part.planning.fieldCovered
   if (full && last.interval.mean / (last.frameMm / 10) ** 2 > OVERFULL * full) return [{ code: 'overfull' }]
@@ -252,20 +252,21 @@ function watchedZones(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): Zone
   const counted = beds.flatMap(({ zoneId, course }) => {
     const zone = surveys.find(({ id }) => id === zoneId)
     if (!zone || course.perCm2 === null || !(course.perCm2 > 0)) return []
-    const seen = seenOf(job, 'count', sownOn).filter((count) => count.zoneId === zoneId)
+    const looks = seenOf(job, ['count', 'check'], sownOn).filter((look) => look.zoneId === zoneId)
+    const seen = looks.filter((look) => look.kind === 'count')
     const { perCm2 } = course
     return [
       {
         zone: { ...zone, sun: surveyOver([zone], lawn.texture).sun },
         course,
         perCm2,
-        seen,
+        looks,
         counts: seen.map((count) => judgeCount(count, course, sownOn, perCm2)),
         learned: learnEmergence(seen, course, sownOn, perCm2),
       },
     ]
   })
-  return counted.map(({ zone, course, perCm2, seen, counts, learned }): ZoneWatch => {
+  return counted.map(({ zone, course, perCm2, looks, counts, learned }): ZoneWatch => {
     const last = counts.at(-1)
     const sunnierFine = counted.some(
       (other) =>
@@ -273,7 +274,7 @@ function watchedZones(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): Zone
     )
     // What waters this ground, or the whole lawn; what another zone went through tells nothing of it.
     const log = logs.find(({ zoneId }) => zoneId === zone.id) ?? logs.find(({ zoneId }) => zoneId === null)
-    const evidence = evidenceOf(asked, zone, seen, course, { sownOn, log, sunnierFine })
+    const evidence = evidenceOf(asked, zone, looks, course, { sownOn, log, sunnierFine })
     const low = last && (last.state === 'behind' || last.state === 'failed' || last.weak.length > 0)
     const { id, name, areaM2, sun } = zone
     const part = partOf(plan.parts, zone)
@@ -281,7 +282,7 @@ function watchedZones(asked: WatchAsked, sownOn: Day, logs: Watch['logs']): Zone
       ...{ id, name, areaM2, sun, course, perCm2, counts, learned, evidence },
       spots: spotsOf(asked.job, id, part, sownOn),
       covers: coversOf(asked.job, id, course, sownOn),
-      causes: low ? likelyCauses(evidence) : seen.at(-1)?.moist === false ? (['dry'] as const).slice() : [],
+      causes: low ? likelyCauses(evidence) : looks.at(-1)?.moist === false ? (['dry'] as const).slice() : [],
     }
     return { ...watch, actions: actionsOf(asked, watch, part, sownOn) }
   })

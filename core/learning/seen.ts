@@ -32,6 +32,18 @@ export interface SeenHeight {
   note: string
 }
 
+/** The bed at its driest hour, before anything can be counted. */
+export interface SeenCheck {
+  kind: 'check'
+  seenOn: Day
+  zoneId: string
+  /** Top of the bed dark and moist. */
+  moist: boolean
+  washed: boolean
+  birds: boolean
+  note: string
+}
+
 /** Leaves of the seedlings, as most of them stand. */
 export interface SeenLeaf {
   kind: 'leaf'
@@ -94,4 +106,4 @@ export interface SeenRain {
 }
 
 /** What was seen of a bed after sowing. */
-export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain | SeenLeaf
+export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain | SeenCheck | SeenLeaf

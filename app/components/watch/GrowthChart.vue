@@ -31,6 +31,14 @@ const lineBy = (lag: number) =>
         `${day ? 'L' : 'M'}${x(day).toFixed(1)} ${y(Math.min(most.value, heightOn(props.growth.line, day - lag))).toFixed(1)}`,
     )
     .join('')
+/** The old grass from its cut before sowing until it wants mowing. */
+const oldLine = computed(() => {
+  const { old, firstMowMm } = props.growth
+  if (!old) return ''
+  const end = Math.min(last.value, old.mowDay)
+  const mm = old.fromMm + ((firstMowMm - old.fromMm) * end) / old.mowDay
+  return `M${x(0)} ${y(old.fromMm)}L${x(end).toFixed(1)} ${y(mm).toFixed(1)}`
+})
 const lag = computed(() => Math.round(props.growth.lag ?? 0))
 const mowDay = computed(() => shortDay(addDays(props.sownOn, Math.round(props.growth.mow.middle)), context.today))
 const says = computed(() => {
@@ -65,6 +73,7 @@ const height = (mm: number) => text(figure('depthMm', mm))
       <path :d="`M${LEFT} ${y(growth.firstMowMm)}H${WIDTH - 8}`" class="first" />
       <text :x="LEFT - 6" :y="y(growth.firstMowMm) + 4" text-anchor="end">{{ height(growth.firstMowMm) }}</text>
       <text :x="LEFT - 6" :y="y(0) + 4" text-anchor="end">{{ 0 }}</text>
+      <path v-if="growth.old" :d="oldLine" class="old" />
       <path v-if="lag" :d="lineBy(0)" class="line planned" />
       <path :d="lineBy(lag)" class="line" />
       <path v-if="day <= last" :d="`M${x(day)} ${TOP}V${HEIGHT - FOOT}`" class="today" />
@@ -79,6 +88,10 @@ const height = (mm: number) => text(figure('depthMm', mm))
       <text :x="LEFT" :y="HEIGHT - 6">{{ shortDay(sownOn, context.today) }}</text>
       <text :x="x(growth.mow.middle)" :y="HEIGHT - 6" text-anchor="middle">{{ mowDay }}</text>
     </svg>
+    <p v-if="growth.old" class="small key">
+      <span><i class="line-key" />{{ t('watch.seedlingsLine') }}</span>
+      <span><i class="line-key old-key" />{{ t('watch.oldGrassLine') }}</span>
+    </p>
     <p>{{ says }}</p>
     <div class="mowings">
       <span class="small">{{ t('watch.mowings') }}</span>
@@ -113,6 +126,26 @@ const height = (mm: number) => text(figure('depthMm', mm))
   stroke: var(--ink-3);
   stroke-width: 1.5;
   stroke-dasharray: 6 4;
+}
+.old {
+  stroke: var(--clay);
+  stroke-width: 2;
+  stroke-dasharray: 1 4;
+  stroke-linecap: round;
+}
+.key {
+  display: flex;
+  gap: 16px;
+}
+.line-key {
+  display: inline-block;
+  width: 22px;
+  margin-right: 6px;
+  vertical-align: middle;
+  border-top: 2.5px solid var(--moss);
+}
+.old-key {
+  border-top: 2.5px dotted var(--clay);
 }
 .today {
   stroke: var(--color-straw-ink);

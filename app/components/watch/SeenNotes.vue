@@ -19,6 +19,7 @@ function wordsOf(note: SeenNote): string {
       frame: text(figure('depthMm', note.frameMm)),
     })
   if (note.kind === 'height') return t('watch.noteHeight', { zone, height: text(figure('depthMm', note.heightMm)) })
+  if (note.kind === 'check') return t('watch.noteCheck', { zone, moist: note.moist })
   if (note.kind === 'leaf') return t('watch.noteLeaf', { zone, stage: leafStageName(note.stage) })
   if (note.kind === 'cover')
     return t('watch.noteCover', { zone, percent: Math.round(note.coverShare * 100), from: note.from })
@@ -30,8 +31,8 @@ function wordsOf(note: SeenNote): string {
 const besides = (note: SeenNote) =>
   [
     note.kind === 'count' && note.moist !== null ? t(note.moist ? 'watch.moist' : 'watch.dry') : '',
-    note.kind === 'count' && note.washed ? t('watch.washed') : '',
-    note.kind === 'count' && note.birds ? t('watch.birds') : '',
+    (note.kind === 'count' || note.kind === 'check') && note.washed ? t('watch.washed') : '',
+    (note.kind === 'count' || note.kind === 'check') && note.birds ? t('watch.birds') : '',
     (note.kind === 'watering' || note.kind === 'rain') && note.by === 'client' ? t('watch.byClient') : '',
     note.note,
     note.savedBy ?? '',

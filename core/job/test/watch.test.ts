@@ -103,6 +103,24 @@ describe('what becomes of what was sown', () => {
     expect(zoneOf(watched(36, again, { done: [SEED, resown] }).watch, BACK_ID).actions[0]!.code).toBe('reseed')
   })
 
+  test('a bed found dry before anything can be counted is watered first, until it is found moist', () => {
+    const check = (day: number, moist: boolean, change: Partial<Extract<Seen, { kind: 'check' }>> = {}): Seen => ({
+      ...{ kind: 'check', seenOn: addDays(SOWN, day), zoneId: BACK_ID, moist, washed: false, birds: false, note: '' },
+      ...change,
+    })
+    const dry = zoneOf(watched(4, [check(3, false)]).watch, BACK_ID)
+    expect(dry.causes).toEqual(['dry'])
+    expect(dry.actions).toEqual([{ code: 'water' }, { code: 'count', on: addDays(SOWN, 10) }])
+    expect(zoneOf(watched(4, [check(3, false)]).watch, ZONE_ID).actions.map(({ code }) => code)).toEqual(['count'])
+    const again = zoneOf(watched(5, [check(3, false), check(5, true)]).watch, BACK_ID)
+    expect(again.causes).toEqual([])
+    expect(again.actions.map(({ code }) => code)).toEqual(['count'])
+    // What was seen then says why it is behind later.
+    const behind = [count(ZONE_ID, 12, [25, 26, 24, 25]), count(BACK_ID, 12, [8, 9, 7, 8])]
+    expect(zoneOf(watched(12, [check(3, true, { birds: true }), ...behind]).watch, BACK_ID).causes[0]).toBe('birds')
+    expect(zoneOf(watched(12, [check(3, true, { washed: true }), ...behind]).watch, BACK_ID).causes[0]).toBe('washout')
+  })
+
   test('what was seen says why, and a dry top says water first', () => {
     const dry = watched(12, [count(BACK_ID, 12, [8, 9, 7], { moist: false })]).watch
     expect(zoneOf(dry, BACK_ID).causes[0]).toBe('dry')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { NewPhoto } from '#contract/photo'
 import type { NewSeen } from '#contract/seen'
-import type { Work } from '#contract/work'
+import { markSchema, type Work } from '#contract/work'
 import { zonesOf } from '#core/job/lawn'
 import { frameFor, FRAMES_MM } from '#core/learning/germination'
 import { gravest } from '~/utils/watchWords'
@@ -13,12 +13,20 @@ const context = useContextStore()
 const { sownOn, watched, problem, busy, message, load, note, forget } = useWatch(open)
 const { mark, marking, message: markMessage } = useWork(open)
 const sows = computed(() => shown.value?.parts[0]?.programme.anchor !== 'dressing')
-const asking = ref<'count' | 'height' | 'cover' | 'spot' | null>(null)
+const asking = ref<'count' | 'check' | 'height' | 'cover' | 'spot' | null>(null)
 const form = useTemplateRef<{ done?: () => void }>('form')
 async function save(seen: NewSeen): Promise<void> {
   if (!(await note(seen))) return
   form.value?.done?.()
   asking.value = null
+  if (seen.kind === 'check') await looked()
+}
+/** A visit that was due to look at the bed is done by having looked. */
+async function looked(): Promise<void> {
+  const next = plan.value?.schedule?.next
+  if (!next?.operation.watchesSeedlings || next.operation.seesEmergence || next.to > context.today) return
+  const told = markSchema.safeParse({ id: crypto.randomUUID(), task: next.key, doneOn: context.today })
+  if (told.success) await mark(told.data)
 }
 /** The picture goes first: a note that names it never stands without it. Sent twice, each is one. */
 async function saveCover(seen: NewSeen, photo: NewPhoto | null): Promise<void> {
@@ -92,6 +100,7 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         @save="save"
         @cancel="asking = null"
       />
+      <CheckForm v-else-if="asking === 'check'" :zones="measurable" :busy="busy" @save="save" @cancel="asking = null" />
       <HeightForm
         v-else-if="asking === 'height'"
         :zones="measurable"
@@ -119,6 +128,9 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
       <div v-else class="ask">
         <UButton v-if="watched.zones.length" color="primary" size="lg" icon="i-lucide-scan" @click="asking = 'count'">{{
           t('watch.countNow')
+        }}</UButton>
+        <UButton size="lg" variant="outline" icon="i-lucide-droplets" @click="asking = 'check'">{{
+          t('watch.checkNow')
         }}</UButton>
         <UButton size="lg" variant="outline" icon="i-lucide-ruler" @click="asking = 'height'">{{
           t('watch.heightNow')
