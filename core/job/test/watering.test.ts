@@ -93,6 +93,18 @@ describe('the watering programme of a sowing', () => {
     expect((weekly.depthMm * weekly.timesADay * 7) / weekly.everyDays).toBeCloseTo(25.4, 6)
   })
 
+  // FAO-56, eq. 82 and 83 with loam of its table 19 and p = 0.4 of table 22 (from memory), by hand: roots of 100 mm reach
+  // 1000 (0.25 − 0.12) 0.1 = 13 mm, of which 5.2 mm are readily available.
+  test('waters young roots when the readily available water is gone, and gives back what was used', () => {
+    const { sowOn } = aPlannedLawn(aLook({})).plan
+    const { phases } = programme()
+    const rooting = phases.find(({ code }) => code === 'rooting')!
+    const days = rooting.to!.middle - rooting.from.middle
+    const usedMm = 0.95 * season.dryingOver!(addDays(sowOn!, rooting.from.middle), days)!.usual
+    expect(rooting.everyDays).toBe(Math.min(4, Math.max(2, Math.floor(5.2 / usedMm))))
+    expect(rooting.depthMm).toBeCloseTo(rooting.everyDays * usedMm, 6)
+  })
+
   test('is what Do asks for at the first watering', () => {
     const lawn = lawnWith({ irrigation: [zoneOf(FRONT), zoneOf(STRIP)] as never })
     const { parts, watering } = planJob(jobOf(lawn), groundOf(lawn), aFirm(), season)
