@@ -55,13 +55,24 @@ const ABOVE_KEPT = 1.25
 export const keptHeightMm = ({ mowingMm: [low, high] }: Pick<Grass, 'mowingMm'>, mownAtMm: number): number =>
   Math.min(Math.max(mownAtMm, low), high)
 
-/** Height at which the first mowing is due, mm: a lawn is never cut below the height it is kept at. */
-export const firstMowHeightMm = (keptHeightMm: number): number =>
-  Math.min(1.5 * keptHeightMm, Math.max(FIRST_MOW_MM, ABOVE_KEPT * keptHeightMm))
+/**
+ * A lawn kept this low at the most may have its first mowing late and at once down to there, which breaks the rule of a
+ * third, mm. @source trade: 40 to 50 mm down to 25
+ */
+const LOW_AT_ONCE = { keptMm: 25, fromMm: 45 } as const
+/** @param lowAtOnce whether that is the practice */
+export const cutsLowAtOnce = (keptHeightMm: number, lowAtOnce: boolean): boolean =>
+  lowAtOnce && keptHeightMm <= LOW_AT_ONCE.keptMm
 
-/** First cut: to the kept height or two thirds of what stands, whichever is higher, mm. */
-export const firstCutMm = (standingMm: number, keptHeightMm: number): number =>
-  Math.max(keptHeightMm, (2 / 3) * standingMm)
+/** Height at which the first mowing is due, mm: a lawn is never cut below the height it is kept at. */
+export const firstMowHeightMm = (keptHeightMm: number, lowAtOnce = false): number =>
+  cutsLowAtOnce(keptHeightMm, lowAtOnce)
+    ? LOW_AT_ONCE.fromMm
+    : Math.min(1.5 * keptHeightMm, Math.max(FIRST_MOW_MM, ABOVE_KEPT * keptHeightMm))
+
+/** First cut: to the kept height or two thirds of what stands, whichever is higher, mm; at once to it by that practice. */
+export const firstCutMm = (standingMm: number, keptHeightMm: number, lowAtOnce = false): number =>
+  cutsLowAtOnce(keptHeightMm, lowAtOnce) ? keptHeightMm : Math.max(keptHeightMm, (2 / 3) * standingMm)
 
 /** Later mowings come when leaves stand so far above the kept height: short intervals thicken, and less than a third comes off. @source trade */
 const LATER_MOW = 1.25
@@ -71,15 +82,15 @@ export const RELEASING_MOWINGS = 4
 
 /**
  * Growth of leaves to each of the first mowings from the one before it, °C·d; never more than a third of what stands comes
- * off.
+ * off, but at the first where it is low at once.
  * @param count mowings that are looked for
  */
-export function mowingsCd(grass: Grass, keptMm: number, count: number): number[] {
+export function mowingsCd(grass: Grass, keptMm: number, count: number, lowAtOnce = false): number[] {
   const growths: number[] = []
-  let [standsMm, dueMm] = [0, firstMowHeightMm(keptMm)]
+  let [standsMm, dueMm] = [0, firstMowHeightMm(keptMm, lowAtOnce)]
   for (let k = 0; k < count; k++) {
     growths.push(thermalTimeToHeight(grass, dueMm) - thermalTimeToHeight(grass, standsMm))
-    standsMm = firstCutMm(dueMm, keptMm)
+    standsMm = firstCutMm(dueMm, keptMm, lowAtOnce && k === 0)
     dueMm = LATER_MOW * standsMm
   }
   return growths

@@ -73,6 +73,7 @@ export function judgedOf(season: Season, blend: Blend, risk: SeedbedRisk, keptMm
     blend,
     ...followYears(season, blend, risk, shown, asked),
     keptMm,
+    lowAtOnce: risk.cutsLowAtOnce === true,
     stand,
     get rooting() {
       return rooting()

@@ -55,6 +55,8 @@ export interface SeedbedRisk {
   irrigated?: boolean
   /** Sown into warm-season turf for its dormancy: not while that still grows. */
   winterColour?: boolean
+  /** The first mowing waits, and takes it down at once to the low height it is kept at. */
+  cutsLowAtOnce?: boolean
   /** How its bed is covered and watered; kept moist where left out. */
   bed?: SeedBed
 }

@@ -143,6 +143,8 @@ export interface Judged {
   /** Too dry hours as the client waters; not followed where left out. */
   dryHours: DryHoursCount['told'] | undefined
   keptMm: number
+  /** The first mowing is low at once. */
+  lowAtOnce: boolean
   readonly weeds: readonly Weed[][]
   stand: Stand | undefined
   /** Leaves of each part of the mixture, and of the old grass, in each year; and soil. */
@@ -159,7 +161,7 @@ const TALL_MM = 25
  * each year.
  */
 function mowWaits(
-  { blend, years, keptMm, leaves }: Judged,
+  { blend, years, keptMm, lowAtOnce, leaves }: Judged,
   i: number,
 ): { tall: number[]; first: number[]; fourth: number[] } {
   const seen = blend.flatMap(({ grass, massShare }, part) =>
@@ -167,7 +169,7 @@ function mowWaits(
       ? [
           {
             part,
-            growthsCd: mowingsCd(grassByCode(grass), keptMm, RELEASING_MOWINGS),
+            growthsCd: mowingsCd(grassByCode(grass), keptMm, RELEASING_MOWINGS, lowAtOnce),
             tallCd: thermalTimeToHeight(grassByCode(grass), TALL_MM),
           },
         ]

@@ -1,4 +1,4 @@
-import { keptHeightMm } from '../establishment/growth'
+import { cutsLowAtOnce, keptHeightMm } from '../establishment/growth'
 import { bedOf, type Stand } from '../establishment/stand'
 import { coveringOf, type SeedbedRisk } from '../establishment/sowing'
 import { GRASSES, grassByCode, type Grass } from '../grass/grasses'
@@ -75,6 +75,7 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
   const grass = grassByCode(mainOf(seed))
   const cover = settings.coverMm > 0 ? settings.coverMaterial : 'none'
   const stand = standOf(lawn, job, over)
+  const mowingMm = keptHeightMm(grass, survey?.mowingHeightMm ?? grass.mowingMm[0])
   return {
     seed,
     stand,
@@ -93,9 +94,10 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
       ...(isIrrigated(lawn) ? { irrigated: true } : {}),
       ...(plansPreEmergent(lawn, job, over) ? { preEmergent: true } : {}),
       ...(isWinterColour(lawn, job) ? { winterColour: true } : {}),
+      ...(cutsLowAtOnce(mowingMm, practices.firstCut === 'low at once') ? { cutsLowAtOnce: true } : {}),
       bed: { cover, coverMm: settings.coverMm, watering: wateringOf(lawn, practices) },
     },
-    mowingMm: keptHeightMm(grass, survey?.mowingHeightMm ?? grass.mowingMm[0]),
+    mowingMm,
   }
 }
 

@@ -60,7 +60,7 @@ export function growthOf(
   const sowing = season.glance?.(sownOn)?.sowing
   if (!part || !sowing?.up || !sowing.mow) return undefined
   const keptMm = keptHeightMm(part.grass, part.survey.mowingHeightMm)
-  const firstMowMm = firstMowHeightMm(keptMm)
+  const firstMowMm = firstMowHeightMm(keptMm, part.practices.firstCut === 'low at once')
   const line = growthLine({ up: sowing.up, tall: season.sownAt?.(sownOn)?.tall ?? null, mow: sowing.mow, firstMowMm })
   const [mown] = mowingsDone(job)
   const looked = seenOf(job, ['height', 'leaf'], sownOn)

@@ -16,9 +16,22 @@ describe('growth', () => {
   // Common practice, no source: at half again of low turf, about 90 mm of higher; own above. Found: a lawn kept at 100 mm was
   // mown at 90.
   test('first mow at half again the kept height or 90 mm, above the kept height, and never more than a third off', () => {
-    expect([40, 50, 60, 75, 100].map(firstMowHeightMm)).toEqual([60, 75, 90, 93.75, 125])
+    expect([40, 50, 60, 75, 100].map((mm) => firstMowHeightMm(mm))).toEqual([60, 75, 90, 93.75, 125])
     expect(firstCutMm(90, 75)).toBe(75)
     expect(firstCutMm(90, 40)).toBe(60)
+  })
+
+  // Common practice, no source: 40 to 50 mm down to 25, against the rule of a third.
+  test('by practice low turf waits for its first mowing, and is cut down at once, that time alone', () => {
+    expect(firstMowHeightMm(25, true)).toBe(45)
+    expect(firstCutMm(45, 25, true)).toBe(25)
+    expect(firstCutMm(45, 25, true) / 45).toBeLessThan(2 / 3)
+    expect([firstMowHeightMm(40, true), firstCutMm(60, 40, true)]).toEqual([60, 40])
+    const grass = grassByCode('PRG')
+    const [usual, low] = [mowingsCd(grass, 25, 4), mowingsCd(grass, 25, 4, true)]
+    expect(low[0]).toBeCloseTo(thermalTimeToHeight(grass, 45), 9)
+    expect(low[0]).toBeGreaterThan(usual[0]!)
+    expect(low.slice(1)).toEqual(usual.slice(1))
   })
 
   test('leaves of cool-season grass slow down in heat, those of warm-season grass do not', () => {

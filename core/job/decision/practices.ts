@@ -36,6 +36,7 @@ export interface Practices {
   wateringHours: 'until late afternoon' | 'early evening too'
   stepDown: StepDown
   wateringRounds: 'none' | 'once a day' | 'twice a day'
+  firstCut: 'by thirds' | 'low at once'
 }
 export type PracticeCode = keyof Practices
 
@@ -263,6 +264,13 @@ export const PRACTICES: Questions = {
       choice('twice a day', say('practices.twiceADay'), say('practices.roundsChanges', { times: 2 })),
     ],
   },
+  firstCut: {
+    asks: say('practices.firstCut'),
+    choices: [
+      choice('by thirds', say('practices.byThirds'), say('practices.byThirdsChanges')),
+      choice('low at once', say('practices.lowAtOnce'), say('practices.lowAtOnceChanges')),
+    ],
+  },
   hybridBermuda: {
     asks: say('practices.hybridBermuda'),
     choices: [
@@ -303,6 +311,7 @@ export const DEFAULT_PRACTICES: Practices = {
   wateringHours: 'until late afternoon',
   stepDown: 'gradual',
   wateringRounds: 'none',
+  firstCut: 'by thirds',
 }
 
 /** A firm's practices, with what it has not said yet filled by the usual. */

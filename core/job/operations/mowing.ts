@@ -1,6 +1,6 @@
 import { joined, say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import { firstCutMm, firstMowHeightMm, keptHeightMm } from '../../establishment/growth'
+import { cutsLowAtOnce, firstCutMm, firstMowHeightMm, keptHeightMm } from '../../establishment/growth'
 import { figure } from '../../measure/figure'
 import { carriedHours } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
@@ -178,15 +178,27 @@ const mow = operation({
   ],
   wantsDry: true,
   opensLawn: true,
-  brief: ({ survey, grass }) => {
+  brief: ({ survey, grass, practices }) => {
     const keptMm = keptHeightMm(grass, survey.mowingHeightMm)
-    const standingMm = firstMowHeightMm(keptMm)
+    const low = cutsLowAtOnce(keptMm, practices.firstCut === 'low at once')
+    const standingMm = firstMowHeightMm(keptMm, low)
     return {
       settings: say('operations.atDownToBag', {
         standingMm: figure('depthMm', standingMm),
-        standingMm2: figure('depthMm', firstCutMm(standingMm, keptMm)),
+        standingMm2: figure('depthMm', firstCutMm(standingMm, keptMm, low)),
       }),
-      gates: [onTheDay(say('operations.seedlingsHoldAgainstA')), onTheDay(say('operations.grassDry'))],
+      gates: [
+        ...(low
+          ? [
+              {
+                state: 'risk',
+                text: say('operations.lowAtOnce', { takes: figure('share', 1 - keptMm / standingMm, 2) }),
+              } satisfies Gate,
+            ]
+          : []),
+        onTheDay(say('operations.seedlingsHoldAgainstA')),
+        onTheDay(say('operations.grassDry')),
+      ],
       hours: crewHours(say('operations.firstMow'), survey.areaM2, [
         { what: say('operations.mowing'), passes: 1, rateM2PerH: RATES.scalp },
       ]),

@@ -75,6 +75,7 @@ describe('an estimate', () => {
       { programme: 'kill', zone: { deepestMm: 40, hollowM3: 0.5, hollowM2: 25 } },
       { programme: 'winter', zone: { grass: 'BER', sward: 'BER' } },
       { programme: 'warm', zone: { grass: 'BER', sward: 'HBER' } },
+      { zone: { grass: 'CBG', mowingHeightMm: 20 } },
     ]
     const seen = (practices: Partial<Practices>, inSpring = false) =>
       JSON.stringify(
