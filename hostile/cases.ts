@@ -15,7 +15,7 @@ import { NO_WORK } from '#core/job/nothingDecided'
 import { defaultSettings } from '#core/job/settings'
 import { PROGRAMMES } from '#core/job/decision/programmes'
 import { grassByCode } from '#core/grass/grasses'
-import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES } from '#core/job/decision/usualPractices'
 import { aCount, aPhoto, PASSWORD, TODAY, type Firm } from './world'
 
 /** How one route is attacked. */

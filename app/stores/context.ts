@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { firmRecordOf, type Context } from '#contract/context'
-import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES } from '#core/job/decision/usualPractices'
 import { USUAL_FEED_RULES } from '#core/materials/feedRules'
 import type { Day } from '#core/measure/calendar'
 import { countIn, speak } from '~/utils/words'

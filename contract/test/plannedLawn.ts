@@ -1,4 +1,4 @@
-import { DEFAULT_PRACTICES } from '#core/job/decision/practices'
+import { DEFAULT_PRACTICES } from '#core/job/decision/usualPractices'
 import { NO_WORK } from '#core/job/nothingDecided'
 import { planningOf } from '#core/job/planningFigures'
 import type { FirmRecord } from '#core/job/records'

@@ -11,7 +11,8 @@ import type { Programme } from './decision/programmes'
 import { MOSTLY_KEPT_SHARE } from './scalpHeight'
 import { PLANNING } from './planningFigures'
 import { HEAVY_RATE, SPRING_RATE, STARTER_ANALYSIS } from './decision/practiceFigures'
-import { DEFAULT_PRACTICES, type Practices } from './decision/practices'
+import type { Practices } from './decision/practices'
+import { DEFAULT_PRACTICES } from './decision/usualPractices'
 
 /** The technician's own settings of a plan; everything else is computed from them and the survey. */
 export interface PlanSettings {

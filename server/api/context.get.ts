@@ -1,5 +1,5 @@
 import type { Context } from '#contract/context'
-import { allPractices } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/usualPractices'
 import { answer } from '../utils/answer'
 import { countedNow } from '../utils/firmNow'
 

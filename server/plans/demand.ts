@@ -1,4 +1,4 @@
-import { allPractices } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/usualPractices'
 import { demandOf } from '#core/job/operations/demand'
 import { planJob } from '#core/job/planJob'
 import { firmRecordOf } from '#contract/context'

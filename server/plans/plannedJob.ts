@@ -1,4 +1,4 @@
-import { allPractices } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/usualPractices'
 import { readOutlook, type OutlookTold } from '#core/establishment/outlookTold'
 import type { FirmRecord } from '#core/job/records'
 import { planJob, type JobPlan } from '#core/job/planJob'

@@ -1,5 +1,5 @@
 import { toDay } from '#core/measure/calendar'
-import { allPractices } from '#core/job/decision/practices'
+import { allPractices } from '#core/job/decision/usualPractices'
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
 import { owner } from '../test/database'

@@ -4,7 +4,7 @@ import { swardByCode, type SwardCode } from '../../grass/swards'
 import { PROGRAMMES, type ProgrammeCode } from '../decision/programmes'
 import { lowestCutMm, scalpGate } from '../scalpHeight'
 import { beginningSettings } from '../seeding'
-import { DEFAULT_PRACTICES } from '../decision/practices'
+import { DEFAULT_PRACTICES } from '../decision/usualPractices'
 import { aZone } from '../../../contract/test/looks'
 
 const floor = (sward: SwardCode, programme: ProgrammeCode, desirableShare = 0.5) =>
