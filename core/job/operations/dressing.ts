@@ -1,3 +1,4 @@
+import { RELEASING_MOWINGS } from '../../establishment/growth'
 import { say } from '../../explain/message'
 import { SOILS, soilMatter } from '../../materials/stock'
 import { figure } from '../../measure/figure'
@@ -163,7 +164,7 @@ const laterLift = operation({
   day: ({ number, fourthMow, planning }) => fourthMow + 7 + (number - 1) * planning.liftGrow,
   after: ['mow'],
   lags: [{ from: 'mow', to: 'laterLift', least: 21, why: say('operations.threeMoreMowingsAbout'), fromFirst: true }],
-  wantsTurns: { of: 'mow', least: 4, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
   putsDown: 'dressing',
   wantsGrowth: true,
   partOfGround: true,

@@ -111,9 +111,9 @@ function results({ done, extent }: GateInput, { wantsResults }: Definition): Gat
 export const turnsDone = (done: GateInput['done'], code: string): string[] =>
   [...done.keys()].filter((key) => codeOf(key) === code)
 
-/** So many turns of another have to be recorded first. */
-function turns({ done, practices }: GateInput, { wantsTurns }: Definition): Gate[] {
-  if (!wantsTurns) return []
+/** So many turns of another have to be recorded first, where the plan has it. */
+function turns({ done, practices }: GateInput, { wantsTurns }: Definition, has: ReadonlySet<string>): Gate[] {
+  if (!wantsTurns || !has.has(wantsTurns.of)) return []
   const { of, words } = wantsTurns
   const least = typeof wantsTurns.least === 'number' ? wantsTurns.least : wantsTurns.least(practices)
   if (!least) return []
@@ -163,7 +163,7 @@ export function gatesOf(
     ...services(input, operation, day, has),
     ...ground(input, operation, day, has),
     ...before(input, key, operation, has),
-    ...turns(input, operation),
+    ...turns(input, operation, has),
     ...results(input, operation),
     ...own,
   ]

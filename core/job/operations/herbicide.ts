@@ -1,3 +1,4 @@
+import { RELEASING_MOWINGS } from '../../establishment/growth'
 import { say, type Message } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import type { Worked } from '../../explain/working'
@@ -206,7 +207,7 @@ const weedControl = operation({
     { from: 'weedControl', to: 'close', least: 0, why: say('operations.theLastThingDone') },
   ],
   after: ['mow'],
-  wantsTurns: { of: 'mow', least: 4, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
   putsDown: 'spray',
   wantsGrowth: true,
   keepsSeedOff: SELECTIVE,

@@ -1,13 +1,19 @@
 import { joined, say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import { cutsLowAtOnce, firstCutMm, firstMowHeightMm, keptHeightMm } from '../../establishment/growth'
+import {
+  cutsLowAtOnce,
+  firstCutMm,
+  firstMowHeightMm,
+  keptHeightMm,
+  RELEASING_MOWINGS,
+} from '../../establishment/growth'
 import { figure } from '../../measure/figure'
 import { carriedHours } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { isCutAndRaked, scalpGate } from '../scalpHeight'
 import { MOWER } from './cautions'
-import { onTheDay, operation, RENOVATIONS, SEEDED, type Brief } from './definition'
+import { onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief } from './definition'
 import { clippings, scalpSpanDays, scalpSteps } from './scalping'
 
 function scalped({ survey, settings, standing, programme, way }: Part): Brief {
@@ -206,4 +212,41 @@ const mow = operation({
   },
 })
 
-export const MOWING = [scalp, scalpAgain, nip, mow] as const
+/** Turf that is kept low goes from the light rotary mower of its first mowings to the reel, once it is rooted. */
+const reelMow = operation({
+  code: 'reelMow',
+  order: 357,
+  name: say('operations.reelMowName'),
+  done: say('operations.reelMowDone'),
+  mark: 'cut',
+  phase: 'after',
+  preferredDay: 62,
+  weight: 0.1,
+  why: say('operations.reelMowWhy'),
+  check: say('operations.mowCheck'),
+  caution: MOWER,
+  programmes: SEEDBEDS,
+  addable: true,
+  dispensable: true,
+  mayBeLate: true,
+  records: ['heightMm'],
+  machine: () => 'mower',
+  wanted: ({ survey, grass, planning }) => keptHeightMm(grass, survey.mowingHeightMm) <= planning.lowCut,
+  day: ({ fourthMow }) => fourthMow + 7,
+  lags: [{ from: 'mow', to: 'reelMow', least: 21, why: say('operations.threeMoreMowingsAbout') }],
+  after: ['mow'],
+  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsDry: true,
+  wantsGrowth: true,
+  brief: ({ survey, grass }) => ({
+    settings: say('operations.reelMowSettings', {
+      keptMm: figure('depthMm', keptHeightMm(grass, survey.mowingHeightMm)),
+    }),
+    gates: [onTheDay(say('operations.reelMowGate'))],
+    hours: crewHours(say('operations.reelMowName'), survey.areaM2, [
+      { what: say('operations.mowing'), passes: 2, rateM2PerH: RATES.scalp },
+    ]),
+  }),
+})
+
+export const MOWING = [scalp, scalpAgain, nip, mow, reelMow] as const

@@ -1,4 +1,5 @@
 import { say } from '../../explain/message'
+import { RELEASING_MOWINGS } from '../../establishment/growth'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { SPRAY } from './cautions'
@@ -76,7 +77,8 @@ const regulator = operation({
   programmes: [],
   addable: true,
   after: ['nip'],
-  day: ({ dressingDays }) => dressingDays + 28,
+  day: ({ anchor, dressingDays, fourthMow }) => (anchor === 'dressing' ? dressingDays + 28 : fourthMow + 7),
+  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
   putsDown: 'spray',
   wantsGrowth: true,
   brief: (part) => ({
