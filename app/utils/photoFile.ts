@@ -1,5 +1,5 @@
-import { LONGEST_SIDE_PX, MOST_JPEG_BYTES, MOST_SMALL_BYTES, SMALL_SIDE_PX } from '#contract/photo'
 import { isDay, type Day } from '#core/measure/calendar'
+import type { PhotoAsked, PhotoCopies } from '~/workers/photo.worker'
 import { t } from './words'
 
 /** A photo as it is sent: made small, and with nothing in it of what the camera wrote. */
@@ -17,9 +17,6 @@ const MOST_FILE_BYTES = 60_000_000
 const MOST_PIXELS = 150_000_000
 /** What says how large a picture is stands at its beginning, behind what a camera writes. */
 const HEAD_BYTES = 1_000_000
-/** Tried from the best on until it is small enough. */
-const QUALITIES = [0.85, 0.75, 0.65, 0.5, 0.35]
-
 /** "2026:08:19 10:22:31", as cameras write it. */
 function dayOf(written: unknown): Day | null {
   const day = typeof written === 'string' ? written.slice(0, 10).replaceAll(':', '-') : ''
@@ -51,34 +48,14 @@ async function sizeSaid(file: Blob): Promise<{ width: number; height: number } |
   }
 }
 
-async function asBase64(blob: Blob): Promise<string> {
-  const bytes = new Uint8Array(await blob.arrayBuffer())
-  let text = ''
-  // A call takes only so many arguments.
-  for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192))
-  return btoa(text)
-}
-
-/** Draws a picture no larger than a side allows, and packs it until it is small enough; undefined where it never is. */
-async function packed(picture: ImageBitmap, longestPx: number, mostBytes: number): Promise<string | undefined> {
-  const scale = Math.min(1, longestPx / Math.max(picture.width, picture.height))
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.max(1, Math.round(picture.width * scale))
-  canvas.height = Math.max(1, Math.round(picture.height * scale))
-  const context = canvas.getContext('2d')
-  if (!context) return undefined
-  // What was see-through becomes paper, not black.
-  context.fillStyle = '#fff'
-  context.fillRect(0, 0, canvas.width, canvas.height)
-  context.imageSmoothingQuality = 'high'
-  context.drawImage(picture, 0, 0, canvas.width, canvas.height)
-  for (const quality of QUALITIES) {
-    const blob = await new Promise<Blob | null>((done) => {
-      canvas.toBlob(done, 'image/jpeg', quality)
-    })
-    if (blob && blob.size <= mostBytes) return asBase64(blob)
-  }
-  return undefined
+/** Makes the copies of a picture beside the screen: a large one is drawn for longer than a frame lasts. */
+function copiesOf(file: Blob): Promise<PhotoCopies> {
+  const worker = new Worker(new URL('../workers/photo.worker.ts', import.meta.url), { type: 'module' })
+  return new Promise<PhotoCopies>((done) => {
+    worker.onmessage = ({ data }: MessageEvent<PhotoCopies>) => done(data)
+    worker.onerror = () => done({ kind: 'too large' })
+    worker.postMessage({ file } satisfies PhotoAsked)
+  }).finally(() => worker.terminate())
 }
 
 /** Reads a photo from a file, upright by what its camera wrote. */
@@ -92,20 +69,9 @@ export async function photoFrom(file: File): Promise<PhotoRead> {
       t('look.itSaysItIs', { width: said.width.toLocaleString('en'), height: said.height.toLocaleString('en') }),
     )
   if (!said) return no(t('look.thisIsNoPicture'))
-  let picture: ImageBitmap
-  try {
-    picture = await createImageBitmap(file, { imageOrientation: 'from-image' })
-  } catch {
-    return no(t('look.itIsDamagedOr'))
-  }
-  try {
-    const [jpeg, small, written] = [
-      await packed(picture, LONGEST_SIDE_PX, MOST_JPEG_BYTES),
-      await packed(picture, SMALL_SIDE_PX, MOST_SMALL_BYTES),
-      await writtenBy(file),
-    ]
-    return jpeg && small ? { ok: true, photo: { jpeg, small, ...written } } : no(t('look.itCouldNotBe'))
-  } finally {
-    picture.close()
-  }
+  const [copies, written] = await Promise.all([copiesOf(file), writtenBy(file)])
+  if (copies.kind === 'damaged') return no(t('look.itIsDamagedOr'))
+  if (copies.kind === 'too large') return no(t('look.itCouldNotBe'))
+  const { jpeg, small } = copies
+  return { ok: true, photo: { jpeg, small, ...written } }
 }
