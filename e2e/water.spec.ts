@@ -64,3 +64,15 @@ test('a job without seed or without a day says why nothing is to be watered', as
   await open(page, `/lawns/${(await lawnNamed(request, 'Sedge End')).id}/water`)
   await expect(page.getByText('No watering to plan yet.')).toBeVisible()
 })
+
+test('waterings of the firm stand in the plan, and on the sheet of the client', async ({ page, request }) => {
+  const lawn = await lawnNamed(request, 'Halloran')
+  await open(page, `/lawns/${lawn.id}/decide`)
+  const rounds = page.getByRole('group', { name: 'Watering by us' })
+  await rounds.getByRole('button', { name: 'Once a day' }).click()
+  await expect(rounds).toContainText('Changed.')
+  await open(page, `/lawns/${lawn.id}/do`)
+  await expect(page.getByText('Watering visits').first()).toBeVisible()
+  await open(page, `/lawns/${lawn.id}/water`)
+  await expect(page.getByRole('region', { name: 'Watering sheet for the client' })).toContainText('We come once a day')
+})

@@ -37,7 +37,7 @@ const oneLine = computed(() => {
     >
       <UIcon :name="slim ? 'i-lucide-chevron-down' : 'i-lucide-chevron-up'" class="size-4" />
     </button>
-    <span v-if="sill.behind" class="behind" role="status">{{ t('sill.workedOutAnew') }}</span>
+    <span v-if="sill.behind" class="behind">{{ t('sill.workedOutAnew') }}</span>
     <button v-if="slim" type="button" class="one-line" @click="emit('slim', false)">{{ oneLine }}</button>
     <SillPlot v-else :hangers />
   </header>

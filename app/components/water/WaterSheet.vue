@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { addDays, type Day } from '#core/measure/calendar'
+import { ROUNDS_A_DAY } from '#core/job/decision/practiceFigures'
 import type { Lawn } from '#contract/lawn'
 import type { Paper, PaperBlock } from '~/utils/paper'
 import { hourWords } from '~/utils/hourWords'
@@ -8,6 +9,9 @@ import type { WateringProgramme } from '#core/water/programme'
 /** One page for who waters: when and how long by tap, boxes to tick, what to do in rain, and what to expect. */
 const props = defineProps<{ lawn: Lawn; watering: WateringProgramme; sowOn: Day }>()
 const context = useContextStore()
+const { shown } = useLawn()
+/** Waterings a day that are the firm's own. */
+const ours = computed(() => (shown.value ? ROUNDS_A_DAY[shown.value.practices.wateringRounds] : 0))
 const { dayOf, oftenOf, minutesOf, wet } = useWatering(() => props)
 /** Days of boxes, and so many of them side by side. */
 const [MOST_DAYS, ABREAST] = [42, 14]
@@ -54,6 +58,7 @@ const paper = computed((): Paper => {
     blocks: [
       text(t('water.sheetFor', { address, from: dayOf(0), to: dayOf(wet.value.to!.middle) }), 'small'),
       text(t('water.sheetTimes', { times: wet.value.timesADay })),
+      ...(ours.value ? [text(t('water.sheetOurs', { times: ours.value }), 'strong')] : []),
       {
         kind: 'table',
         name: t('water.sheet'),
