@@ -12,8 +12,8 @@ import { problemOf } from '~/utils/api'
 
 /** Whose answers the device keeps, in its local storage. */
 const WHOSE = 'upper-sill-whose'
-/** Asked again after so long while something waits, ms. */
-const AGAIN_MS = 20_000
+/** Asked again while something waits: soon at first, then twice as long after each time, ms. */
+const [AGAIN_MS, LONGEST_MS] = [2_000, 20_000]
 
 /** What this device keeps for a lawn without signal: notes that wait to be sent, and since when nothing was heard. */
 export const useDeviceStore = defineStore('device', () => {
@@ -26,11 +26,15 @@ export const useDeviceStore = defineStore('device', () => {
   /** Lawns whose notes were sent or refused last, to be read again by whoever shows them. */
   const answered = shallowRef<readonly string[]>([])
   let timer: ReturnType<typeof setTimeout> | undefined
+  let pauseMs = AGAIN_MS
+  /** Asked to send while it was sending: what came too early for the network is tried once more. */
+  let onceMore = false
 
   async function read(): Promise<void> {
     waiting.value = by.value ? await allWaiting(by.value).catch(() => []) : []
     clearTimeout(timer)
-    if (waiting.value.some(({ refused }) => !refused)) timer = setTimeout(() => void flush(), AGAIN_MS)
+    if (!waiting.value.some(({ refused }) => !refused)) pauseMs = AGAIN_MS
+    else timer = setTimeout(() => void flush(), pauseMs)
   }
 
   /** Who is at work is known: what somebody else was told on this device is forgotten, and what waits is sent. */
@@ -50,13 +54,18 @@ export const useDeviceStore = defineStore('device', () => {
 
   /** One after the other in their order; what the server says against one stands beside it, and the next goes on. */
   async function flush(): Promise<void> {
+    if (sending.value) onceMore = true
     if (sending.value || !by.value) return
     sending.value = true
+    onceMore = false
     const asked = new Set<string>()
     try {
       for (const one of await allWaiting(by.value)) {
         if (one.refused) continue
-        if (!(await isAnswered(one))) break
+        if (!(await isAnswered(one))) {
+          pauseMs = Math.min(LONGEST_MS, 2 * pauseMs)
+          break
+        }
         asked.add(one.lawnId)
       }
     } catch {
@@ -66,6 +75,13 @@ export const useDeviceStore = defineStore('device', () => {
       await read()
       if (asked.size) answered.value = [...asked]
     }
+    if (onceMore) await flush()
+  }
+
+  /** A network is there again: asked at once, and soon again where it was told of too early. */
+  function hurry(): Promise<void> {
+    pauseMs = AGAIN_MS
+    return flush()
   }
 
   /** @returns whether the server took or refused it; otherwise nothing more can be sent now */
@@ -98,5 +114,5 @@ export const useDeviceStore = defineStore('device', () => {
     heardAt.value = undefined
   }
 
-  return { waiting, heardAt, sending, answered, begin, put, flush, drop, wipe }
+  return { waiting, heardAt, sending, answered, begin, put, flush, hurry, drop, wipe }
 })

@@ -12,7 +12,7 @@ const KIND: Record<Waiting['kind'], string> = {
   mark: t('device.mark'),
   photo: t('device.photo'),
 }
-useEventListener(window, 'online', () => void device.flush())
+useEventListener(window, 'online', () => void device.hurry())
 </script>
 
 <template>
