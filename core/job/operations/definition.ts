@@ -197,6 +197,8 @@ export interface Definition<C extends string = string> extends Operation<C> {
   /** Preferred day after sowing or the first dressing, where it is not fixed. */
   day?: (about: DayAbout) => number
   spread?: Spread
+  /** Its hours go over so many days, its own the first; one where nothing is said. */
+  overDays?: (parts: readonly Part[]) => number
   /** What has to be done and found right before it is begun; the last of them that a plan has. */
   after?: readonly string[]
   /**

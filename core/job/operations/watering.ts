@@ -113,6 +113,9 @@ const water = operation({
   }),
 })
 
+/** Days on which a bed is kept wet. */
+const wetDays = ({ wet }: Part): number => Math.round(wet?.days ?? USUAL_WET_DAYS)
+
 /** What keeps the bed wet, besides the client: one line of the plan for all of its visits. */
 const rounds = operation({
   code: 'waterRounds',
@@ -130,11 +133,12 @@ const rounds = operation({
   dispensable: true,
   mayBeLate: true,
   partOfGround: true,
+  overDays: (parts) => Math.max(...parts.map(wetDays)),
   wanted: (part, { extent }) => roundsOf(part) > 0 && !extent.dormant,
   after: ['water'],
   lags: [{ from: 'sow', to: 'waterRounds', least: 1, most: 4, why: say('operations.roundsBeginTheNextDay') }],
   brief: (part) => {
-    const [aDay, days] = [roundsOf(part), Math.round(part.wet?.days ?? USUAL_WET_DAYS)]
+    const [aDay, days] = [roundsOf(part), wetDays(part)]
     return {
       settings: say('operations.roundsSettings', { times: aDay, days, visits: aDay * days }),
       gates: [],

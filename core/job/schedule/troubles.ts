@@ -151,10 +151,14 @@ function squeezed(input: ScheduleInput, planned: readonly PlannedOperation[], la
 }
 
 /** Days that ask for more hands than the firm has. */
-function fullDays({ hoursADay, today }: ScheduleInput, tasks: readonly Task[]): Trouble[] {
+function fullDays({ hoursADay, today, parts }: ScheduleInput, tasks: readonly Task[]): Trouble[] {
   const byDay = new Map<Day, number>()
-  for (const { to, hours, done, operation } of tasks)
-    if (!done && operation.mark !== 'call' && to >= today) byDay.set(to, (byDay.get(to) ?? 0) + hours.value)
+  for (const { to, hours, done, operation } of tasks) {
+    if (done || operation.mark === 'call' || to < today) continue
+    const over = Math.max(1, operation.overDays?.(parts) ?? 1)
+    for (let i = 0, day = to; i < over; i++, day = addDays(day, 1))
+      byDay.set(day, (byDay.get(day) ?? 0) + hours.value / over)
+  }
   return [...byDay]
     .filter(([, hours]) => hours > hoursADay)
     .map(([day, hours]) => ({
