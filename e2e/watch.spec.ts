@@ -1,12 +1,19 @@
+import type { APIRequestContext, Page } from '@playwright/test'
 import { barriers, expect, lawnNamed, open, PHONE, test, WIDE } from './demo'
+
+/** Opens Watch of the lawn of the demo that is coming up. */
+async function watchCorrow(page: Page, request: APIRequestContext, viewport = PHONE) {
+  const lawn = await lawnNamed(request, 'Corrow Hall')
+  await page.setViewportSize(viewport)
+  await open(page, `/lawns/${lawn.id}/watch`)
+  return lawn
+}
 
 test('on a phone seedlings are counted square by square, kept while the page is away, judged, and taken back', async ({
   page,
   request,
 }) => {
-  const lawn = await lawnNamed(request, 'Corrow Hall')
-  await page.setViewportSize(PHONE)
-  await open(page, `/lawns/${lawn.id}/watch`)
+  await watchCorrow(page, request)
   // The demo's counts: behind under the yews, where it was found dry, and only there.
   await expect(page.getByText('Behind: Under the yews.')).toBeVisible()
   await expect(page.getByText(/Likely cause: drying out/)).toBeVisible()
@@ -116,13 +123,19 @@ test('measured leaves move the first mowing, here and in Do', async ({ page, req
   await expect(says).toHaveText(before)
 })
 
-test('a bed is checked before anything can be counted, and found dry it is watered first', async ({
+test('a bed is checked before anything can be counted: its visit is done by it, and found dry it is watered', async ({
   page,
   request,
 }) => {
-  const lawn = await lawnNamed(request, 'Corrow Hall')
-  await page.setViewportSize(PHONE)
-  await open(page, `/lawns/${lawn.id}/watch`)
+  // The first check of the demo is taken back, so that it is due.
+  const { id, job, done } = await lawnNamed(request, 'Corrow Hall')
+  const headers = { origin: new URL(test.info().project.use.baseURL!).origin }
+  const mark = done.find(({ key }) => key === 'check')!
+  const marks = `/api/lawns/${id}/jobs/${job.id}/marks`
+  await request.delete(`${marks}/${mark.id}`, { headers })
+  await watchCorrow(page, request)
+  const visit = page.getByRole('listitem').filter({ hasText: 'First check' })
+  await expect(visit.getByRole('button')).toHaveText('Done today')
   await page.getByRole('button', { name: 'Check moisture' }).click()
   await page.getByRole('button', { name: 'Save check' }).click()
   await expect(page.getByText('Say whether its top is moist or dry.')).toBeVisible()
@@ -131,23 +144,35 @@ test('a bed is checked before anything can be counted, and found dry it is water
   await page.getByRole('button', { name: 'Save check' }).click()
   const note = page.getByRole('listitem').filter({ hasText: 'dry at the check' })
   await expect(note).toBeVisible()
+  await expect(visit.getByRole('button')).toHaveCount(0)
+  const [made, ...more] = (await lawnNamed(request, 'Corrow Hall')).done.filter(({ key }) => key === 'check')
+  expect(more).toEqual([])
+  // In the open side, which had counts as expected.
+  await expect(page.getByText(/^Water now, and from tomorrow/)).toHaveCount(2)
   await note.getByRole('button', { name: /^Take back/ }).click()
   await expect(note).toHaveCount(0)
+  // As other tests find it.
+  await request.delete(`${marks}/${made!.id}`, { headers })
+  const again = { id: crypto.randomUUID(), task: 'check', doneOn: mark.doneOn }
+  expect((await request.post(marks, { headers, data: again })).ok()).toBe(true)
 })
 
 test('a stage of leaves is written down with one press, moves the first mowing, and is taken back', async ({
   page,
   request,
 }) => {
-  const lawn = await lawnNamed(request, 'Corrow Hall')
-  await page.setViewportSize(PHONE)
-  await open(page, `/lawns/${lawn.id}/watch`)
+  await watchCorrow(page, request)
+  // Found: it threw away the squares of a count that was begun.
+  await page.getByRole('button', { name: 'Count seedlings' }).click()
+  await page.getByLabel('Seedlings in this square').fill('17')
+  await page.getByRole('button', { name: 'Save square, next' }).click()
   const leaves = page.locator('section', { has: page.getByRole('heading', { name: 'Leaves', exact: true }) })
   const tillering = leaves.getByRole('listitem').filter({ hasText: 'tillering' }).locator('.num')
   const before = await tillering.innerText()
   await leaves.getByRole('button', { name: 'Seen today: tillering' }).click()
   await expect(tillering).not.toHaveText(before)
   expect(await barriers(page)).toEqual([])
+  await expect(page.locator('form.count .squares')).toContainText('17')
   await page.getByRole('button', { name: /^Take back: .*: tillering/ }).click()
   await expect(tillering).toHaveText(before)
 })
@@ -156,9 +181,7 @@ test('a mowing is recorded where it is seen, counts towards the fourth, and is u
   page,
   request,
 }) => {
-  const lawn = await lawnNamed(request, 'Corrow Hall')
-  await page.setViewportSize(PHONE)
-  await open(page, `/lawns/${lawn.id}/watch`)
+  const lawn = await watchCorrow(page, request)
   await expect(page.getByText('0 of 4 done')).toBeVisible()
   await page.getByRole('button', { name: 'The client mowed today' }).click()
   await expect(page.getByText('1 of 4 done')).toBeVisible()
@@ -183,9 +206,7 @@ test('green cover is measured in a photo on the device, corrected, kept with its
   page,
   request,
 }) => {
-  const lawn = await lawnNamed(request, 'Corrow Hall')
-  await page.setViewportSize(PHONE)
-  await open(page, `/lawns/${lawn.id}/watch`)
+  const lawn = await watchCorrow(page, request)
   // Soil with grain, and a quarter of the frame green: from 8 to 29 % of the width, the frame lying 8 % inside.
   const jpeg = await page.evaluate(async () => {
     const canvas = new OffscreenCanvas(1000, 800)
@@ -240,9 +261,7 @@ test('a thin spot is put on the plan with its ground and its cause, and is what 
   page,
   request,
 }) => {
-  const lawn = await lawnNamed(request, 'Corrow Hall')
-  await page.setViewportSize(WIDE)
-  await open(page, `/lawns/${lawn.id}/watch`)
+  await watchCorrow(page, request, WIDE)
   await page.getByRole('button', { name: 'Mark a thin spot' }).click()
   const form = page.locator('form.spot')
   await form.getByLabel('How large').fill('not an area')

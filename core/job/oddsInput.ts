@@ -1,4 +1,4 @@
-import { cutsLowAtOnce, keptHeightMm } from '../establishment/growth'
+import { keptHeightMm } from '../establishment/growth'
 import { bedOf, type Stand } from '../establishment/stand'
 import { coveringOf, type SeedbedRisk } from '../establishment/sowing'
 import { GRASSES, grassByCode, type Grass } from '../grass/grasses'
@@ -9,6 +9,7 @@ import { seedsPerCm2 } from '../seed/liveSeed'
 import { surveyOver } from '../site/survey'
 import type { ZoneSurvey } from '../site/zone'
 import type { Ground } from '../soil/soilCourse'
+import { isCutLow } from './decision/practiceFigures'
 import type { Practices } from './decision/practices'
 import { PROGRAMMES } from './decision/programmes'
 import { OPERATIONS } from './operations/registry'
@@ -94,7 +95,7 @@ function oddsOver(lawn: LawnRecord, job: JobRecord, over: Zones, coastal: boolea
       ...(isIrrigated(lawn) ? { irrigated: true } : {}),
       ...(plansPreEmergent(lawn, job, over) ? { preEmergent: true } : {}),
       ...(isWinterColour(lawn, job) ? { winterColour: true } : {}),
-      ...(cutsLowAtOnce(mowingMm, practices.firstCut === 'low at once') ? { cutsLowAtOnce: true } : {}),
+      ...(isCutLow(practices, mowingMm) ? { cutsLowAtOnce: true } : {}),
       bed: { cover, coverMm: settings.coverMm, watering: wateringOf(lawn, practices) },
     },
     mowingMm,

@@ -3,6 +3,7 @@ import { growthLine, lagDays, movedBy, type GrowthLine } from '../learning/heigh
 import { LEAF_STAGES, stageFrom, stageLagDays, type LeafStage } from '../learning/leafStage'
 import type { Seen } from '../learning/seen'
 import { daysBetween, type Day } from '../measure/calendar'
+import { isCutLow } from './decision/practiceFigures'
 import { doneByKey } from './marks'
 import { turnsDone } from './operations/gates'
 import { OPERATIONS } from './operations/registry'
@@ -60,7 +61,7 @@ export function growthOf(
   const sowing = season.glance?.(sownOn)?.sowing
   if (!part || !sowing?.up || !sowing.mow) return undefined
   const keptMm = keptHeightMm(part.grass, part.survey.mowingHeightMm)
-  const firstMowMm = firstMowHeightMm(keptMm, part.practices.firstCut === 'low at once')
+  const firstMowMm = firstMowHeightMm(keptMm, isCutLow(part.practices, keptMm))
   const line = growthLine({ up: sowing.up, tall: season.sownAt?.(sownOn)?.tall ?? null, mow: sowing.mow, firstMowMm })
   const [mown] = mowingsDone(job)
   const looked = seenOf(job, ['height', 'leaf'], sownOn)

@@ -26,12 +26,12 @@ export function putDownOn({ programme, marks }: Pick<JobProgress, 'programme' | 
   return doneByKey(marks).done.get(anchorCode(PROGRAMMES[programme ?? 'overseed'].anchor))?.day
 }
 
-/** The day from which what is sown grows: when it went down, else the one that is planned. */
-export const growsFrom = ({ programme, done, sowOn }: Pick<JobRecord, 'programme' | 'done'> & { sowOn: Day }): Day =>
-  putDownOn({ programme, marks: done }) ?? sowOn
-
-/** The same of any job; null where no day is planned. */
-export const dayGrownFrom = (job: JobRecord): Day | null => (job.sowOn ? growsFrom({ ...job, sowOn: job.sowOn }) : null)
+/** The day from which what is sown grows: when it went down, else the one that is planned, as far as one is. */
+export const growsFrom = <D extends Day | null>({
+  programme,
+  done,
+  sowOn,
+}: Pick<JobRecord, 'programme' | 'done'> & { sowOn: D }): Day | D => putDownOn({ programme, marks: done }) ?? sowOn
 
 /** How far a job is: how it ended, else what is marked done of it, else what is decided. */
 export function stateOf(job: JobProgress): JobState {

@@ -18,10 +18,6 @@ const FROM_MM: Record<LeafStage, number> = {
 /** Day after sowing on which the line comes into a stage. */
 export const stageFrom = (line: GrowthLine, stage: LeafStage): number => dayOfHeight(line, FROM_MM[stage])
 
-/** The stage that the line is in on a day; undefined before emergence. */
-export const stageOn = (line: GrowthLine, day: number): LeafStage | undefined =>
-  LEAF_STAGES.findLast((stage) => stageFrom(line, stage) <= day)
-
 /**
  * Days by which seedlings lag behind the line that are seen in a stage: none while it is in the same one, else to the
  * nearest day on which it is; below 0 they are ahead.

@@ -1,7 +1,7 @@
 import { groundOf, jobOf, missingOf, type Lawn } from '#contract/lawn'
 import { glanceOfBrief, type Brief } from '#core/establishment/glance'
 import { outlineOf, type Outline } from '#core/job/outline'
-import { dayGrownFrom } from '#core/job/states'
+import { growsFrom } from '#core/job/states'
 import type { FirmRecord } from '#core/job/records'
 
 /** Lawns to be outlined with their seasons in brief, a `Brief` as JSON, where one is known. */
@@ -16,7 +16,7 @@ function outlined(firm: FirmRecord, { lawn, brief }: OutlinesTask['lawns'][numbe
       job: jobOf(lawn),
       lawn: groundOf(lawn),
       firm,
-      glance: brief === null ? null : glanceOfBrief(JSON.parse(brief) as Brief, dayGrownFrom(jobOf(lawn))),
+      glance: brief === null ? null : glanceOfBrief(JSON.parse(brief) as Brief, growsFrom(jobOf(lawn))),
       ended: lawn.job.endedOn !== null,
       missing: missingOf(lawn),
     })

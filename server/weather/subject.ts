@@ -1,5 +1,5 @@
 import { planningOf } from '#core/job/planningFigures'
-import { dayGrownFrom } from '#core/job/states'
+import { growsFrom } from '#core/job/states'
 import { AS_TOLD } from '#core/water/topLayer'
 import { oddsInputOf, oddsInputsByZone, type OddsInput } from '#core/job/oddsInput'
 import { grassByCode, type GrassCode } from '#core/grass/grasses'
@@ -26,7 +26,7 @@ export interface Subject extends OddsInput {
 export const subjectOf = (lawn: Lawn, { coastal }: StationRecord, { firm, today }: AtWork): Subject => ({
   place: lawn.client,
   heightM: lawn.heightM,
-  sowOn: dayGrownFrom(jobOf(lawn)),
+  sowOn: growsFrom(jobOf(lawn)),
   ...oddsInputOf(
     jobOf(lawn),
     groundOfJob(lawn),

@@ -66,7 +66,7 @@ const spoken = computed(() => visible.value.map(({ label, day }) => `${label} ${
   margin-left: 1px;
 }
 .hanger.done {
-  opacity: 0.55;
+  opacity: 0.68;
 }
 @media (max-width: 700px) {
   .hangers {

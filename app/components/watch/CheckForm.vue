@@ -1,14 +1,10 @@
 <script setup lang="ts">
-import { seenSchema, type NewSeen } from '#contract/seen'
+import type { NewSeen } from '#contract/seen'
 
 /** The bed at its driest hour, in the first days: moist or dry, washed, birds. One question after the other. */
 const props = defineProps<{ zones: { id: string; name: string }[]; busy: boolean }>()
 const emit = defineEmits<{ save: [seen: NewSeen]; cancel: [] }>()
-const context = useContextStore()
-const { judged, errors } = useSend()
-/** Sent again after a lost answer, it is the same note. */
-const id = crypto.randomUUID()
-const zoneId = ref(props.zones[0]?.id ?? '')
+const { zoneId, errors, noted } = useSeenForm(props.zones)
 const moist = ref<boolean | null>(null)
 const washed = ref(false)
 const birds = ref(false)
@@ -17,20 +13,8 @@ const TOP = [
   { value: false, name: t('watch.dry') },
 ]
 function save(): void {
-  const told = judged(
-    seenSchema,
-    {
-      id,
-      kind: 'check',
-      seenOn: context.today,
-      zoneId: zoneId.value,
-      moist: moist.value,
-      washed: washed.value,
-      birds: birds.value,
-    },
-    {},
-  )
-  if (told) emit('save', told)
+  const seen = noted('check', { moist: moist.value, washed: washed.value, birds: birds.value })
+  if (seen) emit('save', seen)
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NewPhoto } from '#contract/photo'
-import { seenSchema, type NewSeen } from '#contract/seen'
+import type { NewSeen } from '#contract/seen'
 import { FRAMES_MM } from '#core/learning/germination'
 import { figure } from '#core/measure/figure'
 import { photoFrom, type PhotoFile } from '~/utils/photoFile'
@@ -11,11 +11,10 @@ const emit = defineEmits<{ save: [seen: NewSeen, photo: NewPhoto | null]; cancel
 const context = useContextStore()
 const { text, system } = useUnits()
 const { found, message, busy: measuring, measure, correct } = useGreenCover()
-const { judged, errors } = useSend()
+const { zoneId, errors, noted } = useSeenForm(props.zones)
 
-/** Sent again after a lost answer, it is the same note and the same picture. */
-const [id, photoId] = [crypto.randomUUID(), crypto.randomUUID()]
-const zoneId = ref(props.zones[0]?.id ?? '')
+/** Sent again after a lost answer, it is the same picture. */
+const photoId = crypto.randomUUID()
 const frameMm = ref(FRAMES_MM[system.value].at(-1)!)
 const SIDES = computed(() => FRAMES_MM[system.value].map((value) => ({ value, label: text(figure('depthMm', value)) })))
 const INSET = 0.08
@@ -83,20 +82,16 @@ const percent = (share: number) => Math.round(share * 100)
 function save(): void {
   const typed = Number(eye.value.replace('%', '').replace(',', '.'))
   const byEye = !found.value
-  const told = judged(seenSchema, {
-    id,
-    kind: 'cover',
-    seenOn: context.today,
-    zoneId: zoneId.value,
+  const seen = noted('cover', {
     coverShare: byEye ? (eye.value.trim() ? typed / 100 : NaN) : found.value!.cover.share,
     from: byEye ? 'eye' : 'photo',
     photoId: photo.value ? photoId : null,
   })
-  if (!told) return
+  if (!seen) return
   const words = { takenOn: photo.value?.takenOn ?? context.today, zoneId: zoneId.value, note: '' }
   emit(
     'save',
-    told,
+    seen,
     photo.value ? { id: photoId, ...words, place: null, jpeg: photo.value.jpeg, small: photo.value.small } : null,
   )
 }

@@ -1,24 +1,16 @@
 <script setup lang="ts">
-import { seenSchema, type NewSeen } from '#contract/seen'
+import type { NewSeen } from '#contract/seen'
 
 /** Height of the seedlings' leaves as it was measured today. */
 const props = defineProps<{ zones: { id: string; name: string }[]; busy: boolean }>()
 const emit = defineEmits<{ save: [seen: NewSeen]; cancel: [] }>()
-const context = useContextStore()
 const { parse, unit } = useUnits()
-const { judged, errors } = useSend()
-/** Sent again after a lost answer, it is the same note. */
-const id = crypto.randomUUID()
-const zoneId = ref(props.zones[0]?.id ?? '')
+const { zoneId, errors, noted } = useSeenForm(props.zones)
 const typed = ref('')
 function save(): void {
   const heightMm = parse('depthMm', typed.value)
-  const told = judged(
-    seenSchema,
-    { id, kind: 'height', seenOn: context.today, zoneId: zoneId.value, heightMm: orZero(heightMm) },
-    { heightMm },
-  )
-  if (told) emit('save', told)
+  const seen = noted('height', { heightMm: orZero(heightMm) }, { heightMm })
+  if (seen) emit('save', seen)
 }
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { seenSchema, type NewSeen } from '#contract/seen'
+import type { NewSeen } from '#contract/seen'
 import { GERMINATION_CAUSES, type GerminationCause } from '#core/learning/cause'
 import type { PointM } from '#core/site/geometry'
 import type { Feature } from '#core/site/sitePlan'
@@ -16,12 +16,8 @@ const props = defineProps<{
   busy: boolean
 }>()
 const emit = defineEmits<{ save: [seen: NewSeen]; cancel: [] }>()
-const context = useContextStore()
 const { parseArea } = useUnits()
-const { judged, errors } = useSend()
-/** Sent again after a lost answer, it is the same note. */
-const id = crypto.randomUUID()
-const zoneId = ref(props.zones[0]?.id ?? '')
+const { zoneId, errors, noted } = useSeenForm(props.zones)
 const typed = ref('')
 /** Bare, half there, or somewhat thin. */
 const MISSING = [
@@ -39,21 +35,9 @@ watch(zoneId, (zone) => {
 })
 function save(): void {
   const areaM2 = parseArea(typed.value)
-  const told = judged(
-    seenSchema,
-    {
-      id,
-      kind: 'spot',
-      seenOn: context.today,
-      zoneId: zoneId.value,
-      areaM2: orZero(areaM2),
-      missingShare: missing.value,
-      cause: cause.value,
-      at: at.value,
-    },
-    { areaM2 },
-  )
-  if (told) emit('save', told)
+  const spot = { areaM2: orZero(areaM2), missingShare: missing.value, cause: cause.value, at: at.value }
+  const seen = noted('spot', spot, { areaM2 })
+  if (seen) emit('save', seen)
 }
 </script>
 

@@ -38,7 +38,7 @@ const place = computed({
 })
 /** Hose as the plan has it, rounded up to what is sold. */
 const drawnHoseM = computed(() => {
-  const reach = hoseReachM(draft.features, zone.value.zoneId)
+  const reach = zone.value.kind === 'sprinklers' ? undefined : hoseReachM(draft.features, zone.value.zoneId)
   return reach === undefined ? undefined : Math.ceil(reach)
 })
 function setCans(): void {

@@ -1,5 +1,6 @@
 import type { MessageKey } from '#words/message'
-import type { Message } from '../../explain/message'
+import { RELEASING_MOWINGS } from '../../establishment/growth'
+import { say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
 import type { Worked } from '../../explain/working'
 import type { Matter, StockKind } from '../../materials/stock'
@@ -274,6 +275,14 @@ export const operation = <const C extends string>(definition: Definition<C>): De
 
 /** Seen on the day itself, by whoever stands there. */
 export const onTheDay = (text: Message): Gate => ({ state: 'waiting', text })
+
+/** What seedlings bear once they were mown four times. */
+export const MOWN_FOUR_TIMES = {
+  of: 'mow',
+  least: RELEASING_MOWINGS,
+  words: say('operations.mowings'),
+  one: 'operations.mowingNumber',
+} as const satisfies NonNullable<Definition['wantsTurns']>
 
 /** Programmes that make a new bed of most of the lawn, by the same run of work. */
 export const RENOVATIONS = ['overseed', 'hard', 'kill', 'strip', 'warm'] as const

@@ -1,4 +1,3 @@
-import { RELEASING_MOWINGS } from '../../establishment/growth'
 import { say } from '../../explain/message'
 import { SOILS, soilMatter } from '../../materials/stock'
 import { figure } from '../../measure/figure'
@@ -7,7 +6,7 @@ import { carriedHours, LOADS_M3 } from '../carrying'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { dragsIn, soilOf, wantsRelaying, type Part } from '../parts'
 import { SOIL } from './cautions'
-import { onTheDay, operation, type Brief, type Turn } from './definition'
+import { MOWN_FOUR_TIMES, onTheDay, operation, type Brief, type Turn } from './definition'
 import { laterLifts, sharesOf } from './lifts'
 import { layered, soilName, soilUsed } from './soilChoice'
 
@@ -164,7 +163,7 @@ const laterLift = operation({
   day: ({ number, fourthMow, planning }) => fourthMow + 7 + (number - 1) * planning.liftGrow,
   after: ['mow'],
   lags: [{ from: 'mow', to: 'laterLift', least: 21, why: say('operations.threeMoreMowingsAbout'), fromFirst: true }],
-  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsTurns: MOWN_FOUR_TIMES,
   putsDown: 'dressing',
   wantsGrowth: true,
   partOfGround: true,

@@ -1,11 +1,19 @@
-import { RELEASING_MOWINGS } from '../../establishment/growth'
 import { say, type Message } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import type { Worked } from '../../explain/working'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { SPRAY } from './cautions'
-import { onTheDay, operation, SEEDBEDS, SEEDED, type Brief, type Charge, type Definition } from './definition'
+import {
+  MOWN_FOUR_TIMES,
+  onTheDay,
+  operation,
+  SEEDBEDS,
+  SEEDED,
+  type Brief,
+  type Charge,
+  type Definition,
+} from './definition'
 import { NON_SELECTIVE, SEEDLING_SAFE, SELECTIVE } from './labels'
 
 /** Hours of a spraying over a part. */
@@ -207,7 +215,7 @@ const weedControl = operation({
     { from: 'weedControl', to: 'close', least: 0, why: say('operations.theLastThingDone') },
   ],
   after: ['mow'],
-  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsTurns: MOWN_FOUR_TIMES,
   putsDown: 'spray',
   wantsGrowth: true,
   keepsSeedOff: SELECTIVE,

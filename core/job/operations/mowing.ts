@@ -1,19 +1,14 @@
 import { joined, say, type Message } from '../../explain/message'
 import type { Gate } from '../../explain/judgement'
-import {
-  cutsLowAtOnce,
-  firstCutMm,
-  firstMowHeightMm,
-  keptHeightMm,
-  RELEASING_MOWINGS,
-} from '../../establishment/growth'
+import { firstCutMm, firstMowHeightMm, keptHeightMm } from '../../establishment/growth'
 import { figure } from '../../measure/figure'
 import { carriedHours } from '../carrying'
+import { isCutLow } from '../decision/practiceFigures'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { isCutAndRaked, scalpGate } from '../scalpHeight'
 import { MOWER } from './cautions'
-import { onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief } from './definition'
+import { MOWN_FOUR_TIMES, onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief } from './definition'
 import { clippings, scalpSpanDays, scalpSteps } from './scalping'
 
 function scalped({ survey, settings, standing, programme, way }: Part): Brief {
@@ -186,7 +181,7 @@ const mow = operation({
   opensLawn: true,
   brief: ({ survey, grass, practices }) => {
     const keptMm = keptHeightMm(grass, survey.mowingHeightMm)
-    const low = cutsLowAtOnce(keptMm, practices.firstCut === 'low at once')
+    const low = isCutLow(practices, keptMm)
     const standingMm = firstMowHeightMm(keptMm, low)
     return {
       settings: say('operations.atDownToBag', {
@@ -235,7 +230,7 @@ const reelMow = operation({
   day: ({ fourthMow }) => fourthMow + 7,
   lags: [{ from: 'mow', to: 'reelMow', least: 21, why: say('operations.threeMoreMowingsAbout') }],
   after: ['mow'],
-  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsTurns: MOWN_FOUR_TIMES,
   wantsDry: true,
   wantsGrowth: true,
   brief: ({ survey, grass }) => ({

@@ -1,9 +1,8 @@
 import { say } from '../../explain/message'
-import { RELEASING_MOWINGS } from '../../establishment/growth'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { SPRAY } from './cautions'
-import { onTheDay, operation, SEEDED } from './definition'
+import { MOWN_FOUR_TIMES, onTheDay, operation, SEEDED } from './definition'
 import { LICENCE, sprayed } from './herbicide'
 
 const clear = operation({
@@ -78,7 +77,7 @@ const regulator = operation({
   addable: true,
   after: ['nip'],
   day: ({ anchor, dressingDays, fourthMow }) => (anchor === 'dressing' ? dressingDays + 28 : fourthMow + 7),
-  wantsTurns: { of: 'mow', least: RELEASING_MOWINGS, words: say('operations.mowings'), one: 'operations.mowingNumber' },
+  wantsTurns: MOWN_FOUR_TIMES,
   putsDown: 'spray',
   wantsGrowth: true,
   brief: (part) => ({

@@ -3,38 +3,26 @@ import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
 import { aLook } from '../../../contract/test/looks'
 import { briefAt, briefOf, glanceOf, glanceOfBrief, type Brief } from '../../establishment/glance'
-import { summarise, type Outlook } from '../../establishment/outlook'
-import { buildSeason } from '../../establishment/season'
+import type { Outlook } from '../../establishment/outlook'
 import type { Seen } from '../../learning/seen'
 import { addDays, toDay, type Day } from '../../measure/calendar'
 import { pureSeed } from '../../seed/blends'
-import { AS_TOLD } from '../../water/topLayer'
-import { climateFromNormals } from '../../weather/climate'
 import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
 import { dryTomorrow } from '../dryTomorrow'
 import { outlineOf } from '../outline'
 import { planJob } from '../planJob'
 import { seasonOfGlance, seasonOfOutlook, type SeasonKnown } from '../season'
 import { logsOf } from '../watch'
+import { BED, columbusOutlook, columbusYears } from './columbusSeason'
 import { SEED } from './counted'
 
 const TODAY = toDay('2026-09-08')
 const SOWN = toDay('2026-09-02')
 const PLANNED = toDay('2026-09-05')
-const GROUND = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' } as const
-const built = buildSeason({
-  today: TODAY,
-  observed: [],
-  forecast: [],
-  climate: climateFromNormals(COLUMBUS),
-  ground: GROUND,
-  years: 40,
-  seed: 11,
-})
-const BED = { covering: 'covered', slopeShare: 0, bed: { cover: 'compost', coverMm: 5, watering: AS_TOLD } } as const
+const built = columbusYears(TODAY, 40)
 let outlook: Outlook
 beforeAll(() => {
-  outlook = summarise(built, pureSeed('TF'), BED, 75, COLUMBUS)
+  outlook = columbusOutlook(built)
 })
 
 const lawnOf = (seen: readonly Seen[] = []): Lawn => {

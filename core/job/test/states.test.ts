@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import { toDay } from '#core/measure/calendar'
+import { toDay, type Day } from '#core/measure/calendar'
 import { putOn } from '../lawn'
 import { planningOf } from '../planningFigures'
 import type { Mark } from '../records'
-import { isOpen, putDownOn, stateOf, type JobProgress } from '../states'
+import { growsFrom, isOpen, putDownOn, stateOf, type JobProgress } from '../states'
 
 const DAY = toDay('2026-09-18')
 const mark = (key: string, share = 1): Mark => ({ key, doneOn: DAY, share, passed: true })
@@ -52,4 +52,19 @@ test('what other jobs put down counts as applications: selective 28 days, non-se
     { ingredient: 'glyphosate', appliedOn: DAY, waitDays: 9 },
     { ingredient: 'mesotrione', appliedOn: DAY, waitDays: 0 },
   ])
+})
+
+describe('the day that what is sown grows from', () => {
+  const of = (sowOn: Day | null, doneOn?: Day) =>
+    growsFrom({
+      programme: 'overseed',
+      sowOn,
+      done: doneOn ? [{ ...mark('sow'), doneOn }] : [],
+    })
+  test('is the one it went down on, else the planned one, else none', () => {
+    const [planned, real] = [toDay('2026-09-18'), toDay('2026-09-21')]
+    expect(of(planned)).toBe(planned)
+    expect(of(planned, real)).toBe(real)
+    expect(of(null)).toBeNull()
+  })
 })

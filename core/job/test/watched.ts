@@ -2,39 +2,19 @@ import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
 import { ZONE_ID } from '../../../contract/test/looks'
 import type { EmergenceCourse } from '../../establishment/emergenceCourse'
-import { summarise } from '../../establishment/outlook'
-import { buildSeason } from '../../establishment/season'
 import type { Seen } from '../../learning/seen'
 import { addDays } from '../../measure/calendar'
-import { pureSeed } from '../../seed/blends'
-import { AS_TOLD } from '../../water/topLayer'
-import { climateFromNormals } from '../../weather/climate'
-import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { COLUMBUS_LAT } from '../../weather/test/stations'
 import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
 import { watchOf } from '../watch'
+import { columbusOutlook, columbusYears } from './columbusSeason'
 import { COURSE, SEED, SOWN } from './counted'
 
 let built: SeasonKnown | undefined
 /** The season at Columbus, worked out once for all that ask. */
-export const columbus = (): SeasonKnown => (built ??= worked())
-
-function worked(): SeasonKnown {
-  const season = buildSeason({
-    today: addDays(SOWN, 21),
-    observed: [],
-    forecast: [],
-    climate: climateFromNormals(COLUMBUS),
-    ground: { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' },
-    years: 20,
-    seed: 11,
-  })
-  const bed = { cover: 'compost', coverMm: 5, watering: AS_TOLD } as const
-  return seasonOfOutlook(
-    summarise(season, pureSeed('TF'), { covering: 'covered', slopeShare: 0, bed }, 75, COLUMBUS),
-    [],
-  )
-}
+export const columbus = (): SeasonKnown =>
+  (built ??= seasonOfOutlook(columbusOutlook(columbusYears(addDays(SOWN, 21), 20)), []))
 
 /** The lawn in two zones, sown, so many days later. */
 export function watched(

@@ -2,38 +2,24 @@ import { beforeAll, describe, expect, test } from 'vitest'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
 import { aLook, aZone } from '../../../contract/test/looks'
-import { summarise } from '../../establishment/outlook'
-import { buildSeason } from '../../establishment/season'
 import { addDays, toDay } from '../../measure/calendar'
-import { pureSeed } from '../../seed/blends'
-import { AS_TOLD, topLayer } from '../../water/topLayer'
+import { topLayer } from '../../water/topLayer'
 import { cyclesAt } from '../../water/cycles'
 import type { IrrigationZone } from '../../water/irrigation'
-import { climateFromNormals } from '../../weather/climate'
 import { hargreavesEt0Mm, radiationOf } from '../../weather/radiation'
-import { COLUMBUS, COLUMBUS_LAT } from '../../weather/test/stations'
+import { COLUMBUS_LAT } from '../../weather/test/stations'
 import { timesWatered } from '../lawn'
 import { oddsInputOf } from '../oddsInput'
 import { planJob } from '../planJob'
+import { columbusOutlook, columbusYears } from './columbusSeason'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
 import type { WateringProgramme } from '../../water/programme'
 
 const TODAY = toDay('2026-09-08')
-const GROUND = { latDeg: COLUMBUS_LAT, coastal: false, texture: 'loam', cover: 'thin turf', sun: 'full' } as const
-const built = buildSeason({
-  today: TODAY,
-  observed: [],
-  forecast: [],
-  climate: climateFromNormals(COLUMBUS),
-  ground: GROUND,
-  years: 100,
-  seed: 11,
-})
+const built = columbusYears(TODAY, 100)
 let season: SeasonKnown
 beforeAll(() => {
-  const bed = { cover: 'compost', coverMm: 5, watering: AS_TOLD } as const
-  const outlook = summarise(built, pureSeed('TF'), { covering: 'covered', slopeShare: 0, bed }, 75, COLUMBUS)
-  season = seasonOfOutlook(outlook, [])
+  season = seasonOfOutlook(columbusOutlook(built), [])
 })
 
 const ZONES = {
@@ -207,6 +193,10 @@ describe('the watering programme of a sowing', () => {
       (twice.price!.crewHours.value - none.price!.crewHours.value) * aFirm().planning.crew,
       4,
     )
+    // Somebody who leaves at eight cannot water by day; the firm can.
+    const clock = ({ watering }: typeof none) => watering!.wet[0]!.day.cycles.map(({ hour }) => hour)
+    expect(clock(none).every((hour) => hour < 8)).toBe(true)
+    expect(clock(twice).some((hour) => hour >= 8 && hour < 16)).toBe(true)
     const odds = (wateringRounds: 'none' | 'once a day') =>
       oddsInputOf({ ...jobOf(lawn), practices: { wateringRounds } }, groundOf(lawn), aFirm(), false).risk.bed!.watering
     expect([odds('none').timesADay, odds('once a day').timesADay]).toEqual([1, 2])

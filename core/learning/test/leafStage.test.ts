@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { growthLine } from '../height'
-import { LEAF_STAGES, stageFrom, stageLagDays, stageOn } from '../leafStage'
+import { LEAF_STAGES, stageFrom, stageLagDays } from '../leafStage'
 
 const at = (middle: number) => ({ early: middle - 2, middle, late: middle + 4 })
 /** Up on day 10, an inch on day 20, 90 mm on day 46. */
@@ -11,15 +11,6 @@ describe('stages of leaves', () => {
   test('follow each other from emergence on, by hand', () => {
     // 20 mm at 2.5 mm a day; then 65 mm in 26 days, 2.5 mm a day as well.
     expect(LEAF_STAGES.map((stage) => stageFrom(LINE, stage))).toEqual([10, 18, 28, 38])
-    expect([9, 10, 17, 18, 27, 30, 40].map((day) => stageOn(LINE, day))).toEqual([
-      undefined,
-      'one leaf',
-      'one leaf',
-      'second leaf',
-      'second leaf',
-      'two to three leaves',
-      'tillering',
-    ])
   })
 
   // Common practice, no source: seedlings tiller from the fourth to the sixth week after sowing, and before their first mowing.

@@ -163,7 +163,7 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         :day="watched.day"
         :zone-id="shownZone ?? measurable[0]!.id"
         :busy
-        @save="save"
+        @save="note"
       />
       <TaskWhat v-if="firstMow" :task="firstMow" />
       <ThinSpots :zones="watched.zones" :features="lawn.features" />
