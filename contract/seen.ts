@@ -2,11 +2,14 @@ import { z } from 'zod'
 import { GERMINATION_CAUSES } from '#core/learning/cause'
 import { LEAF_STAGES } from '#core/learning/leafStage'
 import type { Seen } from '#core/learning/seen'
+import { answersFit } from '#core/job/operations/asked'
+import { operationOf } from '#core/job/operations/registry'
 import type { SownZone } from '#core/job/watch'
 import type { Day } from '#core/measure/calendar'
 import { between, daySchema, idSchema, MOST_AREA_M2, text } from './fields'
 import { pointSchema } from './look'
 import { said } from './said'
+import { taskKeySchema } from './work'
 
 /** Frames of one count, and seedlings of one frame, at the most. */
 export const [MOST_FRAMES, MOST_SEEDLINGS] = [30, 2000]
@@ -76,6 +79,22 @@ const spotSchema = z.object({
   at: pointSchema.nullable().default(null),
 })
 
+const visitSchema = z
+  .object({
+    ...common,
+    kind: z.literal('visit'),
+    zoneId: z.null().default(null),
+    task: taskKeySchema,
+    answers: z.record(
+      z.string().regex(/^[a-z]{1,20}$/),
+      z.union([z.boolean(), between(0, 1000, said('contract.answersOfTheVisit'))]),
+    ),
+  })
+  .refine(({ task, answers }) => answersFit(operationOf(task)?.asks, answers), {
+    error: said('contract.answersOfTheVisit'),
+    path: ['answers'],
+  })
+
 /** More than falls in a day anywhere that lawns are sown, mm. */
 const MOST_RAIN_MM = 400
 const rainSchema = z.object({
@@ -99,6 +118,7 @@ export const seenSchema = z.discriminatedUnion('kind', [
   rainSchema,
   checkSchema,
   leafSchema,
+  visitSchema,
 ])
 export type NewSeen = z.infer<typeof seenSchema>
 

@@ -22,6 +22,7 @@ const GOOD: { [K in NewSeen['kind']]: object } = {
   watering: { zoneId: null, given: false, hours: [6, 12], by: 'client' },
   spot: { zoneId: ZONE_ID, areaM2: 3, missingShare: 0.5, cause: 'birds', at: [1, -2] },
   rain: { zoneId: null, rainMm: 12, by: 'firm' },
+  visit: { zoneId: null, task: 'mow', answers: { height: 80, tug: true } },
 }
 const KINDS = Object.keys(GOOD) as NewSeen['kind'][]
 const seen = (kind: NewSeen['kind'], change: object = {}) => ({ ...common, kind, ...GOOD[kind], ...change })
@@ -58,6 +59,14 @@ describe('what was seen after sowing', () => {
     ['spot', 'cause', { cause: 'moles' }],
     ['rain', 'rainMm', { rainMm: 401 }],
     ['rain', 'zoneId', { zoneId: ZONE_ID }],
+    ['visit', 'task', { task: 'dance' }],
+    ['visit', 'zoneId', { zoneId: ZONE_ID }],
+    ['visit', 'answers', { answers: {} }],
+    ['visit', 'answers', { answers: { moles: true } }],
+    ['visit', 'answers', { answers: { height: 601 } }],
+    // Of another visit.
+    ['visit', 'answers', { task: 'uncover' }],
+    ['visit', 'answers.tug', { answers: { tug: 'yes' } }],
   ])('%s is refused at %s for %j', (kind, path, change) => {
     expect(pathsOf(seen(kind, change))).toContain(path)
   })

@@ -38,6 +38,7 @@ export function extentOf(
     added: job.work.added,
     autumnAhead: daysBetween(firm.today, sowOn) > AUTUMN_AHEAD_DAYS || done(({ autumnBefore }) => autumnBefore),
     leavesFall: leavesFallOn(lawn, sowOn),
+    clientMows: lawn.wishes.mownBy === 'client',
     noSprays: lawn.wishes.noSprays === true,
   }
 }

@@ -23,7 +23,7 @@ import { wateringOfJob } from './watering'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSchedule, type Schedule } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
-import { growthOf } from './seenGrowth'
+import { growthOf, visitsOf } from './seenGrowth'
 import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
 import { growsFrom } from './states'
@@ -204,6 +204,7 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     stock: firm.stock,
     spokenFor: byOthers(firm.spokenFor, job.spokenFor),
     ...doneByKey(job.done),
+    visits: visitsOf(job),
     skipped: work.skipped,
     own: work.own,
     overruled: work.overruled,

@@ -61,6 +61,7 @@ const LIMITS = {
   spotFrom: share(say('figures.desirableGrassThatLeaves'), 0.9, own(say('figures.bareOrDamagedUnder'))),
   bareFrom: share(say('figures.bareSoilFromWhich'), 0.8, own(say('figures.nothingToKeep'))),
   spotWeeds: share(say('figures.weedsOverWhichPatches'), 0.05, own(say('figures.theRestDense'))),
+  weedsAll: share(say('figures.weedsAll'), 0.1, own(say('figures.weedsAllFrom'))),
   coarseSpot: share(say('figures.coarseWeedGrassesOver'), 0.1, own(say('figures.over10'))),
   coarseKill: share(say('figures.coarseWeedGrassesOverWhich'), 0.3, own(say('figures.over30'))),
   hollowLevel: depth(say('figures.hollowOverWhichLevels'), 25, own(say('figures.deeperThan25Mm'))),

@@ -5,6 +5,7 @@ import type { Seen } from '../learning/seen'
 import { daysBetween, type Day } from '../measure/calendar'
 import { isCutLow } from './decision/practiceFigures'
 import { doneByKey } from './marks'
+import { STANDING_LEAVES, type VisitTold } from './operations/asked'
 import { turnsDone } from './operations/gates'
 import { OPERATIONS } from './operations/registry'
 import type { Part } from './parts'
@@ -16,7 +17,7 @@ export interface Growth {
   line: GrowthLine
   firstMowMm: number
   keptMm: number
-  heights: { day: number; heightMm: number; zoneId: string }[]
+  heights: { day: number; heightMm: number; zoneId: string | null }[]
   /** Days by which what was seen last lags behind the line; undefined where nobody measured or looked. */
   lag: number | undefined
   /** Days after sowing on which seedlings come into each stage, moved by that lag. */
@@ -39,6 +40,21 @@ export const seenOf = <K extends Seen['kind']>(
         [kinds].flat().some((kind) => kind === one.kind) && one.seenOn >= sownOn,
     )
     .sort((a, b) => daysBetween(b.seenOn, a.seenOn))
+
+/** What was answered at the visits of a job, the last of each task. */
+export const visitsOf = ({ seen = [] }: Pick<JobRecord, 'seen'>): Map<string, VisitTold> =>
+  new Map(
+    seen
+      .flatMap((one) => (one.kind === 'visit' ? [one] : []))
+      .sort((a, b) => daysBetween(b.seenOn, a.seenOn))
+      .map(({ task, seenOn, answers }) => [task, { seenOn, answers }]),
+  )
+
+/** Leaves that were measured at a visit, of the whole lawn. */
+const heightsOfVisits = (job: JobRecord, sownOn: Day) =>
+  seenOf(job, 'visit', sownOn).flatMap(({ seenOn, zoneId, answers: { [STANDING_LEAVES]: heightMm } }) =>
+    typeof heightMm === 'number' ? [{ kind: 'height' as const, seenOn, zoneId, heightMm }] : [],
+  )
 
 /** Mowings of seedlings that are recorded, by day. */
 export function mowingsDone({ done }: Pick<JobRecord, 'done'>): Day[] {
@@ -64,7 +80,8 @@ export function growthOf(
   const firstMowMm = firstMowHeightMm(keptMm, isCutLow(part.practices, keptMm))
   const line = growthLine({ up: sowing.up, tall: season.sownAt?.(sownOn)?.tall ?? null, mow: sowing.mow, firstMowMm })
   const [mown] = mowingsDone(job)
-  const looked = seenOf(job, ['height', 'leaf'], sownOn)
+  const looked = [...seenOf(job, ['height', 'leaf'], sownOn), ...heightsOfVisits(job, sownOn)]
+    .sort((a, b) => daysBetween(b.seenOn, a.seenOn))
     // What was cut tells of the mower.
     .filter(({ seenOn }) => !mown || seenOn <= mown)
     .map((one) => ({ ...one, day: daysBetween(sownOn, one.seenOn) }))

@@ -105,5 +105,18 @@ export interface SeenRain {
   note: string
 }
 
+/** What was answered at the visit of a task. */
+export interface SeenVisit {
+  kind: 'visit'
+  seenOn: Day
+  /** It is of the whole lawn. */
+  zoneId: null
+  task: string
+  /** By the code of the question: yes or no, or a figure in its SI unit. */
+  answers: Readonly<Record<string, boolean | number>>
+  note: string
+}
+
 /** What was seen of a bed after sowing. */
-export type Seen = SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain | SeenCheck | SeenLeaf
+export type Seen =
+  SeenCount | SeenHeight | SeenCover | SeenWatering | SeenSpot | SeenRain | SeenCheck | SeenLeaf | SeenVisit

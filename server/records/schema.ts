@@ -1,7 +1,7 @@
 import { database } from './db'
 
 /** The version this code is written for; a server on another one is not ready. */
-export const SCHEMA_VERSION = 30
+export const SCHEMA_VERSION = 31
 
 /** The version the schema stands at, read as the server reads. */
 export async function versionOfSchema(): Promise<number> {

@@ -37,6 +37,7 @@ import sill from './sill.json' with { type: 'json' }
 import site from './site.json' with { type: 'json' }
 import soil from './soil.json' with { type: 'json' }
 import sowingDay from './sowingDay.json' with { type: 'json' }
+import visits from './visits.json' with { type: 'json' }
 import watch from './watch.json' with { type: 'json' }
 import water from './water.json' with { type: 'json' }
 import weather from './weather.json' with { type: 'json' }
@@ -82,6 +83,7 @@ export default {
   site,
   soil,
   sowingDay,
+  visits,
   watch,
   water,
   weather,

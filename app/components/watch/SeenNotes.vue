@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SeenNote } from '#contract/seen'
+import { operationOf } from '#core/job/operations/registry'
 import { figure } from '#core/measure/figure'
 import { causeName, leafStageName } from '~/utils/watchWords'
 
@@ -26,6 +27,19 @@ function wordsOf(note: SeenNote): string {
   if (note.kind === 'spot')
     return t('watch.noteSpot', { zone, areaM2: text(figure('areaM2', note.areaM2)), cause: causeName(note.cause) })
   if (note.kind === 'rain') return t('watch.noteRain', { rain: text(figure('waterMm', note.rainMm)) })
+  if (note.kind === 'visit') {
+    const operation = operationOf(note.task)
+    const answers = Object.entries(note.answers).flatMap(([code, answer]) => {
+      const asked = operation?.asks?.find((one) => one.code === code)
+      if (!asked) return []
+      const words =
+        typeof answer === 'number'
+          ? text(figure(asked.figure!.quantity, answer, 2))
+          : t(answer ? 'watch.visitYes' : 'watch.visitNo')
+      return [t('watch.noteAnswer', { question: tell(asked.asks), answer: words })]
+    })
+    return t('watch.noteVisit', { name: operation ? tell(operation.name) : '', answers: answers.join(' ') })
+  }
   return t(note.given ? 'watch.noteWatered' : 'watch.noteMissed', { zone, hours: note.hours.map(hourWords).join(', ') })
 }
 const besides = (note: SeenNote) =>

@@ -4,7 +4,7 @@ import type { Task } from '#core/job/schedule/schedule'
 
 /** Follow-up of the plan in its order: what was done, what is next, and what comes. */
 const props = defineProps<{ tasks: readonly Task[]; nextKey: string | undefined; busy: boolean }>()
-const emit = defineEmits<{ mark: [told: NewMark] }>()
+const emit = defineEmits<{ mark: [told: NewMark]; begin: [task: Task] }>()
 const context = useContextStore()
 const { stepTo } = useLawn()
 const visits = computed(() =>
@@ -14,6 +14,9 @@ const visits = computed(() =>
 )
 /** Visits that only look are done by having looked; what asks for more is marked in Do. */
 const isLook = ({ operation }: Task) => operation.watchesSeedlings === true
+/** What asks something on the spot is begun there: the next of them, and whatever is due. */
+const isAsked = ({ asks, key, to, earliest }: Task) =>
+  asks.length > 0 && (to <= context.today || (key === props.nextKey && earliest <= context.today))
 function mark(task: Task): void {
   const told = markSchema.safeParse({ id: crypto.randomUUID(), task: task.key, doneOn: context.today })
   if (told.success) emit('mark', told.data)
@@ -28,6 +31,14 @@ function mark(task: Task): void {
         <span class="num">{{ shortDay(task.done?.day ?? task.to, context.today) }}</span>
         <NuxtLink :to="stepTo(task.operation.inspects ? 'inspection' : 'do')">{{ tell(task.name) }}</NuxtLink>
         <UIcon v-if="task.done" name="i-lucide-check" :aria-label="t('shell.settled')" />
+        <UButton
+          v-else-if="isAsked(task)"
+          size="sm"
+          variant="outline"
+          :aria-label="t('watch.beginVisitOf', { name: tell(task.name) })"
+          @click="emit('begin', task)"
+          >{{ t('watch.beginVisit') }}</UButton
+        >
         <UButton
           v-else-if="task.key === nextKey && isLook(task) && task.to <= context.today"
           size="sm"

@@ -16,6 +16,13 @@ const emit = defineEmits<{
   overrule: [code: string, note: string]
   heed: [code: string]
 }>()
+const context = useContextStore()
+const { stepTo } = useLawn()
+/** Where its questions are asked. */
+function visitAt(key: string) {
+  const watch = stepTo('watch')
+  return { ...watch, query: { ...watch.query, visit: key } }
+}
 const open = ref<'mark' | 'change' | null>(null)
 // What was marked, or moved, is told by the task itself from then on.
 watch(
@@ -90,6 +97,14 @@ watch(
           :aria-label="t('work.undo', { done: task.operation.done })"
           @click="emit('undo')"
           >{{ t('work.undo2') }}</UButton
+        >
+        <UButton
+          v-if="!task.done && task.asks.length && task.to <= context.today"
+          variant="outline"
+          size="sm"
+          :to="visitAt(task.key)"
+          :aria-label="t('watch.beginVisitOf', { name: task.name })"
+          >{{ t('watch.beginVisit') }}</UButton
         >
         <template v-if="!task.done && !open">
           <span class="pair"

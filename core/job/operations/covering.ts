@@ -6,7 +6,8 @@ import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { carriedHours } from '../carrying'
 import { coverM3, depthGate, dragsIn, type Part } from '../parts'
-import { onTheDay, operation, SEEDED, type Brief, type Charge, type Wanted } from './definition'
+import { yesOrNo, type VisitQuestion } from './asked'
+import { operation, SEEDED, type Brief, type Charge, type Wanted } from './definition'
 
 /** Heaps of cover from here on come by truck, m³. @source own */
 const TRUCK_FROM_M3 = 1
@@ -91,6 +92,37 @@ const cover = operation({
   brief: covered,
 })
 
+/** What is seen through the cloth and under it. */
+const UNDER_THE_CLOTH: readonly VisitQuestion[] = [
+  yesOrNo({
+    code: 'green',
+    asks: say('visits.uncoverGreen'),
+    expects: say('visits.uncoverGreenExpects'),
+    condition: say('operations.greenShowsThrough'),
+    right: true,
+    otherwise: {
+      state: 'hold',
+      text: ({ planning }) => say('visits.uncoverGreenNot', { days: planning.fleeceMost }),
+    },
+  }),
+  yesOrNo({
+    code: 'soil',
+    asks: say('visits.uncoverSoil'),
+    expects: say('visits.uncoverSoilExpects'),
+    condition: say('visits.uncoverSoilCondition'),
+    right: true,
+    otherwise: { state: 'risk', text: say('visits.uncoverSoilNot') },
+  }),
+  yesOrNo({
+    code: 'rot',
+    asks: say('visits.uncoverRot'),
+    expects: say('visits.uncoverRotExpects'),
+    condition: say('visits.uncoverRotCondition'),
+    right: false,
+    otherwise: { state: 'risk', text: say('visits.uncoverRotNot') },
+  }),
+]
+
 const uncover = operation({
   code: 'uncover',
   order: 300,
@@ -103,6 +135,7 @@ const uncover = operation({
   why: say('operations.uncoverWhy'),
   check: say('operations.uncoverCheck'),
   programmes: SEEDED,
+  asks: UNDER_THE_CLOTH,
   wanted: isFleeced,
   day: ({ up }) => Math.max(4, up),
   after: ['green'],
@@ -112,7 +145,7 @@ const uncover = operation({
   ],
   brief: ({ survey }) => ({
     settings: say('operations.pegsAndFleeceOff', { areaM2: figure('areaM2', survey.areaM2) }),
-    gates: [onTheDay(say('operations.greenShowsThrough'))],
+    gates: [],
     hours: crewHours(say('operations.coverOff'), survey.areaM2, [
       { what: say('operations.rollingItUp'), passes: 1, rateM2PerH: RATES.fleece },
     ]),

@@ -11,6 +11,7 @@ import type { Part } from '../parts'
 import type { Planning, PriceCode, WaitCode } from '../planningFigures'
 import type { PlanSettings } from '../settings'
 import type { LabelWait } from './labels'
+import type { VisitQuestion } from './asked'
 import type { MachineCode } from './accessGates'
 
 export type Mark = 'cut' | 'machine' | 'spray' | 'sow' | 'visit' | 'call'
@@ -89,6 +90,8 @@ export interface Extent {
   springSown?: boolean
   /** The client refuses sprays. */
   noSprays?: boolean
+  /** The client mows. */
+  clientMows?: boolean
   /** Operations that the technician put in besides. */
   added: readonly string[]
 }
@@ -256,6 +259,8 @@ export interface Definition<C extends string = string> extends Operation<C> {
   inspects?: true
   /** Sows again where what came up is too thin. */
   reseeds?: true
+  /** What is asked there on the day, one after the other. */
+  asks?: readonly VisitQuestion[]
   /** A visit that looks at seedlings. */
   watchesSeedlings?: true
   /** Marked done, it keeps seed off the whole lawn for so long. */

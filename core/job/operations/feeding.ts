@@ -4,6 +4,7 @@ import { feedMatter } from '../../materials/stock'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
+import { yesOrNo } from './asked'
 import { GRANULES, SPRAY } from './cautions'
 import {
   onTheDay,
@@ -16,6 +17,7 @@ import {
   type Wanted,
 } from './definition'
 import { SEEDLING_SAFE } from './labels'
+import { FED_ON_GRASS } from './questions'
 
 /** Nitrogen of a light feed, g/m². @source own: a quarter of a pound on 1,000 ft² */
 const LIGHT_N_G_PER_M2 = 1.2
@@ -201,6 +203,7 @@ const winterFeed = operation({
   check: say('operations.feedCheck'),
   caution: GRANULES,
   programmes: ['winter'],
+  asks: FED_ON_GRASS,
   records: ['passes'],
   setBy: 'starterNGPerM2',
   wanted: ({ settings }) => settings.starterNGPerM2 > 0,
@@ -225,6 +228,7 @@ const recoveryFeed = operation({
   why: say('operations.recoveryFeedWhy'),
   caution: GRANULES,
   programmes: ['level'],
+  asks: FED_ON_GRASS,
   records: ['passes'],
   after: ['lift'],
   day: ({ dressingDays }) => dressingDays + 14,
@@ -249,6 +253,19 @@ const feedAgain = operation({
   caution: GRANULES,
   programmes: [...SEEDBEDS, 'winter'],
   addable: true,
+  asks: [
+    yesOrNo({
+      code: 'used',
+      asks: say('visits.feedUsed'),
+      expects: say('visits.feedUsedExpects'),
+      condition: say('visits.feedUsedCondition'),
+      // Fed in the second week, it is not waited for.
+      when: ({ practices }) => practices.feedAgain !== 'second week',
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.feedUsedNot') },
+    }),
+    ...FED_ON_GRASS,
+  ],
   records: ['passes'],
   day: ({ mow, fourthMow, up, parts }) => {
     const { feedAgain } = parts[0]!.practices

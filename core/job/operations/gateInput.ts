@@ -1,5 +1,6 @@
 import type { Day } from '../../measure/calendar'
 import type { Application } from '../../site/survey'
+import type { VisitTold } from './asked'
 import type { Sky } from './weatherGates'
 import type { FeedRules } from '../../materials/feedRules'
 import type { Supply } from '../../site/soilTest'
@@ -38,6 +39,8 @@ export interface GateInput extends Sky {
   planning: Planning
   /** Runs of days on which sowing is worth while, as far as the season is worked out. */
   windows?: readonly { from: Day; to: Day }[]
+  /** What was answered at visits, the last of each task. */
+  visits?: ReadonlyMap<string, VisitTold>
   /** Notes of the technician by task and gate: "scalp:surface". */
   overruled: Readonly<Record<string, string>>
 }

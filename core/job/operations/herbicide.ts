@@ -3,6 +3,7 @@ import { figure } from '../../measure/figure'
 import type { Worked } from '../../explain/working'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
+import { yesOrNo, type VisitQuestion } from './asked'
 import { SPRAY } from './cautions'
 import {
   MOWN_FOUR_TIMES,
@@ -196,6 +197,40 @@ const preventer = operation({
   }),
 })
 
+/** Weeds under this are no ground for a treatment. @source own: a weed in a hundred feet is dug out */
+const NO_WEEDS = 0.005
+/** Levelled turf is treated for weeds from so much of them on, so many days after the last dressing. @source own */
+const [LEVEL_WEEDS, LEVEL_WEEDS_DAYS] = [0.02, 30]
+/** Spots or all of it, and whether it takes. */
+const JUDGED_BY_WEEDS: readonly VisitQuestion[] = [
+  {
+    code: 'weeds',
+    asks: say('visits.weedShare'),
+    expects: ({ planning }) => say('visits.weedShareExpects', { from: figure('share', planning.weedsAll, 2) }),
+    condition: say('visits.weedShareCondition'),
+    figure: { quantity: 'share', least: 0, most: 1 },
+    judged(answer, { planning }) {
+      const weeds = Number(answer)
+      if (weeds < NO_WEEDS) return { state: 'hold', text: say('visits.weedShareNone') }
+      const share = figure('share', weeds, 2)
+      return {
+        state: 'met',
+        text:
+          weeds < planning.weedsAll ? say('visits.weedShareSpots', { share }) : say('visits.weedShareAll', { share }),
+      }
+    },
+  },
+  yesOrNo({
+    code: 'growing',
+    asks: say('visits.weedGrowing'),
+    expects: say('visits.weedGrowingExpects'),
+    condition: say('visits.weedGrowingCondition'),
+    ofTheDay: true,
+    right: true,
+    otherwise: { state: 'hold', text: say('visits.weedGrowingNot') },
+  }),
+]
+
 const weedControl = operation({
   code: 'weedControl',
   order: 350,
@@ -207,14 +242,19 @@ const weedControl = operation({
   weight: 0.1,
   why: say('operations.weedControlWhy'),
   caution: SPRAY,
-  programmes: SEEDBEDS,
+  programmes: [...SEEDBEDS, 'level'],
   addable: true,
-  day: ({ fourthMow }) => fourthMow + 3,
+  // Where nothing is sown, only for weeds that are there.
+  wanted: ({ programme, survey }) => programme.anchor === 'seeding' || survey.weedShare >= LEVEL_WEEDS,
+  asks: JUDGED_BY_WEEDS,
+  day: ({ anchor, dressingDays, fourthMow }) =>
+    anchor === 'dressing' ? dressingDays + LEVEL_WEEDS_DAYS : fourthMow + 3,
   lags: [
     { from: 'mow', to: 'weedControl', least: 21, why: say('operations.threeMoreMowingsAbout') },
+    { from: 'nip', to: 'weedControl', least: 14, why: say('operations.turfHasToStand') },
     { from: 'weedControl', to: 'close', least: 0, why: say('operations.theLastThingDone') },
   ],
-  after: ['mow'],
+  after: ['mow', 'nip'],
   wantsTurns: MOWN_FOUR_TIMES,
   putsDown: 'spray',
   wantsGrowth: true,

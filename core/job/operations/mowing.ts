@@ -7,8 +7,10 @@ import { isCutLow } from '../decision/practiceFigures'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import type { Part } from '../parts'
 import { isCutAndRaked, scalpGate } from '../scalpHeight'
+import { STANDING_LEAVES, yesOrNo, type VisitQuestion } from './asked'
 import { MOWER } from './cautions'
 import { MOWN_FOUR_TIMES, onTheDay, operation, RENOVATIONS, SEEDBEDS, SEEDED, type Brief } from './definition'
+import { GRASS_DRY, HOLDS_AGAINST_A_TUG, SURFACE_DRY } from './questions'
 import { clippings, scalpSpanDays, scalpSteps } from './scalping'
 
 function scalped({ survey, settings, standing, programme, way }: Part): Brief {
@@ -132,6 +134,17 @@ const nip = operation({
   check: say('operations.nipCheck'),
   caution: MOWER,
   programmes: ['level'],
+  asks: [
+    yesOrNo({
+      code: 'sand',
+      asks: say('visits.nipSand'),
+      expects: say('visits.nipSandExpects'),
+      condition: say('operations.leafOverTheSand'),
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.nipSandNot') },
+    }),
+    SURFACE_DRY,
+  ],
   records: ['heightMm'],
   after: ['lift'],
   day: ({ dressingDays }) => dressingDays + 9,
@@ -143,12 +156,34 @@ const nip = operation({
   wantsGrowth: true,
   brief: ({ survey }) => ({
     settings: say('operations.rotaryMowerAtAnd', { mowingHeightMm: figure('depthMm', survey.mowingHeightMm) }),
-    gates: [onTheDay(say('operations.leafOverTheSand'))],
+    gates: [],
     hours: crewHours(say('operations.firstLightMowing'), survey.areaM2, [
       { what: say('operations.mowing'), passes: 1, rateM2PerH: RATES.scalp },
     ]),
   }),
 })
+
+/** Above the height of the first mowing by so much, a third of what stands is no more enough. @source own */
+const TOO_TALL = 1.25
+const firstMowOf = ({ survey, grass, practices }: Part): number => {
+  const keptMm = keptHeightMm(grass, survey.mowingHeightMm)
+  return firstMowHeightMm(keptMm, isCutLow(practices, keptMm))
+}
+const STANDING: VisitQuestion = {
+  code: STANDING_LEAVES,
+  asks: say('visits.mowHeight'),
+  expects: (part) => say('visits.mowHeightExpects', { standing: figure('depthMm', firstMowOf(part)) }),
+  condition: say('visits.mowHeightCondition'),
+  figure: { quantity: 'depthMm', least: 1, most: 600 },
+  judged(answer, part) {
+    const [tall, due] = [Number(answer), firstMowOf(part)]
+    const told = { height: figure('depthMm', tall), standing: figure('depthMm', due) }
+    if (tall < due) return { state: 'hold', text: say('visits.mowHeightShort', told) }
+    return tall > TOO_TALL * due
+      ? { state: 'risk', text: say('visits.mowHeightTall', told) }
+      : { state: 'met', text: say('visits.mowHeightRight', told) }
+  },
+}
 
 const mow = operation({
   code: 'mow',
@@ -165,6 +200,7 @@ const mow = operation({
   programmes: [...SEEDED, 'winter'],
   records: ['heightMm'],
   ledgeLabel: say('operations.mowLedgeLabel'),
+  asks: [STANDING, HOLDS_AGAINST_A_TUG, GRASS_DRY],
   day: ({ mow: middle }) => middle,
   after: ['green', 'sow'],
   lags: [
@@ -197,8 +233,6 @@ const mow = operation({
               } satisfies Gate,
             ]
           : []),
-        onTheDay(say('operations.seedlingsHoldAgainstA')),
-        onTheDay(say('operations.grassDry')),
       ],
       hours: crewHours(say('operations.firstMow'), survey.areaM2, [
         { what: say('operations.mowing'), passes: 1, rateM2PerH: RATES.scalp },
@@ -225,6 +259,25 @@ const reelMow = operation({
   dispensable: true,
   mayBeLate: true,
   records: ['heightMm'],
+  asks: [
+    yesOrNo({
+      code: 'stones',
+      asks: say('visits.reelStones'),
+      expects: say('visits.reelStonesExpects'),
+      condition: say('visits.reelStonesCondition'),
+      right: false,
+      otherwise: { state: 'hold', text: say('visits.reelStonesNot') },
+    }),
+    yesOrNo({
+      code: 'firm',
+      asks: say('visits.reelFirm'),
+      expects: say('visits.reelFirmExpects'),
+      condition: say('visits.reelFirmCondition'),
+      ofTheDay: true,
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.reelFirmNot') },
+    }),
+  ],
   machine: () => 'mower',
   wanted: ({ survey, grass, planning }) => keptHeightMm(grass, survey.mowingHeightMm) <= planning.lowCut,
   day: ({ fourthMow }) => fourthMow + 7,
@@ -237,7 +290,7 @@ const reelMow = operation({
     settings: say('operations.reelMowSettings', {
       keptMm: figure('depthMm', keptHeightMm(grass, survey.mowingHeightMm)),
     }),
-    gates: [onTheDay(say('operations.reelMowGate'))],
+    gates: [],
     hours: crewHours(say('operations.reelMowName'), survey.areaM2, [
       { what: say('operations.mowing'), passes: 2, rateM2PerH: RATES.scalp },
     ]),

@@ -1,9 +1,11 @@
 import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
-import { SPRAY } from './cautions'
+import { yesOrNo } from './asked'
+import { MOWER, SPRAY } from './cautions'
 import { MOWN_FOUR_TIMES, onTheDay, operation, SEEDED } from './definition'
 import { LICENCE, sprayed } from './herbicide'
+import { HOLDS_AGAINST_A_TUG, noGaps, SURFACE_DRY, WASHED_IN } from './questions'
 
 const clear = operation({
   code: 'clear',
@@ -46,6 +48,18 @@ const removeLeaves = operation({
   caution: say('operations.removeLeavesCaution'),
   programmes: SEEDED,
   addable: true,
+  asks: [
+    yesOrNo({
+      code: 'dry',
+      asks: say('visits.leavesDry'),
+      expects: say('visits.leavesDryExpects'),
+      condition: say('visits.leavesDryCondition'),
+      ofTheDay: true,
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.leavesDryNot') },
+    }),
+    HOLDS_AGAINST_A_TUG,
+  ],
   wanted: (_, { extent }) => extent.leavesFall,
   after: ['green'],
   lags: [
@@ -55,10 +69,132 @@ const removeLeaves = operation({
   wantsDry: true,
   brief: ({ survey }) => ({
     settings: say('operations.blowerAtLowPower', { areaM2: figure('areaM2', survey.areaM2) }),
-    gates: [onTheDay(say('operations.leavesDrySeedlingsHold'))],
+    gates: [],
     hours: crewHours(say('operations.removeLeaves'), survey.areaM2, [
       { what: say('operations.blowing'), passes: 1, rateM2PerH: RATES.inspect },
     ]),
+  }),
+})
+
+/** Warm-season turf is mown so often a week for so many weeks, to spread instead of growing tall. @source trade: twice; own: four */
+const [A_WEEK, WEEKS] = [2, 4]
+const recoveryMow = operation({
+  code: 'recoveryMow',
+  order: 282,
+  name: say('operations.recoveryMowName'),
+  done: say('operations.recoveryMowDone'),
+  mark: 'cut',
+  phase: 'after',
+  preferredDay: 12,
+  weight: 0.1,
+  why: say('operations.recoveryMowWhy'),
+  check: say('operations.recoveryMowCheck'),
+  caution: MOWER,
+  programmes: ['level'],
+  dispensable: true,
+  mayBeLate: true,
+  records: ['heightMm'],
+  overDays: () => 7 * WEEKS,
+  wanted: ({ grass }, { extent }) => grass.season === 'warm' && !extent.clientMows,
+  asks: [SURFACE_DRY],
+  after: ['nip'],
+  day: ({ dressingDays }) => dressingDays + 12,
+  lags: [
+    { from: 'nip', to: 'recoveryMow', least: 3, most: 7, why: say('operations.twiceAWeekFromTheNip') },
+    { from: 'recoveryMow', to: 'close', least: 21, why: say('operations.itHasToCloseFirst') },
+  ],
+  wantsDry: true,
+  wantsGrowth: true,
+  brief: ({ survey }) => ({
+    settings: say('operations.recoveryMowSettings', {
+      mowingHeightMm: figure('depthMm', survey.mowingHeightMm),
+      times: A_WEEK,
+      weeks: WEEKS,
+    }),
+    gates: [],
+    hours: crewHours(say('operations.recoveryMowName'), survey.areaM2, [
+      { what: say('operations.mowing'), passes: A_WEEK * WEEKS, rateM2PerH: RATES.scalp },
+    ]),
+  }),
+})
+
+/** Seedlings take a liquid feed from about ten days after they are up. @source trade: at cover off */
+const LIQUID_AFTER_UP_DAYS = 10
+const liquidFeed = operation({
+  code: 'liquidFeed',
+  order: 302,
+  name: say('operations.liquidFeedName'),
+  done: say('operations.liquidFeedDone'),
+  mark: 'spray',
+  phase: 'after',
+  preferredDay: 20,
+  weight: 0.1,
+  why: say('operations.liquidFeedWhy'),
+  caution: SPRAY,
+  programmes: [],
+  addable: true,
+  asks: [
+    yesOrNo({
+      code: 'leaves',
+      asks: say('visits.twoLeaves'),
+      expects: say('visits.twoLeavesExpects'),
+      condition: say('visits.twoLeavesCondition'),
+      when: ({ programme }) => programme.anchor === 'seeding',
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.twoLeavesNot') },
+    }),
+    yesOrNo({
+      code: 'cycles',
+      asks: say('visits.cyclesOff'),
+      expects: say('visits.cyclesOffExpects'),
+      condition: say('visits.cyclesOffCondition'),
+      ofTheDay: true,
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.cyclesOffNot') },
+    }),
+  ],
+  after: ['green', 'nip'],
+  day: ({ anchor, dressingDays, up }) => (anchor === 'dressing' ? dressingDays + 14 : up + LIQUID_AFTER_UP_DAYS),
+  lags: [
+    { from: 'green', to: 'liquidFeed', least: 5, why: say('operations.leavesHaveToTakeIt') },
+    { from: 'nip', to: 'liquidFeed', least: 1, why: say('operations.leavesHaveToTakeIt') },
+    { from: 'liquidFeed', to: 'wettingAgent', least: 2, why: say('operations.aDayOnTheLeaf') },
+  ],
+  putsDown: 'spray',
+  wantsGrowth: true,
+  brief: (part) => ({
+    settings: say('operations.liquidFeedSettings', { areaM2: figure('areaM2', part.survey.areaM2) }),
+    gates: [onTheDay(say('operations.labelNamesThisTurf'))],
+    hours: sprayed(say('operations.liquidFeedName'), part),
+  }),
+})
+
+const wettingAgent = operation({
+  code: 'wettingAgent',
+  order: 303,
+  name: say('operations.wettingAgentName'),
+  done: say('operations.wettingAgentDone'),
+  mark: 'spray',
+  phase: 'after',
+  preferredDay: 21,
+  weight: 0.1,
+  why: say('operations.wettingAgentWhy'),
+  check: say('operations.wettingAgentCheck'),
+  caution: SPRAY,
+  programmes: [],
+  addable: true,
+  asks: [WASHED_IN],
+  after: ['green', 'nip'],
+  day: ({ anchor, dressingDays, up }) => (anchor === 'dressing' ? dressingDays + 16 : up + LIQUID_AFTER_UP_DAYS + 2),
+  lags: [
+    { from: 'green', to: 'wettingAgent', least: 5, why: say('operations.leavesHaveToTakeIt') },
+    { from: 'nip', to: 'wettingAgent', least: 1, why: say('operations.leavesHaveToTakeIt') },
+  ],
+  putsDown: 'soilSpray',
+  brief: (part) => ({
+    settings: say('operations.wettingAgentSettings', { areaM2: figure('areaM2', part.survey.areaM2) }),
+    gates: [],
+    hours: sprayed(say('operations.wettingAgentName'), part),
   }),
 })
 
@@ -77,14 +213,15 @@ const regulator = operation({
   addable: true,
   after: ['nip'],
   day: ({ anchor, dressingDays, fourthMow }) => (anchor === 'dressing' ? dressingDays + 28 : fourthMow + 7),
+  asks: [noGaps('hold', say('visits.gapsRegulator'))],
   wantsTurns: MOWN_FOUR_TIMES,
   putsDown: 'spray',
   wantsGrowth: true,
   brief: (part) => ({
     settings: say('operations.overRateByThe', { areaM2: figure('areaM2', part.survey.areaM2) }),
-    gates: [onTheDay(say('operations.noBarePatchLarger')), LICENCE],
+    gates: [LICENCE],
     hours: sprayed(say('operations.regulatorName'), part),
   }),
 })
 
-export const RECOVERY = [clear, removeLeaves, regulator] as const
+export const RECOVERY = [clear, removeLeaves, recoveryMow, liquidFeed, wettingAgent, regulator] as const

@@ -6,6 +6,7 @@ import { blendWords, depthLimitOf } from '../../seed/blends'
 import { seedNeed } from '../../seed/liveSeed'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { depthGate, dragsIn, madeOfBareSoil, PLAN_RATE, seedOf, slitSeeded, type Part } from '../parts'
+import { yesOrNo } from './asked'
 import { onTheDay, operation, SEEDBEDS, SEEDED, type Brief, type Wanted } from './definition'
 
 const SLIT_MM = 6
@@ -187,6 +188,24 @@ const weak = operation({
   ],
   uses: 'seed',
   reseeds: true,
+  asks: [
+    yesOrNo({
+      code: 'thin',
+      asks: say('visits.weakThin'),
+      expects: say('visits.weakThinExpects'),
+      condition: say('visits.weakThinCondition'),
+      right: false,
+      otherwise: { state: 'risk', text: say('visits.weakThinNot') },
+    }),
+    yesOrNo({
+      code: 'crowd',
+      asks: say('visits.weakCrowd'),
+      expects: say('visits.weakCrowdExpects'),
+      condition: say('visits.weakCrowdCondition'),
+      right: false,
+      otherwise: { state: 'risk', text: say('visits.weakCrowdNot') },
+    }),
+  ],
   // What is only guessed is not taken out of the shed.
   demand: (part) =>
     part.thin === null

@@ -38,7 +38,7 @@ export function seedlingGates(
   if (frost && parts.some(({ grass }) => grass.season === 'warm'))
     gates.push({
       state: 'risk',
-      code: 'warmFrost',
+      code: 'frost',
       text: say('operations.frostOnWarmSeedlings', { tminC: figure('tempC', frost.tminC, 2) }),
       source: { kind: 'own', text: say('operations.frostOnWarmSeedlingsFrom') },
     })

@@ -1,6 +1,7 @@
 import { say } from '../../explain/message'
 import { figure } from '../../measure/figure'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
+import { yesOrNo } from './asked'
 import { GRANULES, MOWER, SPRAY } from './cautions'
 import { onTheDay, operation } from './definition'
 import { again, fed, later } from './feeding'
@@ -31,6 +32,16 @@ const springGreenUp = operation({
   lags: [
     { from: 'sow', to: 'springGreenUp', least: 120, most: 300, why: say('operations.aWinterLiesBetween') },
     { from: 'mow', to: 'springGreenUp', least: 60, why: say('operations.theWinterSwardHas') },
+  ],
+  asks: [
+    yesOrNo({
+      code: 'half',
+      asks: say('visits.springHalf'),
+      expects: say('visits.springHalfExpects'),
+      condition: say('visits.springHalfCondition'),
+      right: true,
+      otherwise: { state: 'hold', text: say('visits.springHalfNot') },
+    }),
   ],
   wantsDry: true,
   wantsGrowth: 'warm',

@@ -4,8 +4,10 @@ import { figure } from '../../measure/figure'
 import { blendWords } from '../../seed/blends'
 import { crewHours, WORK_RATES_M2_PER_H as RATES } from '../hours'
 import { seedOf, soilOf, type Part } from '../parts'
+import { yesOrNo } from './asked'
 import { SERVICES } from './cautions'
 import { operation, SEEDBEDS, SEEDED, type LagRule } from './definition'
+import { noGaps } from './questions'
 
 const walked = (title: Message, { survey }: Part): Worked =>
   crewHours(title, survey.areaM2, [{ what: say('operations.walkingIt'), passes: 1, rateM2PerH: RATES.inspect }])
@@ -186,6 +188,17 @@ const close = operation({
   check: say('operations.closeCheck'),
   programmes: [...SEEDED, 'level'],
   addable: true,
+  asks: [
+    yesOrNo({
+      code: 'pull',
+      asks: say('visits.closeHold'),
+      expects: say('visits.closeHoldExpects'),
+      condition: say('visits.closeHoldCondition'),
+      right: true,
+      otherwise: { state: 'risk', text: say('visits.closeHoldNot') },
+    }),
+    noGaps('risk', say('visits.gapsClose')),
+  ],
   day: ({ anchor, dressingDays, mow }) => (anchor === 'dressing' ? dressingDays + 42 : Math.max(63, mow + 30)),
   after: ['mow', 'nip'],
   lags: [{ from: 'sow', to: 'close', least: 42, why: say('operations.sixWeeksAtThe') }],
@@ -211,6 +224,17 @@ const summerCare = operation({
   check: say('operations.summerCareCheck'),
   programmes: SEEDED,
   wanted: ({ grass }, { extent }) => grass.season === 'cool' && extent.springSown === true,
+  asks: [
+    yesOrNo({
+      code: 'noon',
+      asks: say('visits.summerNoon'),
+      expects: say('visits.summerNoonExpects'),
+      condition: say('visits.summerNoonCondition'),
+      ofTheDay: true,
+      right: false,
+      otherwise: { state: 'risk', text: say('visits.summerNoonNot') },
+    }),
+  ],
   watchesSeedlings: true,
   after: ['mow'],
   lags: [{ from: 'sow', to: 'summerCare', least: 50, most: 130, why: say('operations.rootsAreShort') }],
@@ -233,6 +257,16 @@ const nextSeason = operation({
   why: say('operations.nextSeasonWhy'),
   programmes: SEEDBEDS,
   addable: true,
+  asks: [
+    yesOrNo({
+      code: 'thinned',
+      asks: say('visits.nextThinned'),
+      expects: say('visits.nextThinnedExpects'),
+      condition: say('visits.nextThinnedCondition'),
+      right: false,
+      otherwise: { state: 'risk', text: say('visits.nextThinnedNot') },
+    }),
+  ],
   after: ['close'],
   lags: [{ from: 'sow', to: 'nextSeason', least: 180, most: 400, why: say('operations.itHasToHaveStood') }],
   brief: (part) => ({

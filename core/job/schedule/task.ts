@@ -9,6 +9,7 @@ import { seedlingGates } from '../operations/seedlingGates'
 import { accessGates } from '../operations/accessGates'
 import { feedGates } from '../operations/feedGates'
 import { injuryGates, preEmergentGates } from '../operations/injuryGates'
+import { askedOf, visitGates, type Asked } from '../operations/asked'
 import { gatesOf, turnsDone } from '../operations/gates'
 import { pacedHours } from '../hours'
 import type { Laying } from './constraints'
@@ -44,6 +45,8 @@ export interface Task extends Brief {
   openBefore: Message[]
   /** The next turn of what it waits for, to be recorded; and the last that is recorded. */
   turn?: { next: string; words: Message; last?: string }
+  /** What is asked there on the day, for its ground. */
+  asks: readonly Asked[]
   /** Ground it is worked on, m². */
   groundM2: number
   /** What it uses up. */
@@ -155,6 +158,7 @@ export function taskOf(
         ...feedGates(input, operation, to, one.parts),
         ...seedlingGates(input, operation, to, one.parts),
         ...accessGates(input, operation, one.parts),
+        ...visitGates(input, key, operation.asks, one.parts),
         ...brief.gates,
       ])
   return {
@@ -176,6 +180,7 @@ export function taskOf(
     ...(!done && to < input.today ? { nextDay: nextDayFor(input, laying, key) } : {}),
     openBefore: done ? [] : openBefore(input, operation, has),
     ...(done ? {} : turnOf(input, operation)),
+    asks: askedOf(operation.asks, one.parts),
     groundM2: groundOf(one.parts),
     wanted,
     ...(done ? { done } : {}),

@@ -200,7 +200,9 @@ describe('every programme', () => {
       'feed',
       'water',
       'nip',
+      'recoveryMow',
       'recoveryFeed',
+      'weedControl',
       'close',
     ])
     // No scarifying for winter colour.

@@ -72,7 +72,7 @@ describe('seedlings', () => {
   test('rot in hot wet nights, and those of warm-season grass are taken by frost', () => {
     expect(codes('TF', day(20, 32))).toEqual(['damping'])
     expect(codes('TF', day(12, 32))).toEqual([])
-    expect(codes('BER', day(1, 14))).toEqual(['warmFrost'])
+    expect(codes('BER', day(1, 14))).toEqual(['frost'])
     expect(codes('TF', day(1, 14))).toEqual([])
   })
 

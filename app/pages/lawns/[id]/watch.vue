@@ -32,6 +32,7 @@ async function looked(): Promise<void> {
 async function saveCover(seen: NewSeen, photo: NewPhoto | null): Promise<void> {
   if (await note(seen, photo)) asking.value = null
 }
+const { visit, begin, leave, save: saveVisit } = useVisit(open, { note, mark, spots: () => (asking.value = 'spot') })
 const putInPlan = (change: Partial<Work>) => lawn.value && savePlan({ work: { ...lawn.value.plan.work, ...change } })
 /** The zone whose curve is shown: the one that stands worst until another is chosen. */
 const chosen = ref<string | null>(null)
@@ -78,20 +79,22 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
     {{ problem.message }}
     <UButton variant="outline" class="ml-3" @click="load">{{ t('shell.tryAgain') }}</UButton>
   </div>
-  <div v-else-if="watched && lawn && plan && !waits" class="watch" :class="{ asking: asking !== null }">
+  <div v-else-if="watched && lawn && plan && !waits" class="watch" :class="{ asking: asking !== null || visit }">
     <WatchVisits
       class="visits"
       :tasks="plan.schedule?.tasks ?? []"
       :next-key="plan.schedule?.next?.key"
       :busy="marking !== ''"
       @mark="mark"
+      @begin="begin"
     />
     <div class="middle">
       <p v-if="message || markMessage || planProblem" class="problem" role="alert">
         {{ message || markMessage || planProblem!.message }}
       </p>
+      <VisitForm v-if="visit" :key="visit.key" :task="visit" :busy="busy" @save="saveVisit" @cancel="leave" />
       <CountForm
-        v-if="asking === 'count'"
+        v-else-if="asking === 'count'"
         ref="form"
         :zones="watched.zones"
         :sown-on="watched.sownOn"

@@ -13,8 +13,8 @@ export default answer(async (event, work) => {
   const lawn = await jobAsked(event, work, 'open')
   const told = await bodyOf(event, seenSchema)
   notAhead(told.seenOn, work.today, 'seenOn')
-  // A watering names an irrigation zone; rain falls on all of them.
-  const ofZone = told.kind !== 'watering' && told.kind !== 'rain'
+  // A watering names an irrigation zone; rain and visits are of all of them.
+  const ofZone = told.kind !== 'watering' && told.zoneId !== null
   if (ofZone && !lawn.job.zoneIds.includes(told.zoneId))
     throw new Refusal(422, 'invalid', say('server.seenElsewhere'), { zoneId: say('server.seenElsewhere') })
   const noted = await noteSeen(authorOf(work), { lawnId: lawn.id, jobId: lawn.job.id }, told)
