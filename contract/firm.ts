@@ -1,5 +1,5 @@
 import { said } from './said'
-import { LANGUAGES } from '#words/message'
+import { LANGUAGES, SHEET_LANGUAGES } from '#words/message'
 import { PHOSPHORUS_RULES } from '#core/materials/feedRules'
 import { isDay } from '#core/measure/calendar'
 import { z } from 'zod'
@@ -73,6 +73,13 @@ export const linkRequestSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('reset'), personId: idSchema }),
 ])
 export const personChangeSchema = z.object({ role: z.enum(ROLES), active: z.boolean() })
+/** How a client reads: as the firm does, where nothing else is said. */
+export const clientReadsSchema = z.object({
+  language: z.enum(SHEET_LANGUAGES).nullable(),
+  units: units.nullable(),
+})
+export type ClientReads = z.infer<typeof clientReadsSchema>
+
 export const ownUnitsSchema = z.object({ units: units.nullable() })
 export const clockStepSchema = z.object({
   days: z.int().min(1, said('contract.aDayAtLeast')).max(31, said('contract.atMost31Days')),

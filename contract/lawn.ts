@@ -3,6 +3,7 @@ import { said } from './said'
 import { z } from 'zod'
 import { parseAnalysis } from '#core/materials/feed'
 import { COVER_MATERIALS } from '#core/materials/covers'
+import type { ClientReads } from './firm'
 import { MOST_PARTS } from '#core/seed/blends'
 import { GRASS_CODES } from '#core/grass/grasses'
 import type { Amounts, JobRecord, LawnRecord, Mark } from '#core/job/records'
@@ -131,6 +132,7 @@ export interface JobInView extends Omit<JobBrief, 'marks'> {
 export interface Lawn extends Look, Saved {
   id: string
   clientId: string
+  clientReads: ClientReads
   /** Day of the firm on which the survey was saved last; null where it never was. */
   surveyedOn: Day | null
   /** Worked out of the survey when it was saved, by zone. */

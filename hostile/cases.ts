@@ -136,6 +136,11 @@ export const CASES: Readonly<Record<string, Case>> = {
   },
   'get /api/lawns/:id': ofLawn,
   'put /api/lawns/:id': { ...ofLawn, schema: lookSchema, valid: ({ lawn: of }) => of },
+  'put /api/lawns/:id/client': {
+    ...ofLawn,
+    schema: firm.clientReadsSchema,
+    valid: () => ({ language: 'es', units: null }),
+  },
   'delete /api/lawns/:id': { ...ofLawn, ends: true },
   'put /api/lawns/:id/jobs/:job/plan': {
     ...ofJob,

@@ -6,5 +6,8 @@ export type MessageKey = { [N in keyof Catalogue]: `${N}.${keyof Catalogue[N] & 
 /** Languages the program ships with, the first of them whole. */
 export const LANGUAGES = ['en-US', 'en-GB'] as const
 export type Language = (typeof LANGUAGES)[number]
+/** Languages that a client's watering sheet is told in: Spanish has that sheet whole, and nothing else. */
+export const SHEET_LANGUAGES = [...LANGUAGES, 'es'] as const
+export type SheetLanguage = (typeof SHEET_LANGUAGES)[number]
 /** Messages that differ in a language, by key. */
 export type Differences = Partial<Record<MessageKey, string>>

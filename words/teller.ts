@@ -4,7 +4,7 @@ import type { Message, MessageValue } from '#core/explain/message'
 import type { Worked } from '#core/explain/working'
 import catalogue from './en-US'
 import { dayWordsOf, type DayWords } from './days'
-import type { Differences, Language, MessageKey } from './message'
+import type { Differences, MessageKey, SheetLanguage } from './message'
 
 /** A piece of a told message: words, a figure to be shown in anybody's units, or one that opens its working. */
 export type Part = string | Figure | Worked
@@ -59,7 +59,7 @@ function within(parts: Part[]): Part[] {
  * @param differences what this language says otherwise than American English, by the syntax of ICU MessageFormat
  * @throws Error by the teller for a key that no catalogue has, or a value that a message wants and does not get
  */
-export function tellerOf(language: Language, differences: Differences = {}): Teller {
+export function tellerOf(language: SheetLanguage, differences: Differences = {}): Teller {
   const formats = new Map<MessageKey, IntlMessageFormat>()
   function formatOf(key: MessageKey): IntlMessageFormat {
     let format = formats.get(key)

@@ -2,14 +2,19 @@ import { addDays, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import { L_PER_M3 } from '#core/measure/units'
-import type { Ending, PhasePlan, WateringProgramme } from '#core/water/programme'
+import type { Ending, PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
 import { runWords } from '~/utils/runWords'
+import { HERE, type Reader } from '~/utils/words'
 
-/** A watering programme in words, for screen and paper. */
-export function useWatering(given: () => { watering: WateringProgramme; sowOn: Day }) {
+/** A watering programme in words, for the screen, or for who reads the paper. */
+export function useWatering(
+  given: () => { watering: WateringProgramme; sowOn: Day },
+  reader: () => Reader = () => HERE,
+) {
   const context = useContextStore()
-  const { text } = useUnits()
-  const dayOf = (days: number) => shortDay(addDays(given().sowOn, Math.round(days)), context.today)
+  const t: Reader['t'] = (key, values) => reader().t(key, values)
+  const text: Reader['text'] = (figure) => reader().text(figure)
+  const dayOf = (days: number) => reader().days.shortDay(addDays(given().sowOn, Math.round(days)), context.today)
   const about = ({ early, middle, late }: Ending) =>
     t('water.aboutDay', { day: dayOf(middle), spread: Math.round((late - early) / 2) })
   const oftenOf = ({ everyDays, timesADay, code, depthMm }: PhasePlan) =>
@@ -23,5 +28,5 @@ export function useWatering(given: () => { watering: WateringProgramme; sowOn: D
     showMoney(Math.round((litres / L_PER_M3) * context.firmRecord.planning.water), context.currency)
   const wet = computed(() => given().watering.phases[0]!)
   const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
-  return { dayOf, about, costOf, oftenOf, minutesOf: runWords, wet, worst }
+  return { dayOf, about, costOf, oftenOf, minutesOf: (run: ZoneWatering['run']) => runWords(run, reader()), wet, worst }
 }

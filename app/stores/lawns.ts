@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import type { EndJob, Lawn, NewJob, PlanInput } from '#contract/lawn'
+import type { ClientReads } from '#contract/firm'
 import type { Look } from '#contract/look'
 import type { NewLawn } from '#contract/newLawn'
 import type { NewSeen } from '#contract/seen'
@@ -44,6 +45,7 @@ export const useLawnsStore = defineStore('lawns', () => {
   const post = async (path: string, body: object): Promise<Lawn> =>
     keep(await $fetch<Lawn>(path, { method: 'POST', body }))
   const saveLook = (id: string, look: Look) => put(`/api/lawns/${id}?job=${byId(id)?.job.id}`, look)
+  const clientReads = (id: string, reads: ClientReads) => put(`/api/lawns/${id}/client?job=${byId(id)?.job.id}`, reads)
   const savePlan = (id: string, plan: PlanInput) => put(`${ofJob(id)}/plan`, plan)
   const confirm = (id: string, version: number, days: Record<string, Day>) =>
     post(`${ofJob(id)}/confirm`, { version, days })
@@ -94,6 +96,7 @@ export const useLawnsStore = defineStore('lawns', () => {
     load,
     add,
     saveLook,
+    clientReads,
     savePlan,
     confirm,
     markDone,

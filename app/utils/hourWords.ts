@@ -1,11 +1,12 @@
-import { spoken } from './words'
+import { HERE, type Reader } from './words'
 
-/** An hour of the day as its clock says it: "6 AM", "06:00". */
-export const hourWords = (hour: number): string =>
-  new Date(2000, 0, 1, hour).toLocaleTimeString(spoken.value, {
+/** An hour of the day as the clock of a reader says it: "6 AM", "06:00", "6 a. m.". */
+export const hourIn = ({ language }: Pick<Reader, 'language'>, hour: number): string =>
+  new Date(2000, 0, 1, hour).toLocaleTimeString(language === 'es' ? 'es-US' : language, {
     hour: 'numeric',
-    ...(spoken.value === 'en-US' ? {} : { minute: '2-digit' }),
+    ...(language === 'en-GB' ? { minute: '2-digit' } : {}),
   })
+export const hourWords = (hour: number): string => hourIn(HERE, hour)
 
 /** Hours as they are typed, "5-10, 17-20"; undefined where they cannot be read. */
 export function readHours(typed: string): [from: number, to: number][] | undefined {

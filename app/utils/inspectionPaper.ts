@@ -1,35 +1,35 @@
-import { figure, showText, type UnitSystem } from '#core/measure/figure'
+import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import type { DoneWorkLine, Inspection, InspectedZone } from '#core/job/inspection'
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
 import type { Day } from '#core/measure/calendar'
-import { shortDay } from './days'
 import { oneDecimal } from './oneDecimal'
 import type { Paper, PaperBlock } from './paper'
-import { t, tell } from './words'
+import type { Reader } from './words'
 
 export interface InspectionPaperOf {
   address: string
   firm: string
   today: Day
-  units: UnitSystem
+  /** Who reads it. */
+  reader: Reader
   pictures: { src: string; says: string }[]
 }
 
 const percent = (share: number) => Math.round(share * 100)
 
-function zonesTable({ zones }: Inspection, { today, units }: InspectionPaperOf): PaperBlock {
+function zonesTable({ zones }: Inspection, { today, reader: { t, text, days } }: InspectionPaperOf): PaperBlock {
   const share = (of: number) => `${percent(of)}%`
   const now = ({ cover }: InspectedZone) =>
     cover
-      ? t('inspection.seenOn', { share: share(cover.share), day: shortDay(cover.seenOn, today) })
+      ? t('inspection.seenOn', { share: share(cover.share), day: days.shortDay(cover.seenOn, today) })
       : t('inspection.notMeasured')
   const counted = zones.some(({ count }) => count)
   const countOf = ({ count }: InspectedZone) =>
     count
       ? t('inspection.countOf', {
           mean: oneDecimal(count.interval.mean),
-          frame: showText(figure('depthMm', count.frameMm), units),
+          frame: text(figure('depthMm', count.frameMm)),
           low: oneDecimal(count.interval.low),
           high: oneDecimal(count.interval.high),
         })
@@ -55,11 +55,11 @@ function zonesTable({ zones }: Inspection, { today, units }: InspectionPaperOf):
   }
 }
 
-function promiseBlock(of: Inspection, { today }: InspectionPaperOf): PaperBlock {
+function promiseBlock(of: Inspection, { today, reader: { t, days } }: InspectionPaperOf): PaperBlock {
   const { promised, came, mowings, stands, sownOn } = of
   if (!promised) return { kind: 'text', text: t('inspection.notConfirmed') }
-  const day = (on: Day | null) => (on ? shortDay(on, today) : '')
-  const seen = (on: Day | null) => (on ? shortDay(on, today) : t('inspection.notRecorded'))
+  const day = (on: Day | null) => (on ? days.shortDay(on, today) : '')
+  const seen = (on: Day | null) => (on ? days.shortDay(on, today) : t('inspection.notRecorded'))
   return {
     kind: 'table',
     name: t('inspection.promised'),
@@ -89,17 +89,16 @@ function promiseBlock(of: Inspection, { today }: InspectionPaperOf): PaperBlock 
   }
 }
 
-const usesOf = ({ uses }: DoneWorkLine, units: UnitSystem) =>
+const usesOf = ({ uses }: DoneWorkLine, { tell, text }: Reader) =>
   uses
-    .map(
-      ({ words, matter, amount }) =>
-        `${tell(words)}, ${showText(figure(STOCK_QUANTITY[kindOf(matter)], amount), units)}`,
-    )
+    .map(({ words, matter, amount }) => `${tell(words)}, ${text(figure(STOCK_QUANTITY[kindOf(matter)], amount))}`)
     .join('; ')
 
 /** The page a client is given at the end of a job. */
 export function inspectionPaper(inspection: Inspection, of: InspectionPaperOf): Paper {
-  const { address, firm, today, units, pictures } = of
+  const { address, firm, today, reader, pictures } = of
+  const { t, tell } = reader
+  const shortDay = reader.days.shortDay
   const { stands, sownOn, on, done, next } = inspection
   const [sown, seen] = [shortDay(sownOn, today), shortDay(on, today)]
   return {
@@ -130,7 +129,7 @@ export function inspectionPaper(inspection: Inspection, of: InspectionPaperOf): 
         kind: 'table',
         name: t('inspection.done'),
         head: [t('inspection.work'), t('inspection.day'), t('inspection.used')],
-        rows: done.map((line) => [tell(line.name), shortDay(line.on, today), usesOf(line, units)]),
+        rows: done.map((line) => [tell(line.name), shortDay(line.on, today), usesOf(line, reader)]),
       },
       { kind: 'heading', text: t('inspection.next') },
       {

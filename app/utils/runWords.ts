@@ -1,8 +1,8 @@
 import type { ZoneWatering } from '#core/water/programme'
-import { t } from './words'
+import { HERE, type Reader } from './words'
 
 /** How long an irrigation zone runs, in words. */
-export const runWords = (run: ZoneWatering['run']): string =>
+export const runWords = (run: ZoneWatering['run'], { t }: Pick<Reader, 't'> = HERE): string =>
   !run
     ? t('water.nobody')
     : run.runs > 1

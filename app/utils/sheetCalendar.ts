@@ -1,7 +1,7 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics'
 import { addDays, type Day } from '#core/measure/calendar'
 import type { PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
-import { t } from './words'
+import { HERE, type Reader } from './words'
 
 interface CalendarOf {
   sowOn: Day
@@ -9,6 +9,8 @@ interface CalendarOf {
   place: string
   /** How long a zone runs, in words. */
   minutesOf: (run: ZoneWatering['run']) => string
+  /** Who reads it; whoever sits at the screen where left out. */
+  reader?: Reader
 }
 
 const dateOf = (day: Day): [number, number, number] => {
@@ -27,7 +29,10 @@ function turnsOf({ zones }: PhasePlan): [hour: number, zones: ZoneWatering[]][] 
 }
 
 /** Each watering of a phase comes back on its days, by the clock of whoever reads it. */
-function watering(phase: PhasePlan, { sowOn, jobId, place, minutesOf }: CalendarOf): EventAttributes[] {
+function watering(
+  phase: PhasePlan,
+  { sowOn, jobId, place, minutesOf, reader: { t } = HERE }: CalendarOf,
+): EventAttributes[] {
   const from = Math.round(phase.from.middle)
   const days = phase.to ? Math.round(phase.to.middle) - from : LAST_PHASE_DAYS
   const count = Math.ceil(days / phase.everyDays)
@@ -52,6 +57,7 @@ function watering(phase: PhasePlan, { sowOn, jobId, place, minutesOf }: Calendar
 
 /** The client's sheet as events that calendar programs read: each watering, and what to expect when. @throws Error where none can be made of it */
 export function sheetCalendar(programme: WateringProgramme, of: CalendarOf): string {
+  const { t } = of.reader ?? HERE
   const allDay = (code: string, title: string, days: number): EventAttributes => ({
     uid: `${of.jobId}-${code}@upper-sill`,
     title,

@@ -1,14 +1,15 @@
 import { computed, shallowRef } from 'vue'
 import { SaidError, type Message } from '#core/explain/message'
 import { saidIn } from '#contract/said'
-import type { UnitSystem } from '#core/measure/figure'
+import { showText, type Figure, type UnitSystem } from '#core/measure/figure'
 import type { DayWords } from '#words/days'
-import type { Differences, Language, MessageKey } from '#words/message'
+import type { Differences, Language, MessageKey, SheetLanguage } from '#words/message'
 import { tellerOf, type Part, type Teller, type Values } from '#words/teller'
 
-const DIFFERENCES: Record<Language, () => Promise<Differences>> = {
+const DIFFERENCES: Record<SheetLanguage, () => Promise<Differences>> = {
   'en-US': () => Promise.resolve({}),
   'en-GB': () => import('#words/en-GB.json').then(({ default: differences }) => differences),
+  es: () => import('#words/es.json').then(({ default: differences }) => differences),
 }
 
 const speaking = shallowRef<{ language: Language; teller: Teller }>({ language: 'en-US', teller: tellerOf('en-US') })
@@ -41,4 +42,41 @@ export async function speak(next: Language): Promise<void> {
 /** From here on figures inside of messages are told in these units. */
 export function countIn(units: UnitSystem): void {
   counting.value = units
+}
+
+/** Words for who reads: whoever sits at the screen, or a client on paper. */
+export interface Reader {
+  readonly language: SheetLanguage
+  readonly units: UnitSystem
+  readonly days: DayWords
+  t: (key: MessageKey, values?: Values) => string
+  tell: (message: Message) => string
+  text: (figure: Figure) => string
+}
+
+const readerBy = (told: () => { language: SheetLanguage; teller: Teller; units: UnitSystem }): Reader => {
+  const text: Reader['t'] = (key, values) => told().teller.text(key, values, told().units)
+  return {
+    get language() {
+      return told().language
+    },
+    get units() {
+      return told().units
+    },
+    get days() {
+      return told().teller.days
+    },
+    t: text,
+    tell: ({ key, values }) => text(key, values),
+    text: (figure) => showText(figure, told().units),
+  }
+}
+
+/** Whoever sits at the screen. */
+export const HERE: Reader = readerBy(() => ({ ...speaking.value, units: counting.value }))
+
+/** Somebody who reads another language or counts in other units. */
+export async function readerOf(language: SheetLanguage, units: UnitSystem): Promise<Reader> {
+  const teller = tellerOf(language, await DIFFERENCES[language]())
+  return readerBy(() => ({ language, teller, units }))
 }

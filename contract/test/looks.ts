@@ -76,7 +76,7 @@ const JOB_ID = '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e09'
 /** What a lawn has of its first job, over all its zones. */
 export function oneJob({
   zones,
-}: Pick<Look, 'zones'>): Pick<Lawn, 'clientId' | 'surveyedOn' | 'job' | 'jobs' | 'sameClient'> {
+}: Pick<Look, 'zones'>): Pick<Lawn, 'clientId' | 'clientReads' | 'surveyedOn' | 'job' | 'jobs' | 'sameClient'> {
   const brief = {
     id: JOB_ID,
     number: 1,
@@ -89,6 +89,7 @@ export function oneJob({
   }
   return {
     clientId: JOB_ID,
+    clientReads: { language: null, units: null },
     surveyedOn: null,
     sameClient: [],
     jobs: [{ ...brief, marks: [] }],

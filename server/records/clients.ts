@@ -1,4 +1,5 @@
-import { oneAtATime, type Queryable } from './db'
+import type { ClientReads } from '#contract/firm'
+import { inFirm, oneAtATime, type Queryable } from './db'
 
 /** The client of a firm by name, there from now on. */
 export async function clientNamed(client: Queryable, firmId: string, name: string): Promise<string> {
@@ -39,6 +40,17 @@ export async function giveToClient(client: Queryable, firmId: string, lawnId: st
     await clientNamed(client, firmId, name),
   ])
   await forgetClients(client, firmId)
+}
+
+/** How the client of a lawn reads, on all lawns of theirs. */
+export async function clientReads(firmId: string, lawnId: string, { language, units }: ClientReads): Promise<void> {
+  await inFirm(firmId, (client) =>
+    client.query(
+      `update clients set language = $3, units = $4
+        where firm_id = $1 and id = (select client_id from lawns where firm_id = $1 and id = $2)`,
+      [firmId, lawnId, language, units],
+    ),
+  )
 }
 
 /** Clients without a lawn are nobody's any more. */

@@ -48,7 +48,8 @@ const JOBS = `(select json_agg(json_build_object('id', j.id, 'number', j.number,
  * Everything of a lawn in one question, so that it is of one moment. The job in view is `viewed`, as the caller joins it.
  */
 export const LAWN_COLUMNS = `
-  select l.id, l.version, l.client_id as "clientId", c.name as client, l.address, l.lat_deg as "latDeg",
+  select l.id, l.version, l.client_id as "clientId", c.name as client,
+    json_build_object('language', c.language, 'units', c.units) as "clientReads", l.address, l.lat_deg as "latDeg",
     l.lon_deg as "lonDeg", l.height_m as "heightM", l.station_id as "stationId", l.grows_now as "growsNow",
     l.texture, l.nothing_put_on as "nothingPutOn", l.soil_test as "soilTest", l.water, l.access, l.wishes, l.underlay, l.typed_as as "typedAs",
     l.updated_at as "savedAt", p.name as "savedBy", l.surveyed_on as "surveyedOn",

@@ -61,6 +61,12 @@ describe('what is seen after sowing', () => {
     expect(kept3).toMatchObject({ kind: 'rain', rainMm: 14.5, zoneId: null, by: 'client' })
     const flood = await call('POST', path(lawn, 'seen'), { ...rain, id: randomUUID(), rainMm: 4000 })
     expect([flood.status, Object.keys(flood.body.error.fields ?? {})]).toEqual([422, ['rainMm']])
+    // A visit is of the whole lawn, and answers what it asks.
+    const visit = { id: randomUUID(), kind: 'visit', seenOn: TODAY, task: 'mow', answers: { tug: false, height: 61 } }
+    const kept4 = (await call<Lawn>('POST', path(lawn, 'seen'), visit)).body.seen.at(-1)
+    expect(kept4).toMatchObject({ ...visit, zoneId: null })
+    const other = await call('POST', path(lawn, 'seen'), { ...visit, id: randomUUID(), answers: { moles: true } })
+    expect([other.status, Object.keys(other.body.error.fields ?? {})]).toEqual([422, ['answers']])
     const far = await call('POST', path(lawn, 'seen'), { ...told, id: randomUUID(), at: [9000, 0] })
     expect([far.status, Object.keys(far.body.error.fields ?? {})[0]]).toEqual([422, 'at.0'])
   })

@@ -5,6 +5,7 @@ import ts from 'typescript'
 import { expect, test } from 'vitest'
 import british from '../en-GB.json' with { type: 'json' }
 import catalogue from '../en-US'
+import spanish from '../es.json' with { type: 'json' }
 import { TAGS } from '../teller'
 
 const flat = (rooms: Record<string, Record<string, string>>): Record<string, string> =>
@@ -87,4 +88,17 @@ test('British English differs only in messages there are, in what it says, and i
     expect([key, text !== american[key] && american[key] !== undefined]).toEqual([key, true])
     expect([key, wants(text)]).toEqual([key, wants(american[key]!)])
   }
+})
+
+test('the watering sheet is whole in Spanish, wants the same values, and nothing else is told in it', () => {
+  // What the sheet and its calendar say beside names of the firm's own: their messages, days, and how often and how long.
+  const sheet = Object.keys(american).filter(
+    (key) =>
+      (/^water\.(sheet|ics)[A-Z]/.test(key) && key !== 'water.sheetInSpanish') ||
+      /^water\.(minutesOf|cycleSoak|nobody|weekly|everyDays?)$/.test(key) ||
+      key.startsWith('days.'),
+  )
+  expect(Object.keys(spanish).sort()).toEqual(sheet.sort())
+  for (const [key, text] of Object.entries<string>(spanish))
+    expect([key, wants(text)]).toEqual([key, wants(american[key]!)])
 })

@@ -3,6 +3,7 @@ import { joined, lowered, longDay, say, shortDay, weekdayName } from '#core/expl
 import { toDay } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import british from '../en-GB.json' with { type: 'json' }
+import spanish from '../es.json' with { type: 'json' }
 import catalogue from '../en-US'
 import type { MessageKey } from '../message'
 import { isWorked, tellerOf, type Values } from '../teller'
@@ -43,6 +44,19 @@ describe('a message', () => {
     expect(() => us('operations.windOf')).toThrow()
     expect(() => us('operations.nobodySaidThis' as MessageKey)).toThrow(/nobodySaidThis/)
   })
+})
+
+test('days in Spanish are as Intl has them', () => {
+  // Against the CLDR data of Node: weekdays and months of Spanish, by their full names.
+  const inSpanish = tellerOf('es', spanish).days
+  for (const day of Array.from({ length: 12 }, (_, i) => toDay(`2026-${String(i + 1).padStart(2, '0')}-0${(i % 9) + 1}`))) {
+    const date = new Date(`${day}T12:00:00Z`)
+    const said = (options: Intl.DateTimeFormatOptions) => date.toLocaleDateString('es', { ...options, timeZone: 'UTC' })
+    expect(inSpanish.monthName(day)).toBe(said({ month: 'long' }))
+    expect(inSpanish.weekdayName(day)).toBe(said({ weekday: 'long' }))
+    expect(inSpanish.longDay(day)).toBe(said({ weekday: 'long', day: 'numeric', month: 'long' }).replace(',', ''))
+    expect(said({ month: 'short' })).toContain(inSpanish.shortDay(day).split(' ')[1])
+  }
 })
 
 test('days are said as people of a language say them', () => {

@@ -1,11 +1,22 @@
 <script setup lang="ts">
+import type { Lawn } from '#contract/lawn'
 import type { Inspection } from '#core/job/inspection'
 import type { Photo } from '#contract/photo'
 
 /** The final inspection as the client gets it: before and now by pictures that are chosen, then figures, work, and what is next. */
-const props = defineProps<{ inspection: Inspection; lawnId: string; address: string; jobId: string }>()
+const props = defineProps<{
+  inspection: Inspection
+  lawn: Pick<Lawn, 'id' | 'clientReads'>
+  jobId: string
+  address: string
+}>()
 const context = useContextStore()
-const { photos, pictureOf } = usePhotos(props.lawnId)
+/** The page is told in English; its units and its English are the client's. */
+const reader = useClientReader(() => {
+  const { language, units } = props.lawn.clientReads
+  return { clientReads: { language: language === 'es' ? null : language, units } }
+})
+const { photos, pictureOf } = usePhotos(props.lawn.id)
 const dated = computed(() =>
   photos.value.filter(({ takenOn }) => takenOn).toSorted((a, b) => (a.takenOn! < b.takenOn! ? -1 : 1)),
 )
@@ -15,7 +26,8 @@ const chosen = reactive<{ before?: string; now?: string }>({})
 /** The latest of each until another is chosen. */
 const pick = (of: Photo[], id: string | undefined) =>
   id === 'none' ? undefined : (of.find((photo) => photo.id === id) ?? of.at(-1))
-const says = ({ takenOn, note }: Photo) => [shortDay(takenOn!, context.today), note].filter(Boolean).join(', ')
+const says = ({ takenOn, note }: Photo) =>
+  [reader.value.days.shortDay(takenOn!, context.today), note].filter(Boolean).join(', ')
 const choices = (of: Photo[]) => [
   ...of.map((photo) => ({ value: photo.id, label: says(photo) })),
   { value: 'none', label: t('inspection.noPicture') },
@@ -25,8 +37,8 @@ const pictures = computed(() => {
   const shown = (photo: Photo | undefined, words: string) =>
     photo ? [{ src: pictureOf(photo.id, 'whole'), says: words }] : []
   return [
-    ...shown(was, was ? t('inspection.pictureBefore', { day: says(was) }) : ''),
-    ...shown(is, is ? t('inspection.pictureNow', { day: says(is) }) : ''),
+    ...shown(was, was ? reader.value.t('inspection.pictureBefore', { day: says(was) }) : ''),
+    ...shown(is, is ? reader.value.t('inspection.pictureNow', { day: says(is) }) : ''),
   ]
 })
 /** Asked where there is something to choose from. */
@@ -41,7 +53,7 @@ const paper = computed(() =>
     address: props.address,
     firm: context.firm?.name ?? '',
     today: context.today,
-    units: context.units,
+    reader: reader.value,
     pictures: pictures.value,
   }),
 )
@@ -57,6 +69,8 @@ const paper = computed(() =>
           @update:model-value="chosen[which] = $event"
       /></UFormField>
     </div>
+    <div class="screen-only"><ClientReads :lawn /></div>
+    <p v-if="lawn.clientReads.language === 'es'" class="caution screen-only">{{ t('inspection.inEnglish') }}</p>
     <PaperPage :paper="paper" :name="`inspection-${jobId.slice(0, 8)}`"><slot /></PaperPage>
   </div>
 </template>

@@ -2,7 +2,7 @@
 import { isRight, type Paper } from '~/utils/paper'
 
 /** A page for a client: black on white, as it prints, with its PDF. The view it stands in may have a print button of its own. */
-const props = defineProps<{ paper: Paper; name: string; label?: string; printsElsewhere?: boolean }>()
+const props = defineProps<{ paper: Paper; name: string; label?: string; lang?: string; printsElsewhere?: boolean }>()
 const context = useContextStore()
 const busy = ref(false)
 const failed = ref(false)
@@ -22,7 +22,7 @@ const print = () => window.print()
 <template>
   <section class="paper" :aria-label="label ?? paper.title">
     <header>
-      <h2>{{ paper.title }}</h2>
+      <h2 :lang="lang">{{ paper.title }}</h2>
       <span class="screen-only">
         <slot />
         <UButton v-if="!printsElsewhere" size="sm" variant="outline" icon="i-lucide-printer" @click="print">{{

@@ -68,8 +68,8 @@ onMounted(() => heading.value?.focus())
         <span class="small">{{ t('watch.visitExpects') }}</span> {{ tell(question.expects) }}
       </p>
       <div v-if="question.figure" class="figure">
-        <UFormField :label="tell(question.asks)" :help="unit(question.figure.quantity)" :error="misread"
-          ><UInput v-model="typed" size="xl" maxlength="30" inputmode="decimal"
+        <UFormField :help="unit(question.figure.quantity)" :error="misread || undefined"
+          ><UInput v-model="typed" size="xl" maxlength="30" inputmode="decimal" :aria-label="tell(question.asks)"
         /></UFormField>
         <UButton type="submit" color="primary" size="lg">{{ t('watch.visitNext') }}</UButton>
       </div>
@@ -86,7 +86,7 @@ onMounted(() => heading.value?.focus())
       <p v-if="task.operation.caution && !holds" class="caution">{{ tell(task.operation.caution) }}</p>
       <p v-if="errors.answers" class="problem" role="alert">{{ errors.answers }}</p>
       <p v-if="!holds && !marks" class="small">{{ t('watch.visitThenDo') }}</p>
-      <UButton type="submit" color="primary" size="lg" :loading="busy">{{
+      <UButton type="submit" color="primary" size="lg" block :loading="busy">{{
         marks ? t('watch.visitMark', { done: capital(tell(task.operation.done)) }) : t('watch.visitSave')
       }}</UButton>
     </template>
@@ -129,7 +129,7 @@ onMounted(() => heading.value?.focus())
 .foot {
   display: flex;
   gap: 10px;
-  align-items: end;
+  align-items: start;
   flex-wrap: wrap;
 }
 @media (max-width: 700px) {

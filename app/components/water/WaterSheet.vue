@@ -3,7 +3,7 @@ import { addDays, type Day } from '#core/measure/calendar'
 import { ROUNDS_A_DAY } from '#core/job/decision/practiceFigures'
 import type { Lawn } from '#contract/lawn'
 import type { Paper, PaperBlock } from '~/utils/paper'
-import { hourWords } from '~/utils/hourWords'
+import { hourIn } from '~/utils/hourWords'
 import type { WateringProgramme } from '#core/water/programme'
 
 /** One page for who waters: when and how long by tap, boxes to tick, what to do in rain, and what to expect. */
@@ -12,7 +12,12 @@ const context = useContextStore()
 const { shown } = useLawn()
 /** Waterings a day that are the firm's own. */
 const ours = computed(() => (shown.value ? ROUNDS_A_DAY[shown.value.practices.wateringRounds] : 0))
-const { dayOf, oftenOf, minutesOf, wet } = useWatering(() => props)
+const reader = useClientReader(() => props.lawn)
+const { dayOf, oftenOf, minutesOf, wet } = useWatering(
+  () => props,
+  () => reader.value,
+)
+const hourWords = (hour: number) => hourIn(reader.value, hour)
 /** Days of boxes, and so many of them side by side. */
 const [MOST_DAYS, ABREAST] = [42, 14]
 const weeks = computed(() => {
@@ -31,12 +36,19 @@ const hoursOfZone = (id: string) =>
     .join(', ')
 function saveCalendar(): void {
   const { id, job, address, client } = props.lawn
-  const text = sheetCalendar(props.watering, { sowOn: props.sowOn, jobId: job.id, place: address || client, minutesOf })
+  const text = sheetCalendar(props.watering, {
+    sowOn: props.sowOn,
+    jobId: job.id,
+    place: address || client,
+    minutesOf,
+    reader: reader.value,
+  })
   saveFile(text, `watering-${id.slice(0, 8)}.ics`, 'text/calendar')
 }
 const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
 const paper = computed((): Paper => {
   const { lawn, watering } = props
+  const { t } = reader.value
   const text = (words: string, as?: 'small' | 'strong'): PaperBlock => ({
     kind: 'text',
     text: words,
@@ -79,9 +91,27 @@ const paper = computed((): Paper => {
 </script>
 
 <template>
-  <PaperPage :paper="paper" :name="`watering-${lawn.id.slice(0, 8)}`" :label="t('water.sheet')" prints-elsewhere>
-    <UButton size="sm" variant="outline" icon="i-lucide-calendar-plus" @click="saveCalendar">{{
-      t('water.calendar')
-    }}</UButton>
-  </PaperPage>
+  <div class="client">
+    <ClientReads :lawn />
+    <PaperPage
+      :paper="paper"
+      :lang="reader.language"
+      :name="`watering-${lawn.id.slice(0, 8)}`"
+      :label="t('water.sheet')"
+      prints-elsewhere
+    >
+      <UButton size="sm" variant="outline" icon="i-lucide-calendar-plus" @click="saveCalendar">{{
+        t('water.calendar')
+      }}</UButton>
+    </PaperPage>
+  </div>
 </template>
+
+<style scoped>
+.client {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+  align-content: start;
+}
+</style>

@@ -1,8 +1,12 @@
 import ICAL from 'ical.js'
 import { describe, expect, test } from 'vitest'
 import { toDay } from '#core/measure/calendar'
+import { figure } from '#core/measure/figure'
 import { wateringProgramme, type Ending, type WateredBed } from '#core/water/programme'
 import { sheetCalendar } from '../sheetCalendar'
+import { hourIn } from '../hourWords'
+import { runWords } from '../runWords'
+import { readerOf } from '../words'
 
 const at = (middle: number): Ending => ({ early: middle - 2, middle, late: middle + 2 })
 const bed: WateredBed = {
@@ -78,4 +82,23 @@ describe('the calendar of a watering sheet, read back by ical.js', () => {
     const ids = events.map(({ uid }) => uid)
     expect(new Set(ids).size).toBe(ids.length)
   })
+})
+
+test('a client who reads Spanish and counts in millimetres has both, on paper and in the calendar', async () => {
+  const reader = await readerOf('es', 'metric')
+  const spanish = sheetCalendar(programme, {
+    sowOn: toDay('2026-10-20'),
+    jobId: '5f0c9a52-6a1e-4d7f-9a53-1f3f0a6f0e09',
+    place: '3 Lark Bank, Pellmoor',
+    minutesOf: (run) => runWords(run, reader),
+    reader,
+  })
+  const titles = new ICAL.Component(ICAL.parse(spanish) as unknown[])
+    .getAllSubcomponents('vevent')
+    .map((one) => String(one.getFirstPropertyValue('summary')))
+  expect(new Set(titles.filter((title) => title.startsWith('Regar')))).toEqual(new Set(['Regar la semilla nueva']))
+  expect(titles.some((title) => /[Ww]ater|seed|mow/.test(title))).toBe(false)
+  expect(titles).toHaveLength(events.length)
+  expect(hourIn(reader, 6)).toMatch(/^6(:00)?\sa\.\s?m\.$/)
+  expect(reader.t('water.weekly', { depth: reader.text(figure('waterMm', 25)) })).toBe('25 mm por semana')
 })

@@ -24,7 +24,7 @@ const waits = computed(() => !plan.value?.glance && !sill.problem && !sill.lacks
   </section>
   <div v-else-if="lawn && inspection" class="page">
     <p v-if="inspection.stands.verdict === 'not seen'" class="caution">{{ t('inspection.measureFirst') }}</p>
-    <InspectionPaper :inspection :lawn-id="lawn.id" :job-id="lawn.job.id" :address="lawn.address || lawn.client" />
+    <InspectionPaper :inspection :lawn :job-id="lawn.job.id" :address="lawn.address || lawn.client" />
     <aside class="panel then">
       <p>{{ t('inspection.afterClose') }}</p>
       <UButton color="primary" :to="stepTo('jobs')">{{ t('inspection.toJobs') }}</UButton>

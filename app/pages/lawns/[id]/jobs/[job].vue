@@ -7,6 +7,7 @@ const route = useRoute()
 const id = String(route.params.id)
 const jobId = String(route.params.job)
 const store = useLawnsStore()
+const { lawn } = useLawn()
 const { busy, message, send } = useSend()
 const problem = ref<Problem>()
 const { data: record } = await useAsyncData(`record-${jobId}`, async () => {
@@ -29,11 +30,11 @@ async function reopen(): Promise<void> {
     </p>
     <template v-if="record">
       <JobRecord :record="record" />
-      <details v-if="record.kept.inspection" class="paper">
+      <details v-if="record.kept.inspection && lawn" class="paper">
         <summary>{{ t('inspection.titleOf') }}</summary>
         <InspectionPaper
           :inspection="record.kept.inspection"
-          :lawn-id="id"
+          :lawn="lawn"
           :job-id="jobId"
           :address="record.ground.address || record.ground.client"
         />
