@@ -58,6 +58,44 @@ test('the sheet for the client prints alone, on a phone as well', async ({ page,
   await expect(page.getByRole('button', { name: 'Print the sheet' })).toBeHidden()
 })
 
+test('a client who reads Spanish has the sheet, its file and its PDF in Spanish, and everybody else as before', async ({
+  page,
+  request,
+}) => {
+  const lawn = await lawnNamed(request, 'Odell')
+  await open(page, `/lawns/${lawn.id}/water`)
+  const sheet = page.getByRole('region', { name: 'Watering sheet for the client' })
+  await page.getByLabel('The client reads').click()
+  await page.getByRole('option', { name: 'Spanish' }).click()
+  await expect(sheet.getByRole('heading')).toHaveText('Riegue la semilla nueva')
+  await expect(sheet.getByRole('heading')).toHaveAttribute('lang', 'es')
+  await page.getByLabel('and counts in').click()
+  await page.getByRole('option', { name: 'meters and grams' }).click()
+  expect(await barriers(page)).toEqual([])
+  const [asPdf] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'Save as PDF' }).click(),
+  ])
+  const words = await pdfText(await asPdf.path())
+  expect(words).toContain('Marque cada riego')
+  expect(words).not.toMatch(/Tick each|water the/i)
+  const [asFile] = await Promise.all([
+    page.waitForEvent('download'),
+    sheet.getByRole('button', { name: 'Calendar file' }).click(),
+  ])
+  expect(readFileSync(await asFile.path(), 'utf8')).toContain('Regar la semilla nueva')
+  // Of the client, and there for who opens it next; other clients read as the firm does.
+  await open(page, `/lawns/${lawn.id}/water`)
+  await expect(sheet).toContainText('Marque cada riego')
+  expect((await lawnNamed(request, 'Halloran')).clientReads).toEqual({ language: null, units: null })
+  for (const label of ['The client reads', 'and counts in']) {
+    await page.getByLabel(label).click()
+    await page.getByRole('option', { name: 'As the firm' }).click()
+    await expect(page.getByLabel(label)).toHaveText(/As the firm/)
+  }
+  await expect(sheet).toContainText('Tick each watering')
+})
+
 test('a job without seed or without a day says why nothing is to be watered', async ({ page, request }) => {
   await open(page, `/lawns/${(await lawnNamed(request, 'Tamsin Varga')).id}/water`)
   await expect(page.getByText(/sows nothing that has to be kept wet/)).toBeVisible()

@@ -11,7 +11,7 @@ import {
 /** A question to the worker: a picture with the corners of its frame, or another threshold for the one it has. */
 export interface CoverAsked {
   number: number
-  picture?: { bitmap: ImageBitmap; corners: Corners }
+  picture?: { file: Blob; corners: Corners }
   frameMm: number
   /** A threshold by hand; the picture's own where left out. */
   threshold?: number
@@ -19,6 +19,7 @@ export interface CoverAsked {
 export type CoverAnswer = { number: number } & (
   | { kind: 'found'; cover: GreenCover; patches: number; size: number; marked: Uint8ClampedArray<ArrayBuffer> }
   | { kind: 'no frame' }
+  | { kind: 'damaged' }
   | { kind: 'failed'; message: string }
 )
 
@@ -26,7 +27,10 @@ export type CoverAnswer = { number: number } & (
 const LONGEST_PX = 1600
 let seen: GroundSeen | undefined
 
-function read({ bitmap, corners }: NonNullable<CoverAsked['picture']>): GroundSeen {
+async function read({ file, corners }: NonNullable<CoverAsked['picture']>): Promise<GroundSeen | undefined> {
+  // Opened here: the screen has nothing to carry, however large it is.
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => undefined)
+  if (!bitmap) return undefined
   const scale = Math.min(1, LONGEST_PX / Math.max(bitmap.width, bitmap.height))
   const [width, height] = [bitmap.width, bitmap.height].map((side) => Math.max(1, Math.round(side * scale)))
   const context = new OffscreenCanvas(width!, height!).getContext('2d', { willReadFrequently: true })
@@ -46,7 +50,7 @@ function marked({ pixels, excessGreen }: GroundSeen, threshold: number): Uint8Cl
   return out
 }
 
-self.onmessage = ({ data }: MessageEvent<CoverAsked>) => {
+async function answer(data: CoverAsked): Promise<void> {
   const { number, picture, frameMm, threshold } = data
   const say = (answer: CoverAnswer, transfer: Transferable[] = []) => {
     self.postMessage(answer, { transfer })
@@ -56,7 +60,10 @@ self.onmessage = ({ data }: MessageEvent<CoverAsked>) => {
       say({ number, kind: 'no frame' })
       return
     }
-    if (picture) seen = read(picture)
+    if (picture) {
+      seen = await read(picture)
+      if (!seen) say({ number, kind: 'damaged' })
+    }
     if (!seen) return
     const cover = greenCover(seen, threshold)
     const shown = marked(seen, cover.threshold)
@@ -65,4 +72,10 @@ self.onmessage = ({ data }: MessageEvent<CoverAsked>) => {
   } catch (error) {
     say({ number, kind: 'failed', message: (error as Error).message })
   }
+}
+
+/** One after the other: a threshold is of the picture that was asked for before it. */
+let before = Promise.resolve()
+self.onmessage = ({ data }: MessageEvent<CoverAsked>) => {
+  before = before.then(() => answer(data))
 }

@@ -29,14 +29,14 @@ function wordsOf(note: SeenNote): string {
   if (note.kind === 'rain') return t('watch.noteRain', { rain: text(figure('waterMm', note.rainMm)) })
   if (note.kind === 'visit') {
     const operation = operationOf(note.task)
-    const answers = Object.entries(note.answers).flatMap(([code, answer]) => {
-      const asked = operation?.asks?.find((one) => one.code === code)
-      if (!asked) return []
+    const answers = (operation?.asks ?? []).flatMap(({ code, asks, figure: of }) => {
+      const answer = note.answers[code]
+      if (answer === undefined) return []
       const words =
         typeof answer === 'number'
-          ? text(figure(asked.figure!.quantity, answer, 2))
+          ? of && text(figure(of.quantity, answer, 2))
           : t(answer ? 'watch.visitYes' : 'watch.visitNo')
-      return [t('watch.noteAnswer', { question: tell(asked.asks), answer: words })]
+      return [t('watch.noteAnswer', { question: tell(asks), answer: words })]
     })
     return t('watch.noteVisit', { name: operation ? tell(operation.name) : '', answers: answers.join(' ') })
   }

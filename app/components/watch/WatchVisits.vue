@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { markSchema, type NewMark } from '#contract/work'
+import { addDays } from '#core/measure/calendar'
 import type { Task } from '#core/job/schedule/schedule'
 
 /** Follow-up of the plan in its order: what was done, what is next, and what comes. */
@@ -14,9 +15,13 @@ const visits = computed(() =>
 )
 /** Visits that only look are done by having looked; what asks for more is marked in Do. */
 const isLook = ({ operation }: Task) => operation.watchesSeedlings === true
-/** What asks something on the spot is begun there: the next of them, and whatever is due. */
-const isAsked = ({ asks, key, to, earliest }: Task) =>
-  asks.length > 0 && (to <= context.today || (key === props.nextKey && earliest <= context.today))
+/** Who stands there anyway begins what is due in so many days. */
+const SOON_DAYS = 3
+/** What asks something on the spot is begun there: the next of them, and whatever is due or nearly so. */
+const isAsked = ({ asks, done, key, to, earliest }: Task) =>
+  asks.length > 0 &&
+  !done &&
+  (to <= addDays(context.today, SOON_DAYS) || (key === props.nextKey && earliest <= context.today))
 function mark(task: Task): void {
   const told = markSchema.safeParse({ id: crypto.randomUUID(), task: task.key, doneOn: context.today })
   if (told.success) emit('mark', told.data)

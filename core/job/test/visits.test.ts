@@ -59,7 +59,7 @@ describe('the questions of every visit', () => {
   test('answers that nobody asked for, of another kind or out of bounds, are none', () => {
     const { asks } = MOW
     expect(answersFit(asks, { [STANDING_LEAVES]: 80, tug: true })).toBe(true)
-    for (const answers of [
+    for (const answers of <VisitAnswers[]>[
       {},
       { tug: 1 },
       { [STANDING_LEAVES]: true },
