@@ -1,4 +1,4 @@
-import { addDays, type Day } from '#core/measure/calendar'
+import { addDays, daysBetween, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import { L_PER_M3 } from '#core/measure/units'
@@ -26,7 +26,43 @@ export function useWatering(
   /** What water costs at the firm's planning price. */
   const costOf = (litres: number) =>
     showMoney(Math.round((litres / L_PER_M3) * context.firmRecord.planning.water), context.currency)
+  const endsOf = ({ endedBy }: PhasePlan) =>
+    endedBy === 'leaf'
+      ? t('water.wetEnds', { leaf: text(figure('depthMm', 25)) })
+      : endedBy === 'up'
+        ? t('water.wetEndsUp')
+        : endedBy === 'six weeks'
+          ? t('water.wetEndsWeeks')
+          : endedBy === 'mowing'
+            ? t('water.seedlingEnds')
+            : endedBy === 'fourth mowing'
+              ? t('water.rootingEnds')
+              : t('water.establishedEnds')
+  const nameOf = ({ code }: PhasePlan) =>
+    ({
+      wet: t('water.wet'),
+      seedling: t('water.seedling'),
+      rooting: t('water.rooting'),
+      established: t('water.established'),
+    })[code]
+  /** The phase that a day is in; before sowing the first. */
+  const phaseOn = (day: Day): PhasePlan => {
+    const { watering, sowOn } = given()
+    const since = daysBetween(sowOn, day)
+    return watering.phases.findLast(({ from }) => Math.round(from.middle) <= since) ?? watering.phases[0]!
+  }
   const wet = computed(() => given().watering.phases[0]!)
   const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
-  return { dayOf, about, costOf, oftenOf, minutesOf: (run: ZoneWatering['run']) => runWords(run, reader()), wet, worst }
+  return {
+    nameOf,
+    endsOf,
+    phaseOn,
+    dayOf,
+    about,
+    costOf,
+    oftenOf,
+    minutesOf: (run: ZoneWatering['run']) => runWords(run, reader()),
+    wet,
+    worst,
+  }
 }

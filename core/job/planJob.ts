@@ -23,7 +23,7 @@ import { wateringOfJob } from './watering'
 import type { Amounts, FirmRecord, JobRecord, LawnRecord } from './records'
 import { buildSchedule, type Schedule } from './schedule/schedule'
 import { NO_SEASON, type SeasonKnown } from './season'
-import { growthOf, visitsOf } from './seenGrowth'
+import { growthOf, seenEnds, visitsOf } from './seenGrowth'
 import { practicesOf, settingsOf, sownOn } from './seeding'
 import type { PlanSettings } from './settings'
 import { growsFrom } from './states'
@@ -191,7 +191,8 @@ function scheduleOf(given: Given, parts: readonly Part[], sowOn: Day, season: Se
     feedRules: firm.feedRules,
     phosphorus: supplyOf(lawn.soilTest, 'p'),
     ...(glance ? { windows: glance.windows } : {}),
-    extent: extentOf(given, sowOn, glance),
+    // Once seed is down, its season is that of the day on which it really went down.
+    extent: extentOf(given, really, glance),
     // Where only a glance is at hand, the ground is known of the sowing day alone.
     ...(sowing ? { groundOn: () => sowing.groundLeft } : {}),
     ...weather,
@@ -222,15 +223,14 @@ function wateringOf(
   { job, lawn, firm, practices }: Given,
   settings: PlanSettings,
   season: SeasonKnown,
+  parts: readonly Part[],
 ): WateringProgramme | undefined {
   if (!job.sowOn || !job.programme || PROGRAMMES[job.programme].anchor !== 'seeding') return undefined
   const seed = sownOn(lawn, job, practices)
   const warm = seed !== undefined && grassByCode(mainOf(seed)).season === 'warm'
-  return wateringOfJob(
-    { lawn, firm, practices, settings, sowOn: growsFrom({ ...job, sowOn: job.sowOn }) },
-    season,
-    warm,
-  )
+  const sowOn = growsFrom({ ...job, sowOn: job.sowOn })
+  const seen = seenEnds(job, growthOf({ job, parts, season }, sowOn), sowOn)
+  return wateringOfJob({ lawn, firm, practices, settings, sowOn }, season, warm, seen)
 }
 
 /**
@@ -247,18 +247,21 @@ export function planJob(job: JobRecord, lawn: LawnRecord, firm: FirmRecord, seas
   const survey = surveyOf(lawn, day)
   const glance = season.glance?.(job.sowOn)
   const zones = job.programme && survey ? plannedZones(lawn, job, day, job.programme) : []
-  const watering = zones.length ? wateringOf(given, settings, season) : undefined
-  const parts = zones.length
-    ? partsOf(zones, settings, {
-        texture: lawn.texture,
-        practices: given.practices,
-        blend: job.blend,
-        planning: firm.planning,
-        way: wayOf(lawn),
-        wet: wetPhase(lawn, glance, watering),
-        thin: job.work.thin ?? null,
-      })
-    : []
+  const partsWith = (wet: WetPhase | undefined) =>
+    zones.length
+      ? partsOf(zones, settings, {
+          texture: lawn.texture,
+          practices: given.practices,
+          blend: job.blend,
+          planning: firm.planning,
+          way: wayOf(lawn),
+          wet,
+          thin: job.work.thin ?? null,
+        })
+      : []
+  // How it is watered depends on what grows on the parts; what the parts are told of it, on the watering.
+  const watering = zones.length ? wateringOf(given, settings, season, partsWith(undefined)) : undefined
+  const parts = partsWith(wetPhase(lawn, glance, watering))
   const schedule = parts.length && job.sowOn ? scheduleOf(given, parts, job.sowOn, season) : undefined
   return {
     practices: given.practices,

@@ -1,6 +1,6 @@
 import { firstMowHeightMm, keptHeightMm } from '../establishment/growth'
-import { growthLine, lagDays, movedBy, type GrowthLine } from '../learning/height'
-import { LEAF_STAGES, stageFrom, stageLagDays, type LeafStage } from '../learning/leafStage'
+import { growthLine, lagDays, movedBy, TALL_MM, type GrowthLine } from '../learning/height'
+import { LEAF_STAGES, leavesOf, stageFrom, stageLagDays, type LeafStage } from '../learning/leafStage'
 import type { Seen } from '../learning/seen'
 import { daysBetween, type Day } from '../measure/calendar'
 import { isCutLow } from './decision/practiceFigures'
@@ -18,8 +18,11 @@ export interface Growth {
   firstMowMm: number
   keptMm: number
   heights: { day: number; heightMm: number; zoneId: string | null }[]
-  /** Days by which what was seen last lags behind the line; undefined where nobody measured or looked. */
+  /** Days by which what was seen last lags behind the line, and the day it was seen; undefined where nobody looked. */
   lag: number | undefined
+  seenDay: number | undefined
+  /** Day on which leaves were first seen to stand at 25 mm or more. */
+  tallDay: number | undefined
   /** Days after sowing on which seedlings come into each stage, moved by that lag. */
   stages: { stage: LeafStage; day: number }[]
   /** The old grass by the season: as it was cut, and days after sowing until it wants mowing; null where none stays. */
@@ -92,9 +95,32 @@ export function growthOf(
   const last = looked.at(-1)
   const lag =
     last && (last.kind === 'leaf' ? stageLagDays(line, last.day, last.stage) : lagDays(line, last.day, last.heightMm))
+  const tallDay = looked.find((one) =>
+    one.kind === 'leaf' ? leavesOf(one.stage) >= TALL_MM : one.heightMm >= TALL_MM,
+  )?.day
   const mow = last && lag !== undefined ? movedBy(sowing.mow, lag, last.day) : sowing.mow
   const stages = LEAF_STAGES.map((stage) => ({ stage, day: Math.round(stageFrom(line, stage) + (lag ?? 0)) }))
   const oldMow = part.programme.keepsTurf ? season.sownAt?.(sownOn)?.stand?.oldMow : null
   const old = oldMow ? { fromMm: part.settings.scalpToMm, mowDay: oldMow } : null
-  return { line, firstMowMm, keptMm, heights, lag, stages, old, mow }
+  return { line, firstMowMm, keptMm, heights, lag, seenDay: last?.day, tallDay, stages, old, mow }
+}
+
+/** How far seedlings have come as it was seen, in days after sowing: it ends phases before the season does. */
+export interface SeenEnds {
+  /** Leaves at 25 mm, and by how much they lag where they were measured below. */
+  tallDay: number | undefined
+  lag: { days: number; on: number } | undefined
+  /** Mowings, the first of them first. */
+  mowings: readonly number[]
+}
+
+/** What was seen of a bed that ends the phases of its watering; nothing before it is sown. */
+export function seenEnds(job: JobRecord, growth: Growth | undefined, sownOn: Day): SeenEnds {
+  const mowings = mowingsDone(job).map((day) => daysBetween(sownOn, day))
+  const { lag, seenDay, tallDay } = growth ?? {}
+  return {
+    tallDay,
+    lag: lag === undefined || seenDay === undefined ? undefined : { days: lag, on: seenDay },
+    mowings,
+  }
 }

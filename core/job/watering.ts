@@ -14,7 +14,10 @@ import type { FirmRecord, LawnRecord } from './records'
 import { ROUNDS_A_DAY } from './decision/practiceFigures'
 import type { Practices } from './decision/practices'
 import { timesWatered, zoneSurveysOf } from './lawn'
-import type { SeasonKnown } from './season'
+import { RELEASING_MOWINGS } from '../establishment/growth'
+import { movedBy } from '../learning/height'
+import type { SeasonKnown, Sown } from './season'
+import type { SeenEnds } from './seenGrowth'
 import type { PlanSettings } from './settings'
 
 /** An irrigation zone as the programme goes by it. */
@@ -124,19 +127,45 @@ export function wateredBeds({ lawn, firm, practices, settings, sowOn }: Watering
   })
 }
 
+const NOTHING_SEEN: SeenEnds = { tallDay: undefined, lag: undefined, mowings: [] }
+const seenOn = (day: number): Ending => ({ early: day, middle: day, late: day })
+const each = ({ early, middle, late }: Ending, of: (day: number) => number): Ending => ({
+  early: of(early),
+  middle: of(middle),
+  late: of(late),
+})
+
+/** Days on which phases end: by the season, until it is seen. */
+function endsOf(sown: Sown, up: Ending, { tallDay, lag, mowings }: SeenEnds) {
+  const bySeason = daysOf(sown.tall, up, TALL_AFTER)
+  const moved = (of: Ending) => (lag ? movedBy(of, lag.days, lag.on) : of)
+  // What was mown stood an inch and more.
+  const [mown = Infinity] = mowings
+  const tall =
+    tallDay === undefined ? each(moved(bySeason), (day) => Math.min(day, mown)) : seenOn(Math.min(tallDay, mown))
+  const mowBySeason = daysOf(sown.mow, bySeason, MOW_AFTER)
+  const mow = mowings.length ? seenOn(mown) : each(moved(mowBySeason), (day) => Math.max(day, tall.middle))
+  const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mowBySeason.middle
+  const fourth = mowings[RELEASING_MOWINGS - 1]
+  return { tall, mow, fourthMow: fourth === undefined ? daysOf(null, mow, after) : seenOn(fourth) }
+}
+
 /**
  * The watering programme of a sowing, in hours of the clock.
+ * @param seen ends its phases before the season does
  * @returns undefined where the season is not worked out that far, or seed does not come up in half of the years
  */
-export function wateringOfJob(given: WateringGiven, season: SeasonKnown, warm: boolean): WateringProgramme | undefined {
+export function wateringOfJob(
+  given: WateringGiven,
+  season: SeasonKnown,
+  warm: boolean,
+  seen: SeenEnds = NOTHING_SEEN,
+): WateringProgramme | undefined {
   const { practices, sowOn } = given
   const sown = season.sownAt?.(sowOn)
   if (!sown || sown.up50 === null || sown.dormantGood !== null) return undefined
   const up: Ending = { early: sown.up50Early ?? sown.up50, middle: sown.up50, late: sown.up50Late ?? sown.up50 + 14 }
-  const tall = daysOf(sown.tall, up, TALL_AFTER)
-  const mow = daysOf(sown.mow, tall, MOW_AFTER)
-  const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mow.middle
-  const fourthMow = daysOf(null, mow, after)
+  const { tall, mow, fourthMow } = endsOf(sown, up, seen)
   const drying = (from: Ending, to: Ending) =>
     season.dryingOver?.(addDays(sowOn, from.middle), Math.max(1, to.middle - from.middle))
   const days: Partial<Record<keyof ProgrammeAsked['drying'], ReturnType<typeof drying>>> = {

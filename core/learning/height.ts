@@ -11,8 +11,8 @@ export interface GrowthAsked {
   firstMowMm: number
 }
 
-/** Leaves that stand at an inch, mm. */
-const TALL_MM = 25
+/** Leaves that stand at an inch, mm: seedlings are stepped down from the wet phase. */
+export const TALL_MM = 25
 
 /** @source own: the days at which thermal time of leaves reaches 0, 25 mm and the first mowing, joined by straight lines */
 export function growthLine({ up, tall, mow, firstMowMm }: GrowthAsked): GrowthLine {

@@ -15,6 +15,9 @@ const FROM_MM: Record<LeafStage, number> = {
   tillering: 70,
 }
 
+/** Height that leaves of a stage have at the least, mm. */
+export const leavesOf = (stage: LeafStage): number => FROM_MM[stage]
+
 /** Day after sowing on which the line comes into a stage. */
 export const stageFrom = (line: GrowthLine, stage: LeafStage): number => dayOfHeight(line, FROM_MM[stage])
 

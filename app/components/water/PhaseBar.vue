@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { figure } from '#core/measure/figure'
 import type { Day } from '#core/measure/calendar'
-import type { PhasePlan, WateringProgramme } from '#core/water/programme'
+import type { WateringProgramme } from '#core/water/programme'
 
 /** Phases from sowing on: each watering a stroke, a post at each change, and the sign that ends the phase. */
 const props = defineProps<{ watering: WateringProgramme; sowOn: Day }>()
 const { text } = useUnits()
-const { about, costOf, dayOf, oftenOf } = useWatering(() => props)
+const { about, costOf, dayOf, endsOf, nameOf, oftenOf } = useWatering(() => props)
 const [WIDTH, HEIGHT, TAIL_DAYS] = [700, 44, 28]
 const span = computed(() => props.watering.phases.at(-1)!.from.middle + TAIL_DAYS)
 const x = (days: number) => (days / span.value) * WIDTH
@@ -24,29 +24,16 @@ const strokes = computed(() =>
     }))
   }),
 )
-const ENDS: Record<NonNullable<PhasePlan['endedBy']>, string> = {
-  leaf: t('water.wetEnds', { leaf: text(figure('depthMm', 25)) }),
-  up: t('water.wetEndsUp'),
-  'six weeks': t('water.wetEndsWeeks'),
-  mowing: t('water.seedlingEnds'),
-  'fourth mowing': t('water.rootingEnds'),
-}
-const NAMES = {
-  wet: t('water.wet'),
-  seedling: t('water.seedling'),
-  rooting: t('water.rooting'),
-  established: t('water.established'),
-} as const
 </script>
 
 <template>
   <section>
     <ol class="names">
       <li v-for="phase in watering.phases" :key="phase.code">
-        <b>{{ NAMES[phase.code] }}</b>
+        <b>{{ nameOf(phase) }}</b>
         <span>{{ oftenOf(phase) }}</span>
         <span class="small">{{ phase.from.middle ? about(phase.from) : dayOf(0) }}</span>
-        <span class="small">{{ phase.endedBy ? ENDS[phase.endedBy] : t('water.establishedEnds') }}</span>
+        <span class="small">{{ endsOf(phase) }}</span>
       </li>
     </ol>
     <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" preserveAspectRatio="none" aria-hidden="true" class="bar">
@@ -81,7 +68,7 @@ const NAMES = {
         </thead>
         <tbody>
           <tr v-for="phase in watering.phases" :key="phase.code">
-            <th scope="row">{{ NAMES[phase.code] }}</th>
+            <th scope="row">{{ nameOf(phase) }}</th>
             <td>{{ phase.from.middle ? about(phase.from) : dayOf(0) }}</td>
             <td>{{ oftenOf(phase) }}</td>
             <td class="right">{{ text(figure('waterMm', phase.depthMm)) }}</td>

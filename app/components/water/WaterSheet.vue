@@ -3,6 +3,7 @@ import { addDays, type Day } from '#core/measure/calendar'
 import { ROUNDS_A_DAY } from '#core/job/decision/practiceFigures'
 import type { Lawn } from '#contract/lawn'
 import type { Paper, PaperBlock } from '~/utils/paper'
+import { capital } from '~/utils/capital'
 import { hourIn } from '~/utils/hourWords'
 import type { WateringProgramme } from '#core/water/programme'
 
@@ -13,24 +14,29 @@ const { shown } = useLawn()
 /** Waterings a day that are the firm's own. */
 const ours = computed(() => (shown.value ? ROUNDS_A_DAY[shown.value.practices.wateringRounds] : 0))
 const reader = useClientReader(() => props.lawn)
-const { dayOf, oftenOf, minutesOf, wet } = useWatering(
+const { dayOf, oftenOf, minutesOf, phaseOn } = useWatering(
   () => props,
   () => reader.value,
 )
 const hourWords = (hour: number) => hourIn(reader.value, hour)
 /** Days of boxes, and so many of them side by side. */
 const [MOST_DAYS, ABREAST] = [42, 14]
+/** The phase that the client is in: what is over is told no more. */
+const now = computed(() => phaseOn(context.today))
+const from = computed(() => Math.round(now.value.from.middle))
 const weeks = computed(() => {
-  const days = Array.from({ length: Math.min(MOST_DAYS, wet.value.to!.middle) }, (_, i) => addDays(props.sowOn, i))
+  if (!now.value.to || now.value.everyDays > 1) return []
+  const count = Math.min(MOST_DAYS, Math.round(now.value.to.middle) - from.value)
+  const days = Array.from({ length: count }, (_, i) => addDays(props.sowOn, from.value + i))
   return Array.from({ length: Math.ceil(days.length / ABREAST) }, (_, i) => days.slice(i * ABREAST, (i + 1) * ABREAST))
 })
 /** Hours at which any zone is watered. */
 const hours = computed(() =>
-  [...new Set(wet.value.zones.flatMap(({ cycles }) => cycles.map(({ hour }) => hour)))].sort((a, b) => a - b),
+  [...new Set(now.value.zones.flatMap(({ cycles }) => cycles.map(({ hour }) => hour)))].sort((a, b) => a - b),
 )
-const taps = computed(() => wet.value.zones.filter(({ run }) => run))
+const taps = computed(() => now.value.zones.filter(({ run }) => run))
 const hoursOfZone = (id: string) =>
-  wet.value.zones
+  now.value.zones
     .find((zone) => zone.id === id)!
     .cycles.map(({ hour }) => hourWords(hour))
     .join(', ')
@@ -45,7 +51,7 @@ function saveCalendar(): void {
   })
   saveFile(text, `watering-${id.slice(0, 8)}.ics`, 'text/calendar')
 }
-const later = computed(() => props.watering.phases.slice(1).map(oftenOf))
+const later = computed(() => props.watering.phases.slice(props.watering.phases.indexOf(now.value) + 1).map(oftenOf))
 const paper = computed((): Paper => {
   const { lawn, watering } = props
   const { t } = reader.value
@@ -54,23 +60,27 @@ const paper = computed((): Paper => {
     text: words,
     ...(as ? { as } : {}),
   })
-  const boxes = hours.value.length
-    ? [
-        text(t('water.sheetTick'), 'strong'),
-        ...weeks.value.map((days): PaperBlock => ({
-          kind: 'boxes',
-          columns: days.map((day) => String(Number(day.slice(8)))),
-          rows: hours.value.map(hourWords),
-        })),
-      ]
-    : []
+  const isWet = now.value.code === 'wet'
+  const boxes =
+    hours.value.length && weeks.value.length
+      ? [
+          text(t('water.sheetTick'), 'strong'),
+          ...weeks.value.map((days): PaperBlock => ({
+            kind: 'boxes',
+            columns: days.map((day) => String(Number(day.slice(8)))),
+            rows: hours.value.map(hourWords),
+          })),
+        ]
+      : []
   const address = lawn.address ? `${lawn.address},` : ''
   return {
     title: t('water.sheetTitle'),
     blocks: [
-      text(t('water.sheetFor', { address, from: dayOf(0), to: dayOf(wet.value.to!.middle) }), 'small'),
-      text(t('water.sheetTimes', { times: wet.value.timesADay })),
-      ...(ours.value ? [text(t('water.sheetOurs', { times: ours.value }), 'strong')] : []),
+      ...(now.value.to
+        ? [text(t('water.sheetFor', { address, from: dayOf(from.value), to: dayOf(now.value.to.middle) }), 'small')]
+        : []),
+      text(isWet ? t('water.sheetTimes', { times: now.value.timesADay }) : `${capital(oftenOf(now.value))}.`),
+      ...(isWet && ours.value ? [text(t('water.sheetOurs', { times: ours.value }), 'strong')] : []),
       {
         kind: 'table',
         name: t('water.sheet'),
@@ -82,8 +92,10 @@ const paper = computed((): Paper => {
       ...(later.value.length > 1
         ? [text(t('water.sheetThen', { seedling: later.value[0], rooting: later.value[1] }))]
         : []),
-      text(t('water.sheetExpect', { up: dayOf(watering.up.middle), mow: dayOf(watering.mow.middle) })),
-      text(t('water.sheetOff', { day: dayOf(watering.fourthMow.middle) })),
+      ...(isWet
+        ? [text(t('water.sheetExpect', { up: dayOf(watering.up.middle), mow: dayOf(watering.mow.middle) }))]
+        : []),
+      ...(now.value.to ? [text(t('water.sheetOff', { day: dayOf(watering.fourthMow.middle) }))] : []),
       ...(context.firm ? [text(t('water.sheetCall', { firm: context.firm.name }))] : []),
     ],
   }

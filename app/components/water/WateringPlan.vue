@@ -2,15 +2,20 @@
 import type { Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import type { Lawn } from '#contract/lawn'
+import { capital } from '~/utils/capital'
 import { hourWords } from '~/utils/hourWords'
 import type { WateringProgramme } from '#core/water/programme'
 
 /** How new seed is watered: what to do in a sentence, phases, a dry day hour by hour, zones, and the client's sheet. */
 const props = defineProps<{ lawn: Lawn; watering: WateringProgramme; sowOn: Day }>()
 const { text } = useUnits()
-const { costOf, dayOf, wet, worst } = useWatering(() => props)
+const context = useContextStore()
+const { costOf, dayOf, endsOf, nameOf, oftenOf, phaseOn, wet, worst } = useWatering(() => props)
 
+const phase = computed(() => phaseOn(context.today))
 const verdict = computed(() => {
+  if (phase.value.code !== 'wet')
+    return t('water.verdictLater', { phase: nameOf(phase.value), often: oftenOf(phase.value) })
   const { timesADay, to } = wet.value
   const can = worst.value.day.cycles.length
   if (!timesADay) return t('water.verdictNobody')
@@ -19,6 +24,7 @@ const verdict = computed(() => {
 })
 const of100 = (share: number) => Math.round(share * 100)
 const reasons = computed(() => {
+  if (phase.value.code !== 'wet') return [capital(`${endsOf(phase.value)}.`), t('water.rainSkip')]
   const { name, without, lostShare, lostWithout, hotDayExtra } = worst.value
   const more = of100(lostWithout) - of100(lostShare)
   return [

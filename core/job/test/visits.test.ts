@@ -140,6 +140,58 @@ describe('what is answered moves the plan', () => {
   })
 })
 
+describe('phases of watering end by what is seen', () => {
+  const phasesOf = (day: number, seen: Seen[], mowings: number[] = []) => {
+    const done = mowings.map((at, i) => ({
+      ...SEED,
+      id: `m${at}`,
+      key: i ? `${MOW.code}-${i + 1}` : MOW.code,
+      doneOn: addDays(SOWN, at),
+    }))
+    const { phases } = watched(day, seen, { done: [SEED, ...done] }).plan.watering!
+    return Object.fromEntries(phases.map(({ code, to }) => [code, to]))
+  }
+  const height = (day: number, heightMm: number): Seen => ({
+    ...{ kind: 'height', seenOn: addDays(SOWN, day), zoneId: 'z', heightMm, note: '' },
+  })
+  const planned = phasesOf(12, [])
+  const wet = planned.wet!.middle
+
+  test('leaves at an inch end the wet phase on the day they were measured, by a ruler, a visit or their stage', () => {
+    const on = (day: number) => ({ early: day, middle: day, late: day })
+    const early = wet - 4
+    expect(phasesOf(early, [height(early, 26)]).wet).toEqual(on(early))
+    expect(phasesOf(early, [visit(early, { [STANDING_LEAVES]: 40 })]).wet).toEqual(on(early))
+    const stage: Seen = { kind: 'leaf', seenOn: addDays(SOWN, early), zoneId: 'z', stage: 'tillering', note: '' }
+    expect(phasesOf(early, [stage]).wet).toEqual(on(early))
+    // The first day counts, whatever was measured later.
+    expect(phasesOf(early + 3, [height(early + 3, 34), height(early, 26)]).wet).toEqual(on(early))
+  })
+
+  test('short leaves hold it on, and what follows moves with it', () => {
+    const held = phasesOf(wet + 2, [height(wet + 2, 8)])
+    expect(held.wet!.middle).toBeGreaterThan(wet + 2)
+    expect(held.seedling!.middle).toBeGreaterThan(planned.seedling!.middle)
+    expect(held.rooting!.middle - held.seedling!.middle).toBe(planned.rooting!.middle - planned.seedling!.middle)
+  })
+
+  test('a mowing ends the seedling phase and the fourth the rooting one, on their days', () => {
+    const [first, ...others] = [30, 36, 43, 50]
+    const mown = phasesOf(32, [], [first!])
+    expect([mown.seedling!.middle, mown.wet!.middle <= 30]).toEqual([30, true])
+    expect(phasesOf(51, [], [first!, ...others]).rooting).toEqual({ early: 50, middle: 50, late: 50 })
+  })
+})
+
+test('a lawn sown in another season than planned has the visits of the season it was sown in', () => {
+  // Planned for April, when seed has to outlive a summer; really sown in September.
+  const keys = (done: object[]) =>
+    watched(20, [], { done: done as never, sowOn: addDays(SOWN, 215) }).plan.schedule!.tasks.map(({ key }) => key)
+  const summer = OPERATIONS.find(({ asks }) => asks?.some(({ code }) => code === 'noon'))!.code
+  expect(keys([])).toContain(summer)
+  expect(keys([SEED])).not.toContain(summer)
+})
+
 describe('recovery of warm-season turf', () => {
   const LEVEL = { programme: 'level', zone: { grass: 'BER', sward: 'BER', weedShare: 0.05 } } as const
   const run = (extent: object = {}, change: object = {}) =>

@@ -3,7 +3,7 @@ import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test
 import { ZONE_ID } from '../../../contract/test/looks'
 import type { EmergenceCourse } from '../../establishment/emergenceCourse'
 import type { Seen } from '../../learning/seen'
-import { addDays } from '../../measure/calendar'
+import { addDays, type Day } from '../../measure/calendar'
 import { COLUMBUS_LAT } from '../../weather/test/stations'
 import { planJob } from '../planJob'
 import { seasonOfOutlook, type SeasonKnown } from '../season'
@@ -20,11 +20,11 @@ export const columbus = (): SeasonKnown =>
 export function watched(
   day: number,
   seen: Seen[],
-  change: { done?: Lawn['done']; course?: Partial<EmergenceCourse> } = {},
+  change: { done?: Lawn['done']; course?: Partial<EmergenceCourse>; sowOn?: Day } = {},
 ) {
   const lawn = aPlannedLawn(
     { ...inTwoZones(), latDeg: COLUMBUS_LAT, lonDeg: -83 },
-    { sowOn: SOWN },
+    { sowOn: change.sowOn ?? SOWN },
     { done: change.done ?? [SEED], seen: seen.map((one, i) => ({ ...one, id: String(i), savedBy: null })) },
   )
   const [job, ground, firm] = [jobOf(lawn), groundOf(lawn), aFirm({ today: addDays(SOWN, day) })]
