@@ -59,7 +59,7 @@ export const keptHeightMm = ({ mowingMm: [low, high] }: Pick<Grass, 'mowingMm'>,
  * A lawn kept this low at the most may have its first mowing late and at once down to there, which breaks the rule of a
  * third, mm. @source trade: 40 to 50 mm down to 25
  */
-const LOW_AT_ONCE = { keptMm: 25, fromMm: 45 } as const
+const LOW_AT_ONCE = { keptMm: 25.4, fromMm: 45 } as const
 /** @param lowAtOnce whether that is the practice */
 export const cutsLowAtOnce = (keptHeightMm: number, lowAtOnce: boolean): boolean =>
   lowAtOnce && keptHeightMm <= LOW_AT_ONCE.keptMm

@@ -104,7 +104,7 @@ const LIMITS = {
     ...share(say('figures.fieldAmongGrass'), 0.3, own(say('figures.liveSeedUp'))),
     least: 0.05,
   },
-  lowCut: depth(say('figures.keptHeightThatWants'), 25, trade(say('figures.coresOffBelow1'))),
+  lowCut: depth(say('figures.keptHeightThatWants'), 25.4, trade(say('figures.coresOffBelow1'))),
 } satisfies Record<string, Limit>
 
 const days = (name: Message, value: number, source: Source): Limit => ({

@@ -2,19 +2,14 @@
 import { figure } from '#core/measure/figure'
 import { addDays, type Day } from '#core/measure/calendar'
 import { heightOn } from '#core/learning/height'
-import { keyOf, OPERATIONS } from '#core/job/operations/registry'
 import type { Watch } from '#core/job/watch'
-import { markSchema, type NewMark } from '#contract/work'
 
-/** Leaves of the seedlings by the season, moved by what was measured, and the mowings that release the lawn. */
+/** Leaves of the seedlings by the season, moved by what was measured. */
 const props = defineProps<{
   growth: NonNullable<Watch['growth']>
-  mowings: Watch['mowings']
   sownOn: Day
   day: number
-  busy: boolean
 }>()
-const emit = defineEmits<{ mow: [told: NewMark] }>()
 const context = useContextStore()
 const { text } = useUnits()
 const [WIDTH, HEIGHT, LEFT, TOP, FOOT] = [600, 130, 44, 14, 22]
@@ -47,20 +42,6 @@ const says = computed(() => {
   if (!days) return t('watch.heightFits', { day: mowDay.value })
   return t(lag.value > 0 ? 'watch.heightLate' : 'watch.heightEarly', { days, day: mowDay.value })
 })
-const boxes = computed(() =>
-  Array.from({ length: props.mowings.of }, (_, i) => ({ number: i + 1, on: props.mowings.done[i] })),
-)
-const MOW = OPERATIONS.find(({ opensLawn }) => opensLawn)!.code
-const next = computed(() => props.mowings.done.length + 1)
-function record(note: string): void {
-  const told = markSchema.safeParse({
-    id: crypto.randomUUID(),
-    task: keyOf(MOW, next.value),
-    doneOn: context.today,
-    note,
-  })
-  if (told.success) emit('mow', told.data)
-}
 const height = (mm: number) => text(figure('depthMm', mm))
 </script>
 
@@ -93,22 +74,6 @@ const height = (mm: number) => text(figure('depthMm', mm))
       <span><i class="line-key old-key" />{{ t('watch.oldGrassLine') }}</span>
     </p>
     <p>{{ says }}</p>
-    <div class="mowings">
-      <span class="small">{{ t('watch.mowings') }}</span>
-      <span v-for="box in boxes" :key="box.number" class="box" :class="{ done: box.on }">
-        <b>{{ box.number }}</b>
-        <i v-if="box.on" class="small">{{ shortDay(box.on, context.today) }}</i>
-      </span>
-      <span class="small">{{ t('watch.mowingsDone', { done: mowings.done.length, of: mowings.of }) }}</span>
-    </div>
-    <div v-if="next <= mowings.of" class="record">
-      <span class="small">{{ t('watch.mowNumber', { number: next }) }}</span>
-      <UButton variant="outline" :disabled="busy" @click="record('')">{{ t('watch.firmMowed') }}</UButton>
-      <UButton variant="outline" :disabled="busy" @click="record(t('watch.byClient'))">{{
-        t('watch.clientMowed')
-      }}</UButton>
-    </div>
-    <p class="small">{{ t('watch.keepOff') }}</p>
   </section>
 </template>
 
@@ -154,35 +119,5 @@ const height = (mm: number) => text(figure('depthMm', mm))
   fill: var(--chalk);
   stroke: var(--ink);
   stroke-width: 2;
-}
-.record,
-.mowings {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  margin: 6px 0;
-}
-.box {
-  display: inline-flex;
-  align-items: center;
-  gap: 5px;
-}
-.box b {
-  width: 24px;
-  height: 24px;
-  border: 1.5px solid var(--ink);
-  display: grid;
-  place-items: center;
-  background: var(--lime);
-}
-.box.done b {
-  background: var(--ink);
-  color: var(--lime);
-}
-@media (max-width: 700px) {
-  .record button {
-    min-height: 48px;
-  }
 }
 </style>

@@ -63,7 +63,7 @@ watch(
               {{ t('work.moveToTheNext', { nextDay: shortDay(task.nextDay) }) }}
             </button>
             <template v-else
-              >{{ t('work.tooLateToDo') }}
+              >{{ task.operation.phase === 'after' ? t('work.itsTimeHasPassed') : t('work.tooLateToDo') }}
               <button type="button" class="opens" @click="open = 'change'">{{ t('work.leaveItOut') }}</button></template
             >
           </p>

@@ -1,6 +1,15 @@
 import { describe, expect, test } from 'vitest'
 import { GRASSES, grassByCode } from '../../grass/grasses'
-import { firstCutMm, firstMowHeightMm, leafCd, leafCourse, mowingDays, mowingsCd, thermalTimeToHeight } from '../growth'
+import {
+  firstCutMm,
+  firstMowHeightMm,
+  leafCd,
+  leafCourse,
+  mowingDays,
+  mowingsCd,
+  thermalTimeToHeight,
+  cutsLowAtOnce,
+} from '../growth'
 
 describe('growth', () => {
   test('passes through the table of every grass, and never shrinks', () => {
@@ -55,4 +64,9 @@ describe('growth', () => {
       Infinity,
     ])
   })
+})
+
+test('turf kept at an inch is low turf, as whoever types 1 in expects', () => {
+  // An inch is 25.4 mm by definition; it was taken for more than the 25 mm that the practice is told by.
+  expect([cutsLowAtOnce(25.4, true), cutsLowAtOnce(25.4, false), cutsLowAtOnce(26, true)]).toEqual([true, false, false])
 })

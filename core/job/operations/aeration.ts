@@ -9,7 +9,7 @@ import { onTheDay, operation, RENOVATIONS, type Brief } from './definition'
 /** Depth of tines, and of loosening by hand, mm. @source trade */
 const TINES_MM = 75
 /** Kept lower than this, cores come off. @source trade */
-const LOW_CUT_MM = 25
+const LOW_CUT_MM = 25.4
 /** Smaller ground is forked, not cored. @source own */
 const FORK_BELOW_M2 = 20
 

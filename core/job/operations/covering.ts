@@ -139,6 +139,7 @@ const uncover = operation({
   wanted: isFleeced,
   day: ({ up }) => Math.max(4, up),
   after: ['green'],
+  neverTooLate: true,
   lags: [
     { from: 'sow', to: 'uncover', least: 4, most: 'fleeceMost', why: say('operations.fleeceComesOffBefore') },
     { from: 'green', to: 'uncover', least: 0, why: say('operations.greenHasToShow') },

@@ -187,6 +187,8 @@ export interface Definition<C extends string = string> extends Operation<C> {
   dispensable?: true
   /** A day that has passed is no end of a plan: it is late. So it is with all that is not the work itself. */
   mayBeLate?: true
+  /** Missed, it is done all the same: what grows is mown, a cover comes off. */
+  neverTooLate?: true
   /** Whether a part has it, of those whose programme may; always where nothing is said. */
   wanted?: (part: Part, around: PlanAround) => boolean
   /** How often, one turn after the other; once where nothing is said. */

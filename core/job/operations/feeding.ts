@@ -232,6 +232,7 @@ const recoveryFeed = operation({
   records: ['passes'],
   after: ['lift'],
   day: ({ dressingDays }) => dressingDays + 14,
+  neverTooLate: true,
   lags: [{ from: 'lift', to: 'recoveryFeed', least: 7, most: 28, why: say('operations.growthHasToBegin') }],
   putsDown: 'granules',
   feeds: later(() => LIGHT_N_G_PER_M2),

@@ -148,6 +148,7 @@ const nip = operation({
   records: ['heightMm'],
   after: ['lift'],
   day: ({ dressingDays }) => dressingDays + 9,
+  neverTooLate: true,
   lags: [
     { from: 'lift', to: 'nip', least: 7, most: 14, why: say('operations.leafHasToStand') },
     { from: 'nip', to: 'regulator', least: 14, why: say('operations.barePatchesHaveTo') },
@@ -203,6 +204,7 @@ const mow = operation({
   asks: [STANDING, HOLDS_AGAINST_A_TUG, GRASS_DRY],
   day: ({ mow: middle }) => middle,
   after: ['green', 'sow'],
+  neverTooLate: true,
   lags: [
     {
       from: 'sow',

@@ -62,6 +62,7 @@ const removeLeaves = operation({
   ],
   wanted: (_, { extent }) => extent.leavesFall,
   after: ['green'],
+  neverTooLate: true,
   lags: [
     { from: 'sow', to: 'removeLeaves', least: 10, most: 75, why: say('operations.leavesDoNotLie') },
     { from: 'removeLeaves', to: 'close', least: 0, why: say('operations.theLastThingDone') },

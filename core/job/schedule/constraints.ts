@@ -179,9 +179,19 @@ export function lay(input: ScheduleInput, planned: readonly PlannedOperation[]):
       if (from === one.key && wanted.get(to)! < due.get(to)! && wanted.get(from)! > latest)
         wanted.set(from, inSeason(input, one, latest))
     }
+  /** What was due and is done however late: it is due today, and what follows goes by that. */
+  const isOverdue = ({ from, to, mostDays = Infinity }: Lag): boolean => {
+    const begun = input.done.get(from)
+    return Boolean(
+      operationOf(to)?.neverTooLate && begun && !input.done.has(to) && dayNumber(begun.day) + mostDays < today,
+    )
+  }
   const lags = rules.map(({ mostDays, ...lag }): Lag =>
     // What goes into its own season hangs no more on how long ago the seed came up, nor how far ahead it is.
-    mostDays === undefined || wanted.get(lag.to)! > due.get(lag.to)! || wanted.get(lag.from)! < due.get(lag.from)!
+    mostDays === undefined ||
+    isOverdue({ ...lag, mostDays }) ||
+    wanted.get(lag.to)! > due.get(lag.to)! ||
+    wanted.get(lag.from)! < due.get(lag.from)!
       ? lag
       : { ...lag, mostDays },
   )

@@ -183,6 +183,20 @@ describe('phases of watering end by what is seen', () => {
   })
 })
 
+test('a first mowing that was missed is due today, not long ago, and what follows counts from then', () => {
+  const { tasks } = watched(75, []).plan.schedule!
+  const today = addDays(SOWN, 75)
+  const of = (is: (operation: (typeof tasks)[number]['operation']) => unknown) =>
+    tasks.find(({ operation }) => is(operation))!
+  const mow = of(({ opensLawn }) => opensLawn)
+  expect([mow.to >= today, mow.overdue]).toEqual([true, false])
+  // Three more mowings, about a week apart.
+  expect(of(({ asks }) => asks?.some(({ code }) => code === 'weeds')).to >= addDays(mow.to, 21)).toBe(true)
+  // A check of the first days tells nothing any more: it stays where it was missed.
+  const check = of(({ watchesSeedlings, seesEmergence }) => watchesSeedlings && !seesEmergence)
+  expect([check.to < today, check.overdue, check.nextDay]).toEqual([true, true, null])
+})
+
 test('a lawn sown in another season than planned has the visits of the season it was sown in', () => {
   // Planned for April, when seed has to outlive a summer; really sown in September.
   const keys = (done: object[]) =>

@@ -150,15 +150,8 @@ const waits = computed(() => !season.value.sownAt && !sill.problem)
         <EmergenceChart :zone :frame-mm="frameMm" :sown-on="watched.sownOn" :day="watched.day" />
       </template>
       <p v-else class="caution">{{ t('watch.tooLongAgo') }}</p>
-      <GrowthChart
-        v-if="watched.growth"
-        :growth="watched.growth"
-        :mowings="watched.mowings"
-        :sown-on="watched.sownOn"
-        :day="watched.day"
-        :busy="marking !== ''"
-        @mow="mark"
-      />
+      <GrowthChart v-if="watched.growth" :growth="watched.growth" :sown-on="watched.sownOn" :day="watched.day" />
+      <MowingsDone :mowings="watched.mowings" :busy="marking !== ''" @mow="mark" />
       <LeafStages
         v-if="watched.growth && measurable.length"
         :stages="watched.growth.stages"
