@@ -164,6 +164,8 @@ const nip = operation({
   }),
 })
 
+/** A ruler in grass is read to so much, mm. @source own: an eighth of an inch about the blade */
+const RULER_MM = 2
 /** Above the height of the first mowing by so much, a third of what stands is no more enough. @source own */
 const TOO_TALL = 1.25
 const firstMowOf = ({ survey, grass, practices }: Part): number => {
@@ -179,7 +181,7 @@ const STANDING: VisitQuestion = {
   judged(answer, part) {
     const [tall, due] = [Number(answer), firstMowOf(part)]
     const told = { height: figure('depthMm', tall), standing: figure('depthMm', due) }
-    if (tall < due) return { state: 'hold', text: say('visits.mowHeightShort', told) }
+    if (tall < due - RULER_MM) return { state: 'hold', text: say('visits.mowHeightShort', told) }
     return tall > TOO_TALL * due
       ? { state: 'risk', text: say('visits.mowHeightTall', told) }
       : { state: 'met', text: say('visits.mowHeightRight', told) }

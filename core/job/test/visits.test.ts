@@ -131,6 +131,15 @@ describe('what is answered moves the plan', () => {
     expect(weedsOf(0)).toContain('nothing to treat')
   })
 
+  test('a height is judged as a ruler reads it: what is shown as the height wanted is enough', () => {
+    // Found: 1¾ in, 44.45 mm, was held until it stood 45 mm, shown as 1¾ in.
+    const asked = askedOf(MOW.asks, [part!]).find(({ code }) => code === STANDING_LEAVES)!
+    const due = watched(20, []).watch!.growth!.firstMowMm
+    expect(asked.judged(due - 1).state).toBe('met')
+    expect(asked.judged(due - 5).state).toBe('hold')
+    expect(asked.judged(due * 1.5).state).toBe('risk')
+  })
+
   test('done, a task asks no more', () => {
     const done = { ...SEED, id: 'g', key: MOW.code, doneOn: addDays(SOWN, 30) }
     const task = watched(31, [visit(30, { tug: false })], { done: [SEED, done] }).plan.schedule!.tasks.find(
