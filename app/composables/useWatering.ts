@@ -2,8 +2,8 @@ import { addDays, daysBetween, type Day } from '#core/measure/calendar'
 import { figure } from '#core/measure/figure'
 import { showMoney } from '#core/measure/money'
 import { L_PER_M3 } from '#core/measure/units'
-import type { Ending, PhasePlan, WateringProgramme, ZoneWatering } from '#core/water/programme'
-import { runWords } from '~/utils/runWords'
+import { phaseAt, type Ending, type PhasePlan, type WateringProgramme, type ZoneWatering } from '#core/water/programme'
+import { oftenWords, runWords } from '~/utils/runWords'
 import { HERE, type Reader } from '~/utils/words'
 
 /** A watering programme in words, for the screen, or for who reads the paper. */
@@ -17,12 +17,7 @@ export function useWatering(
   const dayOf = (days: number) => reader().days.shortDay(addDays(given().sowOn, Math.round(days)), context.today)
   const about = ({ early, middle, late }: Ending) =>
     t('water.aboutDay', { day: dayOf(middle), spread: Math.round((late - early) / 2) })
-  const oftenOf = ({ everyDays, timesADay, code, depthMm }: PhasePlan) =>
-    code === 'established'
-      ? t('water.weekly', { depth: text(figure('waterMm', (depthMm * timesADay * 7) / everyDays)) })
-      : everyDays > 1
-        ? t('water.everyDays', { days: everyDays })
-        : t('water.everyDay', { times: timesADay })
+  const oftenOf = (phase: PhasePlan) => oftenWords(phase, reader())
   /** What water costs at the firm's planning price. */
   const costOf = (litres: number) =>
     showMoney(Math.round((litres / L_PER_M3) * context.firmRecord.planning.water), context.currency)
@@ -46,11 +41,7 @@ export function useWatering(
       established: t('water.established'),
     })[code]
   /** The phase that a day is in; before sowing the first. */
-  const phaseOn = (day: Day): PhasePlan => {
-    const { watering, sowOn } = given()
-    const since = daysBetween(sowOn, day)
-    return watering.phases.findLast(({ from }) => Math.round(from.middle) <= since) ?? watering.phases[0]!
-  }
+  const phaseOn = (day: Day): PhasePlan => phaseAt(given().watering, daysBetween(given().sowOn, day))
   const wet = computed(() => given().watering.phases[0]!)
   const worst = computed(() => given().watering.wet.find(({ id }) => id === given().watering.worst)!)
   return {

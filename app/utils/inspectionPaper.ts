@@ -4,6 +4,7 @@ import type { DoneWorkLine, Inspection, InspectedZone } from '#core/job/inspecti
 import { kindOf, STOCK_QUANTITY } from '#core/materials/stock'
 import type { Day } from '#core/measure/calendar'
 import { oneDecimal } from './oneDecimal'
+import { capital } from './capital'
 import type { Paper, PaperBlock } from './paper'
 import type { Reader } from './words'
 
@@ -129,13 +130,13 @@ export function inspectionPaper(inspection: Inspection, of: InspectionPaperOf): 
         kind: 'table',
         name: t('inspection.done'),
         head: [t('inspection.work'), t('inspection.day'), t('inspection.used')],
-        rows: done.map((line) => [tell(line.name), shortDay(line.on, today), usesOf(line, reader)]),
+        rows: done.map((line) => [capital(tell(line.name)), shortDay(line.on, today), usesOf(line, reader)]),
       },
       { kind: 'heading', text: t('inspection.next') },
       {
         kind: 'list',
         items: next.map(({ text, from }) =>
-          from ? t('inspection.nextFrom', { step: tell(text), day: shortDay(from, today) }) : tell(text),
+          capital(from ? t('inspection.nextFrom', { step: tell(text), day: shortDay(from, today) }) : tell(text)),
         ),
       },
       ...(firm ? [{ kind: 'text' as const, text: t('inspection.call', { firm }) }] : []),

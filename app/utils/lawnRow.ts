@@ -91,7 +91,7 @@ export function lawnRow(lawn: ListedLawn, today: Day, units: UnitSystem): LawnRo
     today,
     area: showText(figure('areaM2', lawn.areaM2), units),
     load: rate,
-    waterings: null,
+    watering: null,
     sownDays: outline.putDownOn && daysBetween(outline.putDownOn, today),
   })
   const here = currentStep(steps)

@@ -25,8 +25,8 @@ export interface Progress extends Pick<Outline, 'missing' | 'tasks'> {
   area: string
   /** What is brought, in words. */
   load: string
-  /** How often a day seed is watered at first; null where that is not known here. */
-  waterings: number | null
+  /** How it is watered now, in words; null where that is not known here. */
+  watering: string | null
   /** Days since seed is down on all of it; null while it is not. */
   sownDays: number | null
 }
@@ -34,17 +34,7 @@ export interface Progress extends Pick<Outline, 'missing' | 'tasks'> {
 const step = (code: StepCode, name: string, state: StepState, says: string): Step => ({ code, name, state, says })
 
 /** The steps of a lawn in the order of the work. */
-export function stepsOf({
-  missing,
-  tasks,
-  programme,
-  sowOn,
-  today,
-  area,
-  load,
-  waterings,
-  sownDays,
-}: Progress): Step[] {
+export function stepsOf({ missing, tasks, programme, sowOn, today, area, load, watering, sownDays }: Progress): Step[] {
   return [
     missing
       ? step('look', t('lawns.look'), 'needs', t('lawns.toAnswer', { missing }))
@@ -74,8 +64,8 @@ export function stepsOf({
     step(
       'water',
       t('lawns.water'),
-      waterings === null ? 'empty' : 'needs',
-      waterings !== null ? t('water.stepTimes', { times: waterings }) : tasks ? '' : t('lawns.afterWhen'),
+      watering === null ? 'empty' : 'needs',
+      watering !== null ? watering : tasks ? '' : t('lawns.afterWhen'),
     ),
     step(
       'watch',

@@ -1,6 +1,6 @@
 import { DENSE_SHARE } from '../establishment/stand'
 import { RELEASING_MOWINGS } from '../establishment/growth'
-import type { Message } from '../explain/message'
+import { say, type Message } from '../explain/message'
 import type { GrassCode } from '../grass/grasses'
 import type { SwardCode } from '../grass/swards'
 import { countInterval, type CountInterval } from '../learning/intervals'
@@ -11,8 +11,8 @@ import { PROGRAMMES } from './decision/programmes'
 import { zoneSurveysOf } from './lawn'
 import { doneByKey } from './marks'
 import { nextSeasonOf, type NextStep } from './nextSeason'
-import type { Wanted } from './operations/definition'
-import { isVisit, operationOf } from './operations/registry'
+import type { Definition, Wanted } from './operations/definition'
+import { isVisit, numberOf, operationOf, OPERATIONS } from './operations/registry'
 import type { JobPlan } from './planJob'
 import { AFTER_EMERGENCE_DAYS } from './price'
 import type { Promised } from './promise'
@@ -114,6 +114,15 @@ function inUseOn(mowed: readonly Day[], upOn: Day | null): Day | null {
   return fourth ? latestOf([fourth, ...(upOn ? [addDays(upOn, AFTER_EMERGENCE_DAYS)] : [])]) : null
 }
 
+/** Turns that a plan counts one by one have a name each: the second mowing is not the first again. */
+function turnNameOf(key: string, operation: Definition): Message {
+  const counting = (OPERATIONS as readonly Definition[]).find(
+    ({ wantsTurns }) => wantsTurns?.one && wantsTurns.of === operation.code,
+  )
+  const number = numberOf(key)
+  return counting && number > 1 ? say(counting.wantsTurns!.one!, { number }) : operation.name
+}
+
 function doneLines(done: readonly Mark[], plan: Pick<JobPlan, 'schedule'>): DoneWorkLine[] {
   const tasks = new Map(plan.schedule?.tasks.map((task) => [task.key, task]))
   return [...doneByKey(done).done]
@@ -122,7 +131,7 @@ function doneLines(done: readonly Mark[], plan: Pick<JobPlan, 'schedule'>): Done
       const operation = operationOf(key)
       // Calls and deliveries are the firm's own affair.
       if (operation && !isVisit(operation)) return []
-      const name = task?.name ?? operation?.name
+      const name = task?.name ?? (operation && turnNameOf(key, operation))
       return name ? [{ key, name, on: day, uses: task?.wanted ?? [] }] : []
     })
     .sort((a, b) => daysBetween(b.on, a.on))

@@ -23,6 +23,8 @@ export interface Growth {
   seenDay: number | undefined
   /** Day on which leaves were first seen to stand at 25 mm or more. */
   tallDay: number | undefined
+  /** Day on which they were last seen to be shorter, before that. */
+  shortDay: number | undefined
   /** Days after sowing on which seedlings come into each stage, moved by that lag. */
   stages: { stage: LeafStage; day: number }[]
   /** The old grass by the season: as it was cut, and days after sowing until it wants mowing; null where none stays. */
@@ -95,20 +97,22 @@ export function growthOf(
   const last = looked.at(-1)
   const lag =
     last && (last.kind === 'leaf' ? stageLagDays(line, last.day, last.stage) : lagDays(line, last.day, last.heightMm))
-  const tallDay = looked.find((one) =>
-    one.kind === 'leaf' ? leavesOf(one.stage) >= TALL_MM : one.heightMm >= TALL_MM,
-  )?.day
+  const isTall = (one: (typeof looked)[number]) => (one.kind === 'leaf' ? leavesOf(one.stage) : one.heightMm) >= TALL_MM
+  const tallDay = looked.find(isTall)?.day
+  const shortDay = looked.findLast((one) => !isTall(one) && one.day < (tallDay ?? Infinity))?.day
   const mow = last && lag !== undefined ? movedBy(sowing.mow, lag, last.day) : sowing.mow
   const stages = LEAF_STAGES.map((stage) => ({ stage, day: Math.round(stageFrom(line, stage) + (lag ?? 0)) }))
   const oldMow = part.programme.keepsTurf ? season.sownAt?.(sownOn)?.stand?.oldMow : null
   const old = oldMow ? { fromMm: part.settings.scalpToMm, mowDay: oldMow } : null
-  return { line, firstMowMm, keptMm, heights, lag, seenDay: last?.day, tallDay, stages, old, mow }
+  return { line, firstMowMm, keptMm, heights, lag, seenDay: last?.day, tallDay, shortDay, stages, old, mow }
 }
 
 /** How far seedlings have come as it was seen, in days after sowing: it ends phases before the season does. */
 export interface SeenEnds {
-  /** Leaves at 25 mm, and by how much they lag where they were measured below. */
+  /** Leaves were short yet, and at 25 mm. */
+  shortDay: number | undefined
   tallDay: number | undefined
+  /** By how much they lag as they were seen last. */
   lag: { days: number; on: number } | undefined
   /** Mowings, the first of them first. */
   mowings: readonly number[]
@@ -117,8 +121,9 @@ export interface SeenEnds {
 /** What was seen of a bed that ends the phases of its watering; nothing before it is sown. */
 export function seenEnds(job: JobRecord, growth: Growth | undefined, sownOn: Day): SeenEnds {
   const mowings = mowingsDone(job).map((day) => daysBetween(sownOn, day))
-  const { lag, seenDay, tallDay } = growth ?? {}
+  const { lag, seenDay, shortDay, tallDay } = growth ?? {}
   return {
+    shortDay,
     tallDay,
     lag: lag === undefined || seenDay === undefined ? undefined : { days: lag, on: seenDay },
     mowings,

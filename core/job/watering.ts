@@ -127,7 +127,7 @@ export function wateredBeds({ lawn, firm, practices, settings, sowOn }: Watering
   })
 }
 
-const NOTHING_SEEN: SeenEnds = { tallDay: undefined, lag: undefined, mowings: [] }
+const NOTHING_SEEN: SeenEnds = { shortDay: undefined, tallDay: undefined, lag: undefined, mowings: [] }
 const seenOn = (day: number): Ending => ({ early: day, middle: day, late: day })
 const each = ({ early, middle, late }: Ending, of: (day: number) => number): Ending => ({
   early: of(early),
@@ -136,13 +136,15 @@ const each = ({ early, middle, late }: Ending, of: (day: number) => number): End
 })
 
 /** Days on which phases end: by the season, until it is seen. */
-function endsOf(sown: Sown, up: Ending, { tallDay, lag, mowings }: SeenEnds) {
+function endsOf(sown: Sown, up: Ending, { shortDay = 0, tallDay, lag, mowings }: SeenEnds) {
   const bySeason = daysOf(sown.tall, up, TALL_AFTER)
   const moved = (of: Ending) => (lag ? movedBy(of, lag.days, lag.on) : of)
   // What was mown stood an inch and more.
   const [mown = Infinity] = mowings
   const tall =
-    tallDay === undefined ? each(moved(bySeason), (day) => Math.min(day, mown)) : seenOn(Math.min(tallDay, mown))
+    tallDay === undefined
+      ? each(moved(bySeason), (day) => Math.min(day, mown))
+      : seenOn(Math.min(tallDay, mown, Math.max(bySeason.middle, shortDay)))
   const mowBySeason = daysOf(sown.mow, bySeason, MOW_AFTER)
   const mow = mowings.length ? seenOn(mown) : each(moved(mowBySeason), (day) => Math.max(day, tall.middle))
   const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mowBySeason.middle

@@ -247,6 +247,10 @@ function deepPhase(
   }
 }
 
+/** The phase that a day after sowing is in; the first before it is sown. */
+export const phaseAt = ({ phases }: Pick<WateringProgramme, 'phases'>, day: number): PhasePlan =>
+  phases.findLast(({ from }) => Math.round(from.middle) <= day) ?? phases[0]!
+
 /**
  * Waterings from sowing until the lawn stands, by phase: how often, at which hours, how many minutes a zone, and what that
  * holds. Each phase ends by what is seen, and is dated by the season with its spread.

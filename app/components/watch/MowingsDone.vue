@@ -40,7 +40,7 @@ function record(note: string): void {
         t('watch.clientMowed')
       }}</UButton>
     </div>
-    <p class="small">{{ t('watch.keepOff') }}</p>
+    <p v-if="next <= mowings.of" class="small">{{ t('watch.keepOff') }}</p>
   </section>
 </template>
 

@@ -88,7 +88,7 @@ const paper = computed((): Paper => {
         rows: taps.value.map(({ id, name, run }) => [name, hoursOfZone(id), minutesOf(run)]),
       },
       ...boxes,
-      text(t('water.sheetRain')),
+      text(boxes.length ? t('water.sheetRain') : t('water.sheetRainLater')),
       ...(later.value.length > 1
         ? [text(t('water.sheetThen', { seedling: later.value[0], rooting: later.value[1] }))]
         : []),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { phaseAt } from '#core/water/programme'
 import { stateName } from '~/utils/jobWords'
 import { useIntervalFn } from '@vueuse/core'
 import { daysBetween } from '#core/measure/calendar'
@@ -46,7 +47,9 @@ const steps = computed(() => {
     tasks: tasksDone(shown.value?.schedule),
     today: context.today,
     area: text(figure('areaM2', lawn.value.areaM2)),
-    waterings: shown.value?.watering?.phases[0]!.timesADay ?? null,
+    watering: shown.value?.watering
+      ? oftenWords(phaseAt(shown.value.watering, sownOn ? daysBetween(sownOn, context.today) : 0))
+      : null,
     sownDays: sownOn && daysBetween(sownOn, context.today),
     load: seed ? t('shell.ofSeed', { seed: text(figure('massKg', seed)) }) : t('shell.soilNoSeed'),
   })

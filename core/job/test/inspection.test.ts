@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { told } from '../../explain/test/told'
 import { groundOf, jobOf, type Lawn } from '#contract/lawn'
 import { aFirm, aPlannedLawn, BACK_ID, inTwoZones } from '../../../contract/test/plannedLawn'
 import { aLook, ZONE_ID } from '../../../contract/test/looks'
@@ -141,6 +142,12 @@ describe('the final inspection', () => {
       ['sow', SOWN],
     ])
     expect(inspection.done[1]!.uses[0]!.amount).toBeGreaterThan(1)
+  })
+
+  test('mowings are counted, not each the first again', () => {
+    const mown = [0, 1, 2].map((i) => mark(`mow${i ? `-${i + 1}` : ''}`, 30 + 7 * i))
+    const { inspection } = inspected({ done: [mark('sow', 0), ...mown] })
+    expect(inspection.done.map(({ name }) => told(name))).toEqual(['Sow', 'First mow', 'mowing 2', 'mowing 3'])
   })
 })
 

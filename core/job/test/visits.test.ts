@@ -173,6 +173,8 @@ describe('phases of watering end by what is seen', () => {
     expect(phasesOf(early, [visit(early, { [STANDING_LEAVES]: 40 })]).wet).toEqual(on(early))
     const stage: Seen = { kind: 'leaf', seenOn: addDays(SOWN, early), zoneId: 'z', stage: 'tillering', note: '' }
     expect(phasesOf(early, [stage]).wet).toEqual(on(early))
+    // First looked at long after, it is not taken to have been short until then.
+    expect(phasesOf(wet + 25, [height(wet + 25, 70)]).wet!.middle).toBe(wet)
     // The first day counts, whatever was measured later.
     expect(phasesOf(early + 3, [height(early + 3, 34), height(early, 26)]).wet).toEqual(on(early))
   })

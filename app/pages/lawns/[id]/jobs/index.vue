@@ -19,7 +19,7 @@ const stepOf = (jobId: string) =>
           today: context.today,
           area: '',
           load: '',
-          waterings: null,
+          watering: null,
           sownDays: null,
         }),
       ).code
