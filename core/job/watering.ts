@@ -149,7 +149,7 @@ function endsOf(sown: Sown, up: Ending, { shortDay = 0, tallDay, lag, mowings }:
   const mow = mowings.length ? seenOn(mown) : each(moved(mowBySeason), (day) => Math.max(day, tall.middle))
   const after = sown.fourthMow === null ? FOURTH_AFTER : sown.fourthMow - mowBySeason.middle
   const fourth = mowings[RELEASING_MOWINGS - 1]
-  return { tall, mow, fourthMow: fourth === undefined ? daysOf(null, mow, after) : seenOn(fourth) }
+  return { bySeason, tall, mow, fourthMow: fourth === undefined ? daysOf(null, mow, after) : seenOn(fourth) }
 }
 
 /**
@@ -167,11 +167,12 @@ export function wateringOfJob(
   const sown = season.sownAt?.(sowOn)
   if (!sown || sown.up50 === null || sown.dormantGood !== null) return undefined
   const up: Ending = { early: sown.up50Early ?? sown.up50, middle: sown.up50, late: sown.up50Late ?? sown.up50 + 14 }
-  const { tall, mow, fourthMow } = endsOf(sown, up, seen)
+  const { bySeason, tall, mow, fourthMow } = endsOf(sown, up, seen)
   const drying = (from: Ending, to: Ending) =>
     season.dryingOver?.(addDays(sowOn, from.middle), Math.max(1, to.middle - from.middle))
   const days: Partial<Record<keyof ProgrammeAsked['drying'], ReturnType<typeof drying>>> = {
-    wet: drying({ early: 0, middle: 0, late: 0 }, tall),
+    // By what it was planned for, unless it lasts longer: a ruler laid in the grass changes no hour that was told the client.
+    wet: drying(seenOn(0), bySeason.middle > tall.middle ? bySeason : tall),
     seedling: drying(tall, mow),
     rooting: drying(mow, fourthMow),
     established: drying(fourthMow, daysOf(null, fourthMow, FOURTH_AFTER)),
