@@ -68,7 +68,7 @@ test('a client who reads Spanish has the sheet, its file and its PDF in Spanish,
   await page.getByLabel('The client reads').click()
   await page.getByRole('option', { name: 'Spanish' }).click()
   await expect(sheet.getByRole('heading')).toHaveText('Riegue la semilla nueva')
-  await expect(sheet.getByRole('heading')).toHaveAttribute('lang', 'es')
+  await expect(sheet).toHaveAttribute('lang', 'es')
   await page.getByLabel('and counts in').click()
   await page.getByRole('option', { name: 'meters and grams' }).click()
   expect(await barriers(page)).toEqual([])

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isRight, type Paper } from '~/utils/paper'
+import { spoken } from '~/utils/words'
 
 /** A page for a client: black on white, as it prints, with its PDF. The view it stands in may have a print button of its own. */
 const props = defineProps<{ paper: Paper; name: string; label?: string; lang?: string; printsElsewhere?: boolean }>()
@@ -20,10 +21,10 @@ const print = () => window.print()
 </script>
 
 <template>
-  <section class="paper" :aria-label="label ?? paper.title">
+  <section class="paper" :lang="lang" :aria-label="label ?? paper.title">
     <header>
-      <h2 :lang="lang">{{ paper.title }}</h2>
-      <span class="screen-only">
+      <h2>{{ paper.title }}</h2>
+      <span class="screen-only" :lang="spoken">
         <slot />
         <UButton v-if="!printsElsewhere" size="sm" variant="outline" icon="i-lucide-printer" @click="print">{{
           t('inspection.print')

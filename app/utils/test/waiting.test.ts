@@ -1,5 +1,8 @@
 import { expect, test } from 'vitest'
-import { aPlannedLawn } from '../../../contract/test/plannedLawn'
+import { groundOf, jobOf } from '#contract/lawn'
+import { planJob } from '#core/job/planJob'
+import { toDay } from '#core/measure/calendar'
+import { aFirm, aPlannedLawn } from '../../../contract/test/plannedLawn'
 import { aLook, ZONE_ID } from '../../../contract/test/looks'
 import type { Waiting } from '../device'
 import { keptPath, pathsOfLawn } from '../keptPaths'
@@ -29,6 +32,29 @@ test('a lawn has what waits on the device, by who made it, until the server tell
   expect(shown.done).toEqual([expect.objectContaining({ id: 'm', key: 'sow', doneOn: '2026-09-18', savedBy: 'Joss' })])
   // Once the server has it, it is there once.
   expect(withWaiting(shown, [waits({}), mark], 'Joss')).toBe(shown)
+})
+
+test('a visit that waits on the device holds its task as it will when it is sent', () => {
+  const visit = waits({
+    id: 'v',
+    body: {
+      id: 'v',
+      kind: 'visit',
+      seenOn: '2026-10-20',
+      zoneId: null,
+      task: 'mow',
+      answers: { tug: false },
+      note: '',
+    },
+  })
+  const mowOf = (of: typeof lawn) =>
+    planJob(jobOf(of), groundOf(of), aFirm({ today: toDay('2026-10-20') })).schedule!.tasks.find(
+      ({ key }) => key === 'mow',
+    )!
+  const before = aPlannedLawn(aLook(), { sowOn: toDay('2026-09-18') })
+  const shown = withWaiting(before, [{ ...visit, lawnId: before.id, jobId: before.job.id }], 'Joss')
+  expect(shown.seen).toEqual([expect.objectContaining({ kind: 'visit', task: 'mow', savedBy: 'Joss' })])
+  expect([mowOf(before).stand, mowOf(shown).stand]).toEqual(['wait', 'hold'])
 })
 
 test('what is of another job, of another lawn, refused or a photo is not in it', () => {

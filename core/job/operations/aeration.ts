@@ -8,8 +8,6 @@ import { onTheDay, operation, RENOVATIONS, type Brief } from './definition'
 
 /** Depth of tines, and of loosening by hand, mm. @source trade */
 const TINES_MM = 75
-/** Kept lower than this, cores come off. @source trade */
-const LOW_CUT_MM = 25.4
 /** Smaller ground is forked, not cored. @source own */
 const FORK_BELOW_M2 = 20
 
@@ -17,7 +15,7 @@ const small = ({ survey }: Part): boolean => survey.areaM2 < FORK_BELOW_M2
 
 function cored(part: Part): Brief {
   const { survey, practices, planning } = part
-  const off = practices.cores === 'remove' || survey.mowingHeightMm < LOW_CUT_MM
+  const off = practices.cores === 'remove' || survey.mowingHeightMm < planning.lowCut
   const spacingMm = coreSpacingMm(part)
   const passes = coringPasses(spacingMm, planning)
   const holes = coreHolesPerM2(passes.value, planning.corerAcross, planning.corerAlong)

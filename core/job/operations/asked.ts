@@ -31,7 +31,7 @@ export interface VisitQuestion {
 }
 
 /** A question put for the ground of a task. */
-export interface Asked extends Pick<VisitQuestion, 'code' | 'asks' | 'condition' | 'figure'> {
+export interface Asked extends Pick<VisitQuestion, 'code' | 'asks' | 'condition' | 'figure' | 'ofTheDay'> {
   expects: Message
   judged: (answer: VisitAnswer) => Gate
 }
@@ -68,11 +68,12 @@ export const askedOf = (questions: readonly VisitQuestion[] | undefined, parts: 
   if (!part) return []
   return (questions ?? [])
     .filter(({ when }) => when?.(part) ?? true)
-    .map(({ code, asks, condition, expects, judged, figure }) => ({
+    .map(({ code, asks, condition, expects, judged, figure, ofTheDay }) => ({
       code,
       asks,
       condition,
       ...(figure ? { figure } : {}),
+      ...(ofTheDay ? { ofTheDay } : {}),
       expects: expects(part),
       judged: (answer) => {
         const gate = judged(answer, part)
@@ -103,10 +104,10 @@ export function visitGates(
   parts: readonly Part[],
 ): Gate[] {
   const told = visits?.get(key)
-  return askedOf(questions, parts).map(({ code, condition, judged }): Gate => {
+  return askedOf(questions, parts).map(({ code, condition, judged, ofTheDay }): Gate => {
     const answer = told?.answers[code]
-    const stale = questions?.find((one) => one.code === code)?.ofTheDay && told?.seenOn !== today
-    if (!told || answer === undefined || stale) return { state: 'waiting', text: condition }
+    if (!told || answer === undefined || (ofTheDay && told.seenOn !== today))
+      return { state: 'waiting', text: condition }
     const gate = judged(answer)
     return gate.state === 'hold' ? { ...gate, again: addDays(told.seenOn, 1) } : gate
   })

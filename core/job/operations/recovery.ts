@@ -5,7 +5,7 @@ import { yesOrNo } from './asked'
 import { MOWER, SPRAY } from './cautions'
 import { MOWN_FOUR_TIMES, onTheDay, operation, SEEDED } from './definition'
 import { LICENCE, sprayed } from './herbicide'
-import { HOLDS_AGAINST_A_TUG, noGaps, SURFACE_DRY, WASHED_IN } from './questions'
+import { HOLDS_AGAINST_A_TUG, noGaps, WASHED_IN } from './questions'
 
 const clear = operation({
   code: 'clear',
@@ -97,7 +97,6 @@ const recoveryMow = operation({
   records: ['heightMm'],
   overDays: () => 7 * WEEKS,
   wanted: ({ grass }, { extent }) => grass.season === 'warm' && !extent.clientMows,
-  asks: [SURFACE_DRY],
   after: ['nip'],
   day: ({ dressingDays }) => dressingDays + 12,
   lags: [
